@@ -1,0 +1,72 @@
+/** The table "who may import whom" of ARCHITECTURE.md, as lint rules. */
+const core = {
+  base: [],
+  content: ['base'],
+  container: ['base'],
+  fonts: ['base'],
+  document: ['base', 'content'],
+  deck: ['base', 'content'],
+  readers: ['base', 'content', 'container', 'document'],
+  structure: ['base', 'content', 'document'],
+  mapping: ['base', 'content', 'document', 'structure', 'deck', 'shorten'],
+  shorten: ['base', 'content'],
+  edits: ['base', 'content', 'document', 'deck'],
+  theme: ['base', 'content'],
+  layout: ['base', 'content', 'fonts', 'theme', 'deck'],
+  scene: ['base', 'content', 'fonts', 'theme', 'layout', 'deck'],
+  checks: ['base', 'content', 'deck', 'theme', 'scene'],
+  writers: ['base', 'content', 'container', 'fonts', 'theme', 'scene'],
+};
+const folderRules = Object.entries(core).map(([folder, may]) => ({
+  name: `core-${folder}`,
+  severity: 'error',
+  from: { path: `^packages/core/src/${folder}/`, pathNot: '\\.test\\.ts$' },
+  to: { path: '^packages/core/src/', pathNot: [folder, ...may].map((f) => `^packages/core/src/${f}/`) },
+}));
+const formats = (stage) => ({
+  name: `${stage}-formats-apart`,
+  severity: 'error',
+  from: { path: `^packages/core/src/${stage}/([^/]+)/`, pathNot: '\\.test\\.ts$' },
+  // markup/ is no format: it turns HTML elements into blocks, for the HTML and the Markdown reader.
+  to: { path: `^packages/core/src/${stage}/[^/]+/`, pathNot: [`^packages/core/src/${stage}/$1/`, `^packages/core/src/${stage}/markup/`] },
+});
+const layers = (pkg, order) =>
+  order.map((folder, at) => ({
+    name: `${pkg}-${folder}`,
+    severity: 'error',
+    from: { path: `^packages/${pkg}/src/${folder}/`, pathNot: '\\.test\\.ts$' },
+    to: { path: order.slice(0, at).map((f) => `^packages/${pkg}/src/${f}/`).concat('^$') },
+  }));
+
+module.exports = {
+  forbidden: [
+    { name: 'no-cycles', severity: 'error', from: {}, to: { circular: true } },
+    ...folderRules,
+    formats('readers'),
+    formats('writers'),
+    {
+      name: 'core-is-pure',
+      severity: 'error',
+      from: { path: '^packages/core/src/', pathNot: '(\\.test\\.ts$|/src/test/)' },
+      to: { dependencyTypes: ['core'] },
+    },
+    {
+      name: 'core-imports-no-package-of-ours',
+      severity: 'error',
+      from: { path: '^packages/core/src/' },
+      to: { path: '^packages/(?!core/)' },
+    },
+    { name: 'contract-imports-core-only', severity: 'error', from: { path: '^packages/contract/src/' }, to: { path: '^packages/(?!core/|contract/)' } },
+    { name: 'server-and-web-apart', severity: 'error', from: { path: '^packages/server/' }, to: { path: '^packages/web/' } },
+    { name: 'web-and-server-apart', severity: 'error', from: { path: '^packages/web/' }, to: { path: '^packages/server/' } },
+    ...layers('server', ['http', 'services', 'jobs', 'db', 'config']),
+    ...layers('web', ['app', 'stations', 'canvas', 'ui', 'state', 'api', 'worker']),
+  ],
+  options: {
+    doNotFollow: { path: 'node_modules' },
+    exclude: { path: '(^|/)(dist|node_modules/\\.)' },
+    tsPreCompilationDeps: true,
+    tsConfig: { fileName: 'tsconfig.base.json' },
+    enhancedResolveOptions: { exportsFields: ['exports'], conditionNames: ['import', 'types', 'default'], extensions: ['.ts', '.tsx', '.js', '.mjs', '.json'] },
+  },
+};

@@ -1,0 +1,6 @@
+export * from './limits.ts';
+export * from './read-error.ts';
+export * from './report.ts';
+export * from './text-codec.ts';
+export * from './units.ts';
+export * from './unreachable.ts';

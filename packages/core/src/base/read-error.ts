@@ -1,0 +1,47 @@
+/** The one error of readers: a document that cannot be used, with a code, a place and a sentence. */
+import { LIMITS, megabytes } from './limits.ts';
+import type { SourcePlace } from './report.ts';
+
+export type ReadErrorCode =
+  | 'empty'
+  | 'too-large'
+  | 'not-a-zip'
+  | 'truncated'
+  | 'encrypted'
+  | 'old-binary'
+  | 'wrong-type'
+  | 'unknown-type'
+  | 'part-missing'
+  | 'bad-xml'
+  | 'doctype'
+  | 'bomb'
+  | 'too-many-blocks';
+
+/** Every sentence in one place. */
+const MESSAGES: Readonly<Record<ReadErrorCode, string>> = {
+  empty: 'The file is empty. Choose a file that has text in it.',
+  'too-large': `The file is larger than the limit of ${megabytes(LIMITS.fileBytes)}. Make its pictures smaller, or bring it in in parts.`,
+  'not-a-zip': 'The file says that it is a word processor document, but its content is not. Save it as DOCX again.',
+  truncated: 'The file ends too early, as if a copy or a download had been cut off. Fetch it again.',
+  encrypted: 'The file is protected by a password. Save a copy without a password and bring in that.',
+  'old-binary': 'The file is in an old binary format. Save it as DOCX and bring in that.',
+  'wrong-type': 'The file is a package of another kind, not a word processor document.',
+  'unknown-type': 'This kind of file cannot be read yet. DOCX, Markdown, HTML and plain text can.',
+  'part-missing': 'A part that every document needs is not in the file. Save it again with the program that made it.',
+  'bad-xml': 'A part of the file is not well-formed XML. Save it again with the program that made it.',
+  doctype: 'A part of the file declares a document type, which no document needs and which can be harmful. It was not read.',
+  bomb: `The file unpacks to more than can be right: over ${megabytes(LIMITS.partBytes)} in a part, ${megabytes(LIMITS.archiveBytes)} in all, ${LIMITS.zipRatio} times its packed size, ${LIMITS.zipEntries} entries, or elements nested over ${LIMITS.xmlDepth} deep.`,
+  'too-many-blocks': `The document has more than ${LIMITS.blocks} paragraphs. Bring it in in parts.`,
+};
+
+export class ReadError extends Error {
+  readonly code: ReadErrorCode;
+  readonly place: SourcePlace;
+
+  constructor(code: ReadErrorCode, place: SourcePlace = {}, options?: ErrorOptions) {
+    super(MESSAGES[code], options);
+    this.name = 'ReadError';
+    this.code = code;
+    this.place = place;
+  }
+}

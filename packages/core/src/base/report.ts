@@ -1,0 +1,56 @@
+/** What a reader could not keep, with its place and its reason. */
+
+/** Where in the original something stands: a part of the file and a count in it, or a line of text. */
+export interface SourcePlace {
+  /** Part of a package (`word/document.xml`), absent for plain formats. */
+  readonly part?: string;
+  /** 1-based line of a text format. */
+  readonly line?: number;
+  /** 1-based paragraph of the part, in document order. */
+  readonly paragraph?: number;
+}
+
+export type DiagnosticCode =
+  | 'picture-missing'
+  | 'picture-format'
+  | 'picture-too-large'
+  | 'chart-not-read'
+  | 'drawing-not-read'
+  | 'object-not-read'
+  | 'equation-flattened'
+  | 'table-flattened'
+  | 'part-not-read'
+  | 'characters-dropped'
+  | 'comments-left'
+  | 'header-footer-left'
+  | 'front-matter-invalid'
+  | 'markup-dropped';
+
+export interface Diagnostic {
+  readonly code: DiagnosticCode;
+  /** A sentence for the author. */
+  readonly message: string;
+  readonly place: SourcePlace;
+}
+
+/** Collects diagnostics; the same code at the same place is kept once. */
+export class Report {
+  readonly diagnostics: Diagnostic[] = [];
+  readonly #seen = new Set<string>();
+
+  add(code: DiagnosticCode, message: string, place: SourcePlace): void {
+    const key = `${code} ${message} ${placeText(place)}`;
+    if (this.#seen.has(key)) return;
+    this.#seen.add(key);
+    this.diagnostics.push({ code, message, place });
+  }
+}
+
+/** `word/document.xml, paragraph 12`, `line 4`, or the empty string. */
+export function placeText(place: SourcePlace): string {
+  const parts: string[] = [];
+  if (place.part !== undefined) parts.push(place.part);
+  if (place.paragraph !== undefined) parts.push(`paragraph ${place.paragraph}`);
+  if (place.line !== undefined) parts.push(`line ${place.line}`);
+  return parts.join(', ');
+}

@@ -1,0 +1,4 @@
+export * from './xml-reader.ts';
+export * from './xml-text.ts';
+export * from './zip-reader.ts';
+export * from './zip-writer.ts';

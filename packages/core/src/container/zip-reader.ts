@@ -1,0 +1,141 @@
+/**
+ * Reads ZIP archives (APPNOTE 6.3.10) under hard limits: the central directory is the truth, and real bytes are
+ * counted while a part is unpacked, whatever its header says.
+ */
+import { Inflate } from 'fflate';
+import { LIMITS, ReadError, textDecoder } from '../base/index.ts';
+
+interface Entry {
+  readonly method: number;
+  readonly packed: number /* bytes */;
+  readonly offset: number /* of the local header */;
+  readonly encrypted: boolean;
+}
+
+const END = 0x06054b50;
+const CENTRAL = 0x02014b50;
+const LOCAL = 0x04034b50;
+const END_SIZE = 22;
+const INPUT_STEP = 4096;
+
+export class ZipReader {
+  readonly #bytes: Uint8Array;
+  readonly #view: DataView;
+  readonly #entries = new Map<string, Entry>();
+  #unpacked = 0;
+
+  /** @throws ReadError `not-a-zip`, `truncated`, `bomb` or `encrypted`. */
+  constructor(bytes: Uint8Array) {
+    this.#bytes = bytes;
+    this.#view = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength);
+    if (bytes.length < 4 || this.#view.getUint32(0, true) !== LOCAL) throw new ReadError('not-a-zip');
+    this.#readDirectory();
+  }
+
+  #readDirectory(): void {
+    const view = this.#view;
+    let end = this.#bytes.length - END_SIZE;
+    const lowest = Math.max(0, end - 0xffff);
+    while (end >= lowest && view.getUint32(end, true) !== END) end--;
+    if (end < lowest) throw new ReadError('truncated');
+    const count = view.getUint16(end + 10, true);
+    let at = view.getUint32(end + 16, true);
+    if (count > LIMITS.zipEntries) throw new ReadError('bomb');
+    const utf8 = textDecoder();
+    // The old code page is close enough for the names of parts, which are ASCII.
+    const plain = textDecoder('windows-1252');
+    for (let i = 0; i < count; i++) {
+      if (at + 46 > this.#bytes.length || view.getUint32(at, true) !== CENTRAL) throw new ReadError('truncated');
+      const flags = view.getUint16(at + 8, true);
+      const nameLength = view.getUint16(at + 28, true);
+      const nameBytes = this.#bytes.subarray(at + 46, at + 46 + nameLength);
+      const name = (flags & 0x800 ? utf8 : plain).decode(nameBytes).replaceAll('\\', '/');
+      this.#entries.set(name, {
+        method: view.getUint16(at + 10, true),
+        packed: view.getUint32(at + 20, true),
+        offset: view.getUint32(at + 42, true),
+        encrypted: (flags & 1) === 1,
+      });
+      at += 46 + nameLength + view.getUint16(at + 30, true) + view.getUint16(at + 32, true);
+    }
+  }
+
+  get names(): readonly string[] {
+    return [...this.#entries.keys()];
+  }
+
+  has(name: string): boolean {
+    return this.#entries.has(name);
+  }
+
+  /** Packed size in bytes, for progress; 0 when the part is not there. */
+  packedSize(name: string): number {
+    return this.#entries.get(name)?.packed ?? 0;
+  }
+
+  /**
+   * Unpacks a part piece by piece.
+   * @param take Called with each unpacked piece and the packed bytes used so far.
+   * @throws ReadError `part-missing`, `truncated`, `encrypted` or `bomb`.
+   */
+  stream(name: string, take: (piece: Uint8Array, used: number) => void): void {
+    const entry = this.#entries.get(name);
+    const place = { part: name };
+    if (entry === undefined) throw new ReadError('part-missing', place);
+    if (entry.encrypted) throw new ReadError('encrypted', place);
+    const { offset, packed, method } = entry;
+    if (offset + 30 > this.#bytes.length || this.#view.getUint32(offset, true) !== LOCAL) throw new ReadError('truncated', place);
+    const start = offset + 30 + this.#view.getUint16(offset + 26, true) + this.#view.getUint16(offset + 28, true);
+    if (start + packed > this.#bytes.length) throw new ReadError('truncated', place);
+    let used = 0;
+    let size = 0;
+    const count = (piece: Uint8Array): void => {
+      size += piece.length;
+      this.#unpacked += piece.length;
+      const tooDense = size > 1024 * 1024 && size > packed * LIMITS.zipRatio;
+      if (tooDense || size > LIMITS.partBytes || this.#unpacked > LIMITS.archiveBytes) throw new ReadError('bomb', place);
+      take(piece, used);
+    };
+    if (method === 0) {
+      used = packed;
+      count(this.#bytes.subarray(start, start + packed));
+      return;
+    }
+    if (method !== 8) throw new ReadError('wrong-type', place);
+    let finished = false;
+    const inflate = new Inflate((piece, final) => {
+      finished ||= final;
+      if (piece.length > 0) count(piece);
+    });
+    try {
+      for (let at = start; at < start + packed; at += INPUT_STEP) {
+        const to = Math.min(at + INPUT_STEP, start + packed);
+        used = to - start;
+        inflate.push(this.#bytes.subarray(at, to), to === start + packed);
+      }
+    } catch (error) {
+      if (error instanceof Error && 'code' in error && typeof error.code === 'number') throw new ReadError('truncated', place, { cause: error });
+      throw error;
+    }
+    if (!finished && packed > 0) throw new ReadError('truncated', place);
+  }
+
+  /** A whole part, unpacked. Throws as `stream` does. */
+  read(name: string): Uint8Array {
+    const pieces: Uint8Array[] = [];
+    let size = 0;
+    this.stream(name, (piece) => {
+      // A stored part and fflate's last piece may share memory with their source.
+      pieces.push(piece.slice());
+      size += piece.length;
+    });
+    if (pieces.length === 1) return pieces[0]!;
+    const whole = new Uint8Array(size);
+    let at = 0;
+    for (const piece of pieces) {
+      whole.set(piece, at);
+      at += piece.length;
+    }
+    return whole;
+  }
+}

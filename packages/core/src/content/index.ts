@@ -1,0 +1,4 @@
+export * from './picture.ts';
+export * from './run.ts';
+export * from './table.ts';
+export * from './words.ts';

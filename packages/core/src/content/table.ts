@@ -1,0 +1,49 @@
+/** A table: rows of cells, spans as in HTML and OOXML, no cell under another. */
+import { runsText, type Runs } from './run.ts';
+
+export interface TableCell {
+  /** Paragraphs of the cell are parted by `\n`. */
+  readonly runs: Runs;
+  readonly columns: number /* 1.. */;
+  readonly rows: number /* 1.. */;
+}
+export interface TableRow {
+  readonly cells: readonly TableCell[];
+  readonly header: boolean;
+}
+export interface Table {
+  readonly rows: readonly TableRow[];
+  /** Columns of the widest row, spans counted. */
+  readonly columns: number;
+}
+
+export const cellText = (cell: TableCell): string => runsText(cell.runs);
+
+export function tableText(table: Table): string {
+  return table.rows.map((row) => row.cells.map(cellText).join(' | ')).join('\n');
+}
+
+/** A cell with the grid position of its upper left corner, both 0-based. */
+export interface PlacedCell {
+  readonly row: number;
+  readonly column: number;
+  readonly cell: TableCell;
+}
+
+/** Places every cell on the grid, as HTML's table model does (HTML Standard, "Forming a table"). */
+export function placeCells(rows: readonly TableRow[]): readonly PlacedCell[] {
+  const taken = new Set<string>();
+  const placed: PlacedCell[] = [];
+  rows.forEach((row, r) => {
+    let column = 0;
+    for (const cell of row.cells) {
+      while (taken.has(`${r} ${column}`)) column++;
+      placed.push({ row: r, column, cell });
+      if (cell.rows > 1)
+        for (let y = r; y < Math.min(r + cell.rows, rows.length); y++)
+          for (let x = column; x < column + cell.columns; x++) taken.add(`${y} ${x}`);
+      column += cell.columns;
+    }
+  });
+  return placed;
+}

@@ -1,0 +1,28 @@
+/** Where text goes, and the map that says so for each kind of text. */
+
+export const DESTINATIONS = ['section', 'title', 'point1', 'point2', 'point3', 'point4', 'point5', 'slide', 'notes', 'out'] as const;
+/** `slide`: as text on the slide, not as a point. `out`: left out. */
+export type Destination = (typeof DESTINATIONS)[number];
+
+export const TEXT_KINDS = [
+  'heading1', 'heading2', 'heading3', 'heading4', 'heading5', 'heading6',
+  'body',
+  'list1', 'list2', 'list3', 'list4', 'list5',
+  'table', 'picture', 'quote', 'code', 'footnote',
+] as const;
+export type TextKind = (typeof TEXT_KINDS)[number];
+
+/** One destination for each kind of text. */
+export type LevelMap = Readonly<Record<TextKind, Destination>>;
+
+const OBJECT_DESTINATIONS: readonly Destination[] = ['slide', 'notes', 'out'];
+
+/** The destinations that make sense for a kind: a table or a picture cannot be a title. */
+export const destinationsOf = (kind: TextKind): readonly Destination[] =>
+  kind === 'table' || kind === 'picture' ? OBJECT_DESTINATIONS : DESTINATIONS;
+
+export type PointLevel = 1 | 2 | 3 | 4 | 5;
+
+/** The level of a point destination, or undefined for the others. */
+export const pointLevel = (destination: Destination): PointLevel | undefined =>
+  destination.startsWith('point') ? (Number(destination.slice(5)) as PointLevel) : undefined;

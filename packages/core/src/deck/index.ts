@@ -1,0 +1,2 @@
+export * from './deck.ts';
+export * from './destination.ts';

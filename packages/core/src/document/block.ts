@@ -1,0 +1,81 @@
+/** The document: a flat, ordered list of blocks. */
+import type { Diagnostic, SourcePlace } from '../base/index.ts';
+import type { Picture, PictureId, Runs, Table } from '../content/index.ts';
+
+export type BlockId = string & { readonly id: 'block' };
+export type Level = 1 | 2 | 3 | 4 | 5 | 6;
+
+/** What a block looked like in the original; evidence for finding headings that are not marked. */
+export interface Look {
+  readonly size?: number /* points */;
+  readonly bold?: true;
+  readonly caps?: true;
+  readonly align?: 'center' | 'right';
+}
+
+interface Base {
+  readonly id: BlockId;
+  readonly place: SourcePlace;
+  readonly look?: Look;
+}
+export interface Heading extends Base {
+  readonly kind: 'heading';
+  readonly level: Level /* 1 is the highest */;
+  readonly runs: Runs;
+}
+export interface Paragraph extends Base {
+  readonly kind: 'paragraph';
+  readonly runs: Runs;
+  /** `title` and `subtitle` by style or front matter, `contents` for a line of a table of contents, `caption` by style. */
+  readonly role?: 'title' | 'subtitle' | 'contents' | 'caption';
+}
+export interface ListItem extends Base {
+  readonly kind: 'listItem';
+  readonly depth: number /* 1.. */;
+  readonly ordered: boolean;
+  /** The number that the original shows; present when `ordered`. */
+  readonly number?: number;
+  readonly checked?: boolean;
+  readonly runs: Runs;
+}
+export interface TableBlock extends Base {
+  readonly kind: 'table';
+  readonly table: Table;
+}
+export interface PictureBlock extends Base {
+  readonly kind: 'picture';
+  /** Absent when the original names a picture that it does not contain, or one that cannot be shown. */
+  readonly picture?: PictureId;
+  readonly alt: string | null;
+}
+export interface Quote extends Base {
+  readonly kind: 'quote';
+  readonly runs: Runs;
+}
+export interface Code extends Base {
+  readonly kind: 'code';
+  readonly text: string;
+  readonly language?: string;
+}
+export interface Break extends Base {
+  readonly kind: 'break';
+  readonly type: 'page' | 'rule';
+}
+export interface Footnote extends Base {
+  readonly kind: 'footnote';
+  /** As shown where it is referred to. */
+  readonly label: string;
+  readonly runs: Runs;
+}
+export type Block = Heading | Paragraph | ListItem | TableBlock | PictureBlock | Quote | Code | Break | Footnote;
+
+export interface DocumentModel {
+  /** From the file's properties, a title style, front matter, or a lone first heading. */
+  readonly title: string | null;
+  readonly author: string | null;
+  /** BCP 47, where the file says so. */
+  readonly language: string | null;
+  readonly blocks: readonly Block[];
+  readonly pictures: readonly Picture[];
+  readonly diagnostics: readonly Diagnostic[];
+}

@@ -1,0 +1,30 @@
+/** Finds the block that names the whole document. */
+import { blockText } from './block-text.ts';
+import type { Block, Level } from './block.ts';
+
+/**
+ * The document's title block: the first of role `title`; else the first heading when it stands before every other
+ * heading, is alone on its level, and all others are below it.
+ */
+export function findTitle(blocks: readonly Block[]): Block | undefined {
+  let first: (Block & { kind: 'heading' }) | undefined;
+  let others = 0;
+  let lone = true;
+  for (const block of blocks) {
+    if (block.kind === 'paragraph' && block.role === 'title') return block;
+    if (block.kind !== 'heading' || blockText(block).trim() === '') continue;
+    if (first === undefined) first = block;
+    else {
+      others++;
+      if (block.level <= first.level) lone = false;
+    }
+  }
+  return lone && others > 0 ? first : undefined;
+}
+
+/** Heading levels in use, highest first, without the title's. */
+export function headingLevels(blocks: readonly Block[], title = findTitle(blocks)): readonly Level[] {
+  const levels = new Set<Level>();
+  for (const block of blocks) if (block.kind === 'heading' && block !== title) levels.add(block.level);
+  return [...levels].sort((a, b) => a - b);
+}

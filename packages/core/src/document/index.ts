@@ -1,0 +1,4 @@
+export * from './block.ts';
+export * from './block-ids.ts';
+export * from './block-text.ts';
+export * from './find-title.ts';

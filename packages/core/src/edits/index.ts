@@ -1,0 +1,3 @@
+export * from './decisions.ts';
+export * from './edit.ts';
+export * from './replay.ts';

@@ -1,0 +1,36 @@
+/** The families that ship with Alvex, by name; measures are unpacked at first use. */
+import ebGaramond from './shipped/eb-garamond.ts';
+import firaSans from './shipped/fira-sans.ts';
+import ibmPlexSans from './shipped/ibm-plex-sans.ts';
+import jetbrainsMono from './shipped/jetbrains-mono.ts';
+import openSans from './shipped/open-sans.ts';
+import sourceSans3 from './shipped/source-sans-3.ts';
+import sourceSerif4 from './shipped/source-serif-4.ts';
+import { FontMetrics, type FaceData } from './font-metrics.ts';
+
+const PACKED = {
+  'EB Garamond': ebGaramond,
+  'Fira Sans': firaSans,
+  'IBM Plex Sans': ibmPlexSans,
+  'JetBrains Mono': jetbrainsMono,
+  'Open Sans': openSans,
+  'Source Sans 3': sourceSans3,
+  'Source Serif 4': sourceSerif4,
+} as const;
+
+export type FamilyName = keyof typeof PACKED;
+export type FaceStyle = 'regular' | 'bold' | 'italic' | 'boldItalic';
+
+const unpacked = new Map<FamilyName, Record<FaceStyle, FaceData>>();
+const faces = new Map<string, FontMetrics>();
+
+export function fontFace(family: FamilyName, style: FaceStyle): FontMetrics {
+  const key = `${family} ${style}`;
+  let face = faces.get(key);
+  if (face === undefined) {
+    let data = unpacked.get(family);
+    if (data === undefined) unpacked.set(family, (data = (JSON.parse(PACKED[family]) as { faces: Record<FaceStyle, FaceData> }).faces));
+    faces.set(key, (face = new FontMetrics(data[style])));
+  }
+  return face;
+}

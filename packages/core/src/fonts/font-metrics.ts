@@ -1,0 +1,125 @@
+/** Measures of one font face: advances and pair kerning by character. */
+
+/** As written by scripts/build-font-metrics.mjs; all lengths in font units. */
+export interface FaceData {
+  readonly unitsPerEm: number;
+  readonly ascent: number;
+  readonly descent: number;
+  readonly lineGap: number;
+  /** Runs of characters that follow one another: the first code point, then their advances. */
+  readonly advances: readonly (readonly number[])[];
+  /** GPOS pair adjustment (OpenType 1.9, lookup type 2), by code point; the first subtable that knows a pair decides. */
+  readonly kerning: readonly (PairTable | ClassTable)[];
+}
+interface PairTable {
+  readonly pairs: readonly { readonly left: readonly number[]; readonly row: readonly number[] /* right, value, right, value, ... */ }[];
+}
+interface ClassTable {
+  readonly left: readonly (readonly number[])[];
+  readonly right: readonly (readonly number[])[];
+  readonly values: readonly (readonly number[])[];
+}
+
+const NEAR = 0x2100;
+/** Advance of a character that the face does not have, in em: receivers fall back to some other font. */
+const MISSING_NARROW = 0.6;
+const MISSING_WIDE = 1;
+
+type PairLookup = (left: number, right: number) => number | undefined;
+
+export class FontMetrics {
+  /** In em, at single line spacing. */
+  readonly ascent: number;
+  readonly lineHeight: number;
+  readonly #advances = new Float32Array(NEAR).fill(-1);
+  readonly #far = new Map<number, number>();
+  readonly #kerning: readonly PairLookup[];
+  readonly #pairs = new Map<number, number>();
+  // Pairs of ASCII characters are most of every text; -128 marks one that was not looked up yet.
+  readonly #ascii = new Float32Array(128 * 128).fill(-128);
+
+  constructor(data: FaceData) {
+    const em = data.unitsPerEm;
+    this.ascent = (data.ascent + data.lineGap / 2) / em;
+    this.lineHeight = (data.ascent + data.descent + data.lineGap) / em;
+    for (const [first, ...advances] of data.advances)
+      advances.forEach((advance, i) => {
+        const cp = first! + i;
+        if (cp < NEAR) this.#advances[cp] = advance / em;
+        else this.#far.set(cp, advance / em);
+      });
+    this.#kerning = data.kerning.map((table) => ('pairs' in table ? pairLookup(table, em) : classLookup(table, em)));
+  }
+
+  has(codePoint: number): boolean {
+    return codePoint < NEAR ? this.#advances[codePoint]! >= 0 : this.#far.has(codePoint);
+  }
+
+  /** In em. */
+  advance(codePoint: number): number {
+    const near = codePoint < NEAR ? this.#advances[codePoint]! : (this.#far.get(codePoint) ?? -1);
+    if (near >= 0) return near;
+    if (ZERO_WIDTH.test(String.fromCodePoint(codePoint))) return 0;
+    return codePoint >= 0x1100 && WIDE.test(String.fromCodePoint(codePoint)) ? MISSING_WIDE : MISSING_NARROW;
+  }
+
+  /** Adjustment between two characters, in em. */
+  kern(left: number, right: number): number {
+    if (left < 128 && right < 128) {
+      const at = left * 128 + right;
+      const known = this.#ascii[at]!;
+      if (known !== -128) return known;
+      return (this.#ascii[at] = this.#lookUp(left, right));
+    }
+    const key = left * 0x110000 + right;
+    let value = this.#pairs.get(key);
+    if (value === undefined) this.#pairs.set(key, (value = this.#lookUp(left, right)));
+    return value;
+  }
+
+  #lookUp(left: number, right: number): number {
+    for (const table of this.#kerning) {
+      const value = table(left, right);
+      if (value !== undefined) return value;
+    }
+    return 0;
+  }
+
+  /** Width of `text` on one line, in em. */
+  width(text: string): number {
+    let width = 0;
+    let left = -1;
+    for (let i = 0; i < text.length; i++) {
+      const cp = text.codePointAt(i)!;
+      if (cp > 0xffff) i++;
+      width += this.advance(cp);
+      if (left >= 0) width += this.kern(left, cp);
+      left = cp;
+    }
+    return width;
+  }
+}
+
+const ZERO_WIDTH = /[\p{Mn}\p{Me}\p{Cf}]/u;
+const WIDE = /[\p{Script=Han}\p{Script=Hiragana}\p{Script=Katakana}\p{Script=Hangul}\p{Extended_Pictographic}\u3000-\u303f\uff00-\uff60]/u;
+
+function pairLookup(table: PairTable, em: number): PairLookup {
+  const rows = new Map<number, Map<number, number>>();
+  for (const { left, row } of table.pairs) {
+    const values = new Map<number, number>();
+    for (let i = 0; i < row.length; i += 2) values.set(row[i]!, row[i + 1]! / em);
+    for (const cp of left) rows.set(cp, values);
+  }
+  return (left, right) => rows.get(left)?.get(right);
+}
+
+function classLookup(table: ClassTable, em: number): PairLookup {
+  const classes = (lists: readonly (readonly number[])[]): Map<number, number> => new Map(lists.flatMap((cps, i) => cps.map((cp) => [cp, i] as const)));
+  const left = classes(table.left);
+  const right = classes(table.right);
+  return (l, r) => {
+    const row = left.get(l);
+    const column = right.get(r);
+    return row === undefined || column === undefined ? undefined : table.values[row]![column]! / em;
+  };
+}

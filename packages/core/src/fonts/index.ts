@@ -1,0 +1,3 @@
+export * from './break-lines.ts';
+export * from './font-families.ts';
+export * from './font-metrics.ts';

@@ -1,0 +1,206 @@
+/**
+ * Makes slides of a document by a level map. Blocks are taken in order; each goes to one destination, and text that is
+ * spoken stays with the content it explains.
+ */
+import { cellText, plain, runsText, type Runs } from '../content/index.ts';
+import {
+  pointLevel, type Content, type Deck, type Destination, type LeftOut, type LevelMap, type Note, type Slide, type SlideId, type SlideTitle,
+} from '../deck/index.ts';
+import { blockRuns, blockText, findTitle, type Block, type DocumentModel } from '../document/index.ts';
+import { Nesting } from './nesting.ts';
+import { textKind } from './text-kind.ts';
+
+/** What the author decided for single blocks, over the map. */
+export interface Overrides {
+  readonly turned: ReadonlyMap<string, Destination>;
+  /** Blocks before which a new slide starts. */
+  readonly cuts: ReadonlySet<string>;
+  /** Titles that go on with the slide before them, as its points. */
+  readonly joins: ReadonlySet<string>;
+}
+
+export const NO_OVERRIDES: Overrides = { turned: new Map(), cuts: new Set(), joins: new Set() };
+
+/** Ranks below which list items and body text stand: every heading outranks them. */
+const BELOW_HEADINGS = 100;
+
+export function mapDocument(document: DocumentModel, map: LevelMap, overrides: Overrides = NO_OVERRIDES): Deck {
+  return new Mapper(document, map, overrides).run();
+}
+
+/** What a block becomes: the mark, or the rule for its role, or the map. */
+export function destinationOf(block: Block, title: Block | undefined, map: LevelMap, overrides: Overrides): Destination {
+  const turned = overrides.turned.get(block.id);
+  if (turned !== undefined) return turned;
+  if (block === title) return 'title';
+  if (block.kind === 'paragraph' && block.role === 'contents') return 'out';
+  const kind = textKind(block);
+  return kind === undefined ? 'out' : map[kind];
+}
+
+type Open = { -readonly [K in keyof Slide]: Slide[K] } & { content: Content[]; notes: Note[]; passages: string[] };
+
+class Mapper {
+  readonly #document: DocumentModel;
+  readonly #map: LevelMap;
+  readonly #overrides: Overrides;
+  readonly #title: Block | undefined;
+  readonly #slides: Slide[] = [];
+  readonly #leftOut: LeftOut[] = [];
+  readonly #nesting = new Nesting();
+  #slide: Open | undefined;
+  #section: string | null = null;
+  /** Passages and notes that came before the slide they belong to. */
+  #waiting: { passages: string[]; notes: Note[] } = { passages: [], notes: [] };
+  /** A cut was made and waits for content to start a slide with. */
+  #cut = false;
+
+  constructor(document: DocumentModel, map: LevelMap, overrides: Overrides) {
+    this.#document = document;
+    this.#map = map;
+    this.#overrides = overrides;
+    this.#title = findTitle(document.blocks);
+  }
+
+  run(): Deck {
+    for (const block of this.#document.blocks) this.#block(block);
+    this.#release();
+    if (this.#slide === undefined && this.#waiting.notes.length > 0) {
+      const first = this.#waiting.notes[0]!;
+      this.#start(`i${first.id}`, 'content', { runs: this.#suggestedTitle(first.runs), blocks: [] });
+    }
+    this.#close();
+    const last = this.#slides.at(-1);
+    // What trails after the last slide, left out, is seen with it.
+    if (last !== undefined && this.#waiting.passages.length > 0)
+      this.#slides[this.#slides.length - 1] = { ...last, passages: [...last.passages, ...this.#waiting.passages] };
+    return { title: this.#document.title, slides: this.#slides, leftOut: this.#leftOut };
+  }
+
+  #block(block: Block): void {
+    const { cuts, joins } = this.#overrides;
+    if (cuts.has(block.id) && this.#slide !== undefined && this.#slide.content.length > 0) this.#cut = true;
+    let destination = destinationOf(block, this.#title, this.#map, this.#overrides);
+    if (block.kind === 'picture' && block.picture === undefined && destination !== 'notes') return this.#leaveOut(block, 'no-picture');
+    if (block.kind !== 'picture' && blockText(block).trim() === '') return this.#leaveOut(block, 'no-words');
+    if (block.kind === 'picture' && destination === 'notes' && block.alt === null) return this.#leaveOut(block, 'by-map');
+    if (block.kind === 'table' || block.kind === 'picture') {
+      if (destination !== 'out' && destination !== 'notes') destination = 'slide';
+    }
+    if (destination === 'out') {
+      const contents = block.kind === 'paragraph' && block.role === 'contents';
+      const turned = this.#overrides.turned.has(block.id);
+      return this.#leaveOut(block, turned ? 'by-mark' : contents ? 'contents' : 'by-map');
+    }
+    if (destination === 'notes') return this.#addNotes(block);
+    const onCover = this.#slide?.kind === 'cover' && block.kind === 'paragraph' && block.role === 'subtitle' && !this.#overrides.turned.has(block.id);
+    if (onCover) return this.#addContent(block, { kind: 'text', style: 'body', id: block.id, runs: block.runs, blocks: [block.id] });
+    if (destination === 'title' && joins.has(block.id) && this.#slide?.kind === 'content')
+      return this.#addContent(block, { kind: 'point', level: this.#nesting.placeAt(1, 0), id: block.id, runs: blockRuns(block), blocks: [block.id] });
+    if (destination === 'section' || destination === 'title') return this.#startTitled(block, destination);
+    this.#contentSlide(block);
+    this.#addContent(block, this.#content(block, destination));
+  }
+
+  #startTitled(block: Block, destination: 'section' | 'title'): void {
+    this.#release();
+    this.#close();
+    const cover = block === this.#title && !this.#overrides.turned.has(block.id);
+    const runs = blockRuns(block);
+    if (destination === 'section') this.#section = runsText(runs);
+    this.#start(`s${block.id}`, cover ? 'cover' : destination === 'section' ? 'section' : 'content', { runs, blocks: [block.id] });
+    this.#slide!.passages.push(block.id);
+  }
+
+  /** Makes sure that there is a slide which may hold points. */
+  #contentSlide(block: Block): void {
+    const before = this.#slide;
+    if (before?.kind === 'content' && !this.#cut) return;
+    const title = before === undefined ? this.#suggestedTitle(blockRuns(block)) : before.title.runs;
+    this.#close();
+    this.#start(`${this.#cut ? 'c' : 'i'}${block.id}`, 'content', { runs: title, blocks: [] }, this.#cut);
+    this.#cut = false;
+  }
+
+  #content(block: Block, destination: Destination): Content {
+    const common = { id: block.id, blocks: [block.id] };
+    if (block.kind === 'table') return { kind: 'table', table: block.table, ...common };
+    if (block.kind === 'picture') return { kind: 'picture', picture: block.picture!, alt: block.alt, ...common };
+    const level = pointLevel(destination);
+    const runs = blockRuns(block);
+    if (level === undefined) {
+      const style = block.kind === 'quote' || block.kind === 'code' ? block.kind : 'body';
+      return { kind: 'text', style, runs, ...common };
+    }
+    const rank = block.kind === 'heading' ? level : BELOW_HEADINGS + level;
+    const turned = this.#overrides.turned.has(block.id);
+    return { kind: 'point', level: turned ? this.#nesting.placeAt(level, rank) : this.#nesting.place(rank), runs, ...common };
+  }
+
+  #addContent(block: Block, content: Content): void {
+    this.#slide!.content.push(content);
+    this.#slide!.passages.push(block.id);
+  }
+
+  #addNotes(block: Block): void {
+    const anchor = this.#slide?.content.at(-1)?.id ?? null;
+    const item = block.kind === 'listItem';
+    const rows: readonly Runs[] =
+      block.kind === 'table'
+        ? block.table.rows.map((row) => plain(row.cells.map(cellText).join(' | ')))
+        : block.kind === 'picture'
+          ? [plain(block.alt ?? '')]
+          : [blockRuns(block)];
+    const notes = rows.map((runs, i): Note => ({
+      kind: item ? 'item' : 'paragraph',
+      depth: item ? block.depth : 0,
+      ordered: item && block.ordered,
+      id: i === 0 ? block.id : `${block.id}.${i}`,
+      runs,
+      blocks: [block.id],
+      anchor: this.#cut ? null : anchor,
+    }));
+    const target = this.#slide === undefined || this.#cut ? this.#waiting : this.#slide;
+    target.notes.push(...notes);
+    target.passages.push(block.id);
+  }
+
+  #leaveOut(block: Block, reason: LeftOut['reason']): void {
+    this.#leftOut.push({ block: block.id, reason });
+    (this.#slide === undefined || this.#cut ? this.#waiting : this.#slide).passages.push(block.id);
+  }
+
+  #start(id: string, kind: Slide['kind'], title: SlideTitle, continues = false): void {
+    this.#slide = { id: id as SlideId, kind, title, content: [], section: this.#section, continues, notes: this.#waiting.notes, passages: this.#waiting.passages };
+    this.#waiting = { passages: [], notes: [] };
+    this.#nesting.reset();
+  }
+
+  /** A cut that no content followed has no effect: what waited for it stays where it was. */
+  #release(): void {
+    if (!this.#cut || this.#slide === undefined) return;
+    this.#slide.notes.push(...this.#waiting.notes.map((note) => ({ ...note, anchor: this.#slide!.content.at(-1)?.id ?? null })));
+    this.#slide.passages.push(...this.#waiting.passages);
+    this.#waiting = { passages: [], notes: [] };
+    this.#cut = false;
+  }
+
+  #close(): void {
+    if (this.#slide !== undefined) this.#slides.push(this.#slide);
+    this.#slide = undefined;
+  }
+
+  #suggestedTitle(first: Runs): Runs {
+    return plain(this.#document.title ?? suggestTitle(runsText(first)));
+  }
+}
+
+const TITLE_WORDS = 8;
+
+/** The first words of a text, for a slide that the document gives no title. */
+export function suggestTitle(text: string): string {
+  const words = text.trim().split(/\s+/);
+  const sentence = /^.*?[.!?](?=\s|$)/.exec(text.trim())?.[0];
+  if (sentence !== undefined && sentence.split(/\s+/).length <= TITLE_WORDS) return sentence.replace(/[.]$/, '');
+  return words.length <= TITLE_WORDS ? words.join(' ') : `${words.slice(0, TITLE_WORDS).join(' ')} …`;
+}

@@ -1,0 +1,1 @@
+export { readDocx } from './read-docx.ts';

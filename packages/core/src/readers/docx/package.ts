@@ -1,0 +1,88 @@
+/** Opens a DOCX package: its parts and relationships (ECMA-376-2, Open Packaging Conventions). */
+import { ReadError } from '../../base/index.ts';
+import { readXmlPart, ZipReader } from '../../container/index.ts';
+
+export interface Relationship {
+  /** The last segment of the relationship type: `styles`, `image`, `hyperlink`, ... */
+  readonly type: string;
+  /** A part name, or an address when `external`. */
+  readonly target: string;
+  readonly external: boolean;
+}
+export type Relationships = ReadonlyMap<string, Relationship>;
+
+const CFB = [0xd0, 0xcf, 0x11, 0xe0];
+
+/** @throws ReadError `empty`, `encrypted`, `old-binary`, and what `ZipReader` throws. */
+export function openZip(bytes: Uint8Array): ZipReader {
+  if (bytes.length === 0) throw new ReadError('empty');
+  // A compound file ([MS-CFB]) is either an encrypted package ([MS-OFFCRYPTO]) or a document of the old kind.
+  if (CFB.every((byte, i) => bytes[i] === byte)) throw new ReadError(mentions(bytes, 'EncryptedPackage') ? 'encrypted' : 'old-binary');
+  return new ZipReader(bytes);
+}
+
+function mentions(bytes: Uint8Array, name: string): boolean {
+  const wanted = [...name].flatMap((c) => [c.charCodeAt(0), 0]);
+  for (let at = bytes.indexOf(wanted[0]!); at >= 0; at = bytes.indexOf(wanted[0]!, at + 1))
+    if (wanted.every((byte, i) => bytes[at + i] === byte)) return true;
+  return false;
+}
+
+/** Relationships of a part; none where it has none. Use `''` for those of the package. */
+export function readRelationships(zip: ZipReader, part: string): Relationships {
+  const slash = part.lastIndexOf('/');
+  const folder = part.slice(0, slash + 1);
+  const name = `${folder}_rels/${part.slice(slash + 1)}.rels`;
+  const found = new Map<string, Relationship>();
+  if (!zip.has(name)) return found;
+  readXmlPart(zip, name, {
+    open(element, a) {
+      if (element !== 'Relationship' || a.Id === undefined || a.Target === undefined) return;
+      const external = a.TargetMode === 'External';
+      found.set(a.Id, {
+        type: (a.Type ?? '').split('/').at(-1)!,
+        target: external ? a.Target : resolve(folder, a.Target),
+        external,
+      });
+    },
+  });
+  return found;
+}
+
+function resolve(folder: string, target: string): string {
+  if (target.startsWith('/')) return target.slice(1);
+  const segments: string[] = [];
+  for (const segment of (folder + target).split('/')) {
+    if (segment === '..') segments.pop();
+    else if (segment !== '.' && segment !== '') segments.push(segment);
+  }
+  return segments.join('/');
+}
+
+/**
+ * The name of the main part.
+ * @throws ReadError `wrong-type` when the package holds something else, `part-missing` when it holds nothing.
+ */
+export function mainPart(zip: ZipReader): string {
+  if (!zip.has('[Content_Types].xml')) throw new ReadError('wrong-type');
+  const types = new Map<string, string>();
+  readXmlPart(zip, '[Content_Types].xml', {
+    open(element, a) {
+      if (element === 'Override' && a.PartName !== undefined) types.set(a.PartName.slice(1), a.ContentType ?? '');
+    },
+  });
+  for (const { type, target } of readRelationships(zip, '').values()) {
+    if (type !== 'officeDocument') continue;
+    const contentType = types.get(target);
+    if (contentType !== undefined && !contentType.includes('wordprocessingml')) throw new ReadError('wrong-type', { part: target });
+    if (!zip.has(target)) throw new ReadError('part-missing', { part: target });
+    return target;
+  }
+  throw new ReadError('part-missing', { part: '_rels/.rels' });
+}
+
+/** The first part that a relationship of `type` leads to, if it is there. */
+export function relatedPart(zip: ZipReader, relationships: Relationships, type: string): string | undefined {
+  for (const rel of relationships.values()) if (rel.type === type && !rel.external && zip.has(rel.target)) return rel.target;
+  return undefined;
+}

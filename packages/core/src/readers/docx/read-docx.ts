@@ -1,0 +1,113 @@
+/** Reads DOCX (ECMA-376-1 §17, ISO/IEC 29500 transitional and strict): bytes to document. */
+import { Report } from '../../base/index.ts';
+import { readXmlPart, type ZipReader } from '../../container/index.ts';
+import { trimRuns, type Run, type Runs } from '../../content/index.ts';
+import { PictureStore } from '../picture-store.ts';
+import { BlockList, readResult, type Draft, type ReadOptions, type ReadResult } from '../read-result.ts';
+import type { DocxContext } from './context.ts';
+import { FlowReader } from './flow-reader.ts';
+import { Numbering } from './numbering.ts';
+import { mainPart, openZip, readRelationships, relatedPart, type Relationships } from './package.ts';
+import { Styles } from './styles.ts';
+
+/** @throws ReadError when the package cannot be used; what is merely missing in it is reported. */
+export function readDocx(bytes: Uint8Array, options: ReadOptions = {}): ReadResult {
+  const zip = openZip(bytes);
+  const part = mainPart(zip);
+  const relationships = readRelationships(zip, part);
+  const report = new Report();
+  const notes = new Map<string, Runs>();
+  const context: DocxContext = {
+    zip,
+    styles: Styles.read(zip, relatedPart(zip, relationships, 'styles')),
+    numbering: Numbering.read(zip, relatedPart(zip, relationships, 'numbering')),
+    pictures: new PictureStore(report),
+    report,
+    notes,
+  };
+  for (const type of ['footnote', 'endnote'] as const) {
+    const notesPart = relatedPart(zip, relationships, `${type}s`);
+    if (notesPart !== undefined) readNotes(context, notesPart, type, notes);
+  }
+
+  const list = new BlockList();
+  const code: { lines: (Draft & { kind: 'code' }) | undefined } = { lines: undefined };
+  const flush = (): void => {
+    if (code.lines) list.add(code.lines);
+    code.lines = undefined;
+  };
+  const reader = new FlowReader({ ...context, part, relationships }, (draft) => {
+    // Word processors make every line of code a paragraph.
+    if (draft.kind === 'code') code.lines = code.lines ? { ...code.lines, text: `${code.lines.text}\n${draft.text}` } : draft;
+    else {
+      flush();
+      list.add(draft);
+    }
+  });
+  const size = Math.max(1, zip.packedSize(part));
+  readXmlPart(zip, part, reader, (used) => options.progress?.(used / size));
+  reader.finish();
+  flush();
+  reportHeaders(zip, relationships, report);
+  return readResult(list, context.pictures.pictures, report, readProperties(zip));
+}
+
+function readNotes(context: DocxContext, part: string, type: 'footnote' | 'endnote', notes: Map<string, Runs>): void {
+  let drafts: Draft[] = [];
+  let id: string | undefined;
+  const reader = new FlowReader({ ...context, part, relationships: readRelationships(context.zip, part) }, (draft) => drafts.push(draft));
+  readXmlPart(context.zip, part, {
+    open(name, a) {
+      if (name === `w:${type}`) {
+        drafts = [];
+        // Separators are notes in form only (§17.11.23).
+        id = a['w:type'] === undefined || a['w:type'] === 'normal' ? a['w:id'] : undefined;
+      }
+      reader.open(name, a);
+    },
+    close(name) {
+      reader.close(name);
+      if (name === `w:${type}` && id !== undefined) notes.set(`${type} ${id}`, joinedRuns(drafts));
+    },
+    text: (text) => reader.text(text),
+  });
+}
+
+function joinedRuns(drafts: readonly Draft[]): Runs {
+  const runs: Run[] = [];
+  for (const draft of drafts) if ('runs' in draft && draft.runs.length > 0) runs.push(...(runs.length > 0 ? [{ text: '\n' }] : []), ...draft.runs);
+  return trimRuns(runs);
+}
+
+/** Headers and footers belong to the page, not to the text; what they say is told. */
+function reportHeaders(zip: ZipReader, relationships: Relationships, report: Report): void {
+  for (const { type, target } of relationships.values()) {
+    if ((type !== 'header' && type !== 'footer') || !zip.has(target)) continue;
+    let text = '';
+    let inText = false;
+    readXmlPart(zip, target, {
+      open: (name) => (inText = name === 'w:t'),
+      close: () => (inText = false),
+      text: (piece) => {
+        if (inText) text += piece;
+      },
+    });
+    if (text.trim() !== '') report.add('header-footer-left', `The page ${type} “${text.trim().slice(0, 80)}” is not part of the text and was left out.`, { part: target });
+  }
+}
+
+function readProperties(zip: ZipReader): { title?: string; author?: string; language?: string } {
+  const rel = relatedPart(zip, readRelationships(zip, ''), 'core-properties');
+  const found: Record<string, string> = {};
+  if (rel === undefined) return found;
+  let current = '';
+  readXmlPart(zip, rel, {
+    open: (name) => (current = name),
+    close: () => (current = ''),
+    text: (text) => {
+      const key = current === 'dc:title' ? 'title' : current === 'dc:creator' ? 'author' : current === 'dc:language' ? 'language' : undefined;
+      if (key !== undefined) found[key] = (found[key] ?? '') + text;
+    },
+  });
+  return found;
+}

@@ -1,0 +1,83 @@
+/** Gathers a table and resolves its merged cells (ECMA-376-1 §17.4). */
+import type { SourcePlace } from '../../base/index.ts';
+import { mergeRuns, tableText, type Run, type Runs, type TableCell, type TableRow } from '../../content/index.ts';
+import type { Draft } from '../read-result.ts';
+
+interface RawCell {
+  readonly drafts: readonly Draft[];
+  readonly column: number;
+  readonly span: number;
+  /** The lower part of a vertically merged cell. */
+  readonly continues: boolean;
+}
+interface RawRow {
+  readonly cells: RawCell[];
+  header: boolean;
+  deleted: boolean;
+  nextColumn: number;
+}
+
+export class TableDraft {
+  readonly place: SourcePlace;
+  firstRowIsHeader = false;
+  readonly #rows: RawRow[] = [];
+
+  constructor(place: SourcePlace) {
+    this.place = place;
+  }
+
+  startRow(): RawRow {
+    const row: RawRow = { cells: [], header: false, deleted: false, nextColumn: 0 };
+    this.#rows.push(row);
+    return row;
+  }
+
+  get row(): RawRow | undefined {
+    return this.#rows.at(-1);
+  }
+
+  addCell(drafts: readonly Draft[], span: number, continues: boolean): void {
+    const row = this.row;
+    if (row === undefined) return;
+    row.cells.push({ drafts, column: row.nextColumn, span, continues });
+    row.nextColumn += span;
+  }
+
+  /** The table, then what cannot stand in a cell: pictures and footnotes. A table of one cell is a box: its content comes as it is. */
+  finish(): readonly Draft[] {
+    const rows = this.#rows.filter((row) => !row.deleted && row.cells.length > 0);
+    const [only] = rows;
+    if (rows.length === 1 && only!.cells.length === 1) return only!.cells[0]!.drafts;
+    const outside: Draft[] = [];
+    const finished = rows.map((row, r): TableRow => ({
+      header: row.header || (r === 0 && this.firstRowIsHeader && rows.length > 1),
+      cells: row.cells.filter((cell) => !cell.continues).map((cell): TableCell => ({
+        runs: cellRuns(cell.drafts, outside),
+        columns: cell.span,
+        rows: 1 + continuedBelow(rows, r, cell.column),
+      })),
+    }));
+    const columns = Math.max(0, ...rows.map((row) => row.nextColumn));
+    const table = { rows: finished, columns };
+    return tableText(table).replaceAll(/[|\s]/g, '') === '' ? outside : [{ kind: 'table', table, place: this.place }, ...outside];
+  }
+}
+
+function continuedBelow(rows: readonly RawRow[], from: number, column: number): number {
+  let count = 0;
+  while (rows[from + 1 + count]?.cells.some((cell) => cell.continues && cell.column === column)) count++;
+  return count;
+}
+
+function cellRuns(drafts: readonly Draft[], outside: Draft[]): Runs {
+  const runs: Run[] = [];
+  for (const draft of drafts) {
+    let added: Runs = [];
+    if (draft.kind === 'picture' || draft.kind === 'footnote') outside.push(draft);
+    else if ('runs' in draft) added = draft.runs;
+    else if (draft.kind === 'code') added = [{ text: draft.text, code: true }];
+    else if (draft.kind === 'table') added = [{ text: tableText(draft.table) }];
+    if (added.length > 0) runs.push(...(runs.length > 0 ? [{ text: '\n' }] : []), ...added);
+  }
+  return mergeRuns(runs);
+}

@@ -1,0 +1,2 @@
+export * from './read-document.ts';
+export type { ReadOptions, ReadResult } from './read-result.ts';

@@ -1,0 +1,260 @@
+/** Reads Markdown: CommonMark 0.31 with tables, strikethrough and task lists (GFM), footnotes and front matter. */
+import MarkdownIt from 'markdown-it';
+import type { Token } from 'markdown-it';
+import footnotes from 'markdown-it-footnote';
+import { decodeText, ReadError, Report, type SourcePlace } from '../../base/index.ts';
+import { dropForbidden } from '../../container/index.ts';
+import { plain, runsText, safeLink, sliceRuns, trimRuns, type Run, type Runs, type TableCell, type TableRow } from '../../content/index.ts';
+import type { Level } from '../../document/index.ts';
+import { ELEMENT_MARKS, InlineRuns } from '../inline-runs.ts';
+import { readMarkup } from '../markup/index.ts';
+import { namedPicture } from '../named-picture.ts';
+import { PictureStore } from '../picture-store.ts';
+import { BlockList, draftBreak, readResult, type Draft, type ReadResult } from '../read-result.ts';
+import { readFrontMatter } from './front-matter.ts';
+
+const parser = new MarkdownIt({ html: true }).use(footnotes);
+
+/** @throws ReadError `empty` or `bomb`. */
+export function readMarkdown(bytes: Uint8Array): ReadResult {
+  const source = dropForbidden(decodeText(bytes));
+  if (source.trim() === '') throw new ReadError('empty');
+  const report = new Report();
+  const pictures = new PictureStore(report);
+  const list = new BlockList();
+  const { matter, length } = readFrontMatter(source, report);
+  const skippedLines = source.slice(0, length).split('\n').length - 1;
+  const tokens = parser.parse(source.slice(length), {});
+  const firstHeading = tokens[tokens.findIndex((token) => token.type === 'heading_open') + 1]?.content.trim();
+  if (matter?.title !== undefined && matter.title !== firstHeading)
+    list.add({ kind: 'paragraph', role: 'title', runs: plain(matter.title), place: { line: 1 } });
+  for (const line of matter?.lines ?? []) list.add({ kind: 'paragraph', role: 'subtitle', runs: plain(line), place: { line: 1 } });
+  new TokenReader({ report, pictures, skippedLines, out: (draft) => list.add(draft) }).read(tokens);
+  return readResult(list, pictures.pictures, report, {
+    title: matter?.title ?? null,
+    author: matter?.author ?? null,
+    language: matter?.language ?? null,
+  });
+}
+
+interface Context {
+  readonly report: Report;
+  readonly pictures: PictureStore;
+  readonly skippedLines: number;
+  readonly out: (draft: Draft) => void;
+}
+interface Inline {
+  readonly runs: Runs;
+  readonly pictures: readonly Draft[];
+  readonly notes: readonly number[];
+}
+
+class TokenReader {
+  readonly #context: Context;
+  readonly #notes = new Map<number, Runs>();
+  readonly #lists: { ordered: boolean; next: number }[] = [];
+  #place: SourcePlace = {};
+  /** The next paragraph is the item itself, not text below it. */
+  #startsItem = false;
+  #quoted = 0;
+
+  constructor(context: Context) {
+    this.#context = context;
+  }
+
+  read(tokens: readonly Token[]): void {
+    const end = tokens.findIndex((token) => token.type === 'footnote_block_open');
+    const body = end < 0 ? tokens : tokens.slice(0, end);
+    if (end >= 0) this.#readNotes(tokens.slice(end));
+    for (let i = 0; i < body.length; i++) i = this.#token(body, i);
+  }
+
+  /** Reads the token at `i`. @returns The index of the last token that was used. */
+  #token(tokens: readonly Token[], i: number): number {
+    const token = tokens[i]!;
+    if (token.map) this.#place = { line: token.map[0] + 1 + this.#context.skippedLines };
+    const place = this.#place;
+    const { out } = this.#context;
+    switch (token.type) {
+      case 'heading_open': {
+        const inline = this.#inline(tokens[i + 1]!);
+        out({ kind: 'heading', level: Number(token.tag.slice(1)) as Level, runs: inline.runs, place });
+        this.#aside(inline);
+        return i + 2;
+      }
+      case 'paragraph_open':
+        this.#paragraph(this.#inline(tokens[i + 1]!));
+        return i + 2;
+      case 'bullet_list_open':
+        this.#lists.push({ ordered: false, next: 1 });
+        break;
+      case 'ordered_list_open':
+        this.#lists.push({ ordered: true, next: Number(token.attrGet('start') ?? 1) });
+        break;
+      case 'bullet_list_close':
+      case 'ordered_list_close':
+        this.#lists.pop();
+        break;
+      case 'list_item_open':
+        this.#startsItem = true;
+        break;
+      case 'list_item_close':
+        this.#startsItem = false;
+        break;
+      case 'blockquote_open':
+        this.#quoted++;
+        break;
+      case 'blockquote_close':
+        this.#quoted--;
+        break;
+      case 'fence':
+      case 'code_block': {
+        const language = token.info.trim().split(/\s/)[0];
+        const text = token.content.replace(/\n$/, '');
+        if (text.trim() !== '') out({ kind: 'code', text, place, ...(language ? { language } : {}) });
+        this.#startsItem = false;
+        break;
+      }
+      case 'hr':
+        out(draftBreak('rule', place));
+        break;
+      case 'html_block':
+        readMarkup(token.content, { report: this.#context.report, pictures: this.#context.pictures, place, out });
+        break;
+      case 'table_open':
+        return this.#table(tokens, i);
+    }
+    return i;
+  }
+
+  #paragraph(inline: Inline): void {
+    const { out } = this.#context;
+    const place = this.#place;
+    const list = this.#lists.at(-1);
+    if (list !== undefined && this.#startsItem) {
+      this.#startsItem = false;
+      const task = /^\[([ xX])\] /.exec(runsText(inline.runs));
+      const runs = task === null ? inline.runs : trimRuns(sliceRuns(inline.runs, 4, Infinity));
+      const number = list.ordered ? { number: list.next } : {};
+      list.next++;
+      if (runs.length > 0)
+        out({ kind: 'listItem', depth: this.#lists.length, ordered: list.ordered, ...number, ...(task === null ? {} : { checked: task[1] !== ' ' }), runs, place });
+    } else if (inline.runs.length > 0) out({ kind: this.#quoted > 0 && list === undefined ? 'quote' : 'paragraph', runs: inline.runs, place });
+    this.#aside(inline);
+  }
+
+  #aside(inline: Inline): void {
+    for (const picture of inline.pictures) this.#context.out(picture);
+    for (const id of inline.notes) {
+      const runs = this.#notes.get(id);
+      if (runs !== undefined && runs.length > 0) this.#context.out({ kind: 'footnote', label: `${id + 1}`, runs, place: this.#place });
+      // A note that is referred to twice stands once.
+      this.#notes.delete(id);
+    }
+  }
+
+  #table(tokens: readonly Token[], start: number): number {
+    const rows: TableRow[] = [];
+    const asides: Inline[] = [];
+    const place = this.#place;
+    let cells: TableCell[] = [];
+    let header = false;
+    let i = start + 1;
+    for (; tokens[i]!.type !== 'table_close'; i++) {
+      const token = tokens[i]!;
+      if (token.type === 'thead_open') header = true;
+      else if (token.type === 'thead_close') header = false;
+      else if (token.type === 'tr_open') cells = [];
+      else if (token.type === 'tr_close') rows.push({ header, cells });
+      else if (token.type === 'inline') {
+        const inline = this.#inline(token);
+        cells.push({ runs: inline.runs, columns: 1, rows: 1 });
+        asides.push(inline);
+      }
+    }
+    if (rows.some((row) => row.cells.some((cell) => cell.runs.length > 0)))
+      this.#context.out({ kind: 'table', table: { rows, columns: Math.max(...rows.map((row) => row.cells.length)) }, place });
+    for (const inline of asides) this.#aside(inline);
+    return i;
+  }
+
+  #inline(token: Token): Inline {
+    const [only] = token.children ?? [];
+    if (token.children?.length === 1 && only!.type === 'text') return { runs: trimRuns(plain(only!.content)), pictures: [], notes: [] };
+    const inline = new InlineRuns();
+    const pictures: Draft[] = [];
+    const notes: number[] = [];
+    for (const child of token.children ?? []) {
+      switch (child.type) {
+        case 'text':
+        case 'text_special':
+          inline.text(child.content);
+          break;
+        case 'softbreak':
+          inline.text(' ');
+          break;
+        case 'hardbreak':
+          inline.text('\n');
+          break;
+        case 'code_inline':
+          inline.push('code');
+          inline.text(child.content);
+          inline.pop('code');
+          break;
+        case 'strong_open':
+        case 'em_open':
+        case 's_open':
+          inline.push(ELEMENT_MARKS[child.tag]!);
+          break;
+        case 'strong_close':
+        case 'em_close':
+        case 's_close':
+          inline.pop(ELEMENT_MARKS[child.tag]!);
+          break;
+        case 'link_open':
+          inline.pushLink(safeLink(String(child.attrGet('href') ?? '')));
+          break;
+        case 'link_close':
+          inline.popLink();
+          break;
+        case 'image':
+          pictures.push(namedPicture(String(child.attrGet('src') ?? ''), child.content, this.#place, this.#context.pictures, this.#context.report));
+          break;
+        case 'footnote_ref':
+          notes.push((child.meta as { id: number }).id);
+          break;
+        case 'html_inline':
+          this.#inlineHtml(child.content, inline, pictures);
+          break;
+      }
+    }
+    return { runs: inline.take(), pictures, notes };
+  }
+
+  /** Known marks are taken, a picture is taken, every other tag is dropped; its text stays. */
+  #inlineHtml(tag: string, inline: InlineRuns, pictures: Draft[]): void {
+    const match = /^<(\/?)([a-z][a-z0-9]*)/i.exec(tag);
+    if (match === null) return;
+    const name = match[2]!.toLowerCase();
+    const mark = ELEMENT_MARKS[name];
+    if (name === 'br') inline.text('\n');
+    else if (name === 'img') readMarkup(tag, { report: this.#context.report, pictures: this.#context.pictures, place: this.#place, out: (draft) => pictures.push(draft) });
+    else if (mark === undefined) return;
+    else if (match[1] === '/') inline.pop(mark);
+    else inline.push(mark);
+  }
+
+  #readNotes(tokens: readonly Token[]): void {
+    let id = -1;
+    let runs: Run[] = [];
+    for (const token of tokens) {
+      if (token.type === 'footnote_open') {
+        id = (token.meta as { id: number }).id;
+        runs = [];
+      } else if (token.type === 'inline') {
+        const { runs: added } = this.#inline(token);
+        if (added.length > 0) runs.push(...(runs.length > 0 ? [{ text: '\n' }] : []), ...added);
+      } else if (token.type === 'footnote_close') this.#notes.set(id, runs);
+    }
+  }
+}

@@ -1,0 +1,53 @@
+/** Takes the pictures of a document in: checks their format and size, names them by content, keeps each once. */
+import { sha256 } from '@noble/hashes/sha2.js';
+import { bytesToHex } from '@noble/hashes/utils.js';
+import { imageSize } from 'image-size';
+import { LIMITS, type Report, type SourcePlace } from '../base/index.ts';
+import type { PictureData, PictureId, PictureMime } from '../content/index.ts';
+
+const FORMATS: Readonly<Record<string, PictureMime>> = { png: 'image/png', jpg: 'image/jpeg', gif: 'image/gif' };
+
+export class PictureStore {
+  readonly pictures: PictureData[] = [];
+  readonly #known = new Map<string, PictureId | undefined>();
+  readonly #report: Report;
+
+  constructor(report: Report) {
+    this.#report = report;
+  }
+
+  /**
+   * @param name What the original calls the picture; one name is read once.
+   * @param load Gives the bytes; may throw what the container throws.
+   * @returns undefined where the picture cannot be carried; the report says why.
+   */
+  take(name: string, load: () => Uint8Array, place: SourcePlace): PictureId | undefined {
+    if (this.#known.has(name)) return this.#known.get(name);
+    const id = this.#add(name, load(), place);
+    this.#known.set(name, id);
+    return id;
+  }
+
+  #add(name: string, bytes: Uint8Array, place: SourcePlace): PictureId | undefined {
+    let size: { width: number; height: number; type?: string };
+    try {
+      size = imageSize(bytes);
+    } catch {
+      this.#report.add('picture-format', `The picture ${name} is in a format that slides cannot show.`, place);
+      return undefined;
+    }
+    const mime = FORMATS[size.type ?? ''];
+    if (mime === undefined) {
+      this.#report.add('picture-format', `The picture ${name} is ${size.type ?? 'of unknown format'}; PNG, JPEG and GIF can be shown.`, place);
+      return undefined;
+    }
+    const { width, height } = size;
+    if (!(width > 0 && height > 0) || width * height > LIMITS.picturePixels) {
+      this.#report.add('picture-too-large', `The picture ${name} says that it is ${width} × ${height} pixels; the limit is ${LIMITS.picturePixels / 1e6} million pixels.`, place);
+      return undefined;
+    }
+    const id = bytesToHex(sha256(bytes)) as PictureId;
+    if (!this.pictures.some((picture) => picture.id === id)) this.pictures.push({ id, mime, width, height, bytes });
+    return id;
+  }
+}

@@ -1,0 +1,57 @@
+/** What every reader gives, and the means that readers share for building it. */
+import { LIMITS, ReadError, Report, type SourcePlace } from '../base/index.ts';
+import type { PictureData } from '../content/index.ts';
+import { BlockIds, blockText, findTitle, type Block, type DocumentModel } from '../document/index.ts';
+
+export interface ReadResult {
+  readonly document: DocumentModel;
+  /** Bytes of the pictures that the document lists. */
+  readonly pictures: readonly PictureData[];
+}
+
+export interface ReadOptions {
+  /** Called with the fraction done, 0 to 1. */
+  readonly progress?: (done: number) => void;
+}
+
+type WithoutId<B> = B extends Block ? Omit<B, 'id'> : never;
+/** A block before it has its id. */
+export type Draft = WithoutId<Block>;
+
+/** Collects blocks in document order and gives them ids. */
+export class BlockList {
+  readonly blocks: Block[] = [];
+  readonly #ids = new BlockIds();
+
+  /** @throws ReadError `too-many-blocks`. */
+  add(draft: Draft): void {
+    if (this.blocks.length >= LIMITS.blocks) throw new ReadError('too-many-blocks', draft.place);
+    const block = draft as Block;
+    const text = block.kind === 'picture' ? `${block.picture ?? ''}${block.alt ?? ''}` : blockText(block);
+    this.blocks.push({ ...block, id: this.#ids.next(block.kind, text) });
+  }
+}
+
+/** Puts a result together; the title falls back from the title block to the file's own property. */
+export function readResult(
+  list: BlockList,
+  pictures: readonly PictureData[],
+  report: Report,
+  properties: { title?: string | null; author?: string | null; language?: string | null } = {},
+): ReadResult {
+  const titleBlock = findTitle(list.blocks);
+  const title = titleBlock === undefined ? properties.title?.trim() : blockText(titleBlock).trim();
+  return {
+    document: {
+      title: title || null,
+      author: properties.author?.trim() || null,
+      language: properties.language?.trim() || null,
+      blocks: list.blocks,
+      pictures: pictures.map(({ id, mime, width, height }) => ({ id, mime, width, height })),
+      diagnostics: report.diagnostics,
+    },
+    pictures,
+  };
+}
+
+export const draftBreak = (type: 'page' | 'rule', place: SourcePlace): Draft => ({ kind: 'break', type, place });

@@ -1,0 +1,3 @@
+export * from './contrast.ts';
+export * from './theme.ts';
+export * from './themes.ts';
