@@ -115,6 +115,6 @@ for (const [slug, name] of Object.entries(FAMILIES)) {
     faces[style] = metrics(join(at, readdirSync(at).find((file) => file.endsWith('.ttf'))));
   }
   const text = JSON.stringify({ name, faces });
-  writeFileSync(join(root, 'packages/core/src/fonts/shipped', `${slug}.ts`), `/** Measures of ${name} (SIL Open Font License); written by scripts/build-font-metrics.mjs. */\nexport default ${JSON.stringify(text).replaceAll("'", "\\'").replace(/^"/, "'").replace(/"$/, "'").replaceAll('\\"', '"')};\n`);
+  writeFileSync(join(root, 'packages/core/src/fonts/shipped', `${slug}.ts`), `/** Measures of ${name} (SIL Open Font License); written by scripts/build-font-metrics.mjs. */\nconst data: string = ${JSON.stringify(text).replaceAll("'", "\\'").replace(/^"/, "'").replace(/"$/, "'").replaceAll('\\"', '"')};\nexport default data;\n`);
   console.log(slug, text.length);
 }

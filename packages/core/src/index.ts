@@ -1,1 +1,12 @@
-export {};
+/** Everything that hosts of the core use. */
+export * from './base/index.ts';
+export * from './content/index.ts';
+export * from './deck/index.ts';
+export * from './document/index.ts';
+export * from './edits/index.ts';
+export * from './layout/index.ts';
+export * from './mapping/index.ts';
+export * from './pipeline/index.ts';
+export * from './readers/index.ts';
+export * from './scene/index.ts';
+export * from './theme/index.ts';

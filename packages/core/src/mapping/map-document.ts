@@ -34,6 +34,7 @@ export function destinationOf(block: Block, title: Block | undefined, map: Level
   if (turned !== undefined) return turned;
   if (block === title) return 'title';
   if (block.kind === 'paragraph' && block.role === 'contents') return 'out';
+  if (block.kind === 'paragraph' && block.role === 'subtitle') return 'slide';
   const kind = textKind(block);
   return kind === undefined ? 'out' : map[kind];
 }

@@ -1,0 +1,90 @@
+/** The command line: a thin shell around the core. */
+import { readFileSync, writeFileSync } from 'node:fs';
+import { basename } from 'node:path';
+import { parseArgs } from 'node:util';
+import {
+  convert, DEFAULT_MAP, detectType, DOCUMENT_TYPES, exportPptx, placeText, PRESET_NAMES, presetMap, readDocument, ReadError, themeNamed, THEMES,
+  type DocumentType, type Edit, type PresetName, type ReadResult,
+} from '@alvex/core';
+import { deckJson } from './deck-json.ts';
+import { outlineJson } from './outline-json.ts';
+
+const USAGE = `Usage:
+  alvex outline FILE                                         the document's blocks, as JSON
+  alvex deck FILE [--map NAME] [--theme NAME]                its slides and where every word went, as JSON
+  alvex convert FILE -o OUT.pptx [--map NAME] [--theme NAME] a presentation
+  alvex maps                                                 names of level maps
+  alvex themes                                               names of themes
+FILE may be - for standard input; then --type ${DOCUMENT_TYPES.join('|')} says what it is.`;
+
+const EXIT = { usage: 2, unreadable: 3 } as const;
+
+class UsageError extends Error {}
+
+function main(): void {
+  const { positionals, values } = parseArgs({
+    allowPositionals: true,
+    options: { map: { type: 'string' }, theme: { type: 'string' }, type: { type: 'string' }, out: { type: 'string', short: 'o' }, help: { type: 'boolean', short: 'h' } },
+  });
+  if (values.help) {
+    process.stdout.write(`${USAGE}\n`);
+    return;
+  }
+  const [command, file, ...rest] = positionals;
+  if (rest.length > 0) throw new UsageError(`One file at a time; what is ${rest[0]}?`);
+  switch (command) {
+    case 'maps':
+      return print(PRESET_NAMES.join('\n'));
+    case 'themes':
+      return print(THEMES.map((theme) => theme.name).join('\n'));
+    case 'outline':
+      return print(JSON.stringify(outlineJson(read(file, values.type).document), null, 2));
+    case 'deck': {
+      const { document } = read(file, values.type);
+      return print(JSON.stringify(deckJson(convert(document, choices(document, values.map, values.theme))), null, 2));
+    }
+    case 'convert': {
+      if (values.out === undefined) throw new UsageError('Say where to write: -o OUT.pptx');
+      const { document, pictures } = read(file, values.type);
+      writeFileSync(values.out, exportPptx(document, pictures, convert(document, choices(document, values.map, values.theme))));
+      return;
+    }
+    default:
+      throw new UsageError(command === undefined ? 'Say what to do.' : `There is no command ${command}.`);
+  }
+}
+
+const print = (text: string): void => void process.stdout.write(`${text}\n`);
+
+function choices(document: ReadResult['document'], map: string | undefined, theme: string | undefined): readonly Edit[] {
+  const name = map ?? DEFAULT_MAP;
+  if (!PRESET_NAMES.includes(name as PresetName)) throw new UsageError(`There is no map ${name}; there are ${PRESET_NAMES.join(', ')}.`);
+  if (theme !== undefined && themeNamed(theme) === undefined) throw new UsageError(`There is no theme ${theme}; there are ${THEMES.map((t) => t.name).join(', ')}.`);
+  return [{ kind: 'map', name, map: presetMap(name as PresetName, document) }, ...(theme === undefined ? [] : [{ kind: 'theme', theme } as const])];
+}
+
+function read(file: string | undefined, type: string | undefined): ReadResult {
+  if (file === undefined) throw new UsageError('Say which file.');
+  if (type !== undefined && !DOCUMENT_TYPES.includes(type as DocumentType)) throw new UsageError(`There is no type ${type}; there are ${DOCUMENT_TYPES.join(', ')}.`);
+  if (file === '-' && type === undefined) throw new UsageError('Say what standard input is: --type NAME');
+  let bytes: Uint8Array;
+  try {
+    bytes = readFileSync(file === '-' ? 0 : file);
+  } catch (error) {
+    throw new UsageError(`The file ${file} cannot be opened: ${(error as Error).message}`);
+  }
+  return readDocument(bytes, (type as DocumentType | undefined) ?? detectType(bytes, basename(file)));
+}
+
+try {
+  main();
+} catch (error) {
+  if (error instanceof ReadError) {
+    const place = placeText(error.place);
+    process.stderr.write(`${error.code}: ${error.message}${place === '' ? '' : ` (${place})`}\n`);
+    process.exitCode = EXIT.unreadable;
+  } else if (error instanceof UsageError || (error instanceof TypeError && 'code' in error && String(error.code).startsWith('ERR_PARSE_ARGS'))) {
+    process.stderr.write(`${error.message}\n\n${USAGE}\n`);
+    process.exitCode = EXIT.usage;
+  } else throw error;
+}

@@ -1,0 +1,90 @@
+/** What layout gives: pages with measured boxes. A slide takes one page, or more where it is continued. */
+import type { Emu } from '../base/index.ts';
+import type { PictureId, Runs, Table } from '../content/index.ts';
+import type { Note, PartId, Slide } from '../deck/index.ts';
+import type { Frame, LayoutName, Rect } from '../theme/index.ts';
+
+/** One line of a set paragraph. */
+export interface SetLine {
+  /** Range of the paragraph's characters, white space at the end left off. */
+  readonly start: number;
+  readonly end: number;
+  readonly x: Emu /* from the slide's left edge */;
+  readonly baseline: Emu /* from the slide's top edge */;
+  readonly width: Emu;
+}
+
+export type ParagraphStyle = 'title' | 'subtitle' | 'point' | 'body' | 'quote' | 'code';
+
+export interface SetParagraph {
+  /** Null for a title. */
+  readonly part: PartId | null;
+  readonly style: ParagraphStyle;
+  /** 1 to 5 for points, else 1. */
+  readonly level: number;
+  readonly runs: Runs;
+  readonly size: number /* points */;
+  readonly lines: readonly SetLine[];
+  /** Left edge of the bullet, where there is one. */
+  readonly bulletX: Emu | null;
+}
+
+export interface TextBox {
+  readonly kind: 'text';
+  readonly frame: Frame;
+  readonly paragraphs: readonly SetParagraph[];
+  /** Size of level 1 relative to the layout's. */
+  readonly scale: number;
+}
+export interface PictureBox {
+  readonly kind: 'picture';
+  readonly frame: Frame;
+  readonly part: PartId;
+  readonly picture: PictureId;
+  readonly alt: string | null;
+  /** The whole picture, as large as the frame allows. */
+  readonly rect: Rect;
+}
+export interface SetCell {
+  readonly row: number;
+  readonly column: number;
+  readonly rows: number;
+  readonly columns: number;
+  readonly header: boolean;
+  readonly runs: Runs;
+  readonly rect: Rect;
+  readonly lines: readonly SetLine[];
+}
+export interface TableBox {
+  readonly kind: 'table';
+  readonly frame: Frame;
+  readonly part: PartId;
+  readonly table: Table;
+  readonly size: number /* points */;
+  readonly columnWidths: readonly Emu[];
+  readonly rowHeights: readonly Emu[];
+  readonly cells: readonly SetCell[];
+}
+export type Box = TextBox | PictureBox | TableBox;
+
+export interface Fit {
+  /** `tight`: smaller than designed. `spills`: too much even at the floor; drawn smaller still, so that it stays inside. */
+  readonly state: 'fits' | 'tight' | 'spills';
+  /** Size of the main text. */
+  readonly points: number;
+  /** Lines that do not fit at the floor; 0 unless the state is `spills`. */
+  readonly linesOver: number;
+}
+
+export interface Page {
+  /** Lasting: the slide's id and the page's place in it. */
+  readonly key: string;
+  readonly slide: Slide;
+  readonly index: number /* 0.. */;
+  readonly count: number;
+  readonly layout: LayoutName;
+  readonly boxes: readonly Box[];
+  readonly notes: readonly Note[];
+  readonly passages: readonly string[];
+  readonly fit: Fit;
+}

@@ -1,0 +1,66 @@
+/**
+ * Divides paragraphs that are too many for one frame: where to go on is found by dynamic programming over all places,
+ * as Knuth and Plass do for lines ("Breaking Paragraphs into Lines", 1981): the fewest pages, then evenly filled ones
+ * that keep a point with what stands below it.
+ */
+import { ptFromEmu } from '../base/index.ts';
+import { runsText, sliceRuns, trimRuns } from '../content/index.ts';
+import type { Frame, Theme } from '../theme/index.ts';
+import { measurePara, stackHeight, type Para } from './set-text.ts';
+
+const PAGE = 1000;
+const SPLIT_CHILDREN = 60;
+const LONE = 80;
+const ORPHANED_PARENT = 400;
+const SPLIT_PARAGRAPH = 30;
+
+/** @returns Pages, each of which fits the frame at `size`. */
+export function paginate(paras: readonly Para[], frame: Frame, theme: Theme, size: number): readonly (readonly Para[])[] {
+  const room = ptFromEmu(frame.height);
+  const pieces = paras.flatMap((para) => splitPara(para, frame, theme, size, room));
+  const measures = pieces.map((piece) => measurePara(piece, frame, theme, size));
+  const best: { cost: number; from: number }[] = [{ cost: 0, from: -1 }];
+  for (let to = 1; to <= pieces.length; to++) {
+    let chosen = { cost: Infinity, from: to - 1 };
+    for (let from = to - 1; from >= 0; from--) {
+      const height = stackHeight(measures.slice(from, to));
+      if (height > room && from < to - 1) break;
+      const cost = best[from]!.cost + pageCost(pieces, from, to, 1 - height / room);
+      if (cost < chosen.cost) chosen = { cost, from };
+    }
+    best.push(chosen);
+  }
+  const pages: Para[][] = [];
+  for (let to = pieces.length; to > 0; to = best[to]!.from) pages.unshift(pieces.slice(best[to]!.from, to));
+  return pages;
+}
+
+function pageCost(pieces: readonly Para[], from: number, to: number, slack: number): number {
+  const first = pieces[from]!;
+  const next = pieces[to];
+  let cost = PAGE + 100 * slack * slack;
+  if (from > 0 && first.style === 'point' && first.level > 1) cost += SPLIT_CHILDREN * (first.level - 1);
+  if (from > 0 && first.part === pieces[from - 1]!.part) cost += SPLIT_PARAGRAPH;
+  if (to - from === 1 && pieces.length > 1) cost += LONE;
+  const last = pieces[to - 1]!;
+  if (next !== undefined && last.style === 'point' && next.style === 'point' && next.level > last.level) cost += ORPHANED_PARENT;
+  return cost;
+}
+
+/** Splits a paragraph that alone is taller than the frame: after a sentence where one ends on the page, else after a line. */
+function splitPara(para: Para, frame: Frame, theme: Theme, size: number, room: number): readonly Para[] {
+  const pieces: Para[] = [];
+  let rest = para;
+  for (;;) {
+    const { lines, height, lineHeight } = measurePara(rest, frame, theme, size);
+    if (height <= room) return [...pieces, rest];
+    const most = Math.max(1, Math.floor(room / lineHeight));
+    const text = runsText(rest.runs);
+    const limit = lines[most - 1]!.end;
+    const sentence = Math.max(...[...text.slice(0, limit).matchAll(/[.!?。！？]["”’)]*\s/g)].map((match) => match.index + match[0].length), 0);
+    const at = para.style !== 'code' && sentence > limit / 2 ? sentence : limit;
+    pieces.push({ ...rest, runs: trimRuns(sliceRuns(rest.runs, 0, at)) });
+    const runs = sliceRuns(rest.runs, at, text.length);
+    rest = { ...rest, runs: para.style === 'code' ? runs : trimRuns(runs) };
+  }
+}

@@ -1,0 +1,127 @@
+/** Sets paragraphs in a frame: which lines they take at a size, and where each line stands. */
+import { emuFromPt, EMU_PER_POINT, ptFromEmu, type Emu } from '../base/index.ts';
+import type { Run, Runs } from '../content/index.ts';
+import { breakLines, fontFace, measureText, type FaceStyle, type FamilyName, type FontMetrics, type Line, type MeasuredText } from '../fonts/index.ts';
+import type { ColorName, Frame, Theme } from '../theme/index.ts';
+import type { ParagraphStyle, SetLine, SetParagraph } from './page.ts';
+
+export interface Para {
+  readonly part: string | null;
+  readonly style: ParagraphStyle;
+  readonly level: number;
+  readonly runs: Runs;
+}
+
+/** How a paragraph is set; lengths in points. */
+export interface ParaSetting {
+  readonly scale: number;
+  readonly color: ColorName;
+  readonly bullet: string | null;
+  readonly bulletColor: ColorName;
+  readonly indent: number;
+  readonly hanging: number;
+  readonly spaceBefore: number;
+  readonly italic: boolean;
+  readonly mono: boolean;
+}
+
+const CODE_SCALE = 0.72;
+/** Size of superscripts and subscripts, as receivers draw them. */
+export const SCRIPT_SCALE = 0.66;
+
+export function paraSetting(para: Pick<Para, 'style' | 'level'>, frame: Frame, theme: Theme): ParaSetting {
+  const base = { scale: 1, color: frame.style.color, bullet: null, bulletColor: frame.style.color, indent: 0, hanging: 0, spaceBefore: 0, italic: false, mono: false };
+  switch (para.style) {
+    case 'title':
+      return base;
+    case 'subtitle':
+      return { ...base, spaceBefore: 4 };
+    case 'body':
+      return { ...base, spaceBefore: theme.levels[0].spaceBefore };
+    case 'quote':
+      return { ...base, spaceBefore: theme.levels[0].spaceBefore, indent: theme.levels[0].indent, color: 'muted', italic: true };
+    case 'code':
+      return { ...base, spaceBefore: theme.levels[0].spaceBefore, scale: CODE_SCALE, mono: true };
+    case 'point': {
+      const level = theme.levels[para.level - 1]!;
+      return { ...base, ...level };
+    }
+  }
+}
+
+const measured = new WeakMap<Runs, Map<string, MeasuredText>>();
+
+/** Measures runs in a theme's fonts; the same runs are measured once. */
+export function measureRuns(runs: Runs, theme: Theme, frame: Frame, setting: Pick<ParaSetting, 'italic' | 'mono'>): MeasuredText {
+  const family = setting.mono ? theme.fonts.mono : theme.fonts[frame.style.font];
+  const key = `${family}${frame.style.bold}${setting.italic}`;
+  let known = measured.get(runs);
+  if (known === undefined) measured.set(runs, (known = new Map()));
+  let text = known.get(key);
+  if (text === undefined) {
+    text = measureText(runs.map((run) => ({ text: run.text, face: faceOf(run, family, theme, frame.style.bold, setting.italic), scale: run.position ? SCRIPT_SCALE : 1 })));
+    known.set(key, text);
+  }
+  return text;
+}
+
+function faceOf(run: Run, family: string, theme: Theme, bold: boolean, italic: boolean): FontMetrics {
+  const style: FaceStyle = run.bold || bold ? (run.italic || italic ? 'boldItalic' : 'bold') : run.italic || italic ? 'italic' : 'regular';
+  return fontFace((run.code ? theme.fonts.mono : family) as FamilyName, style);
+}
+
+/** Height of a line in points, for a size of 1. */
+export function lineHeight(theme: Theme, frame: Frame, setting: Pick<ParaSetting, 'mono'>): number {
+  return baseFace(theme, frame, setting).lineHeight * frame.style.lineSpacing;
+}
+
+function baseFace(theme: Theme, frame: Frame, setting: Pick<ParaSetting, 'mono'>): FontMetrics {
+  return fontFace((setting.mono ? theme.fonts.mono : theme.fonts[frame.style.font]) as FamilyName, frame.style.bold ? 'bold' : 'regular');
+}
+
+export interface Measure {
+  readonly setting: ParaSetting;
+  readonly lines: readonly Line[];
+  readonly lineHeight: number /* points */;
+  readonly height: number /* points, without the space before */;
+}
+
+/** Breaks one paragraph. @param size Of level 1, in points. */
+export function measurePara(para: Para, frame: Frame, theme: Theme, size: number): Measure {
+  const setting = paraSetting(para, frame, theme);
+  const own = size * setting.scale;
+  const width = ptFromEmu(frame.width) - setting.indent;
+  const lines = breakLines(measureRuns(para.runs, theme, frame, setting), width / own);
+  const height = lineHeight(theme, frame, setting) * own;
+  return { setting, lines, lineHeight: height, height: Math.max(1, lines.length) * height };
+}
+
+/** Height of all paragraphs in points. */
+export function stackHeight(measures: readonly Measure[]): number {
+  return measures.reduce((sum, measure, i) => sum + measure.height + (i === 0 ? 0 : measure.setting.spaceBefore), 0);
+}
+
+/** Places lines in the frame; they must have been found to fit. */
+export function placeText(paras: readonly Para[], frame: Frame, theme: Theme, size: number): readonly SetParagraph[] {
+  const measures = paras.map((para) => measurePara(para, frame, theme, size));
+  const free = ptFromEmu(frame.height) - stackHeight(measures);
+  let y = ptFromEmu(frame.y) + (frame.anchor === 'top' ? 0 : frame.anchor === 'middle' ? free / 2 : free);
+  return paras.map((para, i): SetParagraph => {
+    const { setting, lines, lineHeight: height } = measures[i]!;
+    const own = size * setting.scale;
+    const ascent = baseFace(theme, frame, setting).ascent * frame.style.lineSpacing * own;
+    if (i > 0) y += setting.spaceBefore;
+    const left = frame.x + emuFromPt(setting.indent);
+    const room = frame.width - emuFromPt(setting.indent);
+    const placed = lines.map((line): SetLine => {
+      const width = Math.min(emuFromPt(line.width * own), room) as Emu;
+      const slack = frame.align === 'left' ? 0 : frame.align === 'right' ? room - width : (room - width) / 2;
+      const set = { start: line.start, end: line.end, x: Math.round(left + slack) as Emu, baseline: emuFromPt(y + ascent), width };
+      y += height;
+      return set;
+    });
+    if (lines.length === 0) y += height;
+    const bulletX = setting.bullet === null ? null : ((left - setting.hanging * EMU_PER_POINT) as Emu);
+    return { part: para.part, style: para.style, level: para.level, runs: para.runs, size: own, lines: placed, bulletX };
+  });
+}

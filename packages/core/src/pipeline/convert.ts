@@ -1,0 +1,93 @@
+/** Joins the stages: document and edits to deck, pages and ledger. */
+import { decide, replay, type Decisions, type Edit, type Unplaced } from '../edits/index.ts';
+import type { Deck, Destination, LevelMap, Slide } from '../deck/index.ts';
+import { findTitle, type DocumentModel } from '../document/index.ts';
+import { layOutSlide, type Page } from '../layout/index.ts';
+import { destinationOf, makeLedger, mapDocument, presetMap, PRESET_NAMES, type Ledger, type PresetName } from '../mapping/index.ts';
+import { DEFAULT_THEME, themeNamed, type Theme } from '../theme/index.ts';
+
+export interface Converted {
+  readonly deck: Deck;
+  readonly pages: readonly Page[];
+  readonly ledger: Ledger;
+  readonly unplaced: readonly Unplaced[];
+  readonly theme: Theme;
+  /** Name of a ready-made map; null for the author's own. */
+  readonly mapName: string | null;
+  readonly map: LevelMap;
+  readonly decisions: Decisions;
+  /** What every block becomes, marks and rules applied. */
+  readonly destinations: ReadonlyMap<string, Destination>;
+}
+
+export const DEFAULT_MAP: PresetName = PRESET_NAMES[0];
+
+/**
+ * Converts a document.
+ * @param previous What the same document gave before; slides that come out the same keep their identity, so that
+ *   nothing is laid out or sent twice.
+ */
+export function convert(document: DocumentModel, edits: readonly Edit[], previous?: Converted): Converted {
+  const decisions = decide(edits);
+  const map = decisions.map?.map ?? presetMap(DEFAULT_MAP, document);
+  const mapped = mapDocument(document, map, decisions);
+  const { deck: fresh, unplaced } = replay(mapped, edits, blockIds(document));
+  const deck = previous === undefined ? fresh : { ...fresh, slides: keepIdentity(previous.deck.slides, fresh.slides) };
+  const theme = themeNamed(decisions.theme) ?? DEFAULT_THEME;
+  const pictures = pictureMap(document);
+  const pages = deck.slides.flatMap((slide) => pagesOf(slide, theme, decisions.full, pictures));
+  const title = findTitle(document.blocks);
+  return {
+    deck,
+    pages,
+    ledger: makeLedger(document, deck),
+    unplaced,
+    theme,
+    mapName: decisions.map === undefined ? DEFAULT_MAP : decisions.map.name,
+    map,
+    decisions,
+    destinations: new Map(document.blocks.map((block) => [block.id, destinationOf(block, title, map, decisions)])),
+  };
+}
+
+const ids = new WeakMap<DocumentModel, ReadonlySet<string>>();
+function blockIds(document: DocumentModel): ReadonlySet<string> {
+  let known = ids.get(document);
+  if (known === undefined) ids.set(document, (known = new Set(document.blocks.map((block) => block.id))));
+  return known;
+}
+
+const pictureMaps = new WeakMap<DocumentModel, ReadonlyMap<DocumentModel['pictures'][number]['id'], DocumentModel['pictures'][number]>>();
+function pictureMap(document: DocumentModel) {
+  let known = pictureMaps.get(document);
+  if (known === undefined) pictureMaps.set(document, (known = new Map(document.pictures.map((picture) => [picture.id, picture]))));
+  return known;
+}
+
+const laidOut = new WeakMap<Slide, Map<string, readonly Page[]>>();
+function pagesOf(slide: Slide, theme: Theme, full: Decisions['full'], pictures: ReturnType<typeof pictureMap>): readonly Page[] {
+  let known = laidOut.get(slide);
+  if (known === undefined) laidOut.set(slide, (known = new Map()));
+  const key = `${theme.name} ${full}`;
+  let pages = known.get(key);
+  if (pages === undefined) known.set(key, (pages = layOutSlide(slide, { theme, full, pictures })));
+  return pages;
+}
+
+function keepIdentity(before: readonly Slide[], after: readonly Slide[]): readonly Slide[] {
+  const known = new Map(before.map((slide) => [slide.id, slide]));
+  return after.map((slide) => {
+    const old = known.get(slide.id);
+    return old !== undefined && equal(old, slide) ? old : slide;
+  });
+}
+
+/** Deep equality of plain data; what is identical is not looked into, which most of a deck is. */
+function equal(a: unknown, b: unknown): boolean {
+  if (a === b) return true;
+  if (typeof a !== 'object' || typeof b !== 'object' || a === null || b === null) return false;
+  if (Array.isArray(a)) return Array.isArray(b) && a.length === b.length && a.every((item, i) => equal(item, b[i]));
+  const keys = Object.keys(a);
+  if (keys.length !== Object.keys(b).length) return false;
+  return keys.every((key) => equal((a as Record<string, unknown>)[key], (b as Record<string, unknown>)[key]));
+}

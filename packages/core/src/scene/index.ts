@@ -1,0 +1,2 @@
+export * from './drawn-text.ts';
+export * from './scene.ts';

@@ -1,0 +1,53 @@
+/** Drawable slides that keep their meaning: boxes with roles, paragraphs with levels, notes, sections. */
+import type { PictureData, PictureId } from '../content/index.ts';
+import type { Note } from '../deck/index.ts';
+import type { Box, Page } from '../layout/index.ts';
+import { layoutNamed, type Layout, type Theme } from '../theme/index.ts';
+import { runsText } from '../content/index.ts';
+
+export interface SceneSlide {
+  readonly key: string;
+  readonly number: number /* 1.. */;
+  readonly layout: Layout;
+  readonly title: string;
+  readonly boxes: readonly Box[];
+  readonly notes: readonly Note[];
+}
+
+export interface SceneSection {
+  readonly title: string;
+  /** Index of its first slide; it ends where the next begins. */
+  readonly from: number;
+}
+
+export interface Scene {
+  readonly theme: Theme;
+  readonly title: string | null;
+  readonly author: string | null;
+  readonly language: string | null;
+  readonly slides: readonly SceneSlide[];
+  readonly sections: readonly SceneSection[];
+}
+
+export type PictureSource = (id: PictureId) => PictureData | undefined;
+
+export function sceneSlide(page: Page, number: number, theme: Theme): SceneSlide {
+  return {
+    key: page.key,
+    number,
+    layout: layoutNamed(theme, page.layout),
+    title: runsText(page.slide.title.runs),
+    boxes: page.boxes,
+    notes: page.notes,
+  };
+}
+
+export function makeScene(pages: readonly Page[], theme: Theme, about: Pick<Scene, 'title' | 'author' | 'language'>): Scene {
+  const sections: SceneSection[] = [];
+  pages.forEach(({ slide, index }, from) => {
+    if (slide.kind === 'section' && index === 0) sections.push({ title: runsText(slide.title.runs), from });
+  });
+  // Sections cover all slides or none: those before the first opener get one named after the deck.
+  if (sections.length > 0 && sections[0]!.from > 0) sections.unshift({ title: about.title ?? 'Opening', from: 0 });
+  return { theme, ...about, slides: pages.map((page, i) => sceneSlide(page, i + 1, theme)), sections };
+}

@@ -1,0 +1,1 @@
+export { writePptx } from './write-pptx.ts';

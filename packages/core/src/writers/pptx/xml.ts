@@ -1,0 +1,39 @@
+/** Pieces of XML that many parts of a PPTX share. */
+import { EMU_PER_POINT } from '../../base/index.ts';
+import { xmlText } from '../../container/index.ts';
+import type { Rect } from '../../theme/index.ts';
+
+export const XML = '<?xml version="1.0" encoding="UTF-8" standalone="yes"?>\n';
+export const NS =
+  'xmlns:a="http://schemas.openxmlformats.org/drawingml/2006/main" xmlns:r="http://schemas.openxmlformats.org/officeDocument/2006/relationships" xmlns:p="http://schemas.openxmlformats.org/presentationml/2006/main"';
+const REL = 'http://schemas.openxmlformats.org/officeDocument/2006/relationships';
+
+export interface Rel {
+  readonly id: string;
+  readonly type: string;
+  readonly target: string;
+  readonly external?: boolean;
+}
+
+export function relationships(rels: readonly Rel[]): string {
+  const rows = rels.map(({ id, type, target, external }) => {
+    const full = type.startsWith('http') ? type : `${REL}/${type}`;
+    return `<Relationship Id="${id}" Type="${full}" Target="${xmlText(target)}"${external ? ' TargetMode="External"' : ''}/>`;
+  });
+  return `${XML}<Relationships xmlns="http://schemas.openxmlformats.org/package/2006/relationships">${rows.join('')}</Relationships>`;
+}
+
+export const xfrm = ({ x, y, width, height }: Rect, tag = 'a:xfrm'): string =>
+  `<${tag}><a:off x="${x}" y="${y}"/><a:ext cx="${width}" cy="${height}"/></${tag}>`;
+
+/** Hundredths of a point, as sizes are written (ECMA-376-1 §20.1.10.72). */
+export const hundredths = (points: number): number => Math.round(points * 100);
+export const emuOf = (points: number): number => Math.round(points * EMU_PER_POINT);
+
+/** The root of every shape tree (§19.3.1.45). */
+export const tree = (shapes: string): string =>
+  `<p:spTree><p:nvGrpSpPr><p:cNvPr id="1" name=""/><p:cNvGrpSpPr/><p:nvPr/></p:nvGrpSpPr><p:grpSpPr><a:xfrm><a:off x="0" y="0"/><a:ext cx="0" cy="0"/><a:chOff x="0" y="0"/><a:chExt cx="0" cy="0"/></a:xfrm></p:grpSpPr>${shapes}</p:spTree>`;
+
+/** A GUID made of a number, the same for the same number. */
+export const guid = (seed: number, kind: number): string =>
+  `{${(0xa1000000 + seed).toString(16).toUpperCase()}-0000-4${kind.toString(16).toUpperCase().padStart(3, '0')}-8000-0000000000A1}`;

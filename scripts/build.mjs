@@ -1,0 +1,42 @@
+/** Builds what is run: command line, server with its worker, and the web application. `npm run build [cli|server|web ...]` */
+import { build } from 'esbuild';
+import { dirname, join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+
+const root = join(dirname(fileURLToPath(import.meta.url)), '..');
+const at = (...path) => join(root, ...path);
+const node = {
+  bundle: true,
+  platform: 'node',
+  format: 'esm',
+  target: 'node20',
+  logLevel: 'warning',
+  // Packages stay outside: bundled, piscina's tasks hang.
+  packages: 'external',
+  alias: { '@alvex/core': at('packages/core/src/index.ts'), '@alvex/contract': at('packages/contract/src/index.ts') },
+};
+
+const targets = {
+  cli: () =>
+    build({
+      ...node,
+      entryPoints: { alvex: at('packages/cli/src/main.ts') },
+      outdir: at('packages/cli/dist'),
+      outExtension: { '.js': '.mjs' },
+    }),
+  server: () =>
+    build({
+      ...node,
+      entryPoints: { main: at('packages/server/src/main.ts'), worker: at('packages/server/src/jobs/worker.ts') },
+      outdir: at('packages/server/dist'),
+      outExtension: { '.js': '.mjs' },
+      sourcemap: true,
+    }),
+  web: async () => {
+    const vite = await import('vite');
+    await vite.build({ root: at('packages/web'), configFile: at('packages/web/vite.config.ts'), logLevel: 'warn' });
+  },
+};
+
+const chosen = process.argv.slice(2);
+for (const [name, run] of Object.entries(targets)) if (chosen.length === 0 || chosen.includes(name)) await run();
