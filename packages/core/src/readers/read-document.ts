@@ -5,6 +5,9 @@ import { readHtml } from './html/index.ts';
 import { readMarkdown } from './markdown/index.ts';
 import type { ReadOptions, ReadResult } from './read-result.ts';
 
+/** Raised whenever a reader gives other blocks for the same bytes, so that caches are filled anew. */
+export const READER_VERSION = 1;
+
 export const DOCUMENT_TYPES = ['docx', 'markdown', 'html', 'text'] as const;
 export type DocumentType = (typeof DOCUMENT_TYPES)[number];
 

@@ -1,0 +1,8 @@
+/** Builds the demo documents into packages/demo/files: `npm run demo`. */
+import { writeFileSync } from 'node:fs';
+import { dirname, join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { buildReport } from './report.ts';
+
+const files = join(dirname(fileURLToPath(import.meta.url)), '../files');
+writeFileSync(join(files, 'sallow-quay-feasibility-report.docx'), await buildReport());

@@ -1,0 +1,20 @@
+/** The cache of documents as readers made them, packed as they are sent. */
+import type { Db } from './connect.ts';
+
+export interface DocumentKey {
+  readonly workspace: number;
+  readonly original: string;
+  readonly type: string;
+  readonly reader: number;
+}
+
+const where = ({ workspace, ...rest }: DocumentKey) => ({ workspace_id: workspace, ...rest });
+
+export async function getDocument(db: Db, key: DocumentKey): Promise<Buffer | undefined> {
+  const row = (await db('documents').where(where(key)).first('packed')) as { packed: Buffer } | undefined;
+  return row?.packed;
+}
+
+export async function putDocument(db: Db, key: DocumentKey, packed: Uint8Array): Promise<void> {
+  await db('documents').insert({ ...where(key), packed: Buffer.from(packed) }).onConflict().merge();
+}

@@ -1,0 +1,71 @@
+/** The schema, step by step. Every stored thing belongs to a workspace. */
+import type { Knex } from 'knex';
+
+interface Step {
+  readonly name: string;
+  readonly up: (db: Knex) => Promise<unknown>;
+}
+
+const STEPS: readonly Step[] = [
+  {
+    name: '001-first',
+    up: async (db) => {
+      await db.schema.createTable('workspaces', (t) => {
+        t.increments('id');
+        t.string('name', 200).notNullable();
+        t.boolean('demo_loaded').notNullable().defaultTo(false);
+      });
+      await db('workspaces').insert({ id: 1, name: 'This computer' });
+      await db.schema.createTable('blobs', (t) => {
+        t.integer('workspace_id').unsigned().notNullable().references('workspaces.id');
+        t.specificType('hash', 'char(64) character set ascii collate ascii_bin').notNullable();
+        t.string('mime', 150).notNullable();
+        t.integer('size').unsigned().notNullable();
+        t.specificType('bytes', 'longblob').notNullable();
+        t.primary(['workspace_id', 'hash']);
+      });
+      await db.schema.createTable('decks', (t) => {
+        t.specificType('id', 'char(36) character set ascii collate ascii_bin').primary();
+        t.integer('workspace_id').unsigned().notNullable().references('workspaces.id');
+        t.string('name', 200).notNullable();
+        t.string('file_name', 255).notNullable();
+        t.string('type', 20).notNullable();
+        t.specificType('original', 'char(64) character set ascii collate ascii_bin').notNullable();
+        t.integer('words').unsigned().notNullable();
+        t.integer('version').unsigned().notNullable().defaultTo(0);
+        t.datetime('created_at', { precision: 3 }).notNullable();
+        t.datetime('updated_at', { precision: 3 }).notNullable();
+        t.datetime('deleted_at', { precision: 3 });
+        t.index(['workspace_id', 'deleted_at', 'updated_at']);
+      });
+      await db.schema.createTable('entries', (t) => {
+        t.specificType('deck_id', 'char(36) character set ascii collate ascii_bin').notNullable().references('decks.id');
+        t.integer('version').unsigned().notNullable();
+        t.specificType('entry', 'longtext').notNullable();
+        t.datetime('at', { precision: 3 }).notNullable();
+        t.primary(['deck_id', 'version']);
+      });
+      // A cache: what a reader made of an original. It can be emptied at any time.
+      await db.schema.createTable('documents', (t) => {
+        t.integer('workspace_id').unsigned().notNullable().references('workspaces.id');
+        t.specificType('original', 'char(64) character set ascii collate ascii_bin').notNullable();
+        t.string('type', 20).notNullable();
+        t.integer('reader').unsigned().notNullable();
+        t.specificType('packed', 'longblob').notNullable();
+        t.primary(['workspace_id', 'original', 'type', 'reader']);
+      });
+    },
+  },
+];
+
+/** Brings the schema up to date; several servers may start at once. */
+export async function migrate(db: Knex): Promise<void> {
+  await db.migrate.latest({
+    tableName: 'schema_steps',
+    migrationSource: {
+      getMigrations: () => Promise.resolve([...STEPS]),
+      getMigrationName: (step: Step) => step.name,
+      getMigration: (step: Step) => Promise.resolve({ up: step.up, down: () => Promise.reject(new Error('Steps are not taken back')) }),
+    },
+  });
+}

@@ -1,0 +1,34 @@
+/** The HTTP application. */
+import Router from '@koa/router';
+import Koa from 'koa';
+import compress from 'koa-compress';
+import type { Logger } from 'pino';
+import type { Context } from '../services/context.ts';
+import { deckRoutes } from './deck-routes.ts';
+import { errors } from './errors.ts';
+import { sameOrigin } from './same-origin.ts';
+import { security } from './security.ts';
+import { webFiles } from './static.ts';
+
+export function makeApp(context: Context, webRoot: string, log: Logger): Koa {
+  const app = new Koa();
+  app.on('error', (error: unknown) => log.error({ err: error }, 'response failed'));
+  app.use(async (ctx, next) => {
+    const start = performance.now();
+    await next();
+    log.info({ method: ctx.method, path: ctx.path, status: ctx.status, ms: Math.round(performance.now() - start) }, 'request');
+  });
+  app.use(security());
+  app.use(compress({ threshold: 2048, filter: (type) => /json(?!l)|text|javascript|svg/.test(type) && !type.includes('ndjson') }));
+  app.use(errors(log));
+  app.use(sameOrigin);
+  const health = new Router();
+  health.get('/api/health', async (ctx) => {
+    await context.db.raw('select 1');
+    ctx.body = { ok: true };
+  });
+  app.use(health.routes());
+  app.use(deckRoutes(context).routes());
+  if (webRoot !== '') app.use(webFiles(webRoot));
+  return app;
+}

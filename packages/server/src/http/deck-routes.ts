@@ -1,0 +1,116 @@
+/** Routes of decks: each parses, calls one service, replies. */
+import Router from '@koa/router';
+import type { CreationLine, Stale } from '@alvex/contract';
+import { validateAppendEntries, validateRenameDeck } from '@alvex/contract/validate';
+import { PassThrough } from 'node:stream';
+import type { Context as KoaContext } from 'koa';
+import { failureOf } from '../services/app-error.ts';
+import type { Context } from '../services/context.ts';
+import { createDeck, type NewFile } from '../services/create-deck.ts';
+import { append, deleteDeck, exportDeck, openDeck, originalOf, packedDocument, pictureOf, recentDecks, renameDeck, restoreDeck } from '../services/decks.ts';
+import { readBody, readJson } from './body.ts';
+
+const WATCHED = 'application/x-ndjson';
+const PPTX = 'application/vnd.openxmlformats-officedocument.presentationml.presentation';
+
+export function deckRoutes(context: Context): Router {
+  const router = new Router({ prefix: '/api/decks' });
+  const id = (ctx: { params: Record<string, string> }): string => ctx.params.id ?? '';
+
+  router.get('/', async (ctx) => {
+    ctx.body = { decks: await recentDecks(context) };
+  });
+
+  router.post('/', async (ctx) => {
+    const fileName = typeof ctx.query.name === 'string' && ctx.query.name.trim() !== '' ? ctx.query.name : 'Untitled';
+    const file: NewFile = { bytes: await readBody(ctx.req), fileName, type: typeof ctx.query.type === 'string' ? ctx.query.type : undefined };
+    const cancel = new AbortController();
+    ctx.res.on('close', () => {
+      if (!ctx.res.writableFinished) cancel.abort();
+    });
+    if (ctx.get('Accept') === WATCHED) watchCreation(ctx, context, file, cancel.signal);
+    else {
+      const deck = await createDeck(context, file, undefined, cancel.signal);
+      ctx.status = 201;
+      ctx.body = { deck };
+    }
+  });
+
+  router.get('/:id', async (ctx) => {
+    ctx.body = await openDeck(context, id(ctx));
+  });
+
+  router.patch('/:id', async (ctx) => {
+    const { name } = await readJson(ctx.req, validateRenameDeck);
+    ctx.body = { deck: await renameDeck(context, id(ctx), name) };
+  });
+
+  router.delete('/:id', async (ctx) => {
+    await deleteDeck(context, id(ctx));
+    ctx.status = 204;
+  });
+
+  router.post('/:id/restore', async (ctx) => {
+    ctx.body = { deck: await restoreDeck(context, id(ctx)) };
+  });
+
+  router.post('/:id/entries', async (ctx) => {
+    const outcome = await append(context, id(ctx), await readJson(ctx.req, validateAppendEntries));
+    if (outcome.ok) ctx.body = { version: outcome.version };
+    else {
+      ctx.status = 409;
+      ctx.body = {
+        error: { code: 'stale', message: 'Another window changed this deck in the meantime.', kept: 'Both changes are kept: theirs here, yours in the window that sent it.' },
+        version: outcome.version,
+        newer: outcome.newer,
+      } satisfies Stale;
+    }
+  });
+
+  router.get('/:id/document', async (ctx) => {
+    ctx.body = Buffer.from(await packedDocument(context, id(ctx)));
+    ctx.type = 'application/json';
+    ctx.set('Content-Encoding', 'gzip');
+  });
+
+  router.get('/:id/original', async (ctx) => {
+    const { blob, fileName } = await originalOf(context, id(ctx));
+    ctx.attachment(fileName);
+    ctx.type = blob.mime;
+    ctx.body = Buffer.from(blob.bytes);
+  });
+
+  router.get('/:id/pictures/:hash', async (ctx) => {
+    const blob = await pictureOf(context, id(ctx), ctx.params.hash ?? '');
+    ctx.set('Cache-Control', 'private, max-age=31536000, immutable');
+    ctx.type = blob.mime;
+    ctx.body = Buffer.from(blob.bytes);
+  });
+
+  router.get('/:id/deck.pptx', async (ctx) => {
+    const { bytes, name } = await exportDeck(context, id(ctx));
+    ctx.attachment(`${name.replace(/[\\/:*?"<>|]+/g, ' ').trim() || 'deck'}.pptx`);
+    ctx.type = PPTX;
+    ctx.body = Buffer.from(bytes);
+  });
+
+  return router;
+}
+
+/** Answers at once and tells of the progress line by line; the last line is the deck or the failure. */
+function watchCreation(ctx: KoaContext, context: Context, file: NewFile, cancel: AbortSignal): void {
+  const stream = new PassThrough();
+  const say = (line: CreationLine): void => {
+    if (!stream.destroyed) stream.write(`${JSON.stringify(line)}\n`);
+  };
+  ctx.status = 200;
+  ctx.type = WATCHED;
+  ctx.body = stream;
+  createDeck(context, file, (progress) => say({ progress }), cancel)
+    .then((deck) => say({ deck }), (error: unknown) => {
+      const { status, body } = failureOf(error);
+      if (status >= 500) ctx.app.emit('error', error, ctx);
+      say(body);
+    })
+    .finally(() => stream.end());
+}

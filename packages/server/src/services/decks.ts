@@ -1,0 +1,95 @@
+/** Finding, opening, naming, deleting decks, and adding to their logs. */
+import type { AppendEntries, DeckSummary, OpenDeck } from '@alvex/contract';
+import { READER_VERSION, type DocumentModel, type LogEntry } from '@alvex/core';
+import { gunzipSync } from 'node:zlib';
+import { getBlob, putBlob, type Blob } from '../db/blobs.ts';
+import { appendEntries, entriesAfter, getDeck, listDecks, summary, updateDeck, type DeckRow } from '../db/decks.ts';
+import { getDocument, putDocument } from '../db/documents.ts';
+import { AppError } from './app-error.ts';
+import type { Context } from './context.ts';
+
+export const recentDecks = async ({ db, workspace }: Context): Promise<readonly DeckSummary[]> => (await listDecks(db, workspace)).map(summary);
+
+/** @throws AppError `deck-not-found`. */
+async function existing({ db, workspace }: Context, id: string, deletedToo = false): Promise<DeckRow> {
+  const row = await getDeck(db, workspace, id);
+  if (row === undefined || (row.deleted_at !== null && !deletedToo)) throw new AppError('deck-not-found');
+  return row;
+}
+
+export async function openDeck(context: Context, id: string): Promise<OpenDeck> {
+  const row = await existing(context, id);
+  return { deck: summary(row), log: await entriesAfter(context.db, id, 0) };
+}
+
+export async function renameDeck(context: Context, id: string, name: string): Promise<DeckSummary> {
+  const row = await existing(context, id);
+  await updateDeck(context.db, context.workspace, id, { name: name.trim(), updated_at: context.now() });
+  return summary({ ...row, name: name.trim() });
+}
+
+export async function deleteDeck(context: Context, id: string): Promise<void> {
+  await existing(context, id);
+  await updateDeck(context.db, context.workspace, id, { deleted_at: context.now() });
+}
+
+export async function restoreDeck(context: Context, id: string): Promise<DeckSummary> {
+  const row = await existing(context, id, true);
+  await updateDeck(context.db, context.workspace, id, { deleted_at: null });
+  return summary(row);
+}
+
+export type AppendOutcome = { readonly ok: true; readonly version: number } | { readonly ok: false; readonly version: number; readonly newer: readonly LogEntry[] };
+
+/** Appends entries; a write against an old version is refused with what is newer. */
+export async function append(context: Context, id: string, { base, entries }: AppendEntries): Promise<AppendOutcome> {
+  await existing(context, id);
+  const version = await appendEntries(context.db, id, base, entries, context.now());
+  if (version !== undefined) return { ok: true, version };
+  const newer = await entriesAfter(context.db, id, base);
+  return { ok: false, version: base + newer.length, newer };
+}
+
+export async function originalOf(context: Context, id: string): Promise<{ readonly blob: Blob; readonly fileName: string }> {
+  const row = await existing(context, id);
+  const blob = await getBlob(context.db, context.workspace, row.original);
+  if (blob === undefined) throw new AppError('not-found');
+  return { blob, fileName: row.file_name };
+}
+
+/** The document of a deck, gzip; read again from the original where the cache has none of today's reader. */
+export async function packedDocument(context: Context, id: string): Promise<Uint8Array> {
+  const { db, pool, workspace } = context;
+  const row = await existing(context, id);
+  const key = { workspace, original: row.original, type: row.type, reader: READER_VERSION };
+  const cached = await getDocument(db, key);
+  if (cached !== undefined) return cached;
+  const { blob } = await originalOf(context, id);
+  const read = await pool.read({ bytes: blob.bytes, type: row.type, name: row.file_name }, undefined, new AbortController().signal);
+  for (const { id: hash, mime, bytes } of read.pictures) await putBlob(db, workspace, { hash, mime, bytes });
+  await putDocument(db, key, read.packed);
+  return read.packed;
+}
+
+function picturesOf(packed: Uint8Array): DocumentModel['pictures'] {
+  return (JSON.parse(gunzipSync(packed).toString('utf8')) as DocumentModel).pictures;
+}
+
+/** @throws AppError `picture-not-found` when the deck has no such picture, whatever else the workspace holds. */
+export async function pictureOf(context: Context, id: string, hash: string): Promise<Blob> {
+  const pictures = picturesOf(await packedDocument(context, id));
+  const blob = pictures.some((picture) => picture.id === hash) ? await getBlob(context.db, context.workspace, hash) : undefined;
+  if (blob === undefined) throw new AppError('picture-not-found');
+  return blob;
+}
+
+export async function exportDeck(context: Context, id: string): Promise<{ readonly bytes: Uint8Array; readonly name: string }> {
+  const { deck, log } = await openDeck(context, id);
+  const packed = await packedDocument(context, id);
+  const pictures: { id: string; bytes: Uint8Array }[] = [];
+  for (const { id: hash } of picturesOf(packed)) {
+    const blob = await getBlob(context.db, context.workspace, hash);
+    if (blob !== undefined) pictures.push({ id: hash, bytes: blob.bytes });
+  }
+  return { bytes: await context.pool.export({ packed, pictures, log }), name: deck.name };
+}

@@ -1,0 +1,18 @@
+/** Fills a new workspace with the demo documents, once. */
+import { readdir, readFile } from 'node:fs/promises';
+import { join } from 'node:path';
+import { createDeck } from './create-deck.ts';
+import type { Context } from './context.ts';
+
+export async function loadDemo(context: Context, folder: string): Promise<void> {
+  if (folder === '') return;
+  const { db, workspace } = context;
+  // Whoever sets the flag loads; a second server that starts at the same time does not.
+  const first = await db('workspaces').where({ id: workspace, demo_loaded: false }).update({ demo_loaded: true });
+  if (first === 0) return;
+  const files = (await readdir(folder)).filter((name) => /\.(docx|md)$/.test(name)).sort().reverse();
+  for (const fileName of files) {
+    const bytes = await readFile(join(folder, fileName));
+    await createDeck(context, { bytes, fileName, type: undefined }, undefined, new AbortController().signal);
+  }
+}

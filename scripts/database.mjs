@@ -1,0 +1,95 @@
+/** Starts and stops a MariaDB of the project's own, on loopback, in a folder of the project's own. */
+import { spawn, spawnSync } from 'node:child_process';
+import { randomBytes } from 'node:crypto';
+import { existsSync, mkdirSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs';
+import { createServer } from 'node:net';
+import { userInfo } from 'node:os';
+import { join } from 'node:path';
+
+const find = (name) => ['/usr/sbin', '/usr/bin', '/usr/local/sbin', '/usr/local/bin'].map((folder) => join(folder, name)).find(existsSync);
+
+export const databaseInstalled = () => Boolean(find('mariadbd') && find('mariadb-install-db') && find('mariadb'));
+
+export async function freePort() {
+  const server = createServer();
+  await new Promise((resolve, reject) => server.once('error', reject).listen(0, '127.0.0.1', resolve));
+  const { port } = server.address();
+  await new Promise((resolve) => server.close(resolve));
+  return port;
+}
+
+/**
+ * @param folder Holds data, settings and log; made when it is not there.
+ * @returns How to connect, and `stop`, which ends the server and waits for it.
+ */
+export async function startDatabase(folder) {
+  const user = userInfo().username;
+  const data = join(folder, 'data');
+  const settings = join(folder, 'my.cnf');
+  const log = join(folder, 'mariadb.log');
+  const port = await freePort();
+  mkdirSync(folder, { recursive: true });
+  const passwordFile = join(folder, 'password');
+  if (!existsSync(passwordFile)) writeFileSync(passwordFile, randomBytes(18).toString('hex'), { mode: 0o600 });
+  const password = readFileSync(passwordFile, 'utf8');
+  const init = join(folder, 'init.sql');
+  writeFileSync(
+    init,
+    [
+      'CREATE DATABASE IF NOT EXISTS alvex;',
+      `CREATE USER IF NOT EXISTS 'alvex'@'%' IDENTIFIED BY '${password}';`,
+      'GRANT ALL ON `alvex%`.* TO \'alvex\'@\'%\';',
+    ].join('\n'),
+    { mode: 0o600 },
+  );
+  writeFileSync(
+    settings,
+    `[mariadbd]
+datadir=${data}
+# Relative to the data folder: over 107 characters the server would refuse the socket's path.
+socket=s.sock
+pid-file=${join(folder, 'mariadb.pid')}
+log-error=${log}
+bind-address=127.0.0.1
+port=${port}
+skip-name-resolve
+init-file=${init}
+character-set-server=utf8mb4
+collation-server=utf8mb4_unicode_520_ci
+max_allowed_packet=192M
+innodb_flush_log_at_trx_commit=1
+innodb_log_file_size=256M
+performance_schema=OFF
+`,
+  );
+  if (!existsSync(data)) {
+    const fresh = `${data}.new`;
+    rmSync(fresh, { recursive: true, force: true });
+    const made = spawnSync(
+      find('mariadb-install-db'),
+      [`--defaults-file=${settings}`, `--datadir=${fresh}`, `--user=${user}`, '--auth-root-authentication-method=socket', `--auth-root-socket-user=${user}`, '--skip-test-db'],
+      { encoding: 'utf8' },
+    );
+    if (made.status !== 0) throw new Error(`The database could not be made:\n${made.stdout}\n${made.stderr}`);
+    renameSync(fresh, data);
+  }
+  // A process group of its own: Ctrl-C reaches the start script first, which then stops the database in order.
+  const server = spawn(find('mariadbd'), [`--defaults-file=${settings}`, `--user=${user}`], { stdio: 'ignore', detached: true });
+  let ended = false;
+  const end = new Promise((resolve) => server.once('exit', resolve)).then(() => (ended = true));
+  const stop = async () => {
+    if (!ended) server.kill('SIGTERM');
+    await end;
+  };
+  for (let tries = 0; ; tries++) {
+    // Another server on the port would answer a plain question too; only ours has our folder.
+    const asked = spawnSync(find('mariadb'), ['--no-defaults', '-h127.0.0.1', `-P${port}`, '-ualvex', '-N', '-e', 'SELECT @@datadir'], { encoding: 'utf8', env: { ...process.env, MYSQL_PWD: password } });
+    if (asked.stdout?.trim() === `${data}/`) break;
+    if (ended || tries > 300) {
+      await stop();
+      throw new Error(`The database did not start. Its log is ${log}${existsSync(log) ? `:\n${readFileSync(log, 'utf8').slice(-2000)}` : ''}`);
+    }
+    await new Promise((resolve) => setTimeout(resolve, 100));
+  }
+  return { host: '127.0.0.1', port, user: 'alvex', password, database: 'alvex', stop };
+}
