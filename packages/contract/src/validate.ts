@@ -3,7 +3,7 @@ import { Ajv, type ErrorObject } from 'ajv';
 import addFormats from 'ajv-formats';
 import { AppendEntries, RenameDeck, type AppendEntries as Append, type RenameDeck as Rename } from './schemas.ts';
 
-const ajv = new Ajv({ discriminator: true, strict: true, allowUnionTypes: true });
+const ajv = new Ajv({ discriminator: true, strict: true, strictRequired: false, allowUnionTypes: true });
 addFormats.default(ajv);
 
 export type Validated<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly fault: string };

@@ -4,7 +4,7 @@ import { blockWords, type DocumentModel } from '../document/index.ts';
 
 export type Account = 'slides' | 'notes' | 'leftOut' | 'lost';
 
-export interface Entry {
+export interface LedgerEntry {
   readonly block: string;
   readonly account: Account;
   readonly words: number;
@@ -19,7 +19,7 @@ export interface Ledger {
   /** Words that no part of the deck accounts for. Anything but 0 is a fault of ours, and is shown. */
   readonly lost: number;
   /** One for each block that has words. */
-  readonly entries: readonly Entry[];
+  readonly entries: readonly LedgerEntry[];
 }
 
 export function makeLedger(document: DocumentModel, deck: Deck): Ledger {
@@ -33,7 +33,7 @@ export function makeLedger(document: DocumentModel, deck: Deck): Ledger {
     for (const part of slide.content) for (const block of part.blocks) accounts.set(block, 'slides');
   }
   const sums = { document: 0, slides: 0, notes: 0, leftOut: 0, lost: 0 };
-  const entries: Entry[] = [];
+  const entries: LedgerEntry[] = [];
   for (const block of document.blocks) {
     const words = blockWords(block);
     if (words === 0) continue;

@@ -8,7 +8,7 @@ import {
 } from '../deck/index.ts';
 import { blockRuns, blockText, findTitle, type Block, type DocumentModel } from '../document/index.ts';
 import { Nesting } from './nesting.ts';
-import { textKind } from './text-kind.ts';
+import { textKindOf } from './text-kind.ts';
 
 /** What the author decided for single blocks, over the map. */
 export interface Overrides {
@@ -35,7 +35,7 @@ export function destinationOf(block: Block, title: Block | undefined, map: Level
   if (block === title) return 'title';
   if (block.kind === 'paragraph' && block.role === 'contents') return 'out';
   if (block.kind === 'paragraph' && block.role === 'subtitle') return 'slide';
-  const kind = textKind(block);
+  const kind = textKindOf(block);
   return kind === undefined ? 'out' : map[kind];
 }
 

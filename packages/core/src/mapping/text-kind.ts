@@ -4,7 +4,7 @@ import type { TextKind } from '../deck/index.ts';
 import type { Block } from '../document/index.ts';
 
 /** @returns undefined for a break, which is no text. */
-export function textKind(block: Block): TextKind | undefined {
+export function textKindOf(block: Block): TextKind | undefined {
   switch (block.kind) {
     case 'heading':
       return `heading${block.level}`;

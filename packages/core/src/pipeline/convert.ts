@@ -46,8 +46,14 @@ export function convert(document: DocumentModel, edits: readonly Edit[], previou
     mapName: decisions.map === undefined ? DEFAULT_MAP : decisions.map.name,
     map,
     decisions,
-    destinations: new Map(document.blocks.map((block) => [block.id, destinationOf(block, title, map, decisions)])),
+    destinations: actualDestinations(deck, new Map(document.blocks.map((block) => [block.id, destinationOf(block, title, map, decisions)]))),
   };
+}
+
+/** A point is shown at the level that it has on its slide, which nesting may have made another than the map's. */
+function actualDestinations(deck: Deck, destinations: Map<string, Destination>): ReadonlyMap<string, Destination> {
+  for (const slide of deck.slides) for (const part of slide.content) if (part.kind === 'point') for (const block of part.blocks) destinations.set(block, `point${part.level}`);
+  return destinations;
 }
 
 const ids = new WeakMap<DocumentModel, ReadonlySet<string>>();

@@ -1,0 +1,137 @@
+/** The frame around every station of one deck: name, the line of stations, and whether the work is kept. */
+import { Box, chakra } from '@chakra-ui/react';
+import { Moon, Redo2, Undo2 } from 'lucide-react';
+import { useEffect } from 'react';
+import { Link, NavLink, Outlet, useParams } from 'react-router';
+import { openDeck, redo, undo, useDeck, type DeckState } from '../state/deck-store.ts';
+import { switchMode } from '../ui/color-mode.ts';
+import { clock, count } from '../ui/format.ts';
+import { Action, Heading, Notice, Small } from '../ui/recipes.tsx';
+import { DeckName } from './deck-name.tsx';
+
+const Bar = chakra('header', {
+  base: {
+    minH: '52px', flexShrink: 0, bg: 'card', borderBottom: '1px solid', borderColor: 'line', px: '20px',
+    display: 'grid', gridTemplateColumns: 'minmax(180px, 1fr) auto minmax(180px, 1fr)', alignItems: 'center', columnGap: '16px',
+    '@media (max-width: 960px)': { gridTemplateColumns: '1fr auto', px: '12px' },
+  },
+});
+const Line = chakra('nav', {
+  base: {
+    display: 'flex', alignItems: 'stretch', height: '52px', fontSize: 'sm',
+    '@media (max-width: 960px)': { gridRow: 2, gridColumn: '1 / -1', height: '40px', overflowX: 'auto' },
+    '& a': {
+      color: 'soft', textDecoration: 'none', px: '13px', position: 'relative', display: 'flex', alignItems: 'center', whiteSpace: 'nowrap',
+      _hover: { color: 'ink' },
+      '&.active': { color: 'ink', fontWeight: 600, boxShadow: 'inset 0 -3px 0 {colors.pine}' },
+      _focusVisible: { outlineOffset: '-3px' },
+    },
+    '& a + a::before': { content: '""', position: 'absolute', left: '-7px', width: '14px', top: '50%', borderTop: '1px solid', borderColor: 'line' },
+  },
+});
+const Brand = chakra('span', { base: { fontFamily: 'heading', fontStyle: 'italic', fontWeight: 700, fontSize: '20px', color: 'pine' } });
+const Count = chakra('sup', { base: { color: 'amberText', fontWeight: 700, fontSize: '10px', ml: '3px', position: 'relative', top: '-5px' } });
+
+const spills = (state: DeckState): number => {
+  let found = 0;
+  for (const row of state.rows.values()) if (row.fit.state === 'spills') found++;
+  return found;
+};
+
+export function DeckFrame() {
+  const { id = '' } = useParams();
+  useEffect(() => void openDeck(id), [id]);
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      if (!(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== 'z') return;
+      const { target } = event;
+      if (target instanceof HTMLTextAreaElement || target instanceof HTMLInputElement) return;
+      event.preventDefault();
+      if (event.shiftKey) redo();
+      else undo();
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, []);
+  const phase = useDeck((state) => state.phase);
+  const failure = useDeck((state) => state.failure);
+  const unread = useDeck((state) => state.diagnostics.length);
+  const full = useDeck(spills);
+  const toCheck = useDeck((state) => (state.view?.unplaced.length ?? 0) + (state.view?.sums.lost ? 1 : 0));
+  return (
+    <Box h="100%" display="flex" flexDirection="column">
+      <Bar>
+        <Box display="flex" alignItems="baseline" gap="14px" minW="0">
+          <Link to="/" aria-label="All decks" style={{ textDecoration: 'none' }}>
+            <Brand>Alvex</Brand>
+          </Link>
+          <DeckName />
+        </Box>
+        <Line aria-label="Stations">
+          <Station to="document" label="Document" attention={unread} />
+          <Station to="map" label="Map" attention={0} />
+          <Station to="slides" label="Slides" attention={full} />
+          <Station to="look" label="Look" attention={0} />
+          <Station to="check" label="Check" attention={toCheck} />
+          <Station to="hand-over" label="Hand over" attention={0} />
+        </Line>
+        <Keeping />
+      </Bar>
+      <Box as="main" flex="1" minH="0" position="relative">
+        {phase === 'failed' ? (
+          <Box maxW="520px" mx="auto" pt="14vh" px="24px" display="grid" gap="12px" justifyItems="start">
+            <Heading>This deck could not be opened</Heading>
+            <Small>{failure}</Small>
+            <Link to="/">
+              <Action as="span">All decks</Action>
+            </Link>
+          </Box>
+        ) : phase === 'open' ? (
+          <Outlet />
+        ) : (
+          <Box pt="14vh" textAlign="center" color="soft" role="status">
+            Opening the document …
+          </Box>
+        )}
+      </Box>
+    </Box>
+  );
+}
+
+function Station({ to, label, attention }: { readonly to: string; readonly label: string; readonly attention: number }) {
+  return (
+    <NavLink to={to}>
+      {label}
+      {attention > 0 && <Count aria-label={`, ${count(attention, 'thing')} to look at`}>{attention}</Count>}
+    </NavLink>
+  );
+}
+
+function Keeping() {
+  const sync = useDeck((state) => state.sync);
+  const canUndo = useDeck((state) => state.history.done.length > 0);
+  const canRedo = useDeck((state) => state.history.undone.length > 0);
+  return (
+    <Box display="flex" justifyContent="flex-end" alignItems="center" gap="6px" color="soft" fontSize="sm" minW="0">
+      {sync.state === 'waiting' || sync.state === 'refused' ? (
+        <Notice tone={sync.state === 'refused' ? 'fault' : 'attention'} role="status" py="3px">
+          {sync.state === 'refused' ? `${count(sync.waiting, 'edit')} could not be kept. Load the page again.` : `Server away: ${count(sync.waiting, 'edit')} not kept yet`}
+        </Notice>
+      ) : (
+        <chakra.span role="status" mr="6px" whiteSpace="nowrap">
+          {sync.state === 'sending' ? 'keeping …' : sync.at === null ? 'all kept' : `kept ${clock(sync.at)}`}
+          {sync.merged > 0 && ` · ${count(sync.merged, 'edit')} from another window`}
+        </chakra.span>
+      )}
+      <Action look="quiet" size="small" aria-label="Undo" title="Undo (Ctrl+Z)" disabled={!canUndo} onClick={undo}>
+        <Undo2 size={15} />
+      </Action>
+      <Action look="quiet" size="small" aria-label="Redo" title="Redo (Ctrl+Shift+Z)" disabled={!canRedo} onClick={redo}>
+        <Redo2 size={15} />
+      </Action>
+      <Action look="quiet" size="small" aria-label="Light or dark" title="Light or dark" onClick={switchMode}>
+        <Moon size={15} />
+      </Action>
+    </Box>
+  );
+}

@@ -1,0 +1,18 @@
+/** What is shown where there is nothing, or where showing it failed. */
+import { Box } from '@chakra-ui/react';
+import { isRouteErrorResponse, Link, useRouteError } from 'react-router';
+import { Action, Heading, Small } from '../ui/recipes.tsx';
+
+export function Lost() {
+  const error = useRouteError();
+  const failed = error !== undefined && !isRouteErrorResponse(error);
+  return (
+    <Box maxW="520px" mx="auto" pt="18vh" px="24px" display="grid" gap="12px" justifyItems="start">
+      <Heading>{failed ? 'This page could not be shown' : 'There is nothing at this address'}</Heading>
+      <Small>{failed ? 'What you made is kept on the server. Load the page again; if it fails again, go back to the list of decks.' : 'The deck may have been deleted, or the address is incomplete.'}</Small>
+      <Link to="/">
+        <Action as="span">All decks</Action>
+      </Link>
+    </Box>
+  );
+}

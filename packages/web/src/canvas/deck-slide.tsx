@@ -1,0 +1,31 @@
+/** A slide of the open deck by its key: asks for its drawing when it is seen. */
+import { chakra } from '@chakra-ui/react';
+import { runsText } from '@alvex/core';
+import { useEffect } from 'react';
+import { useDeck, wantDrawings } from '../state/deck-store.ts';
+import { SlideDrawing, type SlideActions } from './slide-drawing.tsx';
+
+const Sheet = chakra('div', { base: { border: '1px solid', borderColor: 'line', lineHeight: 0, overflow: 'hidden', bg: 'card' } });
+
+interface Props {
+  readonly slideKey: string;
+  readonly number: number;
+  readonly chosen?: ReadonlySet<string> | undefined;
+  readonly hidden?: string | undefined;
+  readonly actions?: SlideActions | undefined;
+}
+
+export function DeckSlide({ slideKey, number, chosen, hidden, actions }: Props) {
+  const drawing = useDeck((state) => state.drawings.get(slideKey));
+  const row = useDeck((state) => state.rows.get(slideKey));
+  const deck = useDeck((state) => state.deck?.id ?? '');
+  useEffect(() => {
+    if (row !== undefined && drawing?.rev !== row.rev) wantDrawings([slideKey]);
+  }, [row, drawing, slideKey]);
+  const label = `Slide ${number}: ${row === undefined ? '' : runsText(row.title.runs)}`;
+  return (
+    <Sheet>
+      <SlideDrawing drawing={drawing} deck={deck} number={number} label={label} chosen={chosen} hidden={hidden} actions={actions} />
+    </Sheet>
+  );
+}

@@ -1,0 +1,73 @@
+/** The list of decks, and the document that is being brought in. */
+import type { DeckSummary } from '@alvex/contract';
+import { create } from 'zustand';
+import { ApiError, createDeck, deleteDeck, listDecks, renameDeck, restoreDeck, type NewDocument } from '../api/client.ts';
+
+export interface Failure {
+  readonly message: string;
+  readonly kept?: string;
+  readonly file?: string;
+}
+interface DecksState {
+  readonly decks: readonly DeckSummary[] | null;
+  readonly failure: Failure | null;
+  readonly reading: { readonly name: string; readonly done: number; readonly cancel: () => void } | null;
+  /** Can be brought back. */
+  readonly deleted: DeckSummary | null;
+}
+
+export const useDecks = create<DecksState>(() => ({ decks: null, failure: null, reading: null, deleted: null }));
+const { setState: set } = useDecks;
+
+export function failureOf(error: unknown, file?: string): Failure {
+  const named = file === undefined ? {} : { file };
+  if (!(error instanceof ApiError)) return { message: String(error), ...named };
+  return { message: error.place === undefined ? error.message : `${error.message} (${error.place})`, ...named, ...(error.kept === undefined ? {} : { kept: error.kept }) };
+}
+
+export async function refreshDecks(): Promise<void> {
+  try {
+    set({ decks: await listDecks() });
+  } catch (error) {
+    set({ failure: failureOf(error) });
+  }
+}
+
+/** Makes a deck of a document. @returns undefined when it failed or was cancelled; the reason is shown. */
+export async function bringIn(document: NewDocument): Promise<DeckSummary | undefined> {
+  const abort = new AbortController();
+  set({ failure: null, reading: { name: document.name, done: 0, cancel: () => abort.abort() } });
+  try {
+    return await createDeck(document, (done) => set((state) => ({ reading: state.reading && { ...state.reading, done } })), abort.signal);
+  } catch (error) {
+    if (!(error instanceof DOMException && error.name === 'AbortError')) set({ failure: failureOf(error, document.name) });
+    return undefined;
+  } finally {
+    set({ reading: null });
+  }
+}
+
+async function changing(work: () => Promise<unknown>): Promise<void> {
+  try {
+    await work();
+  } catch (error) {
+    set({ failure: failureOf(error) });
+  }
+  await refreshDecks();
+}
+
+export const rename = (id: string, name: string): Promise<void> => changing(() => renameDeck(id, name));
+
+export const remove = (deck: DeckSummary): Promise<void> =>
+  changing(async () => {
+    await deleteDeck(deck.id);
+    set({ deleted: deck });
+  });
+
+export const bringBack = (deck: DeckSummary): Promise<void> =>
+  changing(async () => {
+    await restoreDeck(deck.id);
+    set({ deleted: null });
+  });
+
+export const dismiss = (): void => set({ failure: null, deleted: null });

@@ -1,0 +1,158 @@
+/** The Check station: where every word went, slides that hold too much, and edits that have lost their place. */
+import { Box, chakra } from '@chakra-ui/react';
+import { useVirtualizer } from '@tanstack/react-virtual';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { Link } from 'react-router';
+import { blockText, runsText, type Edit, type LedgerEntry, type LeftOutReason, type Unplaced } from '@alvex/core';
+import { useDeck, wantLedger } from '../../state/deck-store.ts';
+import { count, grouped } from '../../ui/format.ts';
+import { Mark } from '../../ui/mark.tsx';
+import { Action, Heading, Notice, Small } from '../../ui/recipes.tsx';
+
+const Page = chakra('div', { base: { h: '100%', display: 'flex', flexDirection: 'column', maxW: '980px', mx: 'auto', px: '24px', py: '18px', gap: '14px' } });
+const Entry = chakra('div', {
+  base: { display: 'grid', gridTemplateColumns: '34px minmax(0, 1fr) 70px 170px 60px', gap: '12px', alignItems: 'center', borderTop: '1px solid', borderColor: 'line', py: '6px', fontSize: 'sm', '@media (max-width: 640px)': { gridTemplateColumns: '34px minmax(0, 1fr) 60px', '& > :nth-of-type(n+4)': { display: 'none' } } },
+});
+
+type Filter = 'all' | LedgerEntry['account'];
+const FILTERS: readonly { readonly name: Filter; readonly label: string }[] = [
+  { name: 'all', label: 'All' },
+  { name: 'slides', label: 'On slides' },
+  { name: 'notes', label: 'Spoken' },
+  { name: 'leftOut', label: 'Left out' },
+  { name: 'lost', label: 'Lost' },
+];
+const REASONS: Readonly<Record<LeftOutReason, string>> = {
+  'by-mark': 'you turned its mark',
+  'by-map': 'the map leaves this kind out',
+  contents: 'table of contents',
+  'no-picture': 'the picture is not in the file',
+  'no-words': 'no words in it',
+  removed: 'you took it off',
+};
+const UNPLACED: Readonly<Record<Unplaced['reason'], string>> = {
+  'slide-gone': 'its slide is not made any more',
+  'part-gone': 'its text is not on a slide any more',
+  'notes-gone': 'its notes are not there any more',
+  'block-gone': 'its passage is not in the document',
+};
+
+export function CheckStation() {
+  const sums = useDeck((state) => state.view?.sums);
+  const unplaced = useDeck((state) => state.view?.unplaced) ?? [];
+  const ledger = useDeck((state) => state.ledger);
+  const rows = useDeck((state) => state.rows);
+  const [filter, setFilter] = useState<Filter>('all');
+  useEffect(() => {
+    if (ledger === null) wantLedger();
+  }, [ledger]);
+  const entries = useMemo(() => (ledger ?? []).filter((entry) => filter === 'all' || entry.account === filter), [ledger, filter]);
+  const full = useMemo(() => [...rows.values()].filter((row) => row.fit.state === 'spills'), [rows]);
+  if (sums === undefined) return null;
+  const amounts: Readonly<Record<Filter, number>> = { all: sums.document, slides: sums.slides, notes: sums.notes, leftOut: sums.leftOut, lost: sums.lost };
+  const balanced = sums.slides + sums.notes + sums.leftOut === sums.document;
+  return (
+    <Page>
+      <div>
+        <Heading>Where every word went</Heading>
+        <Small data-testid="ledger-sum">
+          {grouped(sums.document)} words in the document = {grouped(sums.slides)} on slides + {grouped(sums.notes)} spoken + {grouped(sums.leftOut)} left out
+          {balanced ? '. Nothing is lost.' : ` + ${grouped(sums.lost)} lost.`}
+        </Small>
+      </div>
+      {!balanced && <Notice tone="fault">{count(sums.lost, 'word')} of the document stand nowhere. That is a fault of the program; they are listed under Lost.</Notice>}
+      {full.length > 0 && (
+        <Notice>
+          <Box flex="1">{count(full.length, 'slide')} hold more than fits at the least size.</Box>
+          <Link to={`../slides?at=${encodeURIComponent(full[0]!.passages[0] ?? '')}`}>
+            <Action as="span" size="small">
+              Show the first
+            </Action>
+          </Link>
+        </Notice>
+      )}
+      {unplaced.length > 0 && (
+        <Notice role="status">
+          <Box>
+            {count(unplaced.length, 'edit')} of yours {unplaced.length === 1 ? 'has' : 'have'} no place now. They are kept, and apply again when their place is back.
+            <chakra.ul pl="18px">
+              {unplaced.map(({ edit, reason }, i) => (
+                <li key={i}>
+                  {editText(edit)}: {UNPLACED[reason]}
+                </li>
+              ))}
+            </chakra.ul>
+          </Box>
+        </Notice>
+      )}
+      <Box display="flex" gap="8px" flexWrap="wrap" role="group" aria-label="Show">
+        {FILTERS.map(({ name, label }) => (
+          <Action key={name} size="small" look={filter === name ? 'chosen' : 'plain'} aria-pressed={filter === name} onClick={() => setFilter(name)}>
+            {label} <chakra.span color="soft">{grouped(amounts[name])}</chakra.span>
+          </Action>
+        ))}
+      </Box>
+      <Entries entries={entries} />
+    </Page>
+  );
+}
+
+function Entries({ entries }: { readonly entries: readonly LedgerEntry[] }) {
+  const blocks = useDeck((state) => state.blockById);
+  const destinations = useDeck((state) => state.destinations);
+  const rowsOfBlock = useDeck((state) => state.rowsOfBlock);
+  const order = useDeck((state) => state.view?.order) ?? [];
+  const scroller = useRef<HTMLDivElement>(null);
+  const virtualizer = useVirtualizer({ count: entries.length, getScrollElement: () => scroller.current, estimateSize: () => 32, overscan: 12 });
+  const numbers = useMemo(() => new Map(order.map((key, i) => [key, i + 1])), [order]);
+  return (
+    <Box ref={scroller} flex="1" minH="0" overflowY="auto" data-testid="ledger">
+      {entries.length === 0 && <Small>No passage here.</Small>}
+      <Box position="relative" style={{ height: virtualizer.getTotalSize() }}>
+        {virtualizer.getVirtualItems().map((item) => {
+          const entry = entries[item.index]!;
+          const block = blocks.get(entry.block);
+          const slides = (rowsOfBlock.get(entry.block) ?? []).map((key) => numbers.get(key));
+          return (
+            <Box key={item.key} ref={virtualizer.measureElement} data-index={item.index} position="absolute" left="0" right="0" top="0" style={{ transform: `translateY(${item.start}px)` }}>
+              <Entry>
+                <Mark destination={destinations.get(entry.block) ?? 'out'} size={26} />
+                <chakra.span fontFamily="heading" overflow="hidden" textOverflow="ellipsis" whiteSpace="nowrap">
+                  {block === undefined ? entry.block : blockText(block)}
+                </chakra.span>
+                <chakra.span color="soft" textAlign="right">
+                  {count(entry.words, 'word')}
+                </chakra.span>
+                <chakra.span color="soft">{entry.reason === undefined ? (entry.account === 'lost' ? 'lost' : '') : REASONS[entry.reason]}</chakra.span>
+                {slides.length > 0 && (
+                  <Link to={`../slides?at=${encodeURIComponent(entry.block)}`} style={{ color: 'var(--chakra-colors-pine)' }}>
+                    slide {slides[0]}
+                  </Link>
+                )}
+              </Entry>
+            </Box>
+          );
+        })}
+      </Box>
+    </Box>
+  );
+}
+
+function editText(edit: Edit): string {
+  switch (edit.kind) {
+    case 'retitle':
+      return `Title “${runsText(edit.runs)}”`;
+    case 'reword':
+      return edit.runs.length === 0 ? 'A point taken off' : `Wording “${runsText(edit.runs)}”`;
+    case 'renote':
+      return `Notes “${edit.notes.map((note) => runsText(note.runs)).join(' ').slice(0, 80)}”`;
+    case 'cut':
+      return 'A cut';
+    case 'join':
+      return 'A join';
+    case 'turn':
+      return 'A turned mark';
+    default:
+      return 'A setting';
+  }
+}

@@ -1,0 +1,185 @@
+/** The list of decks, and the ways to bring a document in. */
+import { Box, chakra } from '@chakra-ui/react';
+import { useEffect, useRef, useState, type DragEvent } from 'react';
+import { Link, useNavigate } from 'react-router';
+import type { DeckSummary } from '@alvex/contract';
+import type { NewDocument } from '../../api/client.ts';
+import { bringBack, bringIn, dismiss, refreshDecks, remove, rename, useDecks } from '../../state/decks-store.ts';
+import { closeDeck } from '../../state/deck-store.ts';
+import { count, dayAndTime } from '../../ui/format.ts';
+import { Action, Field, Heading, Notice, Small } from '../../ui/recipes.tsx';
+import { PastePanel } from './paste-panel.tsx';
+
+const Drop = chakra('div', {
+  base: { border: '1px dashed', borderColor: 'hole', bg: 'card', px: '32px', py: '36px', display: 'grid', gap: '14px', justifyItems: 'center', textAlign: 'center' },
+  variants: { over: { true: { borderColor: 'pine', borderStyle: 'solid', bg: 'pineWash' } } },
+});
+const Row = chakra('li', {
+  base: {
+    listStyle: 'none', display: 'grid', gridTemplateColumns: '1fr auto auto', gap: '18px', alignItems: 'center', borderTop: '1px solid', borderColor: 'line', py: '10px',
+    '@media (max-width: 640px)': { gridTemplateColumns: '1fr auto' },
+  },
+});
+const Track = chakra('div', { base: { height: '4px', bg: 'line', width: '100%', maxW: '360px', overflow: 'hidden' } });
+
+const ACCEPTED = '.docx,.docm,.md,.markdown,.html,.htm,.txt';
+
+export function DecksPage() {
+  const { decks, failure, reading, deleted } = useDecks();
+  const [over, setOver] = useState(false);
+  const [pasting, setPasting] = useState(false);
+  const chooser = useRef<HTMLInputElement>(null);
+  const navigate = useNavigate();
+  useEffect(() => {
+    closeDeck();
+    void refreshDecks();
+  }, []);
+
+  const take = async (document: NewDocument) => {
+    const deck = await bringIn(document);
+    if (deck !== undefined) await navigate(`/decks/${deck.id}/slides`);
+  };
+  const drop = (event: DragEvent) => {
+    event.preventDefault();
+    setOver(false);
+    const file = event.dataTransfer.files[0];
+    if (file !== undefined) void take({ body: file, name: file.name });
+  };
+
+  return (
+    <Box maxW="860px" mx="auto" px="24px" py="40px" display="grid" gap="26px">
+      <Box as="header" display="flex" alignItems="baseline" gap="16px" flexWrap="wrap">
+        <chakra.span fontFamily="heading" fontStyle="italic" fontWeight={700} fontSize="32px" color="pine">
+          Alvex
+        </chakra.span>
+        <Small>A document and its slides, two editions of the same text.</Small>
+      </Box>
+
+      {failure !== null && (
+        <Notice tone="fault" role="alert">
+          <Box flex="1" minW="240px">
+            <b>{failure.file === undefined ? 'That did not work' : `${failure.file} was not brought in`}</b>
+            <Box>{failure.message}</Box>
+            {failure.kept !== undefined && <Box color="soft">{failure.kept}</Box>}
+          </Box>
+          <Action size="small" onClick={dismiss}>
+            Close
+          </Action>
+        </Notice>
+      )}
+      {deleted !== null && (
+        <Notice tone="calm" role="status">
+          <Box flex="1">“{deleted.name}” was deleted.</Box>
+          <Action size="small" onClick={() => void bringBack(deleted)}>
+            Bring it back
+          </Action>
+        </Notice>
+      )}
+
+      {reading !== null ? (
+        <Drop role="status">
+          <Box>
+            {reading.done === 0 ? 'Sending' : 'Reading'} {reading.name} …
+          </Box>
+          <Track role="progressbar" aria-label="Reading" aria-valuenow={Math.round(reading.done * 100)} aria-valuemin={0} aria-valuemax={100}>
+            <Box h="100%" bg="pine" style={{ width: `${Math.max(4, reading.done * 100)}%` }} />
+          </Track>
+          <Action size="small" onClick={reading.cancel}>
+            Cancel
+          </Action>
+        </Drop>
+      ) : pasting ? (
+        <PastePanel take={(document) => void take(document)} close={() => setPasting(false)} />
+      ) : (
+        <Drop
+          over={over}
+          onDragOver={(event) => {
+            event.preventDefault();
+            setOver(true);
+          }}
+          onDragLeave={() => setOver(false)}
+          onDrop={drop}
+        >
+          <Heading as="h2">Drop a document here</Heading>
+          <Small>DOCX, Markdown, HTML or plain text. Its headings become slides, its text your notes. The file itself is not changed.</Small>
+          <Box display="flex" gap="10px">
+            <Action look="main" onClick={() => chooser.current?.click()}>
+              Choose a file
+            </Action>
+            <Action onClick={() => setPasting(true)}>Paste text</Action>
+          </Box>
+          <input
+            ref={chooser}
+            type="file"
+            accept={ACCEPTED}
+            hidden
+            aria-label="Document"
+            onChange={(event) => {
+              const file = event.target.files?.[0];
+              event.target.value = '';
+              if (file !== undefined) void take({ body: file, name: file.name });
+            }}
+          />
+        </Drop>
+      )}
+
+      <Box as="section" aria-label="Decks">
+        <Heading as="h2" mb="10px">
+          Decks
+        </Heading>
+        {decks?.length === 0 && <Small>None yet. A deck appears here as soon as you bring in a document.</Small>}
+        <chakra.ul p="0" m="0">
+          {decks?.map((deck) => (
+            <DeckRow key={deck.id} deck={deck} />
+          ))}
+        </chakra.ul>
+      </Box>
+    </Box>
+  );
+}
+
+function DeckRow({ deck }: { readonly deck: DeckSummary }) {
+  const [naming, setNaming] = useState(false);
+  return (
+    <Row>
+      <Box minW="0">
+        {naming ? (
+          <Field
+            aria-label="Name of the deck"
+            defaultValue={deck.name}
+            maxLength={200}
+            autoFocus
+            w="100%"
+            onBlur={(event) => {
+              setNaming(false);
+              const name = event.target.value.trim();
+              if (name !== '' && name !== deck.name) void rename(deck.id, name);
+            }}
+            onKeyDown={(event) => {
+              if (event.key === 'Enter') event.currentTarget.blur();
+              if (event.key === 'Escape') setNaming(false);
+            }}
+          />
+        ) : (
+          <Link to={`/decks/${deck.id}/slides`} style={{ color: 'inherit', textDecoration: 'none' }}>
+            <chakra.span fontFamily="heading" fontSize="lg" fontWeight={600} _hover={{ textDecoration: 'underline' }}>
+              {deck.name}
+            </chakra.span>
+          </Link>
+        )}
+        <Small>
+          {deck.fileName} · {count(deck.words, 'word')}
+        </Small>
+      </Box>
+      <Small css={{ '@media (max-width: 640px)': { display: 'none' } }}>{dayAndTime(deck.updatedAt)}</Small>
+      <Box display="flex" gap="4px">
+        <Action look="quiet" size="small" aria-label={`Rename ${deck.name}`} onClick={() => setNaming(true)}>
+          Rename
+        </Action>
+        <Action look="quiet" size="small" aria-label={`Delete ${deck.name}`} onClick={() => void remove(deck)}>
+          Delete
+        </Action>
+      </Box>
+    </Row>
+  );
+}

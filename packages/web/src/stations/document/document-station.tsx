@@ -1,0 +1,146 @@
+/** The Document station: the text with its level marks, its outline, and what could not be read. */
+import { Box, chakra } from '@chakra-ui/react';
+import { useVirtualizer } from '@tanstack/react-virtual';
+import { Download } from 'lucide-react';
+import { useMemo, useRef, useState } from 'react';
+import { Link } from 'react-router';
+import { blockWords, placeText, runsText, type Block } from '@alvex/core';
+import { originalUrl } from '../../api/client.ts';
+import { useDeck } from '../../state/deck-store.ts';
+import { BlockText } from '../../ui/block-text.tsx';
+import { count, grouped } from '../../ui/format.ts';
+import { Action, Heading, Notice, Small } from '../../ui/recipes.tsx';
+
+const Page = chakra('div', { base: { h: '100%', display: 'grid', gridTemplateColumns: '300px minmax(0, 1fr)', '@media (max-width: 820px)': { gridTemplateColumns: 'minmax(0, 1fr)' } } });
+const Side = chakra('aside', { base: { borderRight: '1px solid', borderColor: 'line', overflowY: 'auto', p: '18px 12px 18px 20px', minH: 0, '@media (max-width: 820px)': { display: 'none' } } });
+const OutlineRow = chakra('button', {
+  base: {
+    display: 'grid', gridTemplateColumns: 'minmax(0, 1fr) auto', gap: '8px', w: '100%', border: 0, bg: 'transparent', textAlign: 'left', py: '3px', pr: '4px', cursor: 'pointer', fontFamily: 'heading', fontSize: 'md', lineHeight: 1.35,
+    _hover: { bg: 'pineWash' },
+  },
+});
+const Line = chakra('div', {
+  base: { display: 'grid', gridTemplateColumns: '74px minmax(0, 680px) 60px', gap: '14px', alignItems: 'baseline', py: '4px', px: '20px', '&:hover .to-slide, .to-slide:focus-visible': { opacity: 1 }, '@media (max-width: 560px)': { gridTemplateColumns: '44px minmax(0, 1fr)', px: '10px', '& .to-slide': { display: 'none' } } },
+});
+const Margin = chakra('span', { base: { textAlign: 'right', fontSize: 'xs', color: 'soft', fontFamily: 'body', whiteSpace: 'nowrap' } });
+
+const ROW = 34;
+
+export function DocumentStation() {
+  const blocks = useDeck((state) => state.blocks);
+  const diagnostics = useDeck((state) => state.diagnostics);
+  const deck = useDeck((state) => state.deck);
+  const [showFaults, setShowFaults] = useState(false);
+  const outline = useMemo(() => makeOutline(blocks), [blocks]);
+  const words = useMemo(() => blocks.reduce((sum, block) => sum + blockWords(block), 0), [blocks]);
+  const scroller = useRef<HTMLDivElement>(null);
+  const virtualizer = useVirtualizer({ count: blocks.length, getScrollElement: () => scroller.current, estimateSize: () => ROW, getItemKey: (i) => blocks[i]!.id, overscan: 8 });
+  if (deck === null) return null;
+  return (
+    <Page>
+      <Side aria-label="Outline">
+        <Heading fontSize="lg">Outline</Heading>
+        <Small mb="10px">
+          {count(outline.length, 'heading')}, {count(words, 'word')}
+        </Small>
+        {outline.length === 0 && <Small>No headings are marked in this document.</Small>}
+        {outline.map((entry) => (
+          <OutlineRow key={entry.block.id} style={{ paddingLeft: (entry.level - 1) * 14 + 4 }} fontWeight={entry.level === 1 ? 600 : 400} onClick={() => virtualizer.scrollToIndex(entry.index, { align: 'start' })}>
+            <span>{entry.text || <i>empty heading</i>}</span>
+            <chakra.span color="soft" fontFamily="body" fontSize="xs" fontWeight={400}>
+              {grouped(entry.words)}
+            </chakra.span>
+          </OutlineRow>
+        ))}
+      </Side>
+      <Box display="flex" flexDirection="column" minH="0">
+        <Box px="20px" py="10px" borderBottom="1px solid" borderColor="line" display="flex" gap="12px" alignItems="center" flexWrap="wrap">
+          <Small>{deck.fileName}, kept byte for byte</Small>
+          {/* A link, so that the browser saves it as any other file. */}
+          <a href={originalUrl(deck.id)} download style={{ marginLeft: 'auto', textDecoration: 'none' }}>
+            <Action as="span" size="small">
+              <Download size={13} /> Original
+            </Action>
+          </a>
+        </Box>
+        {diagnostics.length > 0 && (
+          <Notice role="status">
+            <Box flex="1">
+              {count(diagnostics.length, 'thing')} of the original could not be brought in as {diagnostics.length === 1 ? 'it is' : 'they are'}.
+            </Box>
+            <Action size="small" onClick={() => setShowFaults(!showFaults)} aria-expanded={showFaults}>
+              {showFaults ? 'Hide' : 'Show'}
+            </Action>
+            {showFaults && (
+              <chakra.ul w="100%" maxH="160px" overflowY="auto" pl="18px">
+                {diagnostics.map((diagnostic, i) => (
+                  <li key={i}>
+                    {diagnostic.message} <chakra.span color="soft">{placeText(diagnostic.place)}</chakra.span>
+                  </li>
+                ))}
+              </chakra.ul>
+            )}
+          </Notice>
+        )}
+        <Box ref={scroller} flex="1" minH="0" overflowY="auto" py="12px" data-testid="document-text">
+          <Box position="relative" style={{ height: virtualizer.getTotalSize() }}>
+            {virtualizer.getVirtualItems().map((item) => {
+              const block = blocks[item.index]!;
+              return (
+                <Box key={item.key} ref={virtualizer.measureElement} data-index={item.index} position="absolute" top="0" left="0" right="0" style={{ transform: `translateY(${item.start}px)` }}>
+                  <Line>
+                    <Margin alignSelf={block.kind === 'picture' || block.kind === 'table' ? 'start' : undefined}>{marginText(block)}</Margin>
+                    <BlockText block={block} deck={deck.id} whole />
+                    <Link className="to-slide" to={`../slides?at=${encodeURIComponent(block.id)}`} style={{ fontSize: 11, color: 'var(--chakra-colors-pine)', opacity: 0 }}>
+                      its slide
+                    </Link>
+                  </Line>
+                </Box>
+              );
+            })}
+          </Box>
+        </Box>
+      </Box>
+    </Page>
+  );
+}
+
+function marginText(block: Block): string {
+  switch (block.kind) {
+    case 'heading':
+      return `heading ${block.level}`;
+    case 'listItem':
+      return block.depth > 1 ? `list, ${block.depth}` : 'list';
+    case 'paragraph':
+      return block.role ?? '';
+    case 'break':
+      return '';
+    default:
+      return block.kind;
+  }
+}
+
+interface OutlineEntry {
+  readonly block: Block;
+  readonly index: number;
+  readonly level: number;
+  readonly text: string;
+  /** Its own and those of all under it. */
+  readonly words: number;
+}
+
+function makeOutline(blocks: readonly Block[]): readonly OutlineEntry[] {
+  const entries: { block: Block; index: number; level: number; text: string; words: number }[] = [];
+  const open: (typeof entries)[number][] = [];
+  blocks.forEach((block, index) => {
+    if (block.kind === 'heading') {
+      while (open.length > 0 && open.at(-1)!.level >= block.level) open.pop();
+      const entry = { block, index, level: block.level, text: runsText(block.runs), words: 0 };
+      entries.push(entry);
+      open.push(entry);
+    }
+    const words = blockWords(block);
+    for (const entry of open) entry.words += words;
+  });
+  return entries;
+}

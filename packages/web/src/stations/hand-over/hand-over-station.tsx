@@ -1,0 +1,106 @@
+/** The Hand over station: one card a result, with what is inside. */
+import { Box, chakra } from '@chakra-ui/react';
+import { Download } from 'lucide-react';
+import { useMemo, useState } from 'react';
+import { themeNamed } from '@alvex/core';
+import { originalUrl, pptxUrl } from '../../api/client.ts';
+import { useDeck } from '../../state/deck-store.ts';
+import { count } from '../../ui/format.ts';
+import { Action, Heading, Notice, Small } from '../../ui/recipes.tsx';
+
+const Wall = chakra('div', { base: { h: '100%', overflowY: 'auto', px: '24px', py: '18px', maxW: '980px', mx: 'auto' } });
+const Card = chakra('section', { base: { border: '1px solid', borderColor: 'line', bg: 'card', p: '20px', display: 'grid', gap: '10px', alignContent: 'start' } });
+const Inside = chakra('ul', { base: { pl: '16px', fontSize: 'sm', color: 'soft', '& li': { py: '1px' } } });
+
+export function HandOverStation() {
+  const deck = useDeck((state) => state.deck);
+  const rows = useDeck((state) => state.rows);
+  const theme = useDeck((state) => themeNamed(state.view?.theme));
+  const waiting = useDeck((state) => state.sync.waiting);
+  const [failure, setFailure] = useState<string | null>(null);
+  const [writing, setWriting] = useState(false);
+  const inside = useMemo(() => {
+    const sums = { sections: 0, notes: 0, tables: 0, pictures: 0 };
+    for (const row of rows.values()) {
+      if (row.kind === 'section') sums.sections++;
+      if (row.notes.length > 0) sums.notes++;
+      for (const part of row.content) {
+        if (part.kind === 'table') sums.tables++;
+        if (part.kind === 'picture') sums.pictures++;
+      }
+    }
+    return sums;
+  }, [rows]);
+  if (deck === null) return null;
+
+  const download = async () => {
+    setWriting(true);
+    setFailure(null);
+    try {
+      const response = await fetch(pptxUrl(deck.id));
+      if (!response.ok) throw new Error(((await response.json()) as { error: { message: string } }).error.message);
+      const link = document.createElement('a');
+      link.href = URL.createObjectURL(await response.blob());
+      link.download = `${deck.name.replace(/[\\/:*?"<>|]+/g, ' ').trim() || 'deck'}.pptx`;
+      link.click();
+      setTimeout(() => URL.revokeObjectURL(link.href), 60_000);
+    } catch (error) {
+      setFailure(error instanceof TypeError ? 'The server cannot be reached. Your work is kept in this window.' : (error as Error).message);
+    }
+    setWriting(false);
+  };
+
+  return (
+    <Wall>
+      <Heading mb="14px">What you take with you</Heading>
+      {failure !== null && (
+        <Notice tone="fault" role="alert" mb="14px">
+          The presentation was not written. {failure}
+        </Notice>
+      )}
+      <Box display="grid" gap="16px" css={{ gridTemplateColumns: 'repeat(auto-fit, minmax(300px, 1fr))' }}>
+        <Card aria-label="Presentation">
+          <Heading as="h2" fontSize="lg">
+            Presentation, PPTX
+          </Heading>
+          <Inside>
+            <li>
+              {count(rows.size, 'slide')}
+              {inside.sections > 0 && ` in ${count(inside.sections, 'section')}`}, titles and points in the layout’s placeholders
+            </li>
+            <li>speaker notes on {count(inside.notes, 'slide')}</li>
+            {inside.tables > 0 && <li>{count(inside.tables, 'slide')} with a native table</li>}
+            {inside.pictures > 0 && <li>{count(inside.pictures, 'picture')} with descriptions where the document has them</li>}
+            {theme !== undefined && (
+              <li>
+                theme {theme.label}; whoever edits it needs the fonts {theme.fonts.heading} and {theme.fonts.body}, both free
+              </li>
+            )}
+          </Inside>
+          <Box>
+            <Action look="main" onClick={() => void download()} disabled={writing || rows.size === 0 || waiting > 0}>
+              <Download size={14} /> {writing ? 'Writing …' : 'Download PPTX'}
+            </Action>
+          </Box>
+          {waiting > 0 && <Small>{count(waiting, 'edit')} must be kept on the server first.</Small>}
+        </Card>
+        <Card aria-label="Original">
+          <Heading as="h2" fontSize="lg">
+            Your original
+          </Heading>
+          <Inside>
+            <li>{deck.fileName}</li>
+            <li>byte for byte as you brought it in</li>
+          </Inside>
+          <Box>
+            <a href={originalUrl(deck.id)} download style={{ textDecoration: 'none' }}>
+              <Action as="span">
+                <Download size={14} /> Download the original
+              </Action>
+            </a>
+          </Box>
+        </Card>
+      </Box>
+    </Wall>
+  );
+}

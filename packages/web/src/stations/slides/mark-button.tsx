@@ -1,0 +1,78 @@
+/** The mark of a passage: turned with the arrow keys, or chosen from all destinations. */
+import { Box, chakra } from '@chakra-ui/react';
+import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
+import { DESTINATIONS, destinationsOf, textKindOf, type Block, type Destination } from '@alvex/core';
+import { edit, useDeck } from '../../state/deck-store.ts';
+import { DESTINATION_LABELS, Mark } from '../../ui/mark.tsx';
+
+const Button = chakra('button', { base: { bg: 'transparent', border: '1px solid transparent', borderRadius: 'sm', p: '1px 3px', cursor: 'pointer', lineHeight: 0, display: 'block', _hover: { borderColor: 'line', bg: 'card' } } });
+const Menu = chakra('div', { base: { position: 'absolute', zIndex: 10, top: '100%', left: 0, bg: 'card', border: '1px solid', borderColor: 'soft', py: '4px', minW: '190px', color: 'ink' } });
+const Choice = chakra('button', {
+  base: { display: 'grid', gridTemplateColumns: '30px 1fr', gap: '10px', alignItems: 'center', w: '100%', px: '10px', py: '4px', border: 0, bg: 'transparent', textAlign: 'left', fontSize: 'sm', cursor: 'pointer', _hover: { bg: 'pineWash' }, _focusVisible: { bg: 'pineWash', outlineOffset: '-2px' } },
+});
+
+export function MarkButton({ block, destination }: { readonly block: Block; readonly destination: Destination }) {
+  const [open, setOpen] = useState(false);
+  const root = useRef<HTMLDivElement>(null);
+  const kind = textKindOf(block);
+  const turned = useDeck((state) => state.history.done.some((done) => done.kind === 'turn' && done.block === block.id));
+  useEffect(() => {
+    if (!open) return;
+    root.current?.querySelector<HTMLButtonElement>('[aria-checked="true"]')?.focus();
+    const close = (event: PointerEvent) => {
+      if (!root.current?.contains(event.target as Node)) setOpen(false);
+    };
+    window.addEventListener('pointerdown', close);
+    return () => window.removeEventListener('pointerdown', close);
+  }, [open]);
+  if (kind === undefined) return <Box h="20px" />;
+  const choices = destinationsOf(kind);
+  const turn = (to: Destination | null) => edit({ kind: 'turn', block: block.id, to });
+  const onKeyDown = (event: KeyboardEvent) => {
+    const step = event.key === 'ArrowRight' ? 1 : event.key === 'ArrowLeft' ? -1 : 0;
+    if (step === 0 || open) return;
+    event.preventDefault();
+    event.stopPropagation();
+    const next = choices[choices.indexOf(destination) + step];
+    if (next !== undefined) turn(next);
+  };
+  const onMenuKey = (event: KeyboardEvent) => {
+    event.stopPropagation();
+    if (event.key === 'Escape') {
+      setOpen(false);
+      root.current?.querySelector('button')?.focus();
+    }
+    const step = event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : 0;
+    if (step === 0) return;
+    event.preventDefault();
+    const buttons = [...(root.current?.querySelectorAll<HTMLButtonElement>('[role="menuitemradio"]') ?? [])];
+    buttons[(buttons.indexOf(document.activeElement as HTMLButtonElement) + step + buttons.length) % buttons.length]?.focus();
+  };
+  const choose = (to: Destination | null) => {
+    setOpen(false);
+    turn(to);
+  };
+  return (
+    <Box ref={root} position="relative" onClick={(event) => event.stopPropagation()}>
+      <Button aria-haspopup="menu" aria-expanded={open} aria-label={`Goes to: ${DESTINATION_LABELS[destination]}`} title={`${DESTINATION_LABELS[destination]}. Turn with ← →`} onClick={() => setOpen(!open)} onKeyDown={onKeyDown}>
+        <Mark destination={destination} size={28} />
+      </Button>
+      {open && (
+        <Menu role="menu" onKeyDown={onMenuKey}>
+          {DESTINATIONS.filter((one) => choices.includes(one)).map((one) => (
+            <Choice key={one} role="menuitemradio" aria-checked={one === destination} fontWeight={one === destination ? 600 : 400} onClick={() => choose(one)}>
+              <Mark destination={one} size={26} />
+              {DESTINATION_LABELS[one]}
+            </Choice>
+          ))}
+          {turned && (
+            <Choice role="menuitemradio" aria-checked={false} borderTop="1px solid" borderColor="line" onClick={() => choose(null)}>
+              <span />
+              as the map says
+            </Choice>
+          )}
+        </Menu>
+      )}
+    </Box>
+  );
+}

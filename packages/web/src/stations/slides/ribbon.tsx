@@ -1,0 +1,102 @@
+/** The rhythm of the deck along the bottom edge: one bar a slide, its height the words, its pattern the fit. */
+import { Box, chakra } from '@chakra-ui/react';
+import { memo, useMemo } from 'react';
+import { Link } from 'react-router';
+import { useDeck } from '../../state/deck-store.ts';
+import { count, grouped, speakingTime } from '../../ui/format.ts';
+
+const Foot = chakra('footer', {
+  base: {
+    h: '72px', flexShrink: 0, borderTop: '1px solid', borderColor: 'line', bg: 'card', px: '20px', display: 'grid', gridTemplateColumns: '130px minmax(0, 1fr) auto', gap: '18px', alignItems: 'center', fontSize: 'xs', color: 'soft',
+    '@media (max-width: 720px)': { gridTemplateColumns: '90px minmax(0, 1fr)', px: '12px', '& > :last-child': { display: 'none' } },
+  },
+});
+
+const HEIGHT = 52;
+const WIDTH = 1000;
+const FULL = 80; // words at which a bar is as high as the ribbon
+
+interface Props {
+  readonly jump: (index: number) => void;
+  readonly first: number;
+  readonly last: number;
+}
+
+export function Ribbon({ jump, first, last }: Props) {
+  const rows = useDeck((state) => state.rows);
+  const sums = useDeck((state) => state.view?.sums);
+  const spoken = useMemo(() => [...rows.values()].reduce((sum, row) => sum + row.spoken, 0), [rows]);
+  return (
+    <Foot>
+      <Box>
+        <chakra.b color="ink" fontSize="sm" display="block" data-testid="slide-count">
+          {count(rows.size, 'slide')}
+        </chakra.b>
+        {speakingTime(spoken)} to speak
+      </Box>
+      <Bars jump={jump} first={first} last={last} />
+      {sums !== undefined && (
+        <Link to="../check" style={{ color: 'inherit', textAlign: 'right' }} aria-label="Where every word went">
+          {grouped(sums.document)} words: <b>{grouped(sums.slides)}</b> on slides
+          <br />
+          <b>{grouped(sums.notes)}</b> spoken · <b>{grouped(sums.leftOut)}</b> left out · <b>{grouped(sums.lost)}</b> lost
+        </Link>
+      )}
+    </Foot>
+  );
+}
+
+const Bars = memo(function Bars({ jump, first, last }: Props) {
+  const rows = useDeck((state) => state.rows);
+  const order = useDeck((state) => state.view?.order);
+  const current = useDeck((state) => state.selectedRow);
+  const { fits, spills, step, bar } = useMemo(() => paths([...rows.values()]), [rows]);
+  const at = current === null ? -1 : (order?.indexOf(current) ?? -1);
+  const total = rows.size;
+  return (
+    <chakra.svg
+      viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+      preserveAspectRatio="none"
+      w="100%"
+      h={`${HEIGHT}px`}
+      cursor="pointer"
+      role="slider"
+      tabIndex={0}
+      aria-label="Slides"
+      aria-valuemin={1}
+      aria-valuemax={total}
+      aria-valuenow={first + 1}
+      aria-valuetext={`Slide ${first + 1} of ${total}`}
+      onClick={(event) => {
+        const box = event.currentTarget.getBoundingClientRect();
+        jump(Math.min(total - 1, Math.floor(((event.clientX - box.left) / box.width) * total)));
+      }}
+      onKeyDown={(event) => {
+        const move = { ArrowRight: 1, ArrowLeft: -1, PageDown: 10, PageUp: -10 }[event.key];
+        if (move === undefined) return;
+        event.preventDefault();
+        jump(Math.max(0, Math.min(total - 1, first + move)));
+      }}
+    >
+      <rect x={first * step} y="0" width={(last - first + 1) * step} height={HEIGHT} fill="var(--chakra-colors-pine-wash)" />
+      <path d={fits} fill="none" stroke="var(--chakra-colors-pine)" strokeWidth="1.4" vectorEffect="non-scaling-stroke" />
+      <path d={spills} fill="none" stroke="var(--chakra-colors-amber)" strokeWidth="2" strokeDasharray="4 3" vectorEffect="non-scaling-stroke" />
+      {at >= 0 && <rect x={at * step} y={HEIGHT - 4} width={Math.max(bar, 2)} height="4" fill="var(--chakra-colors-pine)" />}
+      <path d={`M0 ${HEIGHT - 0.5}H${WIDTH}`} stroke="var(--chakra-colors-ink)" vectorEffect="non-scaling-stroke" />
+    </chakra.svg>
+  );
+});
+
+function paths(rows: readonly { readonly words: number; readonly fit: { readonly state: string } }[]) {
+  const step = WIDTH / Math.max(rows.length, 12);
+  const bar = Math.min(step * 0.72, 40);
+  let fits = '';
+  let spills = '';
+  rows.forEach((row, i) => {
+    const height = 4 + Math.min(1, row.words / FULL) * (HEIGHT - 10);
+    const path = `M${(i * step).toFixed(2)} ${HEIGHT}v${(-height).toFixed(1)}h${bar.toFixed(2)}v${height.toFixed(1)}`;
+    if (row.fit.state === 'spills') spills += path;
+    else fits += path;
+  });
+  return { fits, spills, step, bar };
+}

@@ -1,0 +1,65 @@
+/** Writing on the slide: a field over the drawn text, in its type. */
+import { chakra } from '@chakra-ui/react';
+import { plain, retext, runsText, type Runs } from '@alvex/core';
+import { useEffect, useRef } from 'react';
+import { SLIDE_POINTS } from '../../canvas/slide-drawing.tsx';
+import { edit, useDeck } from '../../state/deck-store.ts';
+import type { Row } from '../../worker/protocol.ts';
+
+const Area = chakra('textarea', {
+  base: { position: 'absolute', p: 0, m: 0, border: 0, bg: 'transparent', resize: 'none', overflow: 'hidden', outline: '2px solid', outlineColor: 'amber', outlineOffset: '4px', lineHeight: 1.25 },
+});
+
+export function SlideWriter({ row, target, close }: { readonly row: Row; readonly target: string; readonly close: () => void }) {
+  const area = useRef<HTMLTextAreaElement>(null);
+  const drawing = useDeck((state) => state.drawings.get(row.key));
+  const text = drawing?.texts.find((candidate) => candidate.target === target);
+  const part = row.content.find((candidate) => candidate.id === target);
+  const runs: Runs | undefined = target === 'title' ? row.title.runs : part !== undefined && 'runs' in part ? part.runs : undefined;
+  useEffect(() => {
+    area.current?.focus();
+    area.current?.select();
+  }, []);
+  // A bullet is the first piece of a point, and is not written.
+  const pieces = part?.kind === 'point' ? text?.pieces.slice(1) : text?.pieces;
+  const first = pieces?.[0];
+  if (text === undefined || runs === undefined || first === undefined) return null;
+  const left = Math.min(...pieces!.map((piece) => piece.x));
+  const keep = () => {
+    const written = area.current?.value.trim() ?? '';
+    close();
+    if (written === runsText(runs)) return;
+    if (target === 'title') {
+      // A slide is never without a title.
+      if (written !== '') edit({ kind: 'retitle', slide: row.slide, runs: retext(runs, written) });
+    } else edit({ kind: 'reword', part: target, runs: written === '' ? [] : runs.length === 0 ? plain(written) : retext(runs, written) });
+  };
+  const percent = (value: number, of: number) => `${(value / of) * 100}%`;
+  return (
+    <Area
+      ref={area}
+      aria-label={target === 'title' ? 'Title' : 'Text'}
+      defaultValue={runsText(runs)}
+      onBlur={keep}
+      onKeyDown={(event) => {
+        event.stopPropagation();
+        if (event.key === 'Escape') close();
+        if (event.key === 'Enter' && !event.shiftKey) {
+          event.preventDefault();
+          event.currentTarget.blur();
+        }
+      }}
+      style={{
+        left: percent(left, SLIDE_POINTS.width),
+        top: percent(text.y, SLIDE_POINTS.height),
+        width: percent(text.x + text.width - left, SLIDE_POINTS.width),
+        height: percent(Math.max(text.height, first.size * 1.4), SLIDE_POINTS.height),
+        fontSize: `${(first.size / SLIDE_POINTS.width) * 100}cqw`,
+        fontFamily: `'${first.family}'`,
+        fontWeight: first.bold ? 700 : 400,
+        color: `#${first.color}`,
+        background: `#${drawing!.ground}`,
+      }}
+    />
+  );
+}

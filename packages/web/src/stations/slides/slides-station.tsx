@@ -1,0 +1,62 @@
+/** The facing pages: one row a slide, its passages left, the drawn slide and its notes right. */
+import { Box } from '@chakra-ui/react';
+import { useVirtualizer } from '@tanstack/react-virtual';
+import { useEffect, useRef } from 'react';
+import { useSearchParams } from 'react-router';
+import { select, useDeck } from '../../state/deck-store.ts';
+import { Small } from '../../ui/recipes.tsx';
+import { FacingRow } from './facing-row.tsx';
+import { Ribbon } from './ribbon.tsx';
+
+const ROW_LEAST = 290;
+const PASSAGE = 34;
+
+export function SlidesStation() {
+  const order = useDeck((state) => state.view?.order) ?? [];
+  const scroller = useRef<HTMLDivElement>(null);
+  const [search, setSearch] = useSearchParams();
+  const virtualizer = useVirtualizer({
+    count: order.length,
+    getScrollElement: () => scroller.current,
+    estimateSize: (i) => Math.max(ROW_LEAST, (useDeck.getState().rows.get(order[i]!)?.passages.length ?? 0) * PASSAGE + 60),
+    getItemKey: (i) => order[i]!,
+    overscan: 2,
+  });
+  const jump = (i: number) => {
+    select(null, order[i] ?? null);
+    virtualizer.scrollToIndex(i, { align: 'start' });
+  };
+
+  // Other stations lead here with the block that was looked at.
+  const at = search.get('at');
+  useEffect(() => {
+    if (at === null) return;
+    const [row] = useDeck.getState().rowsOfBlock.get(at) ?? [];
+    if (row !== undefined) {
+      select(at, row);
+      virtualizer.scrollToIndex(useDeck.getState().view!.order.indexOf(row), { align: 'start' });
+    }
+    setSearch({}, { replace: true });
+  }, [at, setSearch, virtualizer]);
+
+  if (order.length === 0)
+    return (
+      <Box maxW="520px" mx="auto" pt="14vh" px="24px">
+        <Small>This map makes no slides: nothing of the document has a place on one. Change where text goes in the Map station.</Small>
+      </Box>
+    );
+  return (
+    <Box h="100%" display="flex" flexDirection="column">
+      <Box ref={scroller} flex="1" minH="0" overflowY="auto" px="20px" css={{ '@media (max-width: 960px)': { px: '12px' } }} data-testid="facing-pages">
+        <Box position="relative" style={{ height: virtualizer.getTotalSize() }} role="list" aria-label="Slides and their source">
+          {virtualizer.getVirtualItems().map((item) => (
+            <Box key={item.key} ref={virtualizer.measureElement} data-index={item.index} position="absolute" top="0" left="0" right="0" role="listitem" aria-label={`Slide ${item.index + 1}`} style={{ transform: `translateY(${item.start}px)` }}>
+              <FacingRow slideKey={order[item.index]!} number={item.index + 1} />
+            </Box>
+          ))}
+        </Box>
+      </Box>
+      <Ribbon jump={jump} first={virtualizer.range?.startIndex ?? 0} last={virtualizer.range?.endIndex ?? 0} />
+    </Box>
+  );
+}

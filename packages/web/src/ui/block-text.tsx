@@ -1,0 +1,115 @@
+/** A block of the document as readable text. */
+import { chakra } from '@chakra-ui/react';
+import { cellText, type Block } from '@alvex/core';
+import { pictureUrl } from '../api/client.ts';
+import { RunsText } from './runs.tsx';
+
+const Text = chakra('div', {
+  base: { fontFamily: 'heading', fontSize: '14px', lineHeight: 1.5, overflowWrap: 'anywhere' },
+  variants: {
+    kind: {
+      heading1: { fontSize: '19px', fontWeight: 600, lineHeight: 1.3 },
+      heading2: { fontSize: '16px', fontWeight: 600, lineHeight: 1.35 },
+      heading3: { fontWeight: 600 },
+      title: { fontSize: '24px', fontWeight: 700, lineHeight: 1.25 },
+      quote: { fontStyle: 'italic', pl: '14px', borderLeft: '2px solid', borderColor: 'line' },
+      footnote: { fontSize: '12px', color: 'soft' },
+      code: { fontFamily: 'mono', fontSize: '12px', whiteSpace: 'pre-wrap' },
+      plain: {},
+    },
+  },
+});
+const Grid = chakra('table', {
+  base: { borderCollapse: 'collapse', fontSize: '12px', fontFamily: 'body', '& td, & th': { borderBottom: '1px solid', borderColor: 'line', px: '8px', py: '3px', textAlign: 'left', verticalAlign: 'top' }, '& th': { fontWeight: 600 } },
+});
+
+/** Rows of a table that are shown; the rest are counted. */
+const MOST_ROWS = 8;
+
+export function BlockText({ block, deck, whole = false }: { readonly block: Block; readonly deck: string; readonly whole?: boolean }) {
+  switch (block.kind) {
+    case 'heading':
+      return (
+        <Text kind={block.level === 1 ? 'heading1' : block.level === 2 ? 'heading2' : 'heading3'}>
+          {block.runs.length === 0 ? <chakra.span color="pale">empty heading</chakra.span> : <RunsText runs={block.runs} />}
+        </Text>
+      );
+    case 'paragraph':
+      return (
+        <Text kind={block.role === 'title' ? 'title' : 'plain'}>
+          <RunsText runs={block.runs} />
+        </Text>
+      );
+    case 'listItem':
+      return (
+        <Text display="grid" gridTemplateColumns="auto 1fr" gap="8px" style={{ paddingLeft: (block.depth - 1) * 18 }}>
+          <chakra.span color="soft">{block.checked === undefined ? (block.ordered ? `${block.number ?? 1}.` : '•') : block.checked ? '☑' : '☐'}</chakra.span>
+          <span style={{ whiteSpace: 'pre-line' }}>
+            <RunsText runs={block.runs} />
+          </span>
+        </Text>
+      );
+    case 'quote':
+      return (
+        <Text kind="quote">
+          <RunsText runs={block.runs} />
+        </Text>
+      );
+    case 'footnote':
+      return (
+        <Text kind="footnote">
+          <sup>{block.label}</sup> <RunsText runs={block.runs} />
+        </Text>
+      );
+    case 'code':
+      return <Text kind="code">{block.text}</Text>;
+    case 'picture':
+      return (
+        <Text display="flex" gap="12px" alignItems="flex-start">
+          {block.picture === undefined ? (
+            <chakra.span border="1px dashed" borderColor="hole" color="pale" fontSize="12px" px="10px" py="6px">
+              Picture not in the file
+            </chakra.span>
+          ) : (
+            <chakra.img src={pictureUrl(deck, block.picture)} alt={block.alt ?? ''} loading="lazy" maxH="110px" maxW="180px" bg="card" border="1px solid" borderColor="line" />
+          )}
+          <chakra.span fontSize="12px" color="soft">
+            {block.alt ?? 'No description'}
+          </chakra.span>
+        </Text>
+      );
+    case 'table': {
+      const { rows } = block.table;
+      const shown = whole ? rows : rows.slice(0, MOST_ROWS);
+      return (
+        <Grid>
+          <tbody>
+            {shown.map((row, r) => (
+              <tr key={r}>
+                {row.cells.map((cell, c) => {
+                  const Cell = row.header ? 'th' : 'td';
+                  return (
+                    <Cell key={c} colSpan={cell.columns} rowSpan={cell.rows}>
+                      {cellText(cell)}
+                    </Cell>
+                  );
+                })}
+              </tr>
+            ))}
+            {shown.length < rows.length && (
+              <tr>
+                <td colSpan={block.table.columns}>and {rows.length - shown.length} more rows</td>
+              </tr>
+            )}
+          </tbody>
+        </Grid>
+      );
+    }
+    case 'break':
+      return (
+        <chakra.div color="pale" fontSize="11px" borderTop="1px dashed" borderColor="line" pt="2px">
+          {block.type === 'page' ? 'page break' : 'separator'}
+        </chakra.div>
+      );
+  }
+}

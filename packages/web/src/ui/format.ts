@@ -1,0 +1,24 @@
+/** Numbers and times as people read them; a number always stands with its unit. */
+const number = new Intl.NumberFormat('en-GB', { useGrouping: true });
+
+export const count = (n: number, one: string, many = `${one}s`): string => `${number.format(n)} ${n === 1 ? one : many}`;
+export const grouped = (n: number): string => number.format(n);
+
+/** Words a minute, spoken to an audience. */
+const SPEAKING_RATE = 130;
+
+/** `12 s`, `2 min 30 s`. */
+export function speakingTime(words: number): string {
+  const seconds = Math.round((words / SPEAKING_RATE) * 60);
+  if (seconds < 60) return `${seconds} s`;
+  const rest = seconds % 60;
+  return rest === 0 ? `${Math.floor(seconds / 60)} min` : `${Math.floor(seconds / 60)} min ${rest} s`;
+}
+
+export function clock(date: Date): string {
+  return date.toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
+}
+
+export function dayAndTime(iso: string): string {
+  return new Date(iso).toLocaleString('en-GB', { day: 'numeric', month: 'short', year: 'numeric', hour: '2-digit', minute: '2-digit' });
+}

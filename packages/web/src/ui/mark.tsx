@@ -1,0 +1,48 @@
+/** Marks of the destinations: told apart by shape first, colour second. The same everywhere. */
+import type { Destination } from '@alvex/core';
+
+const STROKE = 2.4;
+
+function shape(destination: Destination) {
+  switch (destination) {
+    case 'section':
+      return <path d="M6 3v13h18" fill="none" strokeWidth={STROKE} />;
+    case 'title':
+      return <rect x="4" y="7" width="22" height="6" fill="currentColor" stroke="none" />;
+    case 'slide':
+      return <path d="M5 5.5h20M5 10h20M5 14.5h13" strokeWidth="1.7" />;
+    case 'notes':
+      return <path d="M4 8q3.5-4.4 7 0t7 0 7 0M4 13.5q3.5-4.4 7 0t7 0 7 0" fill="none" strokeWidth="1.7" />;
+    case 'out':
+      return <circle cx="15" cy="10" r="6" fill="none" strokeWidth="1.7" strokeDasharray="3 2.2" />;
+    default: {
+      const count = Number(destination.slice(5));
+      const first = 15 - (count - 1) * 2.5;
+      return <path d={Array.from({ length: count }, (_, i) => `M${first + i * 5} 4v12`).join('')} strokeWidth={STROKE} />;
+    }
+  }
+}
+
+/** Said to screen readers and in tooltips. */
+export const DESTINATION_LABELS: Readonly<Record<Destination, string>> = {
+  section: 'section opener',
+  title: 'slide title',
+  point1: 'point, level 1',
+  point2: 'point, level 2',
+  point3: 'point, level 3',
+  point4: 'point, level 4',
+  point5: 'point, level 5',
+  slide: 'text on the slide',
+  notes: 'speaker notes',
+  out: 'left out',
+};
+
+const COLORS: Partial<Record<Destination, string>> = { notes: 'var(--chakra-colors-soft)', out: 'var(--chakra-colors-pale)' };
+
+export function Mark({ destination, size = 30 }: { readonly destination: Destination; readonly size?: number }) {
+  return (
+    <svg viewBox="0 0 30 20" width={size} height={(size * 2) / 3} stroke="currentColor" color={COLORS[destination] ?? 'var(--chakra-colors-pine)'} aria-hidden="true">
+      {shape(destination)}
+    </svg>
+  );
+}

@@ -1,0 +1,55 @@
+/** The look of the interface, in one place: tokens and global styles. Recipes of single controls stand in recipes.ts. */
+import { createSystem, defaultBaseConfig, defineConfig } from '@chakra-ui/react';
+
+const color = (light: string, dark: string) => ({ value: { _light: light, _dark: dark } });
+
+const config = defineConfig({
+  theme: {
+    tokens: {
+      fonts: {
+        body: { value: "'IBM Plex Sans', sans-serif" },
+        heading: { value: "'Source Serif 4', serif" },
+        mono: { value: "'JetBrains Mono', monospace" },
+      },
+      fontSizes: {
+        xs: { value: '11px' },
+        sm: { value: '12px' },
+        md: { value: '13px' },
+        lg: { value: '15px' },
+        xl: { value: '19px' },
+        '2xl': { value: '28px' },
+      },
+      radii: { sm: { value: '2px' } },
+    },
+    semanticTokens: {
+      colors: {
+        paper: color('#F6F3EA', '#161C19'),
+        card: color('#FDFCF8', '#1D2521'),
+        ink: color('#1C2622', '#ECE7DA'),
+        soft: color('#57625C', '#A9B3AA'),
+        pale: color('#6F746A', '#8E978F'),
+        line: color('#D9D3C3', '#37423C'),
+        hole: color('#8C8775', '#7B857D'),
+        pine: color('#1F5A4A', '#7FC0A9'),
+        pineText: color('#FFFFFF', '#10201A'),
+        pineWash: color('#E3ECE6', '#24352E'),
+        amber: color('#C98A12', '#E0AB45'),
+        amberText: color('#7A5200', '#F0C678'),
+        amberWash: color('#FBF0D6', '#3A2F17'),
+        red: color('#A4352A', '#F0938A'),
+        redWash: color('#F8E4E0', '#3D211D'),
+      },
+    },
+  },
+  globalCss: {
+    'html, body, #root': { height: '100%' },
+    body: { bg: 'paper', color: 'ink', fontFamily: 'body', fontSize: 'md', lineHeight: '1.45', margin: 0 },
+    '*, *::before, *::after': { boxSizing: 'border-box' },
+    'h1, h2, h3, p, ul, ol, figure': { margin: 0, padding: 0 },
+    'button, input, textarea': { font: 'inherit', color: 'inherit' },
+    ':focus-visible': { outline: '2px solid {colors.pine}', outlineOffset: '2px' },
+    '::selection': { bg: 'pineWash', color: 'ink' },
+  },
+});
+
+export const system = createSystem(defaultBaseConfig, config);

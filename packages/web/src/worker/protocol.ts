@@ -1,0 +1,106 @@
+/** What the page and its worker say to each other. Only what changed crosses. */
+import type {
+  Block, Content, Decisions, Destination, Diagnostic, Edit, Fit, LayoutName, LedgerEntry, LeftOut, LevelMap, Note, Piece, SlideId, SlideTitle, Unplaced,
+} from '@alvex/core';
+
+/** One page of the deck, as the list of slides shows it. */
+export interface Row {
+  readonly key: string;
+  /** Raised whenever the row or its drawing changes. */
+  readonly rev: number;
+  readonly slide: SlideId;
+  readonly kind: 'cover' | 'section' | 'content';
+  readonly layout: LayoutName;
+  readonly title: SlideTitle;
+  readonly content: readonly Content[];
+  readonly notes: readonly Note[];
+  readonly passages: readonly string[];
+  readonly fit: Fit;
+  readonly words: number;
+  readonly spoken: number /* words */;
+  readonly continues: boolean;
+  /** The block by which the slide can be joined to the one before; null where that is not possible. */
+  readonly joinBlock: string | null;
+}
+
+/** What is drawn of a slide; all lengths in points. */
+export interface Drawing {
+  readonly key: string;
+  readonly rev: number;
+  readonly ground: string;
+  readonly shapes: readonly DrawnRect[];
+  readonly texts: readonly DrawnText[];
+  readonly pictures: readonly DrawnPicture[];
+  /** Where the slide's number ends. The window writes it: numbers shift with every slide that is added. */
+  readonly number: { readonly right: number; readonly y: number; readonly size: number; readonly family: string; readonly color: string } | null;
+}
+export interface DrawnRect {
+  readonly x: number;
+  readonly y: number;
+  readonly width: number;
+  readonly height: number;
+  readonly color: string;
+}
+export interface DrawnPiece extends Omit<Piece, 'x' | 'baseline' | 'width'> {
+  readonly x: number;
+  readonly y: number;
+  readonly width: number;
+}
+/** One paragraph or cell with the box that it stands in. */
+export interface DrawnText {
+  /** `title`, or the id of the part; null for what cannot be edited. */
+  readonly target: string | null;
+  readonly x: number;
+  readonly y: number;
+  readonly width: number;
+  readonly height: number;
+  readonly pieces: readonly DrawnPiece[];
+}
+export interface DrawnPicture {
+  readonly part: string;
+  readonly picture: string;
+  readonly alt: string | null;
+  readonly x: number;
+  readonly y: number;
+  readonly width: number;
+  readonly height: number;
+}
+
+export interface Sums {
+  readonly document: number;
+  readonly slides: number;
+  readonly notes: number;
+  readonly leftOut: number;
+  readonly lost: number;
+}
+
+export interface View {
+  /** Keys of all pages in order. */
+  readonly order: readonly string[];
+  readonly changed: readonly Row[];
+  /** Blocks whose destination is new since the last view. */
+  readonly destinations: readonly (readonly [string, Destination])[];
+  readonly leftOut: readonly LeftOut[];
+  readonly sums: Sums;
+  readonly unplaced: readonly Unplaced[];
+  readonly map: LevelMap;
+  readonly mapName: string | null;
+  readonly theme: string;
+  readonly full: Decisions['full'];
+}
+
+export type ToWorker =
+  | { readonly kind: 'open'; readonly url: string }
+  | { readonly kind: 'edits'; readonly edits: readonly Edit[]; readonly seq: number }
+  | { readonly kind: 'draw'; readonly keys: readonly string[] }
+  /** Drawings of some slides in another theme. */
+  | { readonly kind: 'dress'; readonly theme: string; readonly keys: readonly string[] }
+  | { readonly kind: 'ledger' };
+
+export type FromWorker =
+  | { readonly kind: 'document'; readonly title: string | null; readonly blocks: readonly Block[]; readonly diagnostics: readonly Diagnostic[]; readonly presets: Readonly<Record<string, LevelMap>> }
+  | { readonly kind: 'view'; readonly seq: number; readonly view: View; readonly ms: number }
+  | { readonly kind: 'drawings'; readonly drawings: readonly Drawing[] }
+  | { readonly kind: 'dressed'; readonly theme: string; readonly drawings: readonly Drawing[] }
+  | { readonly kind: 'ledger'; readonly entries: readonly LedgerEntry[] }
+  | { readonly kind: 'failed'; readonly message: string };
