@@ -27,12 +27,28 @@ export function fitTable(source: Table, part: string, frame: Frame, theme: Theme
   for (let column = 0; column < table.columns; column += MOST_COLUMNS)
     groups.push(sliceTable(table, [0, table.rows.length], [column, Math.min(column + MOST_COLUMNS, table.columns)]));
   const { sizes } = theme.table;
-  let size = sizes.at(-1)!;
+  const room = ptFromEmu(frame.height);
   // All of it on one slide if any size allows, else continued at the floor.
-  const whole = groups.length === 1 ? sizes.find((candidate) => tableHeight(groups[0]!, frame, theme, candidate) <= ptFromEmu(frame.height)) : undefined;
-  if (whole !== undefined) size = whole;
-  const boxes = groups.flatMap((group) => pagesOf(group, frame, theme, size)).map((page) => setTable(page, part, frame, theme, size));
+  const whole = groups.length === 1 ? sizes.find((candidate) => tableHeight(table, frame, theme, candidate) <= room) : undefined;
+  const size = whole ?? sizes.at(-1)!;
+  const boxes =
+    whole === undefined
+      ? groups.flatMap((group) => {
+          const single = withoutRowSpans(group);
+          const widths = columnWidths(single, frame, theme, size);
+          return pagesOf(single, widths, frame, theme, size).map((page) => setTable(page, widths, part, frame, theme, size));
+        })
+      : [setTable(table, columnWidths(table, frame, theme, size), part, frame, theme, size)];
   return { size, tight: size < sizes[0]!, boxes };
+}
+
+/** A cell over several rows cannot go over the edge of a slide: its text stays in its first row, the others get an empty cell. */
+function withoutRowSpans(table: Table): Table {
+  if (!table.rows.some((row) => row.cells.some((cell) => cell.rows > 1))) return table;
+  const rows: { column: number; cell: TableCell }[][] = table.rows.map(() => []);
+  for (const { row, column, cell } of placeCells(table.rows))
+    for (let below = 0; below < cell.rows && row + below < rows.length; below++) rows[row + below]!.push({ column, cell: { ...cell, rows: 1, runs: below === 0 ? cell.runs : [] } });
+  return { columns: table.columns, rows: table.rows.map((row, i) => ({ header: row.header, cells: rows[i]!.sort((x, y) => x.column - y.column).map(({ cell }) => cell) })) };
 }
 
 function withBoldHead(table: Table): Table {
@@ -41,9 +57,9 @@ function withBoldHead(table: Table): Table {
   return { ...table, rows: table.rows.map((row) => (row.header ? bold(row) : row)) };
 }
 
-function pagesOf(table: Table, frame: Frame, theme: Theme, size: number): readonly Table[] {
+/** @param table Without cells over several rows. */
+function pagesOf(table: Table, widths: readonly number[], frame: Frame, theme: Theme, size: number): readonly Table[] {
   const room = ptFromEmu(frame.height);
-  const widths = columnWidths(table, frame, theme, size);
   let headRows = 0;
   while (headRows < table.rows.length - 1 && table.rows[headRows]!.header) headRows++;
   let head = sliceTable(table, [0, headRows]).rows;
@@ -71,11 +87,10 @@ function splitTallRows(table: Table, widths: readonly number[], frame: Frame, th
   const heights = rowHeights(table, widths, theme, frame, size);
   if (heights.every((height, i) => i < from || height <= room)) return table;
   const most = Math.max(1, Math.floor((room - 2 * CELL_PADDING.y) / (lineHeight(theme, frame, PLAIN) * size)));
-  // Cells over several rows would have to be divided twice; in such a table every cell stands in its first row.
   const rows = table.rows.flatMap((row, r): readonly TableRow[] => {
     if (r < from || heights[r]! <= room) return [row];
     const pieces: TableRow[] = [];
-    let cells: readonly TableCell[] = row.cells.map((cell) => ({ ...cell, rows: 1 }));
+    let cells: readonly TableCell[] = row.cells;
     while (cells.some((cell) => cell.runs.length > 0)) {
       const cut = cells.map((cell, i) => cutCell(cell, widths, row, i, most, frame, theme, size));
       pieces.push({ header: row.header, cells: cut.map(([now]) => now) });
@@ -149,8 +164,7 @@ function tableHeight(table: Table, frame: Frame, theme: Theme, size: number): nu
   return sum(rowHeights(table, columnWidths(table, frame, theme, size), theme, frame, size));
 }
 
-function setTable(table: Table, part: string, frame: Frame, theme: Theme, size: number): TableBox {
-  const widths = columnWidths(table, frame, theme, size);
+function setTable(table: Table, widths: readonly number[], part: string, frame: Frame, theme: Theme, size: number): TableBox {
   const heights = rowHeights(table, widths, theme, frame, size);
   const columnEmu = widths.map(emuFromPt);
   const rowEmu = heights.map(emuFromPt);

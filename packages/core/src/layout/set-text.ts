@@ -12,7 +12,7 @@ export interface Para {
   readonly runs: Runs;
 }
 
-/** How a paragraph is set; lengths in points. */
+/** How a paragraph is set; lengths in points, but the space before is a share of its line's height. */
 export interface ParaSetting {
   readonly scale: number;
   readonly color: ColorName;
@@ -35,7 +35,7 @@ export function paraSetting(para: Pick<Para, 'style' | 'level'>, frame: Frame, t
     case 'title':
       return base;
     case 'subtitle':
-      return { ...base, spaceBefore: 4 };
+      return { ...base, spaceBefore: 0.15 };
     case 'body':
       return { ...base, spaceBefore: theme.levels[0].spaceBefore };
     case 'quote':
@@ -98,7 +98,7 @@ export function measurePara(para: Para, frame: Frame, theme: Theme, size: number
 
 /** Height of all paragraphs in points. */
 export function stackHeight(measures: readonly Measure[]): number {
-  return measures.reduce((sum, measure, i) => sum + measure.height + (i === 0 ? 0 : measure.setting.spaceBefore), 0);
+  return measures.reduce((sum, measure, i) => sum + measure.height + (i === 0 ? 0 : measure.setting.spaceBefore * measure.lineHeight), 0);
 }
 
 /** Places lines in the frame; they must have been found to fit. */
@@ -110,7 +110,7 @@ export function placeText(paras: readonly Para[], frame: Frame, theme: Theme, si
     const { setting, lines, lineHeight: height } = measures[i]!;
     const own = size * setting.scale;
     const ascent = baseFace(theme, frame, setting).ascent * frame.style.lineSpacing * own;
-    if (i > 0) y += setting.spaceBefore;
+    if (i > 0) y += setting.spaceBefore * height;
     const left = frame.x + emuFromPt(setting.indent);
     const room = frame.width - emuFromPt(setting.indent);
     const placed = lines.map((line): SetLine => {

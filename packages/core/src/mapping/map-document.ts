@@ -117,7 +117,7 @@ class Mapper {
   #contentSlide(block: Block): void {
     const before = this.#slide;
     if (before?.kind === 'content' && !this.#cut) return;
-    const title = before === undefined ? this.#suggestedTitle(blockRuns(block)) : before.title.runs;
+    const title = before === undefined ? this.#suggestedTitle(block.kind === 'picture' ? plain(block.alt ?? '') : blockRuns(block)) : before.title.runs;
     this.#close();
     this.#start(`${this.#cut ? 'c' : 'i'}${block.id}`, 'content', { runs: title, blocks: [] }, this.#cut);
     this.#cut = false;
@@ -191,8 +191,11 @@ class Mapper {
     this.#slide = undefined;
   }
 
+  /** The document's title, else the first words of what stands on the slide, else the first words of all. */
   #suggestedTitle(first: Runs): Runs {
-    return plain(this.#document.title ?? suggestTitle(runsText(first)));
+    const { title, blocks } = this.#document;
+    const words = [runsText(first), ...blocks.map(blockText)].find((text) => text.trim() !== '');
+    return plain(title ?? (words === undefined ? 'Untitled' : suggestTitle(words)));
   }
 }
 

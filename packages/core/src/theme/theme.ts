@@ -46,7 +46,8 @@ export interface LevelStyle {
   /** Where the text begins, and how far the bullet hangs before it; in points, at any size. */
   readonly indent: number;
   readonly hanging: number;
-  readonly spaceBefore: number /* points */;
+  /** Of a line's height, so that it shrinks with the type. */
+  readonly spaceBefore: number;
 }
 
 /** A drawn shape of the layout, behind everything. */

@@ -15,7 +15,7 @@ function levels(bullets: string, first: ColorName, bulletColor: ColorName): Them
     bulletColor,
     indent: 18 + i * 20,
     hanging: 18,
-    spaceBefore: i === 0 ? 10 : 4,
+    spaceBefore: i === 0 ? 0.32 : 0.14,
   })) as unknown as Theme['levels'];
 }
 

@@ -13,7 +13,7 @@ const Bar = chakra('header', {
   base: {
     minH: '52px', flexShrink: 0, bg: 'card', borderBottom: '1px solid', borderColor: 'line', px: '20px',
     display: 'grid', gridTemplateColumns: 'minmax(180px, 1fr) auto minmax(180px, 1fr)', alignItems: 'center', columnGap: '16px',
-    '@media (max-width: 960px)': { gridTemplateColumns: '1fr auto', px: '12px' },
+    '@media (max-width: 960px)': { gridTemplateColumns: '1fr auto', px: '12px', pt: '8px' },
   },
 });
 const Line = chakra('nav', {

@@ -1,5 +1,5 @@
 /** Draws a slide as SVG from drawing data; the paragraphs on it can be chosen and opened for writing. */
-import { memo, type KeyboardEvent } from 'react';
+import { memo, type KeyboardEvent, type MouseEvent } from 'react';
 import { pictureUrl } from '../api/client.ts';
 import type { DrawnPiece, DrawnText, Drawing } from '../worker/protocol.ts';
 
@@ -59,7 +59,10 @@ function Paragraph({ text, chosen, actions }: { readonly text: DrawnText; readon
       tabIndex={0}
       aria-label={`Write: ${text.pieces.map((piece) => piece.text).join(' ')}`}
       data-target={target}
-      onClick={() => actions.choose(target)}
+      onClick={(event) => {
+        event.stopPropagation();
+        actions.choose(target);
+      }}
       onDoubleClick={() => actions.write(target)}
       onKeyDown={onKeyDown}
       style={{ cursor: 'text' }}
@@ -72,12 +75,17 @@ function Paragraph({ text, chosen, actions }: { readonly text: DrawnText; readon
 
 export const SlideDrawing = memo(function SlideDrawing({ drawing, deck, number, label, chosen, hidden, actions }: Props) {
   const { width, height } = SLIDE_POINTS;
+  const choosePicture = (event: MouseEvent, part: string) => {
+    if (actions === undefined) return;
+    event.stopPropagation();
+    actions.choose(part);
+  };
   return (
     <svg viewBox={`0 0 ${width} ${height}`} width="100%" style={{ display: 'block' }} role={actions === undefined ? 'img' : 'group'} aria-label={label}>
       <rect width={width} height={height} fill={drawing === undefined ? 'var(--chakra-colors-card)' : `#${drawing.ground}`} />
       {drawing?.shapes.map((shape, i) => <rect key={i} x={shape.x} y={shape.y} width={shape.width} height={shape.height} fill={`#${shape.color}`} />)}
       {drawing?.pictures.map((picture) => (
-        <image key={picture.part} href={pictureUrl(deck, picture.picture)} x={picture.x} y={picture.y} width={picture.width} height={picture.height} preserveAspectRatio="none" onClick={() => actions?.choose(picture.part)}>
+        <image key={picture.part} href={pictureUrl(deck, picture.picture)} x={picture.x} y={picture.y} width={picture.width} height={picture.height} preserveAspectRatio="none" onClick={(event) => choosePicture(event, picture.part)}>
           <title>{picture.alt ?? 'Picture without a description'}</title>
         </image>
       ))}

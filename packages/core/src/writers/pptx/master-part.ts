@@ -12,7 +12,7 @@ const ALIGN = { left: 'l', center: 'ctr', right: 'r' } as const;
 const ANCHOR = { top: 't', middle: 'ctr', bottom: 'b' } as const;
 
 const spacing = (style: TextStyle, before: number): string =>
-  `<a:lnSpc><a:spcPct val="${Math.round(style.lineSpacing * 100_000)}"/></a:lnSpc><a:spcBef><a:spcPts val="${hundredths(before)}"/></a:spcBef>`;
+  `<a:lnSpc><a:spcPct val="${Math.round(style.lineSpacing * 100_000)}"/></a:lnSpc><a:spcBef><a:spcPct val="${Math.round(before * 100_000)}"/></a:spcBef>`;
 
 function plainLevel(tag: string, style: TextStyle, align: Frame['align'], before = 0): string {
   return `<a:${tag} marL="0" indent="0" algn="${ALIGN[align]}">${spacing(style, before)}<a:buNone/><a:defRPr sz="${hundredths(style.sizes[0]!)}" b="${style.bold ? 1 : 0}" kern="1200">${solidFill(style.color)}${faces(style)}</a:defRPr></a:${tag}>`;
@@ -70,7 +70,7 @@ export function layoutPart(layout: Layout, theme: Theme): string {
     // A layout says only what its master does not.
     const inherits = frame.style === frameOf(master, frame.role)?.style || frame.role === 'body2';
     const plain = frame.role === 'picture' || frame.role === 'table';
-    const style = plain ? plainLevel('lvl1pPr', { ...frame.style, sizes: [16] }, 'left') : inherits ? '' : plainLevel('lvl1pPr', frame.style, frame.align, frame.role === 'subtitle' ? 4 : 0);
+    const style = plain ? plainLevel('lvl1pPr', { ...frame.style, sizes: [16] }, 'left') : inherits ? '' : plainLevel('lvl1pPr', frame.style, frame.align, frame.role === 'subtitle' ? 0.15 : 0);
     return placeholderShape(frame, id++, placeholder(frame.role, layout.name), style, PROMPTS[frame.role]);
   });
   return `${XML}<p:sldLayout ${NS} type="${LAYOUT_TYPES[layout.name]}" preserve="1"><p:cSld name="${xmlText(layout.label)}">${own ? background(layout.ground) : ''}${tree(marks + frames.join(''))}</p:cSld><p:clrMapOvr><a:masterClrMapping/></p:clrMapOvr></p:sldLayout>`;

@@ -49,8 +49,9 @@ export function SlidesStation() {
     <Box h="100%" display="flex" flexDirection="column">
       <Box ref={scroller} flex="1" minH="0" overflowY="auto" px="20px" css={{ '@media (max-width: 960px)': { px: '12px' } }} data-testid="facing-pages">
         <Box position="relative" style={{ height: virtualizer.getTotalSize() }} role="list" aria-label="Slides and their source">
+          {/* Placed by top, not by transform: the slide sticks beside a long passage, and sticking does not see transforms. */}
           {virtualizer.getVirtualItems().map((item) => (
-            <Box key={item.key} ref={virtualizer.measureElement} data-index={item.index} position="absolute" top="0" left="0" right="0" role="listitem" aria-label={`Slide ${item.index + 1}`} style={{ transform: `translateY(${item.start}px)` }}>
+            <Box key={item.key} ref={virtualizer.measureElement} data-index={item.index} position="absolute" left="0" right="0" role="listitem" aria-label={`Slide ${item.index + 1}`} style={{ top: item.start }}>
               <FacingRow slideKey={order[item.index]!} number={item.index + 1} />
             </Box>
           ))}

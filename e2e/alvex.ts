@@ -1,0 +1,83 @@
+/** The real server on a real database of its own, for all tests of a run. */
+import { test as base, expect, type Page } from '@playwright/test';
+import { spawn, type ChildProcess } from 'node:child_process';
+import { once } from 'node:events';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { createServer } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+
+const root = join(import.meta.dirname, '..');
+
+export class Alvex {
+  readonly #data = mkdtempSync(join(tmpdir(), 'alvex-e2e-'));
+  #port = 0;
+  #process: ChildProcess | undefined;
+
+  get address(): string {
+    return `http://127.0.0.1:${this.#port}`;
+  }
+
+  async start(): Promise<void> {
+    if (this.#port === 0) this.#port = await freePort();
+    const child = spawn('node', [join(root, 'scripts/start.mjs')], {
+      env: { ...process.env, ALVEX_DATA: this.#data, ALVEX_PORT: String(this.#port), ALVEX_LOG: 'error' },
+      stdio: ['ignore', 'pipe', 'inherit'],
+    });
+    this.#process = child;
+    for await (const piece of child.stdout!) if (String(piece).includes('Alvex is at')) return;
+    throw new Error('The server did not start');
+  }
+
+  /** Ends the server and the database as Ctrl-C does, and waits until both are gone. */
+  async stop(): Promise<void> {
+    const child = this.#process;
+    if (child === undefined || child.exitCode !== null) return;
+    child.kill('SIGINT');
+    await once(child, 'exit');
+  }
+
+  clean(): void {
+    rmSync(this.#data, { recursive: true, force: true });
+  }
+}
+
+async function freePort(): Promise<number> {
+  const server = createServer().listen(0, '127.0.0.1');
+  await once(server, 'listening');
+  const { port } = server.address() as { port: number };
+  server.close();
+  await once(server, 'close');
+  return port;
+}
+
+export const test = base.extend<object, { alvex: Alvex }>({
+  alvex: [
+    // eslint-disable-next-line no-empty-pattern
+    async ({}, use) => {
+      const alvex = new Alvex();
+      await alvex.start();
+      await use(alvex);
+      await alvex.stop();
+      alvex.clean();
+    },
+    { scope: 'worker', timeout: 180_000 },
+  ],
+});
+
+/** Brings a file in through the page and waits for its slides. */
+export async function bringIn(page: Page, alvex: Alvex, file: { name: string; content: string | Buffer }): Promise<void> {
+  await page.goto(alvex.address);
+  await page.getByLabel('Document').setInputFiles({ name: file.name, mimeType: 'application/octet-stream', buffer: Buffer.from(file.content) });
+  await page.waitForURL(/\/decks\/.+\/slides/);
+  await expect(page.getByTestId('slide-count')).toBeVisible();
+}
+
+export const slide = (page: Page, number: number) => page.getByRole('listitem', { name: `Slide ${number}`, exact: true });
+
+export const kept = (page: Page) => expect(page.getByRole('banner').getByRole('status')).toHaveText(/^(kept|all kept)/);
+
+/** Text as it is drawn on a slide, one string a line of type. */
+export const drawn = (page: Page, number: number) => slide(page, number).locator('svg text');
+
+export { expect };

@@ -1,0 +1,143 @@
+import { describe, expect, test } from '@jest/globals';
+import { EMU_PER_POINT } from '../base/index.ts';
+import { runsText, type Picture, type PictureId } from '../content/index.ts';
+import type { Slide } from '../deck/index.ts';
+import type { DocumentModel } from '../document/index.ts';
+import { mapDocument, presetMap } from '../mapping/index.ts';
+import { doc, h, li, p, picture, random, randomDocument, table } from '../test/build.ts';
+import { SLIDE_HEIGHT, SLIDE_WIDTH, THEMES } from '../theme/index.ts';
+import { layOutSlide } from './lay-out-slide.ts';
+import type { Page } from './page.ts';
+
+const [theme] = THEMES;
+const pictures: ReadonlyMap<PictureId, Picture> = new Map(['a', 'b'].map((id, i) => [id as PictureId, { id: id as PictureId, mime: 'image/png', width: i === 0 ? 400 : 90, height: i === 0 ? 300 : 900 }]));
+const reading = (document: DocumentModel): readonly Slide[] => mapDocument(document, presetMap('reading', document)).slides;
+const pagesOf = (document: DocumentModel, full: 'continue' | 'report' = 'continue'): readonly Page[] => reading(document).flatMap((slide) => layOutSlide(slide, { theme: theme!, pictures, full }));
+const points = (count: number, text = 'A point of ordinary length, as people write them'): ReturnType<typeof li>[] => Array.from({ length: count }, (_, i) => li(`${text} ${i}`));
+const texts = (page: Page): readonly string[] => page.boxes.flatMap((box) => (box.kind === 'text' ? box.paragraphs.filter((one) => one.style !== 'title').map((one) => runsText(one.runs)) : []));
+const words = (text: string): readonly string[] => text.split(/\s+/).filter((word) => word !== '');
+
+describe('layouts are chosen by content', () => {
+  test.each([
+    ['points', [h(1, 'T'), li('a')], ['points']],
+    ['many short points', [h(1, 'T'), ...Array.from({ length: 14 }, (_, i) => li(`short ${i}`))], ['columns']],
+    ['a picture with text', [h(1, 'T'), li('a'), picture('a')], ['picture-text']],
+    ['a picture alone', [h(1, 'T'), picture('a')], ['picture']],
+    ['two pictures', [h(1, 'T'), picture('a'), picture('b')], ['picture', 'picture']],
+    ['a table', [h(1, 'T'), table([['a'], ['b']])], ['table']],
+    ['points, a table, points', [h(1, 'T'), li('a'), table([['a'], ['b']]), li('b')], ['points', 'table', 'points']],
+    ['nothing', [h(1, 'T')], ['title-only']],
+  ])('%s', (_, drafts, layouts) => {
+    expect(pagesOf(doc(...drafts)).map((page) => page.layout)).toEqual(layouts);
+  });
+});
+
+describe('too much for one slide', () => {
+  test('type steps down first', () => {
+    const [page, ...more] = pagesOf(doc(h(1, 'T'), ...points(9, 'A point that is long enough not to go into two columns, and then some more of it')));
+    expect(more).toEqual([]);
+    expect(page!.fit).toMatchObject({ state: 'tight' });
+    expect(page!.fit.points).toBeLessThan(24);
+  });
+
+  test('then it is continued, evenly, every word once', () => {
+    const list = points(40, 'A point that is long enough not to go into two columns, and then some more of it');
+    const pages = pagesOf(doc(h(1, 'T'), ...list));
+    expect(pages.length).toBeGreaterThan(2);
+    expect(pages.flatMap(texts)).toEqual(list.map((one) => runsText((one as unknown as { runs: never }).runs)));
+    const counts = pages.map((page) => texts(page).length);
+    expect(Math.max(...counts) - Math.min(...counts)).toBeLessThanOrEqual(2);
+    expect(pages.map((page) => page.index)).toEqual(pages.map((_, i) => i));
+  });
+
+  test('a heading’s point is not left alone at the end of a page', () => {
+    const long = 'A point that is long enough to fill a whole line of the slide and then goes on for a second one, always';
+    for (let before = 4; before < 14; before++) {
+      const pages = pagesOf(doc(h(1, 'T'), ...Array.from({ length: before }, (_, i) => li(`${long} ${i}`)), li('Parent'), li(`${long} x`, 2), li(`${long} y`, 2), li(`${long} z`, 2)));
+      for (const page of pages) expect(texts(page).at(-1)).not.toBe('Parent');
+    }
+  });
+
+  test('a paragraph taller than a slide is divided after a sentence', () => {
+    const sentence = 'The pond holds eleven thousand cubic metres of water. ';
+    const pages = pagesOf(doc(h(1, 'T'), p(sentence.repeat(60).trim())));
+    expect(pages.length).toBeGreaterThan(1);
+    expect(words(pages.flatMap(texts).join(' '))).toEqual(words(sentence.repeat(60)));
+    for (const page of pages) for (const text of texts(page)) expect(text.endsWith('.')).toBe(true);
+  });
+
+  test('or it is reported, where the author prefers, and still stays inside', () => {
+    const [page, ...more] = pagesOf(doc(h(1, 'T'), ...points(24, 'A point that is long enough not to go into two columns, and then some more of it')), 'report');
+    expect(more).toEqual([]);
+    expect(page!.fit.state).toBe('spills');
+    expect(page!.fit.linesOver).toBeGreaterThan(0);
+    expectInside([page!]);
+  });
+
+  test('notes go with the page that shows what they explain', () => {
+    const drafts = Array.from({ length: 30 }, (_, i) => [li(`A point that is long enough not to go into two columns, and then some more of it ${i}`), p(`note ${i}`)]).flat();
+    const document = doc(h(1, 'T'), ...drafts);
+    const pages = mapDocument(document, presetMap('talk', document)).slides.flatMap((slide) => layOutSlide(slide, { theme: theme!, pictures, full: 'continue' }));
+    expect(pages.length).toBeGreaterThan(1);
+    for (const page of pages) expect(page.notes.map((one) => runsText(one.runs).slice(5))).toEqual(texts(page).map((text) => /\d+$/.exec(text)![0]));
+  });
+
+  test('a title that fits at no size is cut with an ellipsis and stands in the notes in full', () => {
+    const title = 'Very long heading that somebody wrote as a paragraph '.repeat(40).trim();
+    const [page] = pagesOf(doc(h(1, title), li('a')));
+    expect(page!.fit.state).toBe('spills');
+    expect(runsText(page!.notes[0]!.runs)).toBe(title);
+    expectInside([page!]);
+  });
+
+  test('a long table is continued with its head, and a row taller than a slide is divided', () => {
+    const rows = Array.from({ length: 60 }, (_, i) => [`row ${i}`, `value ${i}`]);
+    const pages = pagesOf(doc(h(1, 'T'), table([['Name', 'Value'], ...rows])));
+    expect(pages.length).toBeGreaterThan(2);
+    for (const page of pages) {
+      const box = page.boxes.find((one) => one.kind === 'table')!;
+      expect(box.kind === 'table' && runsText(box.cells[0]!.runs)).toBe('Name');
+    }
+    const tall = pagesOf(doc(h(1, 'T'), table([['a', 'b'], ['x', 'word '.repeat(3000).trim()]])));
+    expectInside(tall);
+    const found = tall.flatMap((page) => page.boxes.flatMap((box) => (box.kind === 'table' ? box.cells.filter((cell) => !cell.header).map((cell) => runsText(cell.runs)) : [])));
+    expect(words(found.join(' ')).filter((word) => word === 'word')).toHaveLength(3000);
+  });
+});
+
+/** Every line, picture and cell stands in its frame, and every frame on the slide. */
+function expectInside(pages: readonly Page[]): void {
+  const slack = EMU_PER_POINT / 2;
+  for (const page of pages)
+    for (const box of page.boxes) {
+      const { x, y, width, height } = box.frame;
+      expect(x >= 0 && y >= 0 && x + width <= SLIDE_WIDTH && y + height <= SLIDE_HEIGHT).toBe(true);
+      const inside = (left: number, top: number, right: number, bottom: number): void => {
+        const out = left < x - slack || top < y - slack || right > x + width + slack || bottom > y + height + slack;
+        if (out) throw new Error(`${page.slide.id} ${page.layout}: ${[left, top, right, bottom].join(' ')} is outside of ${[x, y, x + width, y + height].join(' ')}`);
+      };
+      if (box.kind === 'picture') inside(box.rect.x, box.rect.y, box.rect.x + box.rect.width, box.rect.y + box.rect.height);
+      if (box.kind === 'table') for (const { rect } of box.cells) inside(rect.x, rect.y, rect.x + rect.width, rect.y + rect.height);
+      if (box.kind === 'text')
+        for (const { lines, size } of box.paragraphs)
+          for (const line of lines) inside(line.x, line.baseline - size * 0.6 * EMU_PER_POINT, line.x + line.width, line.baseline + size * 0.1 * EMU_PER_POINT);
+    }
+}
+
+test('over random decks in every theme nothing is ever outside of its frame, and no word of a point is lost', () => {
+  for (let seed = 1; seed <= 12; seed++) {
+    const next = random(seed);
+    const document = randomDocument(next, 60);
+    const { slides } = mapDocument(document, presetMap(seed % 2 ? 'reading' : 'talk', document));
+    for (const one of THEMES)
+      for (const full of ['continue', 'report'] as const)
+        for (const slide of slides) {
+          const pages = layOutSlide(slide, { theme: one, pictures, full });
+          expectInside(pages);
+          const wanted = slide.content.flatMap((part) => (part.kind === 'point' || (part.kind === 'text' && part.style !== 'code') ? words(runsText(part.runs)) : []));
+          const code = new Set(slide.content.filter((part) => part.kind === 'text' && part.style === 'code').map((part) => part.id));
+          const shown = pages.flatMap((page) => page.boxes.flatMap((box) => (box.kind === 'text' ? box.paragraphs.filter((para) => para.part !== null && !code.has(para.part)).flatMap((para) => words(runsText(para.runs))) : [])));
+          expect(shown.join('')).toBe(wanted.join(''));
+        }
+  }
+});

@@ -1,0 +1,8 @@
+/** Types of the parts of `fontkit` that tests and benchmarks use. */
+declare module 'fontkit' {
+  export interface Font {
+    readonly unitsPerEm: number;
+    layout(text: string, features?: Readonly<Record<string, boolean>>): { readonly advanceWidth: number };
+  }
+  export function openSync(path: string): Font;
+}
