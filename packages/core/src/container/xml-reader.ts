@@ -107,6 +107,8 @@ function xmlParser(handler: XmlHandler, part: string): { write(text: string): vo
     throw new ReadError('doctype', place);
   });
   parser.on('error', (error) => {
+    // A character that XML forbids spoils nothing else; readers drop it from the text and say so.
+    if (error.message.includes('disallowed character')) return;
     throw new ReadError('bad-xml', place, { cause: error });
   });
   parser.on('opentag', (tag: SaxesTagPlain) => {

@@ -1,0 +1,139 @@
+import { beforeAll, describe, expect, test } from '@jest/globals';
+import { unzipSync, strFromU8 } from 'fflate';
+import { SaxesParser } from 'saxes';
+import type { PictureData, PictureId } from '../../content/index.ts';
+import type { DocumentModel } from '../../document/index.ts';
+import type { Edit } from '../../edits/index.ts';
+import { convert, exportPptx } from '../../pipeline/index.ts';
+import { presetMap } from '../../mapping/index.ts';
+import { code, doc, h, li, p, picture, quote, random, randomDocument, table } from '../../test/build.ts';
+import { png } from '../../test/docx.ts';
+
+const data = ['a', 'b'].map((id): PictureData => ({ id: id as PictureId, mime: 'image/png', width: 400, height: 300, bytes: png() }));
+const write = (document: DocumentModel, edits: readonly Edit[] = []): Record<string, string> => {
+  const parts = unzipSync(exportPptx(document, data, convert(document, edits)));
+  return Object.fromEntries(Object.entries(parts).map(([name, bytes]) => [name, strFromU8(bytes)]));
+};
+const slideNames = (parts: Record<string, string>): readonly string[] => Object.keys(parts).filter((name) => /^ppt\/slides\/slide\d+\.xml$/.test(name)).sort((a, b) => Number(/\d+/.exec(a)![0]) - Number(/\d+/.exec(b)![0]));
+
+describe('a deck of everything', () => {
+  const document: DocumentModel = {
+    ...doc(
+      p('The <mill> & "more"', 'title'),
+      h(1, 'Gates'),
+      p([{ text: 'Spoken ' }, { text: 'bold', bold: true }]),
+      li('north', 1),
+      li('deep', 2),
+      p([{ text: 'linked', link: 'https://a.example/?x=1&y=2' }]),
+      picture('a', 'The pit & wheel'),
+      quote('said'),
+      code('let x;'),
+      h(1, 'Costs'),
+      table([['Work', 'Sum'], ['Gates', '31']]),
+    ),
+    author: 'The Trust',
+    language: 'en',
+  };
+  let parts: Record<string, string>;
+  beforeAll(() => {
+    parts = write(document);
+  });
+
+  test('titles, points, pictures and numbers stand in placeholders and inherit everything', () => {
+    const slide = parts['ppt/slides/slide2.xml']!;
+    expect(slide).toContain('<p:ph type="title"/>');
+    expect(slide).toContain('<p:ph type="body" sz="half" idx="1"/>');
+    expect(slide).toContain('<p:ph type="pic" idx="13"/>');
+    expect(slide).toContain('<p:ph type="sldNum" sz="quarter" idx="12"/>');
+    expect(slide).toContain('descr="The pit &amp; wheel"');
+    const points = /<p:sp>(?:(?!<p:sp>).)*type="body".*?<\/p:sp>/s.exec(slide)![0];
+    expect(points).toContain('<a:pPr lvl="1"/>');
+    // Of all points and titles only code says its size and face.
+    for (const paragraph of points.match(/<a:p>.*?<\/a:p>/gs)!) {
+      if (paragraph.includes('let x;')) continue;
+      expect(paragraph).not.toMatch(/ sz=|<a:latin|srgbClr/);
+    }
+    expect(slide).toContain('<p:spPr/>');
+  });
+
+  test('colours and fonts are references to the theme', () => {
+    for (const [name, xml] of Object.entries(parts)) if (name.startsWith('ppt/slide') || name.startsWith('ppt/notes')) expect(xml).not.toContain('srgbClr');
+    const master = parts['ppt/slideMasters/slideMaster1.xml']!;
+    expect(master).toContain('<a:latin typeface="+mj-lt"/>');
+    expect(master).toContain('<a:latin typeface="+mn-lt"/>');
+    expect(parts['ppt/theme/theme1.xml']).toContain('<a:latin typeface="Source Serif 4"/>');
+  });
+
+  test('notes are notes slides with their paragraphs', () => {
+    const notes = parts['ppt/notesSlides/notesSlide2.xml']!;
+    expect(notes).toContain('<a:t>Spoken </a:t>');
+    expect(notes).toMatch(/<a:rPr lang="en" b="1"\/><a:t>bold/);
+    expect(parts['ppt/notesSlides/_rels/notesSlide2.xml.rels']).toContain('Target="../slides/slide2.xml"');
+    expect(parts['ppt/slides/_rels/slide2.xml.rels']).toContain('Target="../notesSlides/notesSlide2.xml"');
+  });
+
+  test('links are relationships, once for one target', () => {
+    expect(parts['ppt/notesSlides/_rels/notesSlide2.xml.rels']).toContain('Target="https://a.example/?x=1&amp;y=2" TargetMode="External"');
+  });
+
+  test('tables are native', () => {
+    const slide = parts['ppt/slides/slide3.xml']!;
+    expect(slide).toContain('<a:tbl><a:tblPr firstRow="1"/>');
+    expect(slide).toContain('<p:ph type="tbl" idx="14"/>');
+    expect(slide.match(/<a:tc>/g)).toHaveLength(4);
+  });
+
+  test('title and author are document properties, escaped', () => {
+    expect(parts['docProps/core.xml']).toContain('<dc:title>The &lt;mill&gt; &amp; &quot;more&quot;</dc:title><dc:creator>The Trust</dc:creator>');
+  });
+
+  test('the same input gives the same bytes', () => {
+    const once = exportPptx(document, data, convert(document, []));
+    expect(Buffer.compare(once, exportPptx(document, data, convert(document, [])))).toBe(0);
+  });
+});
+
+test('section openers make sections that hold every slide', () => {
+  const document = doc(p('T', 'title'), h(1, 'S1'), h(2, 'A'), h(3, 'a'), h(1, 'S2'), h(2, 'B'));
+  const parts = write(document, [{ kind: 'map', name: 'reading', map: presetMap('reading', document) }]);
+  const presentation = parts['ppt/presentation.xml']!;
+  expect([...presentation.matchAll(/<p14:section name="([^"]+)"/g)].map((match) => match[1])).toEqual(['T', 'S1', 'S2']);
+  expect(presentation.match(/<p14:sldId /g)).toHaveLength(slideNames(parts).length);
+});
+
+test('type that was stepped down is told by the scale, not by sizes', () => {
+  const parts = write(doc(h(1, 'T'), ...Array.from({ length: 9 }, (_, i) => li(`A point that is long enough not to go into two columns, and then some more of it ${i}`))));
+  expect(parts['ppt/slides/slide1.xml']).toMatch(/<a:normAutofit fontScale="\d+"\/>/);
+  expect(parts['ppt/slides/slide1.xml']).not.toMatch(/ sz="\d+"/);
+});
+
+test('the outline of the presentation is the outline of the document', () => {
+  const parts = write(doc(h(1, 'T'), h(2, 'A'), li('a'), h(1, 'U'), li('u')));
+  const outline = slideNames(parts).map((name) => [...parts[name]!.matchAll(/<a:p>(?:<a:pPr lvl="(\d)"\/>)?<a:r><a:rPr[^>]*\/><a:t>([^<]*)/g)].map((match) => `${match[1] ?? 0} ${match[2]}`));
+  expect(outline).toEqual([['0 T', '0 A', '1 a'], ['0 U', '0 u']]);
+});
+
+test('over random documents every part is well-formed, every relationship leads somewhere, ids are unique', () => {
+  for (let seed = 1; seed <= 15; seed++) {
+    const document = randomDocument(random(seed), 60);
+    const parts = write(document, [{ kind: 'map', name: null, map: presetMap(seed % 2 ? 'talk' : 'reading', document) }]);
+    for (const [name, xml] of Object.entries(parts)) {
+      if (!/\.(xml|rels)$/.test(name)) continue;
+      const ids: string[] = [];
+      const parser = new SaxesParser({ xmlns: true });
+      parser.on('error', (error) => {
+        throw new Error(`${name}: ${error.message}`);
+      });
+      parser.on('opentag', (tag) => {
+        if (tag.name === 'p:cNvPr') ids.push(String(tag.attributes.id?.value));
+        if (tag.name === 'Relationship' && tag.attributes.TargetMode === undefined) {
+          const folder = name.replace(/_rels\/[^/]+$/, '');
+          const target = new URL(String(tag.attributes.Target!.value), `file:///${folder}`).pathname.slice(1);
+          expect(Object.keys(parts)).toContain(target);
+        }
+      });
+      parser.write(xml).close();
+      expect(new Set(ids).size).toBe(ids.length);
+    }
+  }
+});

@@ -1,0 +1,65 @@
+/** `npm test`: everything. Installs what is missing, then types, lint, import rules, unit tests, build, end to end, exported demo decks. */
+import { spawnSync } from 'node:child_process';
+import { mkdtempSync, readdirSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { dirname, join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { installMissing } from './install.mjs';
+
+const root = join(dirname(fileURLToPath(import.meta.url)), '..');
+installMissing(root, true);
+
+let passed = 0;
+let failed = 0;
+const bin = (name) => join(root, 'node_modules/.bin', name);
+
+/** @param counts Finds the tests that passed and failed in the output; without it the step counts as one. */
+function step(name, command, args, counts) {
+  const start = Date.now();
+  console.log(`\n== ${name}`);
+  const { status, stdout, stderr } = spawnSync(command, args, { cwd: root, encoding: 'utf8', maxBuffer: 256 * 1024 * 1024, env: { ...process.env, FORCE_COLOR: '0' } });
+  const output = `${stdout}${stderr}`;
+  console.log(output.trim());
+  console.log(`== ${name}: ${status === 0 ? 'well' : 'failed'}, ${Math.round((Date.now() - start) / 1000)} s`);
+  const found = counts?.(output);
+  passed += found?.passed ?? (status === 0 ? 1 : 0);
+  // A step that fails without saying which test counts as one failure.
+  failed += status === 0 ? 0 : Math.max(1, found?.failed ?? 0);
+  return status === 0;
+}
+
+const number = (text, pattern) => Number(pattern.exec(text)?.[1] ?? 0);
+const jestCounts = (output) => {
+  const line = /^Tests:.*$/m.exec(output)?.[0] ?? '';
+  return { passed: number(line, /(\d+) passed/), failed: number(line, /(\d+) failed/) };
+};
+const playwrightCounts = (output) => ({ passed: number(output, /^\s*(\d+) passed/m), failed: number(output, /^\s*(\d+) failed/m) });
+
+step('types', bin('tsc'), ['-b']);
+step('lint', bin('eslint'), ['.']);
+step('format', bin('prettier'), ['--check', '--log-level', 'warn', '.']);
+step('import rules', bin('depcruise'), ['--config', '.dependency-cruiser.cjs', 'packages']);
+if (step('build', 'node', ['scripts/build.mjs'])) {
+  step('unit tests', 'node', ['--experimental-vm-modules', '--no-warnings', 'node_modules/jest/bin/jest.js'], jestCounts);
+  step('end to end tests', bin('playwright'), ['test', '-c', 'e2e/playwright.config.ts', '--reporter=list'], playwrightCounts);
+  checkDemo();
+}
+console.log(`\n${passed} passed, ${failed} failed`);
+process.exit(failed === 0 ? 0 : 1);
+
+/** Exports every demo document by every map and theme and has the files checked by readers that are not ours. */
+function checkDemo() {
+  const folder = mkdtempSync(join(tmpdir(), 'alvex-demo-'));
+  const alvex = join(root, 'bin/alvex');
+  const names = (command) => spawnSync(alvex, [command], { encoding: 'utf8' }).stdout.trim().split('\n');
+  const demo = join(root, 'packages/demo/files');
+  const files = [];
+  for (const file of readdirSync(demo).filter((name) => /\.(docx|md)$/.test(name)))
+    for (const map of names('maps'))
+      for (const theme of names('themes')) {
+        const out = join(folder, `${file}.${map}.${theme}.pptx`);
+        if (step(`export ${file}, ${map}, ${theme}`, alvex, ['convert', join(demo, file), '-o', out, '--map', map, '--theme', theme])) files.push(out);
+      }
+  step('exported decks against ECMA-376', join(root, '../shared/tools/check-ooxml'), files);
+  rmSync(folder, { recursive: true, force: true });
+}
