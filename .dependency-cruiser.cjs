@@ -28,14 +28,22 @@ const formats = (stage) => ({
   severity: 'error',
   from: { path: `^packages/core/src/${stage}/([^/]+)/`, pathNot: '\\.test\\.ts$' },
   // markup/ is no format: it turns HTML elements into blocks, for the HTML and the Markdown reader.
-  to: { path: `^packages/core/src/${stage}/[^/]+/`, pathNot: [`^packages/core/src/${stage}/$1/`, `^packages/core/src/${stage}/markup/`] },
+  to: {
+    path: `^packages/core/src/${stage}/[^/]+/`,
+    pathNot: [`^packages/core/src/${stage}/$1/`, `^packages/core/src/${stage}/markup/`],
+  },
 });
 const layers = (pkg, order) =>
   order.map((folder, at) => ({
     name: `${pkg}-${folder}`,
     severity: 'error',
     from: { path: `^packages/${pkg}/src/${folder}/`, pathNot: '\\.test\\.ts$' },
-    to: { path: order.slice(0, at).map((f) => `^packages/${pkg}/src/${f}/`).concat('^$') },
+    to: {
+      path: order
+        .slice(0, at)
+        .map((f) => `^packages/${pkg}/src/${f}/`)
+        .concat('^$'),
+    },
   }));
 
 module.exports = {
@@ -56,9 +64,24 @@ module.exports = {
       from: { path: '^packages/core/src/' },
       to: { path: '^packages/(?!core/)' },
     },
-    { name: 'contract-imports-core-only', severity: 'error', from: { path: '^packages/contract/src/' }, to: { path: '^packages/(?!core/|contract/)' } },
-    { name: 'server-and-web-apart', severity: 'error', from: { path: '^packages/server/' }, to: { path: '^packages/web/' } },
-    { name: 'web-and-server-apart', severity: 'error', from: { path: '^packages/web/' }, to: { path: '^packages/server/' } },
+    {
+      name: 'contract-imports-core-only',
+      severity: 'error',
+      from: { path: '^packages/contract/src/' },
+      to: { path: '^packages/(?!core/|contract/)' },
+    },
+    {
+      name: 'server-and-web-apart',
+      severity: 'error',
+      from: { path: '^packages/server/' },
+      to: { path: '^packages/web/' },
+    },
+    {
+      name: 'web-and-server-apart',
+      severity: 'error',
+      from: { path: '^packages/web/' },
+      to: { path: '^packages/server/' },
+    },
     ...layers('server', ['http', 'services', 'jobs', 'db', 'config']),
     ...layers('web', ['app', 'stations', 'canvas', 'ui', 'state', 'api', 'worker']),
   ],
@@ -67,6 +90,10 @@ module.exports = {
     exclude: { path: '(^|/)(dist|node_modules/\\.)' },
     tsPreCompilationDeps: true,
     tsConfig: { fileName: 'tsconfig.base.json' },
-    enhancedResolveOptions: { exportsFields: ['exports'], conditionNames: ['import', 'types', 'default'], extensions: ['.ts', '.tsx', '.js', '.mjs', '.json'] },
+    enhancedResolveOptions: {
+      exportsFields: ['exports'],
+      conditionNames: ['import', 'types', 'default'],
+      extensions: ['.ts', '.tsx', '.js', '.mjs', '.json'],
+    },
   },
 };

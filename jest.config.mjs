@@ -1,7 +1,12 @@
 export default {
   testMatch: ['<rootDir>/packages/*/src/**/*.test.ts'],
   extensionsToTreatAsEsm: ['.ts', '.tsx'],
-  transform: { '^.+\\.tsx?$': ['@swc/jest', { jsc: { parser: { syntax: 'typescript', tsx: true }, target: 'es2022' }, module: { type: 'es6' } }] },
+  transform: {
+    '^.+\\.tsx?$': [
+      '@swc/jest',
+      { jsc: { parser: { syntax: 'typescript', tsx: true }, target: 'es2022' }, module: { type: 'es6' } },
+    ],
+  },
   modulePathIgnorePatterns: ['<rootDir>/data', '<rootDir>/dist', '<rootDir>/packages/.*/dist'],
   testTimeout: 30000,
 };

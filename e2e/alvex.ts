@@ -53,7 +53,6 @@ async function freePort(): Promise<number> {
 
 export const test = base.extend<object, { alvex: Alvex }>({
   alvex: [
-    // eslint-disable-next-line no-empty-pattern
     async ({}, use) => {
       const alvex = new Alvex();
       await alvex.start();
@@ -66,14 +65,21 @@ export const test = base.extend<object, { alvex: Alvex }>({
 });
 
 /** Brings a file in through the page and waits for its slides. */
-export async function bringIn(page: Page, alvex: Alvex, file: { name: string; content: string | Buffer }): Promise<void> {
+export async function bringIn(
+  page: Page,
+  alvex: Alvex,
+  file: { name: string; content: string | Buffer },
+): Promise<void> {
   await page.goto(alvex.address);
-  await page.getByLabel('Document').setInputFiles({ name: file.name, mimeType: 'application/octet-stream', buffer: Buffer.from(file.content) });
+  await page
+    .getByLabel('Document')
+    .setInputFiles({ name: file.name, mimeType: 'application/octet-stream', buffer: Buffer.from(file.content) });
   await page.waitForURL(/\/decks\/.+\/slides/);
   await expect(page.getByTestId('slide-count')).toBeVisible();
 }
 
-export const slide = (page: Page, number: number) => page.getByRole('listitem', { name: `Slide ${number}`, exact: true });
+export const slide = (page: Page, number: number) =>
+  page.getByRole('listitem', { name: `Slide ${number}`, exact: true });
 
 export const kept = (page: Page) => expect(page.getByRole('banner').getByRole('status')).toHaveText(/^(kept|all kept)/);
 

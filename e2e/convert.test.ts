@@ -14,7 +14,10 @@ test('the demo report is there, opens, and exports a valid presentation', async 
   await page.getByRole('link', { name: 'Reopening the Sallow Quay tide mill' }).click();
   await expect(drawn(page, 1).first()).toContainText('Reopening the Sallow');
   await page.getByRole('link', { name: 'Hand over' }).click();
-  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Download PPTX' }).click()]);
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Download PPTX' }).click(),
+  ]);
   expect(download.suggestedFilename()).toBe('Reopening the Sallow Quay tide mill.pptx');
   const file = info.outputPath('deck.pptx');
   await download.saveAs(file);
@@ -24,7 +27,10 @@ test('the demo report is there, opens, and exports a valid presentation', async 
 test('a DOCX that is chosen keeps its bytes', async ({ page, alvex }, info) => {
   await bringIn(page, alvex, { name: 'report.docx', content: readFileSync(report) });
   await page.getByRole('link', { name: 'Document' }).click();
-  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Original' }).click()]);
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('link', { name: 'Original' }).click(),
+  ]);
   const file = info.outputPath('original.docx');
   await download.saveAs(file);
   const sum = (path: string) => createHash('sha256').update(readFileSync(path)).digest('hex');
@@ -58,8 +64,14 @@ test('pasted rich text keeps headings, lists and tables', async ({ page, alvex }
   await page.goto(alvex.address);
   await page.getByRole('button', { name: 'Paste text' }).click();
   await page.evaluate(async () => {
-    const html = '<h1>Gates</h1><ul><li>North <b>seized</b></li></ul><h1>Costs</h1><table><tr><th>Work</th><th>Sum</th></tr><tr><td>Gates</td><td>31</td></tr></table><script>alert(1)</script>';
-    await navigator.clipboard.write([new ClipboardItem({ 'text/html': new Blob([html], { type: 'text/html' }), 'text/plain': new Blob(['Gates'], { type: 'text/plain' }) })]);
+    const html =
+      '<h1>Gates</h1><ul><li>North <b>seized</b></li></ul><h1>Costs</h1><table><tr><th>Work</th><th>Sum</th></tr><tr><td>Gates</td><td>31</td></tr></table><script>alert(1)</script>';
+    await navigator.clipboard.write([
+      new ClipboardItem({
+        'text/html': new Blob([html], { type: 'text/html' }),
+        'text/plain': new Blob(['Gates'], { type: 'text/plain' }),
+      }),
+    ]);
   });
   await page.getByRole('textbox', { name: 'Text' }).focus();
   await page.keyboard.press('Control+v');
@@ -74,12 +86,19 @@ test('pasted rich text keeps headings, lists and tables', async ({ page, alvex }
 for (const { what, name, content, says } of [
   { what: 'an empty file', name: 'empty.docx', content: '', says: 'The file is empty' },
   { what: 'a file that only claims to be DOCX', name: 'fake.docx', content: 'plain words', says: 'its content is not' },
-  { what: 'a truncated DOCX', name: 'cut.docx', content: readFileSync(report).subarray(0, 20_000), says: 'ends too early' },
+  {
+    what: 'a truncated DOCX',
+    name: 'cut.docx',
+    content: readFileSync(report).subarray(0, 20_000),
+    says: 'ends too early',
+  },
   { what: 'a kind that has no reader', name: 'slides.pdf', content: '%PDF-1.7\n', says: 'cannot be read yet' },
 ])
   test(`${what} gets a clear message, and the server goes on`, async ({ page, alvex }) => {
     await page.goto(alvex.address);
-    await page.getByLabel('Document').setInputFiles({ name, mimeType: 'application/octet-stream', buffer: Buffer.from(content) });
+    await page
+      .getByLabel('Document')
+      .setInputFiles({ name, mimeType: 'application/octet-stream', buffer: Buffer.from(content) });
     const alert = page.getByRole('alert');
     await expect(alert).toContainText(`${name} was not brought in`);
     await expect(alert).toContainText(says);

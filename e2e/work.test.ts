@@ -28,7 +28,15 @@ test('list items stand below the point of their heading, body text with the poin
   await expect(page.getByTestId('slide-count')).toHaveText('2 slides');
   const marks = slide(page, 1).locator('[data-destination]');
   await expect(marks).toHaveCount(7);
-  expect(await marks.evaluateAll((lines) => lines.map((line) => line.getAttribute('data-destination')))).toEqual(['title', 'notes', 'point1', 'point2', 'point2', 'point1', 'notes']);
+  expect(await marks.evaluateAll((lines) => lines.map((line) => line.getAttribute('data-destination')))).toEqual([
+    'title',
+    'notes',
+    'point1',
+    'point2',
+    'point2',
+    'point1',
+    'notes',
+  ]);
   await expect(slide(page, 1).getByLabel('Write speaker notes')).toContainText('Nine kilowatts');
 });
 
@@ -36,7 +44,10 @@ test('either side finds the other', async ({ page }) => {
   await slide(page, 1).getByText('Barely three on a neap').first().click();
   await expect(slide(page, 1).locator('g[data-target] rect[fill="#C98A12"]')).toHaveCount(1);
   await slide(page, 2).getByLabel('Write: • Sluice gates').click();
-  await expect(slide(page, 2).locator('[data-block]').filter({ hasText: 'Sluice gates' })).toHaveCSS('background-color', 'rgb(227, 236, 230)');
+  await expect(slide(page, 2).locator('[data-block]').filter({ hasText: 'Sluice gates' })).toHaveCSS(
+    'background-color',
+    'rgb(227, 236, 230)',
+  );
 });
 
 test('a mark is turned by keyboard and from its menu, and undone', async ({ page }) => {
@@ -98,7 +109,9 @@ test('a plug is turned in the map and slides follow', async ({ page }) => {
   await page.keyboard.press('ArrowRight');
   await expect(page.getByTestId('map-slides')).toHaveText('2');
   await page.getByRole('button', { name: 'Reading deck' }).click();
-  await expect(page.getByRole('radiogroup', { name: 'Body text' }).getByRole('radio', { name: 'text on the slide' })).toBeChecked();
+  await expect(
+    page.getByRole('radiogroup', { name: 'Body text' }).getByRole('radio', { name: 'text on the slide' }),
+  ).toBeChecked();
 });
 
 test('what was left out is seen with its reason, and the sums agree', async ({ page }) => {
@@ -125,7 +138,10 @@ test('an edit that finds no place is kept and told', async ({ page }) => {
   await page.getByRole('textbox', { name: 'Text' }).fill('Wheel and pit');
   await page.keyboard.press('Enter');
   await page.getByRole('link', { name: 'Map' }).click();
-  await page.getByRole('radiogroup', { name: 'List items, depth 1' }).getByRole('radio', { name: 'speaker notes' }).click();
+  await page
+    .getByRole('radiogroup', { name: 'List items, depth 1' })
+    .getByRole('radio', { name: 'speaker notes' })
+    .click();
   await page.getByRole('link', { name: /^Check/ }).click();
   await expect(page.getByText('Wording “Wheel and pit”')).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();

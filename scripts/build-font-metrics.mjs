@@ -51,7 +51,8 @@ function kerning(font, byGlyph) {
   const gpos = font.GPOS;
   if (!gpos) return [];
   const lookups = new Set();
-  for (const { tag, feature } of gpos.featureList) if (tag === 'kern') for (const i of feature.lookupListIndexes) lookups.add(i);
+  for (const { tag, feature } of gpos.featureList)
+    if (tag === 'kern') for (const i of feature.lookupListIndexes) lookups.add(i);
   const cpsOf = (glyphs) => glyphs.flatMap((glyph) => byGlyph.get(glyph) ?? []);
   const found = [];
   for (const index of [...lookups].sort((a, b) => a - b)) {
@@ -67,7 +68,8 @@ function kerning(font, byGlyph) {
           const set = table.pairSets.get(i);
           for (const left of cpsOf([glyph])) {
             const row = [];
-            for (const record of set) for (const right of cpsOf([record.secondGlyph])) row.push(right, record.value1?.xAdvance ?? 0);
+            for (const record of set)
+              for (const right of cpsOf([record.secondGlyph])) row.push(right, record.value1?.xAdvance ?? 0);
             const key = JSON.stringify(row);
             if (row.length > 0) lefts.set(key, [...(lefts.get(key) ?? []), left]);
           }
@@ -85,7 +87,11 @@ function kerning(font, byGlyph) {
         const used = left.map((cps, l) => (cps.length > 0 ? l : -1)).filter((l) => l >= 0);
         const usedRight = right.map((cps, r) => (cps.length > 0 ? r : -1)).filter((r) => r >= 0);
         if (used.length > 0)
-          found.push({ left: used.map((l) => left[l]), right: usedRight.map((r) => right[r]), values: used.map((l) => usedRight.map((r) => rows[l][r])) });
+          found.push({
+            left: used.map((l) => left[l]),
+            right: usedRight.map((r) => right[r]),
+            values: used.map((l) => usedRight.map((r) => rows[l][r])),
+          });
       }
     }
   }
@@ -94,7 +100,9 @@ function kerning(font, byGlyph) {
 
 function coverage(table) {
   if (table.version === 1) return table.glyphs;
-  return table.rangeRecords.flatMap((range) => Array.from({ length: range.end - range.start + 1 }, (_, i) => range.start + i));
+  return table.rangeRecords.flatMap((range) =>
+    Array.from({ length: range.end - range.start + 1 }, (_, i) => range.start + i),
+  );
 }
 
 function classes(def, glyphs, byGlyph, count) {
@@ -112,9 +120,17 @@ for (const [slug, name] of Object.entries(FAMILIES)) {
   const faces = {};
   for (const [style, weight] of Object.entries(STYLES)) {
     const at = join(folder, weight);
-    faces[style] = metrics(join(at, readdirSync(at).find((file) => file.endsWith('.ttf'))));
+    faces[style] = metrics(
+      join(
+        at,
+        readdirSync(at).find((file) => file.endsWith('.ttf')),
+      ),
+    );
   }
   const text = JSON.stringify({ name, faces });
-  writeFileSync(join(root, 'packages/core/src/fonts/shipped', `${slug}.ts`), `/** Measures of ${name} (SIL Open Font License); written by scripts/build-font-metrics.mjs. */\nconst data: string = ${JSON.stringify(text).replaceAll("'", "\\'").replace(/^"/, "'").replace(/"$/, "'").replaceAll('\\"', '"')};\nexport default data;\n`);
+  writeFileSync(
+    join(root, 'packages/core/src/fonts/shipped', `${slug}.ts`),
+    `/** Measures of ${name} (SIL Open Font License); written by scripts/build-font-metrics.mjs. */\nconst data: string = ${JSON.stringify(text).replaceAll("'", "\\'").replace(/^"/, "'").replace(/"$/, "'").replaceAll('\\"', '"')};\nexport default data;\n`,
+  );
   console.log(slug, text.length);
 }

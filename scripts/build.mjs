@@ -13,7 +13,11 @@ const node = {
   logLevel: 'warning',
   // Packages stay outside: bundled, piscina's tasks hang.
   packages: 'external',
-  alias: { '@alvex/contract/validate': at('packages/contract/src/validate.ts'), '@alvex/core': at('packages/core/src/index.ts'), '@alvex/contract': at('packages/contract/src/index.ts') },
+  alias: {
+    '@alvex/contract/validate': at('packages/contract/src/validate.ts'),
+    '@alvex/core': at('packages/core/src/index.ts'),
+    '@alvex/contract': at('packages/contract/src/index.ts'),
+  },
 };
 
 const targets = {

@@ -6,7 +6,8 @@ import { createServer } from 'node:net';
 import { userInfo } from 'node:os';
 import { join } from 'node:path';
 
-const find = (name) => ['/usr/sbin', '/usr/bin', '/usr/local/sbin', '/usr/local/bin'].map((folder) => join(folder, name)).find(existsSync);
+const find = (name) =>
+  ['/usr/sbin', '/usr/bin', '/usr/local/sbin', '/usr/local/bin'].map((folder) => join(folder, name)).find(existsSync);
 
 export const databaseInstalled = () => Boolean(find('mariadbd') && find('mariadb-install-db') && find('mariadb'));
 
@@ -38,7 +39,7 @@ export async function startDatabase(folder) {
     [
       'CREATE DATABASE IF NOT EXISTS alvex;',
       `CREATE USER IF NOT EXISTS 'alvex'@'%' IDENTIFIED BY '${password}';`,
-      'GRANT ALL ON `alvex%`.* TO \'alvex\'@\'%\';',
+      "GRANT ALL ON `alvex%`.* TO 'alvex'@'%';",
     ].join('\n'),
     { mode: 0o600 },
   );
@@ -67,14 +68,24 @@ performance_schema=OFF
     rmSync(fresh, { recursive: true, force: true });
     const made = spawnSync(
       find('mariadb-install-db'),
-      [`--defaults-file=${settings}`, `--datadir=${fresh}`, `--user=${user}`, '--auth-root-authentication-method=socket', `--auth-root-socket-user=${user}`, '--skip-test-db'],
+      [
+        `--defaults-file=${settings}`,
+        `--datadir=${fresh}`,
+        `--user=${user}`,
+        '--auth-root-authentication-method=socket',
+        `--auth-root-socket-user=${user}`,
+        '--skip-test-db',
+      ],
       { encoding: 'utf8' },
     );
     if (made.status !== 0) throw new Error(`The database could not be made:\n${made.stdout}\n${made.stderr}`);
     renameSync(fresh, data);
   }
   // A process group of its own: Ctrl-C reaches the start script first, which then stops the database in order.
-  const server = spawn(find('mariadbd'), [`--defaults-file=${settings}`, `--user=${user}`], { stdio: 'ignore', detached: true });
+  const server = spawn(find('mariadbd'), [`--defaults-file=${settings}`, `--user=${user}`], {
+    stdio: 'ignore',
+    detached: true,
+  });
   let ended = false;
   const end = new Promise((resolve) => server.once('exit', resolve)).then(() => (ended = true));
   const stop = async () => {
@@ -83,11 +94,17 @@ performance_schema=OFF
   };
   for (let tries = 0; ; tries++) {
     // Another server on the port would answer a plain question too; only ours has our folder.
-    const asked = spawnSync(find('mariadb'), ['--no-defaults', '-h127.0.0.1', `-P${port}`, '-ualvex', '-N', '-e', 'SELECT @@datadir'], { encoding: 'utf8', env: { ...process.env, MYSQL_PWD: password } });
+    const asked = spawnSync(
+      find('mariadb'),
+      ['--no-defaults', '-h127.0.0.1', `-P${port}`, '-ualvex', '-N', '-e', 'SELECT @@datadir'],
+      { encoding: 'utf8', env: { ...process.env, MYSQL_PWD: password } },
+    );
     if (asked.stdout?.trim() === `${data}/`) break;
     if (ended || tries > 300) {
       await stop();
-      throw new Error(`The database did not start. Its log is ${log}${existsSync(log) ? `:\n${readFileSync(log, 'utf8').slice(-2000)}` : ''}`);
+      throw new Error(
+        `The database did not start. Its log is ${log}${existsSync(log) ? `:\n${readFileSync(log, 'utf8').slice(-2000)}` : ''}`,
+      );
     }
     await new Promise((resolve) => setTimeout(resolve, 100));
   }

@@ -48,7 +48,9 @@ for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'])
 
 /** Whether any source is newer than what was built. */
 function isOld() {
-  const built = ['packages/server/dist/main.mjs', 'packages/cli/dist/alvex.mjs', 'packages/web/dist/index.html'].map((file) => join(root, file));
+  const built = ['packages/server/dist/main.mjs', 'packages/cli/dist/alvex.mjs', 'packages/web/dist/index.html'].map(
+    (file) => join(root, file),
+  );
   if (!built.every(existsSync)) return true;
   const oldest = Math.min(...built.map((file) => statSync(file).mtimeMs));
   const newest = (folder) =>

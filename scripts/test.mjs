@@ -17,7 +17,12 @@ const bin = (name) => join(root, 'node_modules/.bin', name);
 function step(name, command, args, counts) {
   const start = Date.now();
   console.log(`\n== ${name}`);
-  const { status, stdout, stderr } = spawnSync(command, args, { cwd: root, encoding: 'utf8', maxBuffer: 256 * 1024 * 1024, env: { ...process.env, FORCE_COLOR: '0' } });
+  const { status, stdout, stderr } = spawnSync(command, args, {
+    cwd: root,
+    encoding: 'utf8',
+    maxBuffer: 256 * 1024 * 1024,
+    env: { ...process.env, FORCE_COLOR: '0' },
+  });
   const output = `${stdout}${stderr}`;
   console.log(output.trim());
   console.log(`== ${name}: ${status === 0 ? 'well' : 'failed'}, ${Math.round((Date.now() - start) / 1000)} s`);
@@ -33,15 +38,28 @@ const jestCounts = (output) => {
   const line = /^Tests:.*$/m.exec(output)?.[0] ?? '';
   return { passed: number(line, /(\d+) passed/), failed: number(line, /(\d+) failed/) };
 };
-const playwrightCounts = (output) => ({ passed: number(output, /^\s*(\d+) passed/m), failed: number(output, /^\s*(\d+) failed/m) });
+const playwrightCounts = (output) => ({
+  passed: number(output, /^\s*(\d+) passed/m),
+  failed: number(output, /^\s*(\d+) failed/m),
+});
 
 step('types', bin('tsc'), ['-b']);
 step('lint', bin('eslint'), ['.']);
 step('format', bin('prettier'), ['--check', '--log-level', 'warn', '.']);
 step('import rules', bin('depcruise'), ['--config', '.dependency-cruiser.cjs', 'packages']);
 if (step('build', 'node', ['scripts/build.mjs'])) {
-  step('unit tests', 'node', ['--experimental-vm-modules', '--no-warnings', 'node_modules/jest/bin/jest.js'], jestCounts);
-  step('end to end tests', bin('playwright'), ['test', '-c', 'e2e/playwright.config.ts', '--reporter=list'], playwrightCounts);
+  step(
+    'unit tests',
+    'node',
+    ['--experimental-vm-modules', '--no-warnings', 'node_modules/jest/bin/jest.js'],
+    jestCounts,
+  );
+  step(
+    'end to end tests',
+    bin('playwright'),
+    ['test', '-c', 'e2e/playwright.config.ts', '--reporter=list'],
+    playwrightCounts,
+  );
   checkDemo();
 }
 console.log(`\n${passed} passed, ${failed} failed`);
@@ -58,7 +76,19 @@ function checkDemo() {
     for (const map of names('maps'))
       for (const theme of names('themes')) {
         const out = join(folder, `${file}.${map}.${theme}.pptx`);
-        if (step(`export ${file}, ${map}, ${theme}`, alvex, ['convert', join(demo, file), '-o', out, '--map', map, '--theme', theme])) files.push(out);
+        if (
+          step(`export ${file}, ${map}, ${theme}`, alvex, [
+            'convert',
+            join(demo, file),
+            '-o',
+            out,
+            '--map',
+            map,
+            '--theme',
+            theme,
+          ])
+        )
+          files.push(out);
       }
   step('exported decks against ECMA-376', join(root, '../shared/tools/check-ooxml'), files);
   rmSync(folder, { recursive: true, force: true });

@@ -3,8 +3,22 @@ import { readFileSync, writeFileSync } from 'node:fs';
 import { basename } from 'node:path';
 import { parseArgs } from 'node:util';
 import {
-  convert, DEFAULT_MAP, detectType, DOCUMENT_TYPES, exportPptx, placeText, PRESET_NAMES, presetMap, readDocument, ReadError, themeNamed, THEMES,
-  type DocumentType, type Edit, type PresetName, type ReadResult,
+  convert,
+  DEFAULT_MAP,
+  detectType,
+  DOCUMENT_TYPES,
+  exportPptx,
+  placeText,
+  PRESET_NAMES,
+  presetMap,
+  readDocument,
+  ReadError,
+  themeNamed,
+  THEMES,
+  type DocumentType,
+  type Edit,
+  type PresetName,
+  type ReadResult,
 } from '@alvex/core';
 import { deckJson } from './deck-json.ts';
 import { outlineJson } from './outline-json.ts';
@@ -24,7 +38,13 @@ class UsageError extends Error {}
 function main(): void {
   const { positionals, values } = parseArgs({
     allowPositionals: true,
-    options: { map: { type: 'string' }, theme: { type: 'string' }, type: { type: 'string' }, out: { type: 'string', short: 'o' }, help: { type: 'boolean', short: 'h' } },
+    options: {
+      map: { type: 'string' },
+      theme: { type: 'string' },
+      type: { type: 'string' },
+      out: { type: 'string', short: 'o' },
+      help: { type: 'boolean', short: 'h' },
+    },
   });
   if (values.help) {
     process.stdout.write(`${USAGE}\n`);
@@ -46,7 +66,10 @@ function main(): void {
     case 'convert': {
       if (values.out === undefined) throw new UsageError('Say where to write: -o OUT.pptx');
       const { document, pictures } = read(file, values.type);
-      writeFileSync(values.out, exportPptx(document, pictures, convert(document, choices(document, values.map, values.theme))));
+      writeFileSync(
+        values.out,
+        exportPptx(document, pictures, convert(document, choices(document, values.map, values.theme))),
+      );
       return;
     }
     default:
@@ -56,16 +79,26 @@ function main(): void {
 
 const print = (text: string): void => void process.stdout.write(`${text}\n`);
 
-function choices(document: ReadResult['document'], map: string | undefined, theme: string | undefined): readonly Edit[] {
+function choices(
+  document: ReadResult['document'],
+  map: string | undefined,
+  theme: string | undefined,
+): readonly Edit[] {
   const name = map ?? DEFAULT_MAP;
-  if (!PRESET_NAMES.includes(name as PresetName)) throw new UsageError(`There is no map ${name}; there are ${PRESET_NAMES.join(', ')}.`);
-  if (theme !== undefined && themeNamed(theme) === undefined) throw new UsageError(`There is no theme ${theme}; there are ${THEMES.map((t) => t.name).join(', ')}.`);
-  return [{ kind: 'map', name, map: presetMap(name as PresetName, document) }, ...(theme === undefined ? [] : [{ kind: 'theme', theme } as const])];
+  if (!PRESET_NAMES.includes(name as PresetName))
+    throw new UsageError(`There is no map ${name}; there are ${PRESET_NAMES.join(', ')}.`);
+  if (theme !== undefined && themeNamed(theme) === undefined)
+    throw new UsageError(`There is no theme ${theme}; there are ${THEMES.map((t) => t.name).join(', ')}.`);
+  return [
+    { kind: 'map', name, map: presetMap(name as PresetName, document) },
+    ...(theme === undefined ? [] : [{ kind: 'theme', theme } as const]),
+  ];
 }
 
 function read(file: string | undefined, type: string | undefined): ReadResult {
   if (file === undefined) throw new UsageError('Say which file.');
-  if (type !== undefined && !DOCUMENT_TYPES.includes(type as DocumentType)) throw new UsageError(`There is no type ${type}; there are ${DOCUMENT_TYPES.join(', ')}.`);
+  if (type !== undefined && !DOCUMENT_TYPES.includes(type as DocumentType))
+    throw new UsageError(`There is no type ${type}; there are ${DOCUMENT_TYPES.join(', ')}.`);
   if (file === '-' && type === undefined) throw new UsageError('Say what standard input is: --type NAME');
   let bytes: Uint8Array;
   try {
@@ -83,7 +116,10 @@ try {
     const place = placeText(error.place);
     process.stderr.write(`${error.code}: ${error.message}${place === '' ? '' : ` (${place})`}\n`);
     process.exitCode = EXIT.unreadable;
-  } else if (error instanceof UsageError || (error instanceof TypeError && 'code' in error && String(error.code).startsWith('ERR_PARSE_ARGS'))) {
+  } else if (
+    error instanceof UsageError ||
+    (error instanceof TypeError && 'code' in error && String(error.code).startsWith('ERR_PARSE_ARGS'))
+  ) {
     process.stderr.write(`${error.message}\n\n${USAGE}\n`);
     process.exitCode = EXIT.usage;
   } else throw error;

@@ -35,8 +35,17 @@ const Run = Type.Object(
 );
 const Runs = Type.Array(Run, { maxItems: 5000 });
 const LevelMap = Type.Object(Object.fromEntries(TEXT_KINDS.map((kind) => [kind, literals(DESTINATIONS)])), closed);
-const entry = <K extends string, P extends Record<string, TSchema>>(kind: K, properties: P) => Type.Object({ kind: Type.Literal(kind), ...properties }, closed);
-const NoteText = Type.Object({ kind: literals(['paragraph', 'item'] as const), depth: Type.Integer({ minimum: 0, maximum: 9 }), ordered: Type.Boolean(), runs: Runs }, closed);
+const entry = <K extends string, P extends Record<string, TSchema>>(kind: K, properties: P) =>
+  Type.Object({ kind: Type.Literal(kind), ...properties }, closed);
+const NoteText = Type.Object(
+  {
+    kind: literals(['paragraph', 'item'] as const),
+    depth: Type.Integer({ minimum: 0, maximum: 9 }),
+    ordered: Type.Boolean(),
+    runs: Runs,
+  },
+  closed,
+);
 
 const Entry = Type.Unsafe<LogEntry>({
   type: 'object',
@@ -51,13 +60,21 @@ const Entry = Type.Unsafe<LogEntry>({
     entry('join', { block: Id }),
     entry('retitle', { slide: Id, runs: Runs }),
     entry('reword', { part: Id, runs: Runs }),
-    entry('renote', { slide: Id, replaces: Type.Array(Id, { maxItems: 1000 }), anchor: Type.Union([Id, Type.Null()]), notes: Type.Array(NoteText, { maxItems: 1000 }) }),
+    entry('renote', {
+      slide: Id,
+      replaces: Type.Array(Id, { maxItems: 1000 }),
+      anchor: Type.Union([Id, Type.Null()]),
+      notes: Type.Array(NoteText, { maxItems: 1000 }),
+    }),
     entry('undo', {}),
     entry('redo', {}),
   ],
 });
 
-export const AppendEntries = Type.Object({ base: Type.Integer({ minimum: 0 }), entries: Type.Array(Entry, { minItems: 1, maxItems: 500 }) }, closed);
+export const AppendEntries = Type.Object(
+  { base: Type.Integer({ minimum: 0 }), entries: Type.Array(Entry, { minItems: 1, maxItems: 500 }) },
+  closed,
+);
 export type AppendEntries = { readonly base: number; readonly entries: readonly LogEntry[] };
 
 export const RenameDeck = Type.Object({ name: DeckName }, closed);

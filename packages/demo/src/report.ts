@@ -1,6 +1,18 @@
 /** The feasibility report of the made-up Sallow Quay tide mill, as DOCX with real styles. All people, places and figures are invented. */
 import {
-  Document, ExternalHyperlink, FootnoteReferenceRun, HeadingLevel, ImageRun, LevelFormat, Packer, Paragraph, Table, TableCell, TableRow, TextRun, WidthType,
+  Document,
+  ExternalHyperlink,
+  FootnoteReferenceRun,
+  HeadingLevel,
+  ImageRun,
+  LevelFormat,
+  Packer,
+  Paragraph,
+  Table,
+  TableCell,
+  TableRow,
+  TextRun,
+  WidthType,
   type ParagraphChild,
 } from 'docx';
 import { pictures } from './pictures.ts';
@@ -8,7 +20,10 @@ import { pictures } from './pictures.ts';
 const art = pictures();
 
 type Text = string | readonly (string | ParagraphChild)[];
-const children = (text: Text): ParagraphChild[] => (typeof text === 'string' ? [new TextRun(text)] : text.map((part) => (typeof part === 'string' ? new TextRun(part) : part)));
+const children = (text: Text): ParagraphChild[] =>
+  typeof text === 'string'
+    ? [new TextRun(text)]
+    : text.map((part) => (typeof part === 'string' ? new TextRun(part) : part));
 const strong = (text: string) => new TextRun({ text, bold: true });
 const note = (id: number) => new FootnoteReferenceRun(id);
 
@@ -17,17 +32,33 @@ const h2 = (text: string) => new Paragraph({ text, heading: HeadingLevel.HEADING
 const h3 = (text: string) => new Paragraph({ text, heading: HeadingLevel.HEADING_3 });
 const p = (text: Text) => new Paragraph({ children: children(text) });
 const bullet = (text: Text, level = 0) => new Paragraph({ children: children(text), bullet: { level } });
-const step = (text: Text, instance: number) => new Paragraph({ children: children(text), numbering: { reference: 'steps', level: 0, instance } });
+const step = (text: Text, instance: number) =>
+  new Paragraph({ children: children(text), numbering: { reference: 'steps', level: 0, instance } });
 const quote = (text: string) => new Paragraph({ text, style: 'Quote' });
 const caption = (text: string) => new Paragraph({ text, style: 'Caption' });
 
 const picture = ({ bytes, width, height }: (typeof art)['mill'], description: string) =>
-  new Paragraph({ children: [new ImageRun({ type: 'png', data: bytes, transformation: { width: 480, height: (480 * height) / width }, altText: { name: 'Picture', title: '', description } })] });
+  new Paragraph({
+    children: [
+      new ImageRun({
+        type: 'png',
+        data: bytes,
+        transformation: { width: 480, height: (480 * height) / width },
+        altText: { name: 'Picture', title: '', description },
+      }),
+    ],
+  });
 
 const table = (rows: readonly (readonly string[])[]) =>
   new Table({
     width: { size: 100, type: WidthType.PERCENTAGE },
-    rows: rows.map((cells, r) => new TableRow({ tableHeader: r === 0, children: cells.map((text) => new TableCell({ children: [new Paragraph(text)] })) })),
+    rows: rows.map(
+      (cells, r) =>
+        new TableRow({
+          tableHeader: r === 0,
+          children: cells.map((text) => new TableCell({ children: [new Paragraph(text)] })),
+        }),
+    ),
   });
 
 const body = [
@@ -35,19 +66,30 @@ const body = [
   new Paragraph({ text: 'Feasibility report for the Sallow Quay Trust, spring meeting', style: 'Subtitle' }),
 
   h1('What the tide gives us'),
-  p(['The pond holds roughly eleven thousand cubic metres, measured from the level marks cut into the sluice wall and checked again in March.', note(1), ' On a spring tide the water outside falls far enough to leave us five hours of useful head; on a neap it is barely three.']),
+  p([
+    'The pond holds roughly eleven thousand cubic metres, measured from the level marks cut into the sluice wall and checked again in March.',
+    note(1),
+    ' On a spring tide the water outside falls far enough to leave us five hours of useful head; on a neap it is barely three.',
+  ]),
   h2('Two working tides a day'),
   bullet('Five hours of head on a spring tide'),
   bullet('Barely three on a neap'),
   bullet('No work within an hour of low water'),
-  p('The two tides drift by about fifty minutes each day, so the working hours move around the clock in a fortnight. Volunteers will need a printed table, not a habit.'),
+  p(
+    'The two tides drift by about fifty minutes each day, so the working hours move around the clock in a fortnight. Volunteers will need a printed table, not a habit.',
+  ),
   h2('Enough for one pair of stones'),
-  p('The wheel gives at most nine kilowatts at the shaft. One pair of stones takes five, the hoist and the sifter together take two, and the rest is lost in the gearing.'),
+  p(
+    'The wheel gives at most nine kilowatts at the shaft. One pair of stones takes five, the hoist and the sifter together take two, and the rest is lost in the gearing.',
+  ),
   bullet('Nine kilowatts at the shaft'),
   bullet('Five for the stones', 1),
   bullet('Two for hoist and sifter', 1),
   bullet('Forty kilograms of flour an hour'),
-  picture(art.tide, 'Two curves over one day: the tide outside, and below it the level of the pond, which falls only while the mill works'),
+  picture(
+    art.tide,
+    'Two curves over one day: the tide outside, and below it the level of the pond, which falls only while the mill works',
+  ),
   caption('Tide and pond over one day of springs'),
 
   h1('What has to be mended first'),
@@ -55,18 +97,29 @@ const body = [
   h2('Sluice gates'),
   bullet('North gate seized since the flood'),
   bullet('South gate leaks at the sill'),
-  p('Both gates are elm on iron straps. The straps can be kept. The surveyor advises new boards of green oak and a sill of recycled plastic, which does not move with the wet.'),
+  p(
+    'Both gates are elm on iron straps. The straps can be kept. The surveyor advises new boards of green oak and a sill of recycled plastic, which does not move with the wet.',
+  ),
   h2('Wheel and pit'),
   bullet('Eleven of forty floats rotten'),
   bullet('Shaft sound, bearings to be recast'),
   bullet('Pit half full of silt'),
-  picture(art.pit, 'A section through the wheel pit: the wheel hangs between two sluices, its lower third in the water'),
+  picture(
+    art.pit,
+    'A section through the wheel pit: the wheel hangs between two sluices, its lower third in the water',
+  ),
   caption('The wheel pit, looking north'),
   h2('Roof over the stone floor'),
-  p(['Rain comes in at the valley between the mill and the house. ', strong('The roof must be closed before the stones are lifted'), ', or the new dressing will be lost in one winter.']),
+  p([
+    'Rain comes in at the valley between the mill and the house. ',
+    strong('The roof must be closed before the stones are lifted'),
+    ', or the new dressing will be lost in one winter.',
+  ]),
 
   h1('What it costs'),
-  p('All prices are from the second round of offers and stand until the end of September. Labour by volunteers is not counted.'),
+  p(
+    'All prices are from the second round of offers and stand until the end of September. Labour by volunteers is not counted.',
+  ),
   table([
     ['Work', 'Year 1', 'Year 2', 'Year 3', 'Total'],
     ['Sluice gates', '31,000', '0', '0', '31,000'],
@@ -81,7 +134,9 @@ const body = [
   step('The county heritage fund pays half, once the lease is signed', 1),
   step('The Trust brings forty thousand from the sale of the boat shed', 1),
   step('Flour and visits carry the third year', 1),
-  p('A third of a year without visitors would leave a gap of about eleven thousand, which the reserve can bear once but not twice.'),
+  p(
+    'A third of a year without visitors would leave a gap of about eleven thousand, which the reserve can bear once but not twice.',
+  ),
   h2('What it costs to run'),
   table([
     ['Item', 'A month'],
@@ -103,11 +158,17 @@ const body = [
   bullet('Nobody works a gate alone'),
   h3('Who may work the gates'),
   p('Only those who have done the induction course and three tides beside someone who has.'),
-  quote('You could hear the stones from the ferry. When they stopped, people looked up. From the memories of a ferryman, collected by the Trust'),
+  quote(
+    'You could hear the stones from the ferry. When they stopped, people looked up. From the memories of a ferryman, collected by the Trust',
+  ),
 
   h1('When'),
-  p('The order follows the weather and the breeding season of the terns on the spit, when no heavy machine may cross the dam.'),
-  p('In the autumn of the first year the gates are lifted and the pit is pumped out. By the following April the roof is closed. The wheel turns without load in the summer of the second year. In May of the third year the first flour is ground in public, and from September the mill is open on two days a week.'),
+  p(
+    'The order follows the weather and the breeding season of the terns on the spit, when no heavy machine may cross the dam.',
+  ),
+  p(
+    'In the autumn of the first year the gates are lifted and the pit is pumped out. By the following April the roof is closed. The wheel turns without load in the summer of the second year. In May of the third year the first flour is ground in public, and from September the mill is open on two days a week.',
+  ),
   h2('Dates that cannot move'),
   table([
     ['Date', 'What', 'Why'],
@@ -120,16 +181,31 @@ const body = [
   bullet('Silt comes back faster than it is dug out'),
   bullet('A hard frost before the roof is closed'),
   bullet('The fund decides a year late'),
-  p(['The silt is the one we know least about. Two winters of soundings by the harbour office', note(2), ' give between four and nine centimetres a year, and the difference decides whether the pond has to be dredged every fifth year or every twelfth. ', 'The soundings are on ', new ExternalHyperlink({ link: 'https://sallow-quay.example/soundings', children: [new TextRun({ text: 'the Trust’s pages', style: 'Hyperlink' })] }), '.']),
+  p([
+    'The silt is the one we know least about. Two winters of soundings by the harbour office',
+    note(2),
+    ' give between four and nine centimetres a year, and the difference decides whether the pond has to be dredged every fifth year or every twelfth. ',
+    'The soundings are on ',
+    new ExternalHyperlink({
+      link: 'https://sallow-quay.example/soundings',
+      children: [new TextRun({ text: 'the Trust’s pages', style: 'Hyperlink' })],
+    }),
+    '.',
+  ]),
 
   h1('What we ask of the meeting'),
   bullet('Agree to the lease for thirty years'),
   bullet('Release forty thousand for the first year'),
   bullet('Name two members for the building group'),
-  picture(art.mill, 'The mill from the quay at half tide: a tall gabled house of stone over the dam, its wheel to the right'),
+  picture(
+    art.mill,
+    'The mill from the quay at half tide: a tall gabled house of stone over the dam, its wheel to the right',
+  ),
 
   h1('For the chair only'),
-  p('The surveyor has not signed the figure for the bearings. If it is asked about, say that it is an offer, not a measurement.'),
+  p(
+    'The surveyor has not signed the figure for the bearings. If it is asked about, say that it is an offer, not a measurement.',
+  ),
   p('The owner of the lower meadow has not been told of the silt lagoon. Please do not show the map.'),
 ];
 

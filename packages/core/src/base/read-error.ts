@@ -29,7 +29,8 @@ const MESSAGES: Readonly<Record<ReadErrorCode, string>> = {
   'unknown-type': 'This kind of file cannot be read yet. DOCX, Markdown, HTML and plain text can.',
   'part-missing': 'A part that every document needs is not in the file. Save it again with the program that made it.',
   'bad-xml': 'A part of the file is not well-formed XML. Save it again with the program that made it.',
-  doctype: 'A part of the file declares a document type, which no document needs and which can be harmful. It was not read.',
+  doctype:
+    'A part of the file declares a document type, which no document needs and which can be harmful. It was not read.',
   bomb: `The file unpacks to more than can be right: over ${megabytes(LIMITS.partBytes)} in a part, ${megabytes(LIMITS.archiveBytes)} in all, ${LIMITS.zipRatio} times its packed size, ${LIMITS.zipEntries} entries, or elements nested over ${LIMITS.xmlDepth} deep.`,
   'too-many-blocks': `The document has more than ${LIMITS.blocks} paragraphs. Bring it in in parts.`,
 };

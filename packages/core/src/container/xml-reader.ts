@@ -47,7 +47,12 @@ const NAMESPACES: Readonly<Record<string, string>> = {
  * @param progress Called with the packed bytes used so far.
  * @throws ReadError `bad-xml`, `doctype`, `bomb`, and as `ZipReader.stream` does.
  */
-export function readXmlPart(zip: ZipReader, part: string, handler: XmlHandler, progress?: (used: number) => void): void {
+export function readXmlPart(
+  zip: ZipReader,
+  part: string,
+  handler: XmlHandler,
+  progress?: (used: number) => void,
+): void {
   const parser = xmlParser(handler, part);
   let decoder: ReturnType<typeof textDecoder> | undefined;
   zip.stream(part, (piece, used) => {

@@ -2,7 +2,6 @@
 
 // XML 1.0 §2.2: characters that no document may hold, not even escaped; lone surrogates among them.
 const FORBIDDEN =
-  // eslint-disable-next-line no-control-regex
   /[\u0000-\u0008\u000b\u000c\u000e-\u001f\ufffe\uffff]|[\ud800-\udbff](?![\udc00-\udfff])|(?<![\ud800-\udbff])[\udc00-\udfff]/g;
 const SPECIAL = /[&<>"\u0000-\u0008\u000b\u000c\u000e-\u001f\ud800-\udfff\ufffe\uffff]/;
 

@@ -84,7 +84,8 @@ export class ZipReader {
     if (entry === undefined) throw new ReadError('part-missing', place);
     if (entry.encrypted) throw new ReadError('encrypted', place);
     const { offset, packed, method } = entry;
-    if (offset + 30 > this.#bytes.length || this.#view.getUint32(offset, true) !== LOCAL) throw new ReadError('truncated', place);
+    if (offset + 30 > this.#bytes.length || this.#view.getUint32(offset, true) !== LOCAL)
+      throw new ReadError('truncated', place);
     const start = offset + 30 + this.#view.getUint16(offset + 26, true) + this.#view.getUint16(offset + 28, true);
     if (start + packed > this.#bytes.length) throw new ReadError('truncated', place);
     let used = 0;
@@ -93,7 +94,8 @@ export class ZipReader {
       size += piece.length;
       this.#unpacked += piece.length;
       const tooDense = size > 1024 * 1024 && size > packed * LIMITS.zipRatio;
-      if (tooDense || size > LIMITS.partBytes || this.#unpacked > LIMITS.archiveBytes) throw new ReadError('bomb', place);
+      if (tooDense || size > LIMITS.partBytes || this.#unpacked > LIMITS.archiveBytes)
+        throw new ReadError('bomb', place);
       take(piece, used);
     };
     if (method === 0) {
@@ -114,7 +116,8 @@ export class ZipReader {
         inflate.push(this.#bytes.subarray(at, to), to === start + packed);
       }
     } catch (error) {
-      if (error instanceof Error && 'code' in error && typeof error.code === 'number') throw new ReadError('truncated', place, { cause: error });
+      if (error instanceof Error && 'code' in error && typeof error.code === 'number')
+        throw new ReadError('truncated', place, { cause: error });
       throw error;
     }
     if (!finished && packed > 0) throw new ReadError('truncated', place);

@@ -17,6 +17,9 @@ const LEVEL = 6;
 export function writeZip(parts: readonly Part[]): Uint8Array {
   const files: Zippable = {};
   for (const { name, content, stored } of parts)
-    files[name] = [typeof content === 'string' ? encodeUtf8(content) : content, { level: stored ? 0 : LEVEL, mtime: FIXED_TIME }];
+    files[name] = [
+      typeof content === 'string' ? encodeUtf8(content) : content,
+      { level: stored ? 0 : LEVEL, mtime: FIXED_TIME },
+    ];
   return zipSync(files);
 }

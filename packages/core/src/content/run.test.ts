@@ -6,7 +6,10 @@ import { placeCells } from './table.ts';
 const mixed: Runs = [{ text: 'The ' }, { text: 'north', bold: true }, { text: ' gate' }];
 
 test('neighbours of one look are merged, empty runs dropped', () => {
-  expect(mergeRuns([{ text: 'a' }, { text: '' }, { text: 'b' }, { text: 'c', bold: true }])).toEqual([{ text: 'ab' }, { text: 'c', bold: true }]);
+  expect(mergeRuns([{ text: 'a' }, { text: '' }, { text: 'b' }, { text: 'c', bold: true }])).toEqual([
+    { text: 'ab' },
+    { text: 'c', bold: true },
+  ]);
 });
 
 test('a slice keeps the look of its pieces', () => {
@@ -30,7 +33,8 @@ test.each([
 });
 
 test('any text can be given to any runs', () => {
-  for (const text of ['', 'x', 'Thn gate', 'The north gateThe north gate', 'gate north The']) expect(runsText(retext(mixed, text))).toBe(text);
+  for (const text of ['', 'x', 'Thn gate', 'The north gateThe north gate', 'gate north The'])
+    expect(runsText(retext(mixed, text))).toBe(text);
 });
 
 test.each([
@@ -58,5 +62,10 @@ test('cells are placed around those that reach down', () => {
     { header: false, cells: [cell(1, 2), cell(2, 1)] },
     { header: false, cells: [cell(1, 1), cell(1, 1)] },
   ]);
-  expect(placed.map(({ row, column }) => [row, column])).toEqual([[0, 0], [0, 1], [1, 1], [1, 2]]);
+  expect(placed.map(({ row, column }) => [row, column])).toEqual([
+    [0, 0],
+    [0, 1],
+    [1, 1],
+    [1, 2],
+  ]);
 });

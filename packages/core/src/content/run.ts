@@ -50,7 +50,8 @@ export function sliceRuns(runs: Runs, from: number, to: number): Runs {
   for (const run of runs) {
     const start = Math.max(from - at, 0);
     const end = Math.min(to - at, run.text.length);
-    if (start < end) sliced.push(start === 0 && end === run.text.length ? run : { ...run, text: run.text.slice(start, end) });
+    if (start < end)
+      sliced.push(start === 0 && end === run.text.length ? run : { ...run, text: run.text.slice(start, end) });
     at += run.text.length;
     if (at >= to) break;
   }

@@ -1,7 +1,8 @@
 /** Counts words as people count them. */
 
 // Scripts written without spaces: each character counts, as the trade does for Chinese and Japanese.
-const UNSPACED = /[\p{Script=Han}\p{Script=Hiragana}\p{Script=Katakana}\p{Script=Thai}\p{Script=Lao}\p{Script=Khmer}]/gu;
+const UNSPACED =
+  /[\p{Script=Han}\p{Script=Hiragana}\p{Script=Katakana}\p{Script=Thai}\p{Script=Lao}\p{Script=Khmer}]/gu;
 const HAS_WORD = /[\p{L}\p{N}]/u;
 const BEYOND_LATIN = /[^\u0000-\u04ff\u2000-\u206f]/;
 

@@ -1,14 +1,38 @@
 /** Where text goes, and the map that says so for each kind of text. */
 
-export const DESTINATIONS = ['section', 'title', 'point1', 'point2', 'point3', 'point4', 'point5', 'slide', 'notes', 'out'] as const;
+export const DESTINATIONS = [
+  'section',
+  'title',
+  'point1',
+  'point2',
+  'point3',
+  'point4',
+  'point5',
+  'slide',
+  'notes',
+  'out',
+] as const;
 /** `slide`: as text on the slide, not as a point. `out`: left out. */
 export type Destination = (typeof DESTINATIONS)[number];
 
 export const TEXT_KINDS = [
-  'heading1', 'heading2', 'heading3', 'heading4', 'heading5', 'heading6',
+  'heading1',
+  'heading2',
+  'heading3',
+  'heading4',
+  'heading5',
+  'heading6',
   'body',
-  'list1', 'list2', 'list3', 'list4', 'list5',
-  'table', 'picture', 'quote', 'code', 'footnote',
+  'list1',
+  'list2',
+  'list3',
+  'list4',
+  'list5',
+  'table',
+  'picture',
+  'quote',
+  'code',
+  'footnote',
 ] as const;
 export type TextKind = (typeof TEXT_KINDS)[number];
 

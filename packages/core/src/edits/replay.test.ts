@@ -13,11 +13,19 @@ const blocks = new Set(document.blocks.map((block) => block.id as string));
 const [first] = deck.slides;
 const notes = first!.notes.map((note) => note.id);
 const renote = (...texts: readonly string[]): Edit => ({
-  kind: 'renote', slide: first!.id, replaces: notes, anchor: null, notes: texts.map((text) => ({ kind: 'paragraph', depth: 0, ordered: false, runs: plain(text) })),
+  kind: 'renote',
+  slide: first!.id,
+  replaces: notes,
+  anchor: null,
+  notes: texts.map((text) => ({ kind: 'paragraph', depth: 0, ordered: false, runs: plain(text) })),
 });
 
 describe('the log', () => {
-  const [a, b, c]: readonly Edit[] = [{ kind: 'cut', block: 'a' }, { kind: 'cut', block: 'b' }, { kind: 'cut', block: 'c' }];
+  const [a, b, c]: readonly Edit[] = [
+    { kind: 'cut', block: 'a' },
+    { kind: 'cut', block: 'b' },
+    { kind: 'cut', block: 'c' },
+  ];
 
   test('undo drops the last edit, redo brings it back', () => {
     expect(foldLog([a!, b!, { kind: 'undo' }])).toEqual({ done: [a], undone: [b] });
@@ -34,9 +42,19 @@ describe('the log', () => {
 });
 
 test('a join takes back a cut; without a cut it is a join', () => {
-  expect(decide([{ kind: 'cut', block: 'x' }, { kind: 'join', block: 'x' }])).toMatchObject({ cuts: new Set(), joins: new Set() });
+  expect(
+    decide([
+      { kind: 'cut', block: 'x' },
+      { kind: 'join', block: 'x' },
+    ]),
+  ).toMatchObject({ cuts: new Set(), joins: new Set() });
   expect(decide([{ kind: 'join', block: 'x' }])).toMatchObject({ joins: new Set(['x']) });
-  expect(decide([{ kind: 'join', block: 'x' }, { kind: 'cut', block: 'x' }])).toMatchObject({ joins: new Set(), cuts: new Set(['x']) });
+  expect(
+    decide([
+      { kind: 'join', block: 'x' },
+      { kind: 'cut', block: 'x' },
+    ]),
+  ).toMatchObject({ joins: new Set(), cuts: new Set(['x']) });
 });
 
 test('what no edit touches comes back identical', () => {
@@ -83,7 +101,12 @@ test('an edit without a target is unplaced with its reason, and placed again whe
     { kind: 'turn', block: 'gone', to: 'out' },
     { ...renote('x'), replaces: ['gone'] } as Edit,
   ];
-  expect(replay(deck, edits, blocks).unplaced.map((one) => one.reason)).toEqual(['slide-gone', 'part-gone', 'block-gone', 'notes-gone']);
+  expect(replay(deck, edits, blocks).unplaced.map((one) => one.reason)).toEqual([
+    'slide-gone',
+    'part-gone',
+    'block-gone',
+    'notes-gone',
+  ]);
   const reword: Edit = { kind: 'reword', part: first!.content[0]!.id, runs: plain('other words') };
   const spoken = mapDocument(document, { ...presetMap('talk', document), list1: 'notes' });
   expect(replay(spoken, [reword], blocks).unplaced).toHaveLength(1);

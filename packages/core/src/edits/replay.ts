@@ -26,7 +26,14 @@ export function replay(deck: Deck, edits: readonly Edit[], blocks: ReadonlySet<s
     if (reason !== undefined) unplaced.push({ edit, reason });
   }
   if (edits.every((edit) => !changesSlides(edit))) return { deck, unplaced };
-  return { deck: { ...deck, slides: deck.slides.map((slide) => slides.get(slide.id)!), leftOut: [...deck.leftOut, ...removed] }, unplaced };
+  return {
+    deck: {
+      ...deck,
+      slides: deck.slides.map((slide) => slides.get(slide.id)!),
+      leftOut: [...deck.leftOut, ...removed],
+    },
+    unplaced,
+  };
 
   function apply(edit: Edit): Unplaced['reason'] | undefined {
     switch (edit.kind) {
@@ -48,7 +55,9 @@ export function replay(deck: Deck, edits: readonly Edit[], blocks: ReadonlySet<s
           slideOfPart.delete(part.id);
           removed.push(...part.blocks.map((block): LeftOut => ({ block, reason: 'removed' })));
         }
-        const content = slide.content.flatMap((candidate) => (candidate !== part ? [candidate] : edit.runs.length === 0 ? [] : [{ ...part, runs: edit.runs }]));
+        const content = slide.content.flatMap((candidate) =>
+          candidate !== part ? [candidate] : edit.runs.length === 0 ? [] : [{ ...part, runs: edit.runs }],
+        );
         slides.set(slide.id, { ...slide, content });
         return undefined;
       }
@@ -69,7 +78,10 @@ export function replay(deck: Deck, edits: readonly Edit[], blocks: ReadonlySet<s
           blocks: i === 0 ? sources : [],
         }));
         if (fresh.length === 0) removed.push(...sources.map((block): LeftOut => ({ block, reason: 'removed' })));
-        const at = old.length > 0 ? slide.notes.indexOf(old[0]!) : slide.notes.findLastIndex((note) => note.anchor === anchor) + 1;
+        const at =
+          old.length > 0
+            ? slide.notes.indexOf(old[0]!)
+            : slide.notes.findLastIndex((note) => note.anchor === anchor) + 1;
         const rest = slide.notes.filter((note) => !old.includes(note));
         slides.set(slide.id, { ...slide, notes: [...rest.slice(0, at), ...fresh, ...rest.slice(at)] });
         return undefined;
@@ -82,4 +94,5 @@ export function replay(deck: Deck, edits: readonly Edit[], blocks: ReadonlySet<s
   }
 }
 
-const changesSlides = (edit: Edit): boolean => edit.kind === 'retitle' || edit.kind === 'reword' || edit.kind === 'renote';
+const changesSlides = (edit: Edit): boolean =>
+  edit.kind === 'retitle' || edit.kind === 'reword' || edit.kind === 'renote';

@@ -29,7 +29,8 @@ export function fontFace(family: FamilyName, style: FaceStyle): FontMetrics {
   let face = faces.get(key);
   if (face === undefined) {
     let data = unpacked.get(family);
-    if (data === undefined) unpacked.set(family, (data = (JSON.parse(PACKED[family]) as { faces: Record<FaceStyle, FaceData> }).faces));
+    if (data === undefined)
+      unpacked.set(family, (data = (JSON.parse(PACKED[family]) as { faces: Record<FaceStyle, FaceData> }).faces));
     faces.set(key, (face = new FontMetrics(data[style])));
   }
   return face;

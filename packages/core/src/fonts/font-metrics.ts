@@ -12,7 +12,10 @@ export interface FaceData {
   readonly kerning: readonly (PairTable | ClassTable)[];
 }
 interface PairTable {
-  readonly pairs: readonly { readonly left: readonly number[]; readonly row: readonly number[] /* right, value, right, value, ... */ }[];
+  readonly pairs: readonly {
+    readonly left: readonly number[];
+    readonly row: readonly number[]; /* right, value, right, value, ... */
+  }[];
 }
 interface ClassTable {
   readonly left: readonly (readonly number[])[];
@@ -101,7 +104,8 @@ export class FontMetrics {
 }
 
 const ZERO_WIDTH = /[\p{Mn}\p{Me}\p{Cf}]/u;
-const WIDE = /[\p{Script=Han}\p{Script=Hiragana}\p{Script=Katakana}\p{Script=Hangul}\p{Extended_Pictographic}\u3000-\u303f\uff00-\uff60]/u;
+const WIDE =
+  /[\p{Script=Han}\p{Script=Hiragana}\p{Script=Katakana}\p{Script=Hangul}\p{Extended_Pictographic}\u3000-\u303f\uff00-\uff60]/u;
 
 function pairLookup(table: PairTable, em: number): PairLookup {
   const rows = new Map<number, Map<number, number>>();
@@ -114,7 +118,8 @@ function pairLookup(table: PairTable, em: number): PairLookup {
 }
 
 function classLookup(table: ClassTable, em: number): PairLookup {
-  const classes = (lists: readonly (readonly number[])[]): Map<number, number> => new Map(lists.flatMap((cps, i) => cps.map((cp) => [cp, i] as const)));
+  const classes = (lists: readonly (readonly number[])[]): Map<number, number> =>
+    new Map(lists.flatMap((cps, i) => cps.map((cp) => [cp, i] as const)));
   const left = classes(table.left);
   const right = classes(table.right);
   return (l, r) => {

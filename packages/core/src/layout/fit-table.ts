@@ -1,6 +1,14 @@
 /** Fits a table: column widths by content, type stepped down, then continued over pages with its head repeated. */
 import { emu, emuFromPt, ptFromEmu, type Emu } from '../base/index.ts';
-import { placeCells, runsText, sliceRuns, type Runs, type Table, type TableCell, type TableRow } from '../content/index.ts';
+import {
+  placeCells,
+  runsText,
+  sliceRuns,
+  type Runs,
+  type Table,
+  type TableCell,
+  type TableRow,
+} from '../content/index.ts';
 import { breakLines, type Line } from '../fonts/index.ts';
 import type { Frame, Theme } from '../theme/index.ts';
 import type { SetCell, SetLine, TableBox } from './page.ts';
@@ -29,14 +37,17 @@ export function fitTable(source: Table, part: string, frame: Frame, theme: Theme
   const { sizes } = theme.table;
   const room = ptFromEmu(frame.height);
   // All of it on one slide if any size allows, else continued at the floor.
-  const whole = groups.length === 1 ? sizes.find((candidate) => tableHeight(table, frame, theme, candidate) <= room) : undefined;
+  const whole =
+    groups.length === 1 ? sizes.find((candidate) => tableHeight(table, frame, theme, candidate) <= room) : undefined;
   const size = whole ?? sizes.at(-1)!;
   const boxes =
     whole === undefined
       ? groups.flatMap((group) => {
           const single = withoutRowSpans(group);
           const widths = columnWidths(single, frame, theme, size);
-          return pagesOf(single, widths, frame, theme, size).map((page) => setTable(page, widths, part, frame, theme, size));
+          return pagesOf(single, widths, frame, theme, size).map((page) =>
+            setTable(page, widths, part, frame, theme, size),
+          );
         })
       : [setTable(table, columnWidths(table, frame, theme, size), part, frame, theme, size)];
   return { size, tight: size < sizes[0]!, boxes };
@@ -47,13 +58,23 @@ function withoutRowSpans(table: Table): Table {
   if (!table.rows.some((row) => row.cells.some((cell) => cell.rows > 1))) return table;
   const rows: { column: number; cell: TableCell }[][] = table.rows.map(() => []);
   for (const { row, column, cell } of placeCells(table.rows))
-    for (let below = 0; below < cell.rows && row + below < rows.length; below++) rows[row + below]!.push({ column, cell: { ...cell, rows: 1, runs: below === 0 ? cell.runs : [] } });
-  return { columns: table.columns, rows: table.rows.map((row, i) => ({ header: row.header, cells: rows[i]!.sort((x, y) => x.column - y.column).map(({ cell }) => cell) })) };
+    for (let below = 0; below < cell.rows && row + below < rows.length; below++)
+      rows[row + below]!.push({ column, cell: { ...cell, rows: 1, runs: below === 0 ? cell.runs : [] } });
+  return {
+    columns: table.columns,
+    rows: table.rows.map((row, i) => ({
+      header: row.header,
+      cells: rows[i]!.sort((x, y) => x.column - y.column).map(({ cell }) => cell),
+    })),
+  };
 }
 
 function withBoldHead(table: Table): Table {
   if (!table.rows.some((row) => row.header)) return table;
-  const bold = (row: TableRow): TableRow => ({ ...row, cells: row.cells.map((cell) => ({ ...cell, runs: cell.runs.map((run) => ({ ...run, bold: true as const })) })) });
+  const bold = (row: TableRow): TableRow => ({
+    ...row,
+    cells: row.cells.map((cell) => ({ ...cell, runs: cell.runs.map((run) => ({ ...run, bold: true as const })) })),
+  });
   return { ...table, rows: table.rows.map((row) => (row.header ? bold(row) : row)) };
 }
 
@@ -83,7 +104,15 @@ function pagesOf(table: Table, widths: readonly number[], frame: Frame, theme: T
 }
 
 /** Divides rows that alone are taller than the room: each cell goes on where its text stopped. */
-function splitTallRows(table: Table, widths: readonly number[], frame: Frame, theme: Theme, size: number, room: number, from: number): Table {
+function splitTallRows(
+  table: Table,
+  widths: readonly number[],
+  frame: Frame,
+  theme: Theme,
+  size: number,
+  room: number,
+  from: number,
+): Table {
   const heights = rowHeights(table, widths, theme, frame, size);
   if (heights.every((height, i) => i < from || height <= room)) return table;
   const most = Math.max(1, Math.floor((room - 2 * CELL_PADDING.y) / (lineHeight(theme, frame, PLAIN) * size)));
@@ -101,13 +130,25 @@ function splitTallRows(table: Table, widths: readonly number[], frame: Frame, th
   return { columns: table.columns, rows };
 }
 
-function cutCell(cell: TableCell, widths: readonly number[], row: TableRow, index: number, most: number, frame: Frame, theme: Theme, size: number): readonly [TableCell, TableCell] {
+function cutCell(
+  cell: TableCell,
+  widths: readonly number[],
+  row: TableRow,
+  index: number,
+  most: number,
+  frame: Frame,
+  theme: Theme,
+  size: number,
+): readonly [TableCell, TableCell] {
   const column = row.cells.slice(0, index).reduce((at, before) => at + before.columns, 0);
   const width = sum(widths.slice(column, column + cell.columns)) - 2 * CELL_PADDING.x;
   const lines = cellLines(cell.runs, width, theme, frame, size);
   if (lines.length <= most) return [cell, { ...cell, runs: [] }];
   const at = lines[most]!.start;
-  return [{ ...cell, runs: sliceRuns(cell.runs, 0, at) }, { ...cell, runs: sliceRuns(cell.runs, at, runsText(cell.runs).length) }];
+  return [
+    { ...cell, runs: sliceRuns(cell.runs, 0, at) },
+    { ...cell, runs: sliceRuns(cell.runs, at, runsText(cell.runs).length) },
+  ];
 }
 
 const sum = (values: readonly number[]): number => values.reduce((total, value) => total + value, 0);
@@ -143,12 +184,21 @@ function columnWidths(table: Table, frame: Frame, theme: Theme, size: number): r
   return wanted.map((_, i) => share(i) + padding);
 }
 
-function rowHeights(table: Table, widths: readonly number[], theme: Theme, frame: Frame, size: number): readonly number[] {
+function rowHeights(
+  table: Table,
+  widths: readonly number[],
+  theme: Theme,
+  frame: Frame,
+  size: number,
+): readonly number[] {
   const line = lineHeight(theme, frame, PLAIN) * size;
   const heights = table.rows.map(() => line + 2 * CELL_PADDING.y);
   const placed = placeCells(table.rows).map((at) => {
     const width = sum(widths.slice(at.column, at.column + at.cell.columns)) - 2 * CELL_PADDING.x;
-    return { ...at, height: Math.max(1, cellLines(at.cell.runs, width, theme, frame, size).length) * line + 2 * CELL_PADDING.y };
+    return {
+      ...at,
+      height: Math.max(1, cellLines(at.cell.runs, width, theme, frame, size).length) * line + 2 * CELL_PADDING.y,
+    };
   });
   // Cells of one row first, then what cells over several rows still lack is given to their last row.
   for (const { row, cell, height } of placed) if (cell.rows === 1) heights[row] = Math.max(heights[row]!, height);
@@ -164,11 +214,19 @@ function tableHeight(table: Table, frame: Frame, theme: Theme, size: number): nu
   return sum(rowHeights(table, columnWidths(table, frame, theme, size), theme, frame, size));
 }
 
-function setTable(table: Table, widths: readonly number[], part: string, frame: Frame, theme: Theme, size: number): TableBox {
+function setTable(
+  table: Table,
+  widths: readonly number[],
+  part: string,
+  frame: Frame,
+  theme: Theme,
+  size: number,
+): TableBox {
   const heights = rowHeights(table, widths, theme, frame, size);
   const columnEmu = widths.map(emuFromPt);
   const rowEmu = heights.map(emuFromPt);
-  const offset = (values: readonly Emu[], count: number): number => values.slice(0, count).reduce((total, value) => total + value, 0);
+  const offset = (values: readonly Emu[], count: number): number =>
+    values.slice(0, count).reduce((total, value) => total + value, 0);
   const line = lineHeight(theme, frame, PLAIN) * size;
   const ascent = line * 0.78;
   const cells = placeCells(table.rows).map(({ row, column, cell }): SetCell => {
@@ -184,7 +242,16 @@ function setTable(table: Table, widths: readonly number[], part: string, frame: 
       baseline: emu(y + emuFromPt(CELL_PADDING.y + i * line + ascent)),
       width: emuFromPt(Math.min(set.width * size, Math.max(text, 0))),
     }));
-    return { row, column, rows: cell.rows, columns: cell.columns, header: table.rows[row]!.header, runs: cell.runs, rect: { x: emu(x), y: emu(y), width, height }, lines };
+    return {
+      row,
+      column,
+      rows: cell.rows,
+      columns: cell.columns,
+      header: table.rows[row]!.header,
+      runs: cell.runs,
+      rect: { x: emu(x), y: emu(y), width, height },
+      lines,
+    };
   });
   return { kind: 'table', frame, part, table, size, columnWidths: columnEmu, rowHeights: rowEmu, cells };
 }

@@ -11,20 +11,34 @@ const LAST_RESORT = [16, 14, 12, 11, 10, 9, 8, 7, 6];
 export const heightAt = (paras: readonly Para[], frame: Frame, theme: Theme, size: number): number =>
   stackHeight(paras.map((para) => measurePara(para, frame, theme, size)));
 
-const fits = (paras: readonly Para[], frame: Frame, theme: Theme, size: number): boolean => heightAt(paras, frame, theme, size) <= ptFromEmu(frame.height);
+const fits = (paras: readonly Para[], frame: Frame, theme: Theme, size: number): boolean =>
+  heightAt(paras, frame, theme, size) <= ptFromEmu(frame.height);
 
 /**
  * Finds the largest type size at which `paras` fit `frame`.
  * @param sizes Sizes to try, in points, largest first.
  * @returns A member of `sizes`, or `undefined` when even the last overflows.
  */
-export const largestSize = (paras: readonly Para[], frame: Frame, theme: Theme, sizes: readonly number[]): number | undefined =>
-  sizes.find((size) => fits(paras, frame, theme, size));
+export const largestSize = (
+  paras: readonly Para[],
+  frame: Frame,
+  theme: Theme,
+  sizes: readonly number[],
+): number | undefined => sizes.find((size) => fits(paras, frame, theme, size));
 
 /** A size below the floor at which everything still stays inside; undefined when there is none. */
-export function lastResortSize(paras: readonly Para[], frame: Frame, theme: Theme): { size: number; linesOver: number } | undefined {
+export function lastResortSize(
+  paras: readonly Para[],
+  frame: Frame,
+  theme: Theme,
+): { size: number; linesOver: number } | undefined {
   const floor = frame.style.sizes.at(-1)!;
-  const size = largestSize(paras, frame, theme, LAST_RESORT.filter((candidate) => candidate < floor));
+  const size = largestSize(
+    paras,
+    frame,
+    theme,
+    LAST_RESORT.filter((candidate) => candidate < floor),
+  );
   if (size === undefined) return undefined;
   const measures = paras.map((para) => measurePara(para, frame, theme, floor));
   const over = stackHeight(measures) - ptFromEmu(frame.height);
@@ -32,7 +46,11 @@ export function lastResortSize(paras: readonly Para[], frame: Frame, theme: Them
 }
 
 /** Pages at the largest size that needs no more of them than the floor does. */
-export function continuedPages(paras: readonly Para[], frame: Frame, theme: Theme): { size: number; pages: readonly (readonly Para[])[] } {
+export function continuedPages(
+  paras: readonly Para[],
+  frame: Frame,
+  theme: Theme,
+): { size: number; pages: readonly (readonly Para[])[] } {
   const { sizes } = frame.style;
   const floor = sizes.at(-1)!;
   const fewest = paginate(paras, frame, theme, floor);
@@ -47,17 +65,31 @@ const COLUMN_LEAST = 6;
 const COLUMN_LONGEST = 70; // characters
 
 /** Two columns, where many short points would stand better so. @returns undefined when they do not suit or do not fit. */
-export function twoColumns(paras: readonly Para[], left: Frame, right: Frame, theme: Theme, sizes: readonly number[]): { size: number; columns: readonly [readonly Para[], readonly Para[]] } | undefined {
-  if (paras.length < COLUMN_LEAST || paras.some((para) => para.style === 'code' || runsText(para.runs).length > COLUMN_LONGEST)) return undefined;
+export function twoColumns(
+  paras: readonly Para[],
+  left: Frame,
+  right: Frame,
+  theme: Theme,
+  sizes: readonly number[],
+): { size: number; columns: readonly [readonly Para[], readonly Para[]] } | undefined {
+  if (
+    paras.length < COLUMN_LEAST ||
+    paras.some((para) => para.style === 'code' || runsText(para.runs).length > COLUMN_LONGEST)
+  )
+    return undefined;
   for (const size of sizes) {
     let best: { height: number; at: number } | undefined;
     for (let at = 2; at < paras.length - 1; at++) {
       const first = paras[at]!;
       if (first.style === 'point' && first.level > 1) continue;
-      const height = Math.max(heightAt(paras.slice(0, at), left, theme, size), heightAt(paras.slice(at), right, theme, size));
+      const height = Math.max(
+        heightAt(paras.slice(0, at), left, theme, size),
+        heightAt(paras.slice(at), right, theme, size),
+      );
       if (best === undefined || height < best.height) best = { height, at };
     }
-    if (best !== undefined && best.height <= ptFromEmu(left.height)) return { size, columns: [paras.slice(0, best.at), paras.slice(best.at)] };
+    if (best !== undefined && best.height <= ptFromEmu(left.height))
+      return { size, columns: [paras.slice(0, best.at), paras.slice(best.at)] };
   }
   return undefined;
 }

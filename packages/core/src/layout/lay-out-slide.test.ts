@@ -10,11 +10,22 @@ import { layOutSlide } from './lay-out-slide.ts';
 import type { Page } from './page.ts';
 
 const [theme] = THEMES;
-const pictures: ReadonlyMap<PictureId, Picture> = new Map(['a', 'b'].map((id, i) => [id as PictureId, { id: id as PictureId, mime: 'image/png', width: i === 0 ? 400 : 90, height: i === 0 ? 300 : 900 }]));
-const reading = (document: DocumentModel): readonly Slide[] => mapDocument(document, presetMap('reading', document)).slides;
-const pagesOf = (document: DocumentModel, full: 'continue' | 'report' = 'continue'): readonly Page[] => reading(document).flatMap((slide) => layOutSlide(slide, { theme: theme!, pictures, full }));
-const points = (count: number, text = 'A point of ordinary length, as people write them'): ReturnType<typeof li>[] => Array.from({ length: count }, (_, i) => li(`${text} ${i}`));
-const texts = (page: Page): readonly string[] => page.boxes.flatMap((box) => (box.kind === 'text' ? box.paragraphs.filter((one) => one.style !== 'title').map((one) => runsText(one.runs)) : []));
+const pictures: ReadonlyMap<PictureId, Picture> = new Map(
+  ['a', 'b'].map((id, i) => [
+    id as PictureId,
+    { id: id as PictureId, mime: 'image/png', width: i === 0 ? 400 : 90, height: i === 0 ? 300 : 900 },
+  ]),
+);
+const reading = (document: DocumentModel): readonly Slide[] =>
+  mapDocument(document, presetMap('reading', document)).slides;
+const pagesOf = (document: DocumentModel, full: 'continue' | 'report' = 'continue'): readonly Page[] =>
+  reading(document).flatMap((slide) => layOutSlide(slide, { theme: theme!, pictures, full }));
+const points = (count: number, text = 'A point of ordinary length, as people write them'): ReturnType<typeof li>[] =>
+  Array.from({ length: count }, (_, i) => li(`${text} ${i}`));
+const texts = (page: Page): readonly string[] =>
+  page.boxes.flatMap((box) =>
+    box.kind === 'text' ? box.paragraphs.filter((one) => one.style !== 'title').map((one) => runsText(one.runs)) : [],
+  );
 const words = (text: string): readonly string[] => text.split(/\s+/).filter((word) => word !== '');
 
 describe('layouts are chosen by content', () => {
@@ -34,7 +45,9 @@ describe('layouts are chosen by content', () => {
 
 describe('too much for one slide', () => {
   test('type steps down first', () => {
-    const [page, ...more] = pagesOf(doc(h(1, 'T'), ...points(9, 'A point that is long enough not to go into two columns, and then some more of it')));
+    const [page, ...more] = pagesOf(
+      doc(h(1, 'T'), ...points(9, 'A point that is long enough not to go into two columns, and then some more of it')),
+    );
     expect(more).toEqual([]);
     expect(page!.fit).toMatchObject({ state: 'tight' });
     expect(page!.fit.points).toBeLessThan(24);
@@ -51,9 +64,19 @@ describe('too much for one slide', () => {
   });
 
   test('a heading’s point is not left alone at the end of a page', () => {
-    const long = 'A point that is long enough to fill a whole line of the slide and then goes on for a second one, always';
+    const long =
+      'A point that is long enough to fill a whole line of the slide and then goes on for a second one, always';
     for (let before = 4; before < 14; before++) {
-      const pages = pagesOf(doc(h(1, 'T'), ...Array.from({ length: before }, (_, i) => li(`${long} ${i}`)), li('Parent'), li(`${long} x`, 2), li(`${long} y`, 2), li(`${long} z`, 2)));
+      const pages = pagesOf(
+        doc(
+          h(1, 'T'),
+          ...Array.from({ length: before }, (_, i) => li(`${long} ${i}`)),
+          li('Parent'),
+          li(`${long} x`, 2),
+          li(`${long} y`, 2),
+          li(`${long} z`, 2),
+        ),
+      );
       for (const page of pages) expect(texts(page).at(-1)).not.toBe('Parent');
     }
   });
@@ -67,7 +90,10 @@ describe('too much for one slide', () => {
   });
 
   test('or it is reported, where the author prefers, and still stays inside', () => {
-    const [page, ...more] = pagesOf(doc(h(1, 'T'), ...points(24, 'A point that is long enough not to go into two columns, and then some more of it')), 'report');
+    const [page, ...more] = pagesOf(
+      doc(h(1, 'T'), ...points(24, 'A point that is long enough not to go into two columns, and then some more of it')),
+      'report',
+    );
     expect(more).toEqual([]);
     expect(page!.fit.state).toBe('spills');
     expect(page!.fit.linesOver).toBeGreaterThan(0);
@@ -75,11 +101,19 @@ describe('too much for one slide', () => {
   });
 
   test('notes go with the page that shows what they explain', () => {
-    const drafts = Array.from({ length: 30 }, (_, i) => [li(`A point that is long enough not to go into two columns, and then some more of it ${i}`), p(`note ${i}`)]).flat();
+    const drafts = Array.from({ length: 30 }, (_, i) => [
+      li(`A point that is long enough not to go into two columns, and then some more of it ${i}`),
+      p(`note ${i}`),
+    ]).flat();
     const document = doc(h(1, 'T'), ...drafts);
-    const pages = mapDocument(document, presetMap('talk', document)).slides.flatMap((slide) => layOutSlide(slide, { theme: theme!, pictures, full: 'continue' }));
+    const pages = mapDocument(document, presetMap('talk', document)).slides.flatMap((slide) =>
+      layOutSlide(slide, { theme: theme!, pictures, full: 'continue' }),
+    );
     expect(pages.length).toBeGreaterThan(1);
-    for (const page of pages) expect(page.notes.map((one) => runsText(one.runs).slice(5))).toEqual(texts(page).map((text) => /\d+$/.exec(text)![0]));
+    for (const page of pages)
+      expect(page.notes.map((one) => runsText(one.runs).slice(5))).toEqual(
+        texts(page).map((text) => /\d+$/.exec(text)![0]),
+      );
   });
 
   test('a title that fits at no size is cut with an ellipsis and stands in the notes in full', () => {
@@ -98,9 +132,21 @@ describe('too much for one slide', () => {
       const box = page.boxes.find((one) => one.kind === 'table')!;
       expect(box.kind === 'table' && runsText(box.cells[0]!.runs)).toBe('Name');
     }
-    const tall = pagesOf(doc(h(1, 'T'), table([['a', 'b'], ['x', 'word '.repeat(3000).trim()]])));
+    const tall = pagesOf(
+      doc(
+        h(1, 'T'),
+        table([
+          ['a', 'b'],
+          ['x', 'word '.repeat(3000).trim()],
+        ]),
+      ),
+    );
     expectInside(tall);
-    const found = tall.flatMap((page) => page.boxes.flatMap((box) => (box.kind === 'table' ? box.cells.filter((cell) => !cell.header).map((cell) => runsText(cell.runs)) : [])));
+    const found = tall.flatMap((page) =>
+      page.boxes.flatMap((box) =>
+        box.kind === 'table' ? box.cells.filter((cell) => !cell.header).map((cell) => runsText(cell.runs)) : [],
+      ),
+    );
     expect(words(found.join(' ')).filter((word) => word === 'word')).toHaveLength(3000);
   });
 });
@@ -114,13 +160,24 @@ function expectInside(pages: readonly Page[]): void {
       expect(x >= 0 && y >= 0 && x + width <= SLIDE_WIDTH && y + height <= SLIDE_HEIGHT).toBe(true);
       const inside = (left: number, top: number, right: number, bottom: number): void => {
         const out = left < x - slack || top < y - slack || right > x + width + slack || bottom > y + height + slack;
-        if (out) throw new Error(`${page.slide.id} ${page.layout}: ${[left, top, right, bottom].join(' ')} is outside of ${[x, y, x + width, y + height].join(' ')}`);
+        if (out)
+          throw new Error(
+            `${page.slide.id} ${page.layout}: ${[left, top, right, bottom].join(' ')} is outside of ${[x, y, x + width, y + height].join(' ')}`,
+          );
       };
-      if (box.kind === 'picture') inside(box.rect.x, box.rect.y, box.rect.x + box.rect.width, box.rect.y + box.rect.height);
-      if (box.kind === 'table') for (const { rect } of box.cells) inside(rect.x, rect.y, rect.x + rect.width, rect.y + rect.height);
+      if (box.kind === 'picture')
+        inside(box.rect.x, box.rect.y, box.rect.x + box.rect.width, box.rect.y + box.rect.height);
+      if (box.kind === 'table')
+        for (const { rect } of box.cells) inside(rect.x, rect.y, rect.x + rect.width, rect.y + rect.height);
       if (box.kind === 'text')
         for (const { lines, size } of box.paragraphs)
-          for (const line of lines) inside(line.x, line.baseline - size * 0.6 * EMU_PER_POINT, line.x + line.width, line.baseline + size * 0.1 * EMU_PER_POINT);
+          for (const line of lines)
+            inside(
+              line.x,
+              line.baseline - size * 0.6 * EMU_PER_POINT,
+              line.x + line.width,
+              line.baseline + size * 0.1 * EMU_PER_POINT,
+            );
     }
 }
 
@@ -134,9 +191,21 @@ test('over random decks in every theme nothing is ever outside of its frame, and
         for (const slide of slides) {
           const pages = layOutSlide(slide, { theme: one, pictures, full });
           expectInside(pages);
-          const wanted = slide.content.flatMap((part) => (part.kind === 'point' || (part.kind === 'text' && part.style !== 'code') ? words(runsText(part.runs)) : []));
-          const code = new Set(slide.content.filter((part) => part.kind === 'text' && part.style === 'code').map((part) => part.id));
-          const shown = pages.flatMap((page) => page.boxes.flatMap((box) => (box.kind === 'text' ? box.paragraphs.filter((para) => para.part !== null && !code.has(para.part)).flatMap((para) => words(runsText(para.runs))) : [])));
+          const wanted = slide.content.flatMap((part) =>
+            part.kind === 'point' || (part.kind === 'text' && part.style !== 'code') ? words(runsText(part.runs)) : [],
+          );
+          const code = new Set(
+            slide.content.filter((part) => part.kind === 'text' && part.style === 'code').map((part) => part.id),
+          );
+          const shown = pages.flatMap((page) =>
+            page.boxes.flatMap((box) =>
+              box.kind === 'text'
+                ? box.paragraphs
+                    .filter((para) => para.part !== null && !code.has(para.part))
+                    .flatMap((para) => words(runsText(para.runs)))
+                : [],
+            ),
+          );
           expect(shown.join('')).toBe(wanted.join(''));
         }
   }

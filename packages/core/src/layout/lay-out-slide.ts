@@ -29,11 +29,25 @@ interface Group {
 
 export function layOutSlide(slide: Slide, options: LayoutOptions): readonly Page[] {
   const { theme } = options;
-  const drafts = slide.kind === 'cover' ? coverPages(slide, options) : slide.content.length === 0 ? [emptyPage(slide, theme)] : groupsOf(slide.content).flatMap((group) => groupPages(group, options));
+  const drafts =
+    slide.kind === 'cover'
+      ? coverPages(slide, options)
+      : slide.content.length === 0
+        ? [emptyPage(slide, theme)]
+        : groupsOf(slide.content).flatMap((group) => groupPages(group, options));
   const titled = drafts.map((draft) => withTitle(draft, slide, theme));
   const placed = titled.map(({ draft }) => partsOf(draft));
   const notes = notesByPage(slide, placed);
-  if (titled[0]!.titleCut) notes[0]!.unshift({ kind: 'paragraph', depth: 0, ordered: false, id: `${slide.id}.title`, runs: slide.title.runs, blocks: slide.title.blocks, anchor: null });
+  if (titled[0]!.titleCut)
+    notes[0]!.unshift({
+      kind: 'paragraph',
+      depth: 0,
+      ordered: false,
+      id: `${slide.id}.title`,
+      runs: slide.title.runs,
+      blocks: slide.title.blocks,
+      anchor: null,
+    });
   const passages = passagesByPage(slide, placed);
   return titled.map(({ draft }, index) => ({
     key: `${slide.id}:${index}`,
@@ -75,7 +89,11 @@ function withTitle(draft: Draft, slide: Slide, theme: Theme): { draft: Draft; ti
   const { lines, lineHeight } = measurePara(para, frame, theme, least);
   const most = Math.max(1, Math.floor(ptFromEmu(frame.height) / lineHeight));
   const cut = { ...para, runs: cutTitle(runs, lines[most - 1]!.end) };
-  const fit: Fit = { state: 'spills', points: draft.boxes.length === 0 ? least : draft.fit.points, linesOver: lines.length - most };
+  const fit: Fit = {
+    state: 'spills',
+    points: draft.boxes.length === 0 ? least : draft.fit.points,
+    linesOver: lines.length - most,
+  };
   return { draft: { ...draft, boxes: [textBox([cut], frame, theme, least), ...draft.boxes], fit }, titleCut: true };
 }
 
@@ -92,7 +110,9 @@ function textBox(paras: readonly Para[], frame: Frame, theme: Theme, size: numbe
 function coverPages(slide: Slide, options: LayoutOptions): readonly Draft[] {
   const { theme } = options;
   const frame = frameOf(layoutNamed(theme, 'cover'), 'subtitle')!;
-  const paras = slide.content.flatMap((part): readonly Para[] => ('runs' in part ? [{ part: part.id, style: 'subtitle', level: 1, runs: part.runs }] : []));
+  const paras = slide.content.flatMap((part): readonly Para[] =>
+    'runs' in part ? [{ part: part.id, style: 'subtitle', level: 1, runs: part.runs }] : [],
+  );
   const points = frameOf(layoutNamed(theme, 'cover'), 'title')!.style.sizes[0]!;
   if (paras.length === 0) return [{ layout: 'cover', boxes: [], fit: FITS(points) }];
   const size = largestSize(paras, frame, theme, frame.style.sizes) ?? lastResortSize(paras, frame, theme)?.size;
@@ -124,7 +144,9 @@ function groupsOf(content: readonly Content[]): readonly Group[] {
 }
 
 const paraOf = (part: Group['texts'][number]): Para =>
-  part.kind === 'point' ? { part: part.id, style: 'point', level: part.level, runs: part.runs } : { part: part.id, style: part.style, level: 1, runs: part.runs };
+  part.kind === 'point'
+    ? { part: part.id, style: 'point', level: part.level, runs: part.runs }
+    : { part: part.id, style: part.style, level: 1, runs: part.runs };
 
 function groupPages(group: Group, options: LayoutOptions): readonly Draft[] {
   const { theme } = options;
@@ -140,7 +162,13 @@ function groupPages(group: Group, options: LayoutOptions): readonly Draft[] {
     const frame = frameOf(layout, 'body')!;
     const size = largestSize(paras, frame, theme, frame.style.sizes);
     if (size !== undefined)
-      return [{ layout: 'picture-text', boxes: [textBox(paras, frame, theme, size), pictureBox(group.object, frameOf(layout, 'picture')!, options)], fit: stepFit(size, frame) }];
+      return [
+        {
+          layout: 'picture-text',
+          boxes: [textBox(paras, frame, theme, size), pictureBox(group.object, frameOf(layout, 'picture')!, options)],
+          fit: stepFit(size, frame),
+        },
+      ];
   }
   const alone: Draft = {
     layout: 'picture',
@@ -154,27 +182,47 @@ function groupPages(group: Group, options: LayoutOptions): readonly Draft[] {
   return [...pages(0, group.before), alone, ...pages(group.before)];
 }
 
-const stepFit = (size: number, frame: Frame): Fit => ({ state: size < frame.style.sizes[0]! ? 'tight' : 'fits', points: size, linesOver: 0 });
+const stepFit = (size: number, frame: Frame): Fit => ({
+  state: size < frame.style.sizes[0]! ? 'tight' : 'fits',
+  points: size,
+  linesOver: 0,
+});
 
 function textPages(paras: readonly Para[], { theme, full }: LayoutOptions): readonly Draft[] {
   const frame = frameOf(layoutNamed(theme, 'points'), 'body')!;
   const { sizes } = frame.style;
-  const one = (size: number, fit = stepFit(size, frame)): readonly Draft[] => [{ layout: 'points', boxes: [textBox(paras, frame, theme, size)], fit }];
+  const one = (size: number, fit = stepFit(size, frame)): readonly Draft[] => [
+    { layout: 'points', boxes: [textBox(paras, frame, theme, size)], fit },
+  ];
   const comfortable = largestSize(paras, frame, theme, sizes.slice(0, 2));
   if (comfortable !== undefined) return one(comfortable);
   const layout = layoutNamed(theme, 'columns');
   const [left, right] = [frameOf(layout, 'body')!, frameOf(layout, 'body2')!];
   const columns = twoColumns(paras, left, right, theme, sizes.slice(0, 2));
   if (columns !== undefined)
-    return [{ layout: 'columns', boxes: [textBox(columns.columns[0], left, theme, columns.size), textBox(columns.columns[1], right, theme, columns.size)], fit: stepFit(columns.size, frame) }];
+    return [
+      {
+        layout: 'columns',
+        boxes: [
+          textBox(columns.columns[0], left, theme, columns.size),
+          textBox(columns.columns[1], right, theme, columns.size),
+        ],
+        fit: stepFit(columns.size, frame),
+      },
+    ];
   const small = largestSize(paras, frame, theme, sizes.slice(2));
   if (small !== undefined) return one(small);
   if (full === 'report') {
     const spilled = lastResortSize(paras, frame, theme);
-    if (spilled !== undefined) return one(spilled.size, { state: 'spills', points: spilled.size, linesOver: spilled.linesOver });
+    if (spilled !== undefined)
+      return one(spilled.size, { state: 'spills', points: spilled.size, linesOver: spilled.linesOver });
   }
   const { size, pages } = continuedPages(paras, frame, theme);
-  return pages.map((page) => ({ layout: 'points', boxes: [textBox(page, frame, theme, size)], fit: stepFit(size, frame) }));
+  return pages.map((page) => ({
+    layout: 'points',
+    boxes: [textBox(page, frame, theme, size)],
+    fit: stepFit(size, frame),
+  }));
 }
 
 function pictureBox(part: PicturePart, frame: Frame, { pictures }: LayoutOptions): PictureBox {
@@ -182,17 +230,20 @@ function pictureBox(part: PicturePart, frame: Frame, { pictures }: LayoutOptions
   const ratio = size === undefined ? 1 : size.width / size.height;
   const width = Math.min(frame.width, frame.height * ratio);
   const height = Math.min(frame.height, width / ratio);
-  const rect = { x: emu(frame.x + (frame.width - width) / 2), y: emu(frame.y + (frame.height - height) / 2), width: emu(Math.max(width, 1)), height: emu(Math.max(height, 1)) };
+  const rect = {
+    x: emu(frame.x + (frame.width - width) / 2),
+    y: emu(frame.y + (frame.height - height) / 2),
+    width: emu(Math.max(width, 1)),
+    height: emu(Math.max(height, 1)),
+  };
   return { kind: 'picture', frame, part: part.id, picture: part.picture, alt: part.alt, rect };
 }
 
 function partsOf(draft: Draft): ReadonlySet<string> {
-  const parts = new Set<string>();
-  for (const box of draft.boxes) {
-    if (box.kind === 'text') for (const paragraph of box.paragraphs) paragraph.part !== null && parts.add(paragraph.part);
-    else parts.add(box.part);
-  }
-  return parts;
+  const parts = draft.boxes.flatMap((box) =>
+    box.kind === 'text' ? box.paragraphs.map(({ part }) => part) : [box.part],
+  );
+  return new Set(parts.filter((part) => part !== null));
 }
 
 function notesByPage(slide: Slide, placed: readonly ReadonlySet<string>[]): Note[][] {
@@ -217,4 +268,3 @@ function passagesByPage(slide: Slide, placed: readonly ReadonlySet<string>[]): s
   }
   return passages;
 }
-

@@ -15,7 +15,12 @@ const ORPHANED_PARENT = 400;
 const SPLIT_PARAGRAPH = 30;
 
 /** @returns Pages, each of which fits the frame at `size`. */
-export function paginate(paras: readonly Para[], frame: Frame, theme: Theme, size: number): readonly (readonly Para[])[] {
+export function paginate(
+  paras: readonly Para[],
+  frame: Frame,
+  theme: Theme,
+  size: number,
+): readonly (readonly Para[])[] {
   const room = ptFromEmu(frame.height);
   const pieces = paras.flatMap((para) => splitPara(para, frame, theme, size, room));
   const measures = pieces.map((piece) => measurePara(piece, frame, theme, size));
@@ -43,7 +48,8 @@ function pageCost(pieces: readonly Para[], from: number, to: number, slack: numb
   if (from > 0 && first.part === pieces[from - 1]!.part) cost += SPLIT_PARAGRAPH;
   if (to - from === 1 && pieces.length > 1) cost += LONE;
   const last = pieces[to - 1]!;
-  if (next !== undefined && last.style === 'point' && next.style === 'point' && next.level > last.level) cost += ORPHANED_PARENT;
+  if (next !== undefined && last.style === 'point' && next.style === 'point' && next.level > last.level)
+    cost += ORPHANED_PARENT;
   return cost;
 }
 
@@ -57,7 +63,10 @@ function splitPara(para: Para, frame: Frame, theme: Theme, size: number, room: n
     const most = Math.max(1, Math.floor(room / lineHeight));
     const text = runsText(rest.runs);
     const limit = lines[most - 1]!.end;
-    const sentence = Math.max(...[...text.slice(0, limit).matchAll(/[.!?。！？]["”’)]*\s/g)].map((match) => match.index + match[0].length), 0);
+    const sentence = Math.max(
+      ...[...text.slice(0, limit).matchAll(/[.!?。！？]["”’)]*\s/g)].map((match) => match.index + match[0].length),
+      0,
+    );
     const at = para.style !== 'code' && sentence > limit / 2 ? sentence : limit;
     pieces.push({ ...rest, runs: trimRuns(sliceRuns(rest.runs, 0, at)) });
     const runs = sliceRuns(rest.runs, at, text.length);

@@ -1,7 +1,16 @@
 /** Sets paragraphs in a frame: which lines they take at a size, and where each line stands. */
 import { emuFromPt, EMU_PER_POINT, ptFromEmu, type Emu } from '../base/index.ts';
 import type { Run, Runs } from '../content/index.ts';
-import { breakLines, fontFace, measureText, type FaceStyle, type FamilyName, type FontMetrics, type Line, type MeasuredText } from '../fonts/index.ts';
+import {
+  breakLines,
+  fontFace,
+  measureText,
+  type FaceStyle,
+  type FamilyName,
+  type FontMetrics,
+  type Line,
+  type MeasuredText,
+} from '../fonts/index.ts';
 import type { ColorName, Frame, Theme } from '../theme/index.ts';
 import type { ParagraphStyle, SetLine, SetParagraph } from './page.ts';
 
@@ -30,7 +39,17 @@ const CODE_SCALE = 0.72;
 export const SCRIPT_SCALE = 0.66;
 
 export function paraSetting(para: Pick<Para, 'style' | 'level'>, frame: Frame, theme: Theme): ParaSetting {
-  const base = { scale: 1, color: frame.style.color, bullet: null, bulletColor: frame.style.color, indent: 0, hanging: 0, spaceBefore: 0, italic: false, mono: false };
+  const base = {
+    scale: 1,
+    color: frame.style.color,
+    bullet: null,
+    bulletColor: frame.style.color,
+    indent: 0,
+    hanging: 0,
+    spaceBefore: 0,
+    italic: false,
+    mono: false,
+  };
   switch (para.style) {
     case 'title':
       return base;
@@ -39,7 +58,13 @@ export function paraSetting(para: Pick<Para, 'style' | 'level'>, frame: Frame, t
     case 'body':
       return { ...base, spaceBefore: theme.levels[0].spaceBefore };
     case 'quote':
-      return { ...base, spaceBefore: theme.levels[0].spaceBefore, indent: theme.levels[0].indent, color: 'muted', italic: true };
+      return {
+        ...base,
+        spaceBefore: theme.levels[0].spaceBefore,
+        indent: theme.levels[0].indent,
+        color: 'muted',
+        italic: true,
+      };
     case 'code':
       return { ...base, spaceBefore: theme.levels[0].spaceBefore, scale: CODE_SCALE, mono: true };
     case 'point': {
@@ -52,21 +77,33 @@ export function paraSetting(para: Pick<Para, 'style' | 'level'>, frame: Frame, t
 const measured = new WeakMap<Runs, Map<string, MeasuredText>>();
 
 /** Measures runs in a theme's fonts; the same runs are measured once. */
-export function measureRuns(runs: Runs, theme: Theme, frame: Frame, setting: Pick<ParaSetting, 'italic' | 'mono'>): MeasuredText {
+export function measureRuns(
+  runs: Runs,
+  theme: Theme,
+  frame: Frame,
+  setting: Pick<ParaSetting, 'italic' | 'mono'>,
+): MeasuredText {
   const family = setting.mono ? theme.fonts.mono : theme.fonts[frame.style.font];
   const key = `${family}${frame.style.bold}${setting.italic}`;
   let known = measured.get(runs);
   if (known === undefined) measured.set(runs, (known = new Map()));
   let text = known.get(key);
   if (text === undefined) {
-    text = measureText(runs.map((run) => ({ text: run.text, face: faceOf(run, family, theme, frame.style.bold, setting.italic), scale: run.position ? SCRIPT_SCALE : 1 })));
+    text = measureText(
+      runs.map((run) => ({
+        text: run.text,
+        face: faceOf(run, family, theme, frame.style.bold, setting.italic),
+        scale: run.position ? SCRIPT_SCALE : 1,
+      })),
+    );
     known.set(key, text);
   }
   return text;
 }
 
 function faceOf(run: Run, family: string, theme: Theme, bold: boolean, italic: boolean): FontMetrics {
-  const style: FaceStyle = run.bold || bold ? (run.italic || italic ? 'boldItalic' : 'bold') : run.italic || italic ? 'italic' : 'regular';
+  const style: FaceStyle =
+    run.bold || bold ? (run.italic || italic ? 'boldItalic' : 'bold') : run.italic || italic ? 'italic' : 'regular';
   return fontFace((run.code ? theme.fonts.mono : family) as FamilyName, style);
 }
 
@@ -76,7 +113,10 @@ export function lineHeight(theme: Theme, frame: Frame, setting: Pick<ParaSetting
 }
 
 function baseFace(theme: Theme, frame: Frame, setting: Pick<ParaSetting, 'mono'>): FontMetrics {
-  return fontFace((setting.mono ? theme.fonts.mono : theme.fonts[frame.style.font]) as FamilyName, frame.style.bold ? 'bold' : 'regular');
+  return fontFace(
+    (setting.mono ? theme.fonts.mono : theme.fonts[frame.style.font]) as FamilyName,
+    frame.style.bold ? 'bold' : 'regular',
+  );
 }
 
 export interface Measure {
@@ -98,7 +138,10 @@ export function measurePara(para: Para, frame: Frame, theme: Theme, size: number
 
 /** Height of all paragraphs in points. */
 export function stackHeight(measures: readonly Measure[]): number {
-  return measures.reduce((sum, measure, i) => sum + measure.height + (i === 0 ? 0 : measure.setting.spaceBefore * measure.lineHeight), 0);
+  return measures.reduce(
+    (sum, measure, i) => sum + measure.height + (i === 0 ? 0 : measure.setting.spaceBefore * measure.lineHeight),
+    0,
+  );
 }
 
 /** Places lines in the frame; they must have been found to fit. */
@@ -116,12 +159,26 @@ export function placeText(paras: readonly Para[], frame: Frame, theme: Theme, si
     const placed = lines.map((line): SetLine => {
       const width = Math.min(emuFromPt(line.width * own), room) as Emu;
       const slack = frame.align === 'left' ? 0 : frame.align === 'right' ? room - width : (room - width) / 2;
-      const set = { start: line.start, end: line.end, x: Math.round(left + slack) as Emu, baseline: emuFromPt(y + ascent), width };
+      const set = {
+        start: line.start,
+        end: line.end,
+        x: Math.round(left + slack) as Emu,
+        baseline: emuFromPt(y + ascent),
+        width,
+      };
       y += height;
       return set;
     });
     if (lines.length === 0) y += height;
     const bulletX = setting.bullet === null ? null : ((left - setting.hanging * EMU_PER_POINT) as Emu);
-    return { part: para.part, style: para.style, level: para.level, runs: para.runs, size: own, lines: placed, bulletX };
+    return {
+      part: para.part,
+      style: para.style,
+      level: para.level,
+      runs: para.runs,
+      size: own,
+      lines: placed,
+      bulletX,
+    };
   });
 }

@@ -2,7 +2,11 @@
 import { placeCells, type Table, type TableCell, type TableRow } from '../content/index.ts';
 
 /** @param columns From the first column, up to but without the second; rows likewise. */
-export function sliceTable(table: Table, rows: readonly [number, number], columns: readonly [number, number] = [0, table.columns]): Table {
+export function sliceTable(
+  table: Table,
+  rows: readonly [number, number],
+  columns: readonly [number, number] = [0, table.columns],
+): Table {
   const out: { at: number; cell: TableCell }[][] = Array.from({ length: rows[1] - rows[0] }, () => []);
   for (const { row, column, cell } of placeCells(table.rows)) {
     const top = Math.max(row, rows[0]);
@@ -15,6 +19,9 @@ export function sliceTable(table: Table, rows: readonly [number, number], column
   }
   return {
     columns: columns[1] - columns[0],
-    rows: out.map((cells, i): TableRow => ({ header: table.rows[rows[0] + i]!.header, cells: cells.sort((a, b) => a.at - b.at).map(({ cell }) => cell) })),
+    rows: out.map((cells, i): TableRow => ({
+      header: table.rows[rows[0] + i]!.header,
+      cells: cells.sort((a, b) => a.at - b.at).map(({ cell }) => cell),
+    })),
   };
 }

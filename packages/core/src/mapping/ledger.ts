@@ -26,7 +26,8 @@ export function makeLedger(document: DocumentModel, deck: Deck): Ledger {
   const accounts = new Map<string, Account>();
   const reasons = new Map(deck.leftOut.map(({ block, reason }) => [block, reason]));
   for (const block of reasons.keys()) accounts.set(block, 'leftOut');
-  for (const slide of deck.slides) for (const note of slide.notes) for (const block of note.blocks) accounts.set(block, 'notes');
+  for (const slide of deck.slides)
+    for (const note of slide.notes) for (const block of note.blocks) accounts.set(block, 'notes');
   // What is on a slide and in the notes too counts as on the slide.
   for (const slide of deck.slides) {
     for (const block of slide.title.blocks) accounts.set(block, 'slides');

@@ -1,6 +1,14 @@
 import { describe, expect, test } from '@jest/globals';
 import { runsText } from '../content/index.ts';
-import { DESTINATIONS, destinationsOf, TEXT_KINDS, type Deck, type Destination, type LevelMap, type TextKind } from '../deck/index.ts';
+import {
+  DESTINATIONS,
+  destinationsOf,
+  TEXT_KINDS,
+  type Deck,
+  type Destination,
+  type LevelMap,
+  type TextKind,
+} from '../deck/index.ts';
 import { documentWords, type DocumentModel } from '../document/index.ts';
 import { code, doc, h, li, note, p, picture, quote, random, randomDocument, rule, table } from '../test/build.ts';
 import { makeLedger } from './ledger.ts';
@@ -8,20 +16,42 @@ import { mapDocument, NO_OVERRIDES, suggestTitle, type Overrides } from './map-d
 import { presetMap } from './preset-maps.ts';
 import { textKindOf } from './text-kind.ts';
 
-const talk = (document: DocumentModel, overrides: Partial<Overrides> = {}): Deck => mapDocument(document, presetMap('talk', document), { ...NO_OVERRIDES, ...overrides });
-const idOf = (document: DocumentModel, text: string): string => document.blocks.find((block) => 'runs' in block && runsText(block.runs) === text)!.id;
+const talk = (document: DocumentModel, overrides: Partial<Overrides> = {}): Deck =>
+  mapDocument(document, presetMap('talk', document), { ...NO_OVERRIDES, ...overrides });
+const idOf = (document: DocumentModel, text: string): string =>
+  document.blocks.find((block) => 'runs' in block && runsText(block.runs) === text)!.id;
 
 /** Slides in short: title, points with their level as dashes, texts in quotes, notes in brackets. */
 const short = (deck: Deck): readonly string[] =>
   deck.slides.map((slide) => {
-    const content = slide.content.map((part) => (part.kind === 'point' ? `${'-'.repeat(part.level)}${runsText(part.runs)}` : part.kind === 'text' ? `"${runsText(part.runs)}"` : part.kind));
+    const content = slide.content.map((part) =>
+      part.kind === 'point'
+        ? `${'-'.repeat(part.level)}${runsText(part.runs)}`
+        : part.kind === 'text'
+          ? `"${runsText(part.runs)}"`
+          : part.kind,
+    );
     const notes = slide.notes.map((one) => `[${runsText(one.runs)}]`);
     return [runsText(slide.title.runs), ...content, ...notes].join(' ');
   });
 
 describe('nesting', () => {
   test('list items stand below the point of their heading, in document order, on the title’s slide', () => {
-    const deck = talk(doc(h(1, 'T'), li('x'), h(2, 'A'), li('a1'), li('a2', 2), h(3, 'B'), li('b1'), h(2, 'C'), li('c1'), h(1, 'U'), li('u1')));
+    const deck = talk(
+      doc(
+        h(1, 'T'),
+        li('x'),
+        h(2, 'A'),
+        li('a1'),
+        li('a2', 2),
+        h(3, 'B'),
+        li('b1'),
+        h(2, 'C'),
+        li('c1'),
+        h(1, 'U'),
+        li('u1'),
+      ),
+    );
     expect(short(deck)).toEqual(['T -x -A --a1 ---a2 --B ---b1 -C --c1', 'U -u1']);
   });
 
@@ -39,7 +69,11 @@ describe('notes', () => {
   test('body text goes with the point that it explains', () => {
     const deck = talk(doc(h(1, 'T'), p('intro'), h(2, 'A'), p('about a'), note('source'), h(1, 'U'), p('u')));
     expect(short(deck)).toEqual(['T -A [intro] [about a] [source]', 'U [u]']);
-    expect(deck.slides[0]!.notes.map((one) => one.anchor)).toEqual([null, deck.slides[0]!.content[0]!.id, deck.slides[0]!.content[0]!.id]);
+    expect(deck.slides[0]!.notes.map((one) => one.anchor)).toEqual([
+      null,
+      deck.slides[0]!.content[0]!.id,
+      deck.slides[0]!.content[0]!.id,
+    ]);
   });
 
   test('lists stay lists', () => {
@@ -52,8 +86,16 @@ describe('notes', () => {
   });
 
   test('a table that is spoken gives a paragraph a row', () => {
-    const document = doc(h(1, 'T'), table([['a', 'b'], ['1', '2']]));
-    expect(short(mapDocument(document, { ...presetMap('talk', document), table: 'notes' }))).toEqual(['T [a | b] [1 | 2]']);
+    const document = doc(
+      h(1, 'T'),
+      table([
+        ['a', 'b'],
+        ['1', '2'],
+      ]),
+    );
+    expect(short(mapDocument(document, { ...presetMap('talk', document), table: 'notes' }))).toEqual([
+      'T [a | b] [1 | 2]',
+    ]);
   });
 });
 
@@ -77,7 +119,13 @@ describe('covers and sections', () => {
   test('the reading map opens sections with the highest of three levels and keeps text on slides', () => {
     const document = doc(h(1, 'S'), p('s'), h(2, 'A'), p('text'), h(3, 'a'), h(1, 'Z'), h(2, 'B'));
     const deck = mapDocument(document, presetMap('reading', document));
-    expect(deck.slides.map((slide) => [slide.kind, slide.section])).toEqual([['section', 'S'], ['content', 'S'], ['content', 'S'], ['section', 'Z'], ['content', 'Z']]);
+    expect(deck.slides.map((slide) => [slide.kind, slide.section])).toEqual([
+      ['section', 'S'],
+      ['content', 'S'],
+      ['content', 'S'],
+      ['section', 'Z'],
+      ['content', 'Z'],
+    ]);
     expect(short(deck)).toEqual(['S', 'S "s"', 'A "text" -a', 'Z', 'B']);
   });
 });
@@ -85,7 +133,9 @@ describe('covers and sections', () => {
 describe('never blank, never without a title', () => {
   test('text before the first heading gets a slide with a suggested title', () => {
     expect(short(talk(doc(li('first thing'), h(1, 'T'), h(1, 'U'))))).toEqual(['first thing -first thing', 'T', 'U']);
-    expect(short(talk(doc(p('Only spoken words. And more.'))))).toEqual(['Only spoken words [Only spoken words. And more.]']);
+    expect(short(talk(doc(p('Only spoken words. And more.'))))).toEqual([
+      'Only spoken words [Only spoken words. And more.]',
+    ]);
   });
 
   test('empty headings and separators make no slide', () => {
@@ -95,7 +145,9 @@ describe('never blank, never without a title', () => {
   });
 
   test('a long first sentence is cut at a word', () => {
-    expect(suggestTitle('one two three four five six seven eight nine')).toBe('one two three four five six seven eight …');
+    expect(suggestTitle('one two three four five six seven eight nine')).toBe(
+      'one two three four five six seven eight …',
+    );
   });
 });
 
@@ -109,21 +161,41 @@ describe('cuts and joins', () => {
   });
 
   test('a cut before spoken text takes effect at the next content', () => {
-    expect(short(talk(document, { cuts: new Set([idOf(document, 'about a')]) }))).toEqual(['T -A', 'T -B [about a] [about b]', 'U -u']);
+    expect(short(talk(document, { cuts: new Set([idOf(document, 'about a')]) }))).toEqual([
+      'T -A',
+      'T -B [about a] [about b]',
+      'U -u',
+    ]);
   });
 
   test('a cut that nothing follows has no effect', () => {
-    expect(short(talk(document, { cuts: new Set([idOf(document, 'about b')]) }))).toEqual(['T -A -B [about a] [about b]', 'U -u']);
+    expect(short(talk(document, { cuts: new Set([idOf(document, 'about b')]) }))).toEqual([
+      'T -A -B [about a] [about b]',
+      'U -u',
+    ]);
   });
 
   test('a joined slide goes on the one before, its title as a point above its points', () => {
-    expect(short(talk(document, { joins: new Set([idOf(document, 'U')]) }))).toEqual(['T -A -B -U --u [about a] [about b]']);
+    expect(short(talk(document, { joins: new Set([idOf(document, 'U')]) }))).toEqual([
+      'T -A -B -U --u [about a] [about b]',
+    ]);
   });
 });
 
 test('what is left out has its reason', () => {
-  const document = doc(p('Contents 1', 'contents'), h(1, 'T'), picture(undefined, 'gone'), p('turned'), quote('by map'), code('x'));
-  const deck = mapDocument(document, { ...presetMap('talk', document), quote: 'out' }, { ...NO_OVERRIDES, turned: new Map([[idOf(document, 'turned'), 'out']]) });
+  const document = doc(
+    p('Contents 1', 'contents'),
+    h(1, 'T'),
+    picture(undefined, 'gone'),
+    p('turned'),
+    quote('by map'),
+    code('x'),
+  );
+  const deck = mapDocument(
+    document,
+    { ...presetMap('talk', document), quote: 'out' },
+    { ...NO_OVERRIDES, turned: new Map([[idOf(document, 'turned'), 'out']]) },
+  );
   expect(deck.leftOut.map((one) => one.reason)).toEqual(['contents', 'no-picture', 'by-mark', 'by-map']);
 });
 
@@ -134,10 +206,12 @@ test('over random documents, maps, marks, cuts and joins: every word is accounte
     const pick = <T>(items: readonly T[]): T => items[Math.floor(next() * items.length)]!;
     const map = Object.fromEntries(TEXT_KINDS.map((kind) => [kind, pick(destinationsOf(kind))])) as LevelMap;
     const some = (share: number) => document.blocks.filter(() => next() < share);
-    const turned = new Map(some(0.1).flatMap((block): [string, Destination][] => {
-      const kind: TextKind | undefined = textKindOf(block);
-      return kind === undefined ? [] : [[block.id, pick(DESTINATIONS)]];
-    }));
+    const turned = new Map(
+      some(0.1).flatMap((block): [string, Destination][] => {
+        const kind: TextKind | undefined = textKindOf(block);
+        return kind === undefined ? [] : [[block.id, pick(DESTINATIONS)]];
+      }),
+    );
     const deck = mapDocument(document, seed % 3 === 0 ? map : presetMap(seed % 2 ? 'talk' : 'reading', document), {
       turned,
       cuts: new Set(some(0.1).map((block) => block.id)),

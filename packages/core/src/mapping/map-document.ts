@@ -4,7 +4,16 @@
  */
 import { cellText, plain, runsText, type Runs } from '../content/index.ts';
 import {
-  pointLevel, type Content, type Deck, type Destination, type LeftOut, type LevelMap, type Note, type Slide, type SlideId, type SlideTitle,
+  pointLevel,
+  type Content,
+  type Deck,
+  type Destination,
+  type LeftOut,
+  type LevelMap,
+  type Note,
+  type Slide,
+  type SlideId,
+  type SlideTitle,
 } from '../deck/index.ts';
 import { blockRuns, blockText, findTitle, type Block, type DocumentModel } from '../document/index.ts';
 import { Nesting } from './nesting.ts';
@@ -29,7 +38,12 @@ export function mapDocument(document: DocumentModel, map: LevelMap, overrides: O
 }
 
 /** What a block becomes: the mark, or the rule for its role, or the map. */
-export function destinationOf(block: Block, title: Block | undefined, map: LevelMap, overrides: Overrides): Destination {
+export function destinationOf(
+  block: Block,
+  title: Block | undefined,
+  map: LevelMap,
+  overrides: Overrides,
+): Destination {
   const turned = overrides.turned.get(block.id);
   if (turned !== undefined) return turned;
   if (block === title) return 'title';
@@ -82,9 +96,11 @@ class Mapper {
     const { cuts, joins } = this.#overrides;
     if (cuts.has(block.id) && this.#slide !== undefined && this.#slide.content.length > 0) this.#cut = true;
     let destination = destinationOf(block, this.#title, this.#map, this.#overrides);
-    if (block.kind === 'picture' && block.picture === undefined && destination !== 'notes') return this.#leaveOut(block, 'no-picture');
+    if (block.kind === 'picture' && block.picture === undefined && destination !== 'notes')
+      return this.#leaveOut(block, 'no-picture');
     if (block.kind !== 'picture' && blockText(block).trim() === '') return this.#leaveOut(block, 'no-words');
-    if (block.kind === 'picture' && destination === 'notes' && block.alt === null) return this.#leaveOut(block, 'by-map');
+    if (block.kind === 'picture' && destination === 'notes' && block.alt === null)
+      return this.#leaveOut(block, 'by-map');
     if (block.kind === 'table' || block.kind === 'picture') {
       if (destination !== 'out' && destination !== 'notes') destination = 'slide';
     }
@@ -94,10 +110,27 @@ class Mapper {
       return this.#leaveOut(block, turned ? 'by-mark' : contents ? 'contents' : 'by-map');
     }
     if (destination === 'notes') return this.#addNotes(block);
-    const onCover = this.#slide?.kind === 'cover' && block.kind === 'paragraph' && block.role === 'subtitle' && !this.#overrides.turned.has(block.id);
-    if (onCover) return this.#addContent(block, { kind: 'text', style: 'body', id: block.id, runs: block.runs, blocks: [block.id] });
+    const onCover =
+      this.#slide?.kind === 'cover' &&
+      block.kind === 'paragraph' &&
+      block.role === 'subtitle' &&
+      !this.#overrides.turned.has(block.id);
+    if (onCover)
+      return this.#addContent(block, {
+        kind: 'text',
+        style: 'body',
+        id: block.id,
+        runs: block.runs,
+        blocks: [block.id],
+      });
     if (destination === 'title' && joins.has(block.id) && this.#slide?.kind === 'content')
-      return this.#addContent(block, { kind: 'point', level: this.#nesting.placeAt(1, 0), id: block.id, runs: blockRuns(block), blocks: [block.id] });
+      return this.#addContent(block, {
+        kind: 'point',
+        level: this.#nesting.placeAt(1, 0),
+        id: block.id,
+        runs: blockRuns(block),
+        blocks: [block.id],
+      });
     if (destination === 'section' || destination === 'title') return this.#startTitled(block, destination);
     this.#contentSlide(block);
     this.#addContent(block, this.#content(block, destination));
@@ -109,7 +142,10 @@ class Mapper {
     const cover = block === this.#title && !this.#overrides.turned.has(block.id);
     const runs = blockRuns(block);
     if (destination === 'section') this.#section = runsText(runs);
-    this.#start(`s${block.id}`, cover ? 'cover' : destination === 'section' ? 'section' : 'content', { runs, blocks: [block.id] });
+    this.#start(`s${block.id}`, cover ? 'cover' : destination === 'section' ? 'section' : 'content', {
+      runs,
+      blocks: [block.id],
+    });
     this.#slide!.passages.push(block.id);
   }
 
@@ -117,7 +153,10 @@ class Mapper {
   #contentSlide(block: Block): void {
     const before = this.#slide;
     if (before?.kind === 'content' && !this.#cut) return;
-    const title = before === undefined ? this.#suggestedTitle(block.kind === 'picture' ? plain(block.alt ?? '') : blockRuns(block)) : before.title.runs;
+    const title =
+      before === undefined
+        ? this.#suggestedTitle(block.kind === 'picture' ? plain(block.alt ?? '') : blockRuns(block))
+        : before.title.runs;
     this.#close();
     this.#start(`${this.#cut ? 'c' : 'i'}${block.id}`, 'content', { runs: title, blocks: [] }, this.#cut);
     this.#cut = false;
@@ -135,7 +174,12 @@ class Mapper {
     }
     const rank = block.kind === 'heading' ? level : BELOW_HEADINGS + level;
     const turned = this.#overrides.turned.has(block.id);
-    return { kind: 'point', level: turned ? this.#nesting.placeAt(level, rank) : this.#nesting.place(rank), runs, ...common };
+    return {
+      kind: 'point',
+      level: turned ? this.#nesting.placeAt(level, rank) : this.#nesting.place(rank),
+      runs,
+      ...common,
+    };
   }
 
   #addContent(block: Block, content: Content): void {
@@ -172,7 +216,16 @@ class Mapper {
   }
 
   #start(id: string, kind: Slide['kind'], title: SlideTitle, continues = false): void {
-    this.#slide = { id: id as SlideId, kind, title, content: [], section: this.#section, continues, notes: this.#waiting.notes, passages: this.#waiting.passages };
+    this.#slide = {
+      id: id as SlideId,
+      kind,
+      title,
+      content: [],
+      section: this.#section,
+      continues,
+      notes: this.#waiting.notes,
+      passages: this.#waiting.passages,
+    };
     this.#waiting = { passages: [], notes: [] };
     this.#nesting.reset();
   }
@@ -180,7 +233,9 @@ class Mapper {
   /** A cut that no content followed has no effect: what waited for it stays where it was. */
   #release(): void {
     if (!this.#cut || this.#slide === undefined) return;
-    this.#slide.notes.push(...this.#waiting.notes.map((note) => ({ ...note, anchor: this.#slide!.content.at(-1)?.id ?? null })));
+    this.#slide.notes.push(
+      ...this.#waiting.notes.map((note) => ({ ...note, anchor: this.#slide!.content.at(-1)?.id ?? null })),
+    );
     this.#slide.passages.push(...this.#waiting.passages);
     this.#waiting = { passages: [], notes: [] };
     this.#cut = false;

@@ -29,8 +29,15 @@ function randomEdit(next: () => number, document: ReturnType<typeof randomDocume
   if (roll < 0.35) return { kind: 'cut', block };
   if (roll < 0.5) return { kind: 'join', block };
   if (roll < 0.65) return { kind: 'retitle', slide: slide.id, runs: plain(`title ${next()}`) };
-  if (roll < 0.85 && part !== undefined) return { kind: 'reword', part: part.id, runs: next() < 0.2 ? [] : plain(`words ${next()}`) };
-  return { kind: 'renote', slide: slide.id, replaces: slide.notes.map((note) => note.id), anchor: null, notes: [{ kind: 'paragraph', depth: 0, ordered: false, runs: plain(`note ${next()}`) }] };
+  if (roll < 0.85 && part !== undefined)
+    return { kind: 'reword', part: part.id, runs: next() < 0.2 ? [] : plain(`words ${next()}`) };
+  return {
+    kind: 'renote',
+    slide: slide.id,
+    replaces: slide.notes.map((note) => note.id),
+    anchor: null,
+    notes: [{ kind: 'paragraph', depth: 0, ordered: false, runs: plain(`note ${next()}`) }],
+  };
 }
 
 test('over random edits: replaying in steps equals replaying at once, undoing gives back what was, no edit is dropped, no word is lost', () => {

@@ -3,7 +3,15 @@ import { decide, replay, type Decisions, type Edit, type Unplaced } from '../edi
 import type { Deck, Destination, LevelMap, Slide } from '../deck/index.ts';
 import { findTitle, type DocumentModel } from '../document/index.ts';
 import { layOutSlide, type Page } from '../layout/index.ts';
-import { destinationOf, makeLedger, mapDocument, presetMap, PRESET_NAMES, type Ledger, type PresetName } from '../mapping/index.ts';
+import {
+  destinationOf,
+  makeLedger,
+  mapDocument,
+  presetMap,
+  PRESET_NAMES,
+  type Ledger,
+  type PresetName,
+} from '../mapping/index.ts';
 import { DEFAULT_THEME, themeNamed, type Theme } from '../theme/index.ts';
 
 export interface Converted {
@@ -46,13 +54,18 @@ export function convert(document: DocumentModel, edits: readonly Edit[], previou
     mapName: decisions.map === undefined ? DEFAULT_MAP : decisions.map.name,
     map,
     decisions,
-    destinations: actualDestinations(deck, new Map(document.blocks.map((block) => [block.id, destinationOf(block, title, map, decisions)]))),
+    destinations: actualDestinations(
+      deck,
+      new Map(document.blocks.map((block) => [block.id, destinationOf(block, title, map, decisions)])),
+    ),
   };
 }
 
 /** A point is shown at the level that it has on its slide, which nesting may have made another than the map's. */
 function actualDestinations(deck: Deck, destinations: Map<string, Destination>): ReadonlyMap<string, Destination> {
-  for (const slide of deck.slides) for (const part of slide.content) if (part.kind === 'point') for (const block of part.blocks) destinations.set(block, `point${part.level}`);
+  for (const slide of deck.slides)
+    for (const part of slide.content)
+      if (part.kind === 'point') for (const block of part.blocks) destinations.set(block, `point${part.level}`);
   return destinations;
 }
 
@@ -63,15 +76,24 @@ function blockIds(document: DocumentModel): ReadonlySet<string> {
   return known;
 }
 
-const pictureMaps = new WeakMap<DocumentModel, ReadonlyMap<DocumentModel['pictures'][number]['id'], DocumentModel['pictures'][number]>>();
+const pictureMaps = new WeakMap<
+  DocumentModel,
+  ReadonlyMap<DocumentModel['pictures'][number]['id'], DocumentModel['pictures'][number]>
+>();
 function pictureMap(document: DocumentModel) {
   let known = pictureMaps.get(document);
-  if (known === undefined) pictureMaps.set(document, (known = new Map(document.pictures.map((picture) => [picture.id, picture]))));
+  if (known === undefined)
+    pictureMaps.set(document, (known = new Map(document.pictures.map((picture) => [picture.id, picture]))));
   return known;
 }
 
 const laidOut = new WeakMap<Slide, Map<string, readonly Page[]>>();
-function pagesOf(slide: Slide, theme: Theme, full: Decisions['full'], pictures: ReturnType<typeof pictureMap>): readonly Page[] {
+function pagesOf(
+  slide: Slide,
+  theme: Theme,
+  full: Decisions['full'],
+  pictures: ReturnType<typeof pictureMap>,
+): readonly Page[] {
   let known = laidOut.get(slide);
   if (known === undefined) laidOut.set(slide, (known = new Map()));
   const key = `${theme.name} ${full}`;

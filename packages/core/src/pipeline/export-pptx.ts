@@ -5,7 +5,11 @@ import { makeScene } from '../scene/index.ts';
 import { writePptx } from '../writers/pptx/index.ts';
 import type { Converted } from './convert.ts';
 
-export function exportPptx(document: DocumentModel, pictures: readonly PictureData[], converted: Converted): Uint8Array {
+export function exportPptx(
+  document: DocumentModel,
+  pictures: readonly PictureData[],
+  converted: Converted,
+): Uint8Array {
   const byId = new Map(pictures.map((picture) => [picture.id, picture]));
   const { title, author, language } = document;
   return writePptx(makeScene(converted.pages, converted.theme, { title, author, language }), (id) => byId.get(id));

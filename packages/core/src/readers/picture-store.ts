@@ -38,12 +38,20 @@ export class PictureStore {
     }
     const mime = FORMATS[size.type ?? ''];
     if (mime === undefined) {
-      this.#report.add('picture-format', `The picture ${name} is ${size.type ?? 'of unknown format'}; PNG, JPEG and GIF can be shown.`, place);
+      this.#report.add(
+        'picture-format',
+        `The picture ${name} is ${size.type ?? 'of unknown format'}; PNG, JPEG and GIF can be shown.`,
+        place,
+      );
       return undefined;
     }
     const { width, height } = size;
     if (!(width > 0 && height > 0) || width * height > LIMITS.picturePixels) {
-      this.#report.add('picture-too-large', `The picture ${name} says that it is ${width} × ${height} pixels; the limit is ${LIMITS.picturePixels / 1e6} million pixels.`, place);
+      this.#report.add(
+        'picture-too-large',
+        `The picture ${name} says that it is ${width} × ${height} pixels; the limit is ${LIMITS.picturePixels / 1e6} million pixels.`,
+        place,
+      );
       return undefined;
     }
     const id = bytesToHex(sha256(bytes)) as PictureId;

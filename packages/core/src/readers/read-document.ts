@@ -25,7 +25,8 @@ const ENDINGS: Readonly<Record<string, DocumentType>> = {
 };
 
 /** @returns undefined when the ending says nothing. */
-export const typeOfName = (name: string): DocumentType | undefined => ENDINGS[/\.([a-z0-9]+)$/i.exec(name)?.[1]?.toLowerCase() ?? ''];
+export const typeOfName = (name: string): DocumentType | undefined =>
+  ENDINGS[/\.([a-z0-9]+)$/i.exec(name)?.[1]?.toLowerCase() ?? ''];
 
 /** The type of a file. @throws ReadError `empty`, `unknown-type`. */
 export function detectType(bytes: Uint8Array, name: string): DocumentType {

@@ -1,5 +1,6 @@
 /** What every reader gives, and the means that readers share for building it. */
-import { LIMITS, ReadError, Report, type SourcePlace } from '../base/index.ts';
+import type { Report } from '../base/index.ts';
+import { LIMITS, ReadError, type SourcePlace } from '../base/index.ts';
 import type { PictureData } from '../content/index.ts';
 import { BlockIds, blockText, findTitle, type Block, type DocumentModel } from '../document/index.ts';
 

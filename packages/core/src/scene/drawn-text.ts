@@ -58,9 +58,23 @@ export function drawParagraph(paragraph: SetParagraph, frame: Frame, theme: Them
   return [bullet, ...pieces];
 }
 
-export function drawCell(runs: Runs, lines: readonly SetLine[], size: number, header: boolean, theme: Theme): readonly Piece[] {
+export function drawCell(
+  runs: Runs,
+  lines: readonly SetLine[],
+  size: number,
+  header: boolean,
+  theme: Theme,
+): readonly Piece[] {
   const color = theme.palette[header ? theme.table.headText : 'text'];
-  return drawLines(runs, lines, { family: theme.fonts.body, mono: theme.fonts.mono, size, bold: false, italic: false, color, linkColor: header ? color : theme.palette.link });
+  return drawLines(runs, lines, {
+    family: theme.fonts.body,
+    mono: theme.fonts.mono,
+    size,
+    bold: false,
+    italic: false,
+    color,
+    linkColor: header ? color : theme.palette.link,
+  });
 }
 
 function drawLines(runs: Runs, lines: readonly SetLine[], setting: Setting): readonly Piece[] {

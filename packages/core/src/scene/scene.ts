@@ -42,7 +42,11 @@ export function sceneSlide(page: Page, number: number, theme: Theme): SceneSlide
   };
 }
 
-export function makeScene(pages: readonly Page[], theme: Theme, about: Pick<Scene, 'title' | 'author' | 'language'>): Scene {
+export function makeScene(
+  pages: readonly Page[],
+  theme: Theme,
+  about: Pick<Scene, 'title' | 'author' | 'language'>,
+): Scene {
   const sections: SceneSection[] = [];
   pages.forEach(({ slide, index }, from) => {
     if (slide.kind === 'section' && index === 0) sections.push({ title: runsText(slide.title.runs), from });

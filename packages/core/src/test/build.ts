@@ -7,18 +7,34 @@ type Draft = Block extends infer B ? (B extends Block ? Omit<B, 'id' | 'place'> 
 const runs = (text: string | Runs): Runs => (typeof text === 'string' ? plain(text) : text);
 
 export const h = (level: Level, text: string): Draft => ({ kind: 'heading', level, runs: runs(text) });
-export const p = (text: string | Runs, role?: 'title' | 'subtitle' | 'contents'): Draft => ({ kind: 'paragraph', runs: runs(text), ...(role === undefined ? {} : { role }) });
-export const li = (text: string, depth = 1, ordered = false): Draft => ({ kind: 'listItem', depth, ordered, runs: runs(text) });
+export const p = (text: string | Runs, role?: 'title' | 'subtitle' | 'contents'): Draft => ({
+  kind: 'paragraph',
+  runs: runs(text),
+  ...(role === undefined ? {} : { role }),
+});
+export const li = (text: string, depth = 1, ordered = false): Draft => ({
+  kind: 'listItem',
+  depth,
+  ordered,
+  runs: runs(text),
+});
 export const quote = (text: string): Draft => ({ kind: 'quote', runs: runs(text) });
 export const code = (text: string): Draft => ({ kind: 'code', text });
 export const note = (text: string): Draft => ({ kind: 'footnote', label: '1', runs: runs(text) });
 export const rule = (): Draft => ({ kind: 'break', type: 'rule' });
-export const picture = (id: string | undefined, alt: string | null = null): Draft => ({ kind: 'picture', alt, ...(id === undefined ? {} : { picture: id as never }) });
+export const picture = (id: string | undefined, alt: string | null = null): Draft => ({
+  kind: 'picture',
+  alt,
+  ...(id === undefined ? {} : { picture: id as never }),
+});
 export const table = (rows: readonly (readonly string[])[], header = true): Draft => ({
   kind: 'table',
   table: {
     columns: Math.max(...rows.map((row) => row.length)),
-    rows: rows.map((cells, r): TableRow => ({ header: header && r === 0, cells: cells.map((text) => ({ runs: runs(text), columns: 1, rows: 1 })) })),
+    rows: rows.map((cells, r): TableRow => ({
+      header: header && r === 0,
+      cells: cells.map((text) => ({ runs: runs(text), columns: 1, rows: 1 })),
+    })),
   },
 });
 
@@ -29,13 +45,24 @@ export function doc(...drafts: readonly Draft[]): DocumentModel {
     return { ...block, id: ids.next(block.kind, blockText(block)) };
   });
   const title = findTitle(blocks);
-  const pictures = [...new Set(blocks.flatMap((block) => (block.kind === 'picture' && block.picture !== undefined ? [block.picture] : [])))].map((id) => ({
+  const pictures = [
+    ...new Set(
+      blocks.flatMap((block) => (block.kind === 'picture' && block.picture !== undefined ? [block.picture] : [])),
+    ),
+  ].map((id) => ({
     id,
     mime: 'image/png' as const,
     width: 400,
     height: 300,
   }));
-  return { title: title === undefined ? null : blockText(title), author: null, language: null, blocks, pictures, diagnostics: [] };
+  return {
+    title: title === undefined ? null : blockText(title),
+    author: null,
+    language: null,
+    blocks,
+    pictures,
+    diagnostics: [],
+  };
 }
 
 /** A repeatable source of numbers from 0 to 1 (mulberry32). */
@@ -49,12 +76,16 @@ export function random(seed: number): () => number {
   };
 }
 
-const WORDS = 'tide mill sluice pond wheel float gate stone flour silt damsel head quay spring neap rope miller grain 水車 Wassermühle мельница 🌊 antidisestablishmentarianism-and-more'.split(' ');
+const WORDS =
+  'tide mill sluice pond wheel float gate stone flour silt damsel head quay spring neap rope miller grain 水車 Wassermühle мельница 🌊 antidisestablishmentarianism-and-more'.split(
+    ' ',
+  );
 
 /** A random document of `size` blocks of every kind, with words from `WORDS`. */
 export function randomDocument(next: () => number, size: number): DocumentModel {
   const pick = <T>(items: readonly T[]): T => items[Math.floor(next() * items.length)]!;
-  const words = (most: number): string => Array.from({ length: 1 + Math.floor(next() * most) }, () => pick(WORDS)).join(' ');
+  const words = (most: number): string =>
+    Array.from({ length: 1 + Math.floor(next() * most) }, () => pick(WORDS)).join(' ');
   return doc(
     ...Array.from({ length: size }, (): Draft => {
       const roll = next();
@@ -64,7 +95,12 @@ export function randomDocument(next: () => number, size: number): DocumentModel 
       if (roll < 0.8) return quote(words(30));
       if (roll < 0.85) return code(Array.from({ length: 1 + Math.floor(next() * 30) }, () => words(10)).join('\n'));
       if (roll < 0.89) return note(words(10));
-      if (roll < 0.94) return table(Array.from({ length: 1 + Math.floor(next() * 40) }, () => Array.from({ length: 1 + Math.floor(next() * 15) }, () => words(4))));
+      if (roll < 0.94)
+        return table(
+          Array.from({ length: 1 + Math.floor(next() * 40) }, () =>
+            Array.from({ length: 1 + Math.floor(next() * 15) }, () => words(4)),
+          ),
+        );
       if (roll < 0.98) return picture(next() < 0.8 ? pick(['a', 'b']) : undefined, next() < 0.5 ? words(5) : null);
       return rule();
     }),

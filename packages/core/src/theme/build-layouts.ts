@@ -18,7 +18,12 @@ export interface LayoutDesign {
   readonly grid: Grid;
   readonly title: TextStyle;
   readonly body: TextStyle;
-  readonly cover: { readonly title: TextStyle; readonly subtitle: TextStyle; readonly top: number; readonly ground: ColorName };
+  readonly cover: {
+    readonly title: TextStyle;
+    readonly subtitle: TextStyle;
+    readonly top: number;
+    readonly ground: ColorName;
+  };
   readonly section: { readonly title: TextStyle; readonly top: number; readonly ground: ColorName };
   readonly number: TextStyle;
   readonly marks: Readonly<Record<'cover' | 'section' | 'content', readonly Mark[]>>;
@@ -30,7 +35,13 @@ export function mark(color: ColorName, x: number, y: number, width: number, heig
   return { color, x: inches(x), y: inches(y), width: inches(width), height: inches(height) };
 }
 
-function frame(role: Role, box: readonly [number, number, number, number], style: TextStyle, anchor: Frame['anchor'] = 'top', align: Frame['align'] = 'left'): Frame {
+function frame(
+  role: Role,
+  box: readonly [number, number, number, number],
+  style: TextStyle,
+  anchor: Frame['anchor'] = 'top',
+  align: Frame['align'] = 'left',
+): Frame {
   const [x, y, width, height] = box.map(inches) as [Emu, Emu, Emu, Emu];
   return { role, x, y, width, height, anchor, align, style };
 }

@@ -2,7 +2,18 @@
 import type { Emu } from '../base/index.ts';
 
 /** Names of colours; writers turn them into references to the theme. */
-export type ColorName = 'ground' | 'text' | 'panel' | 'muted' | 'accent1' | 'accent2' | 'accent3' | 'accent4' | 'accent5' | 'accent6' | 'link';
+export type ColorName =
+  | 'ground'
+  | 'text'
+  | 'panel'
+  | 'muted'
+  | 'accent1'
+  | 'accent2'
+  | 'accent3'
+  | 'accent4'
+  | 'accent5'
+  | 'accent6'
+  | 'link';
 /** Six hexadecimal digits a colour. */
 export type Palette = Readonly<Record<ColorName, string>>;
 
@@ -55,7 +66,16 @@ export interface Mark extends Rect {
   readonly color: ColorName;
 }
 
-export const LAYOUT_NAMES = ['cover', 'section', 'points', 'columns', 'picture-text', 'picture', 'table', 'title-only'] as const;
+export const LAYOUT_NAMES = [
+  'cover',
+  'section',
+  'points',
+  'columns',
+  'picture-text',
+  'picture',
+  'table',
+  'title-only',
+] as const;
 export type LayoutName = (typeof LAYOUT_NAMES)[number];
 
 export interface Layout {
@@ -75,7 +95,12 @@ export interface Theme {
   readonly palette: Palette;
   readonly fonts: Readonly<Record<FontRole, string>>;
   readonly levels: readonly [LevelStyle, LevelStyle, LevelStyle, LevelStyle, LevelStyle];
-  readonly table: { readonly sizes: readonly number[]; readonly headColor: ColorName; readonly headText: ColorName; readonly rule: ColorName };
+  readonly table: {
+    readonly sizes: readonly number[];
+    readonly headColor: ColorName;
+    readonly headText: ColorName;
+    readonly rule: ColorName;
+  };
   readonly layouts: readonly Layout[];
 }
 
@@ -88,4 +113,5 @@ export function layoutNamed(theme: Theme, name: LayoutName): Layout {
   return layout;
 }
 
-export const frameOf = (layout: Layout, role: Role): Frame | undefined => layout.frames.find((frame) => frame.role === role);
+export const frameOf = (layout: Layout, role: Role): Frame | undefined =>
+  layout.frames.find((frame) => frame.role === role);

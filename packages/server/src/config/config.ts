@@ -2,7 +2,13 @@
 export interface Config {
   readonly host: string;
   readonly port: number;
-  readonly database: { readonly host: string; readonly port: number; readonly user: string; readonly password: string; readonly database: string };
+  readonly database: {
+    readonly host: string;
+    readonly port: number;
+    readonly user: string;
+    readonly password: string;
+    readonly database: string;
+  };
   /** Folder of the built web application. */
   readonly webRoot: string;
   /** Folder of demo documents that a new database is filled with; none when empty. */

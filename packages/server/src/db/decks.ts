@@ -27,23 +27,38 @@ export const summary = (row: DeckRow): DeckSummary => ({
 });
 
 export async function listDecks(db: Db, workspace: number): Promise<readonly DeckRow[]> {
-  return (await db('decks').where({ workspace_id: workspace, deleted_at: null }).orderBy([{ column: 'updated_at', order: 'desc' }, { column: 'id' }])) as DeckRow[];
+  return (await db('decks')
+    .where({ workspace_id: workspace, deleted_at: null })
+    .orderBy([{ column: 'updated_at', order: 'desc' }, { column: 'id' }])) as DeckRow[];
 }
 
 export async function getDeck(db: Db, workspace: number, id: string): Promise<DeckRow | undefined> {
   return (await db('decks').where({ workspace_id: workspace, id }).first()) as DeckRow | undefined;
 }
 
-export async function insertDeck(db: Db, row: Omit<DeckRow, 'version' | 'updated_at' | 'deleted_at'>, now: Date): Promise<void> {
+export async function insertDeck(
+  db: Db,
+  row: Omit<DeckRow, 'version' | 'updated_at' | 'deleted_at'>,
+  now: Date,
+): Promise<void> {
   await db('decks').insert({ ...row, version: 0, created_at: now, updated_at: now });
 }
 
-export async function updateDeck(db: Db, workspace: number, id: string, change: Partial<Pick<DeckRow, 'name' | 'updated_at' | 'deleted_at'>>): Promise<void> {
+export async function updateDeck(
+  db: Db,
+  workspace: number,
+  id: string,
+  change: Partial<Pick<DeckRow, 'name' | 'updated_at' | 'deleted_at'>>,
+): Promise<void> {
   await db('decks').where({ workspace_id: workspace, id }).update(change);
 }
 
 export async function entriesAfter(db: Db, deck: string, version: number): Promise<readonly LogEntry[]> {
-  const rows = (await db('entries').where({ deck_id: deck }).andWhere('version', '>', version).orderBy('version').select('entry')) as { entry: string }[];
+  const rows = (await db('entries')
+    .where({ deck_id: deck })
+    .andWhere('version', '>', version)
+    .orderBy('version')
+    .select('entry')) as { entry: string }[];
   return rows.map((row) => JSON.parse(row.entry) as LogEntry);
 }
 
@@ -51,13 +66,24 @@ export async function entriesAfter(db: Db, deck: string, version: number): Promi
  * Appends to a log if nobody wrote since `base`.
  * @returns The new version, or undefined when `base` is not the newest.
  */
-export async function appendEntries(db: Db, deck: string, base: number, entries: readonly LogEntry[], now: Date): Promise<number | undefined> {
+export async function appendEntries(
+  db: Db,
+  deck: string,
+  base: number,
+  entries: readonly LogEntry[],
+  now: Date,
+): Promise<number | undefined> {
   return db.transaction(async (trx) => {
     // The row is locked until the end, so of two writers with one base the second finds a newer version.
-    const row = (await trx('decks').where({ id: deck }).forUpdate().first('version')) as { version: number } | undefined;
+    const row = (await trx('decks').where({ id: deck }).forUpdate().first('version')) as
+      { version: number } | undefined;
     if (row === undefined || row.version !== base) return undefined;
-    await trx('entries').insert(entries.map((entry, i) => ({ deck_id: deck, version: base + i + 1, entry: JSON.stringify(entry), at: now })));
-    await trx('decks').where({ id: deck }).update({ version: base + entries.length, updated_at: now });
+    await trx('entries').insert(
+      entries.map((entry, i) => ({ deck_id: deck, version: base + i + 1, entry: JSON.stringify(entry), at: now })),
+    );
+    await trx('decks')
+      .where({ id: deck })
+      .update({ version: base + entries.length, updated_at: now });
     return base + entries.length;
   });
 }

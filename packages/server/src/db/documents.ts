@@ -16,5 +16,8 @@ export async function getDocument(db: Db, key: DocumentKey): Promise<Buffer | un
 }
 
 export async function putDocument(db: Db, key: DocumentKey, packed: Uint8Array): Promise<void> {
-  await db('documents').insert({ ...where(key), packed: Buffer.from(packed) }).onConflict().merge();
+  await db('documents')
+    .insert({ ...where(key), packed: Buffer.from(packed) })
+    .onConflict()
+    .merge();
 }

@@ -39,7 +39,9 @@ const STEPS: readonly Step[] = [
         t.index(['workspace_id', 'deleted_at', 'updated_at']);
       });
       await db.schema.createTable('entries', (t) => {
-        t.specificType('deck_id', 'char(36) character set ascii collate ascii_bin').notNullable().references('decks.id');
+        t.specificType('deck_id', 'char(36) character set ascii collate ascii_bin')
+          .notNullable()
+          .references('decks.id');
         t.integer('version').unsigned().notNullable();
         t.specificType('entry', 'longtext').notNullable();
         t.datetime('at', { precision: 3 }).notNullable();
@@ -65,7 +67,8 @@ export async function migrate(db: Knex): Promise<void> {
     migrationSource: {
       getMigrations: () => Promise.resolve([...STEPS]),
       getMigrationName: (step: Step) => step.name,
-      getMigration: (step: Step) => Promise.resolve({ up: step.up, down: () => Promise.reject(new Error('Steps are not taken back')) }),
+      getMigration: (step: Step) =>
+        Promise.resolve({ up: step.up, down: () => Promise.reject(new Error('Steps are not taken back')) }),
     },
   });
 }

@@ -16,10 +16,18 @@ export function makeApp(context: Context, webRoot: string, log: Logger): Koa {
   app.use(async (ctx, next) => {
     const start = performance.now();
     await next();
-    log.info({ method: ctx.method, path: ctx.path, status: ctx.status, ms: Math.round(performance.now() - start) }, 'request');
+    log.info(
+      { method: ctx.method, path: ctx.path, status: ctx.status, ms: Math.round(performance.now() - start) },
+      'request',
+    );
   });
   app.use(security());
-  app.use(compress({ threshold: 2048, filter: (type) => /json(?!l)|text|javascript|svg/.test(type) && !type.includes('ndjson') }));
+  app.use(
+    compress({
+      threshold: 2048,
+      filter: (type) => /json(?!l)|text|javascript|svg/.test(type) && !type.includes('ndjson'),
+    }),
+  );
   app.use(errors(log));
   app.use(sameOrigin);
   const health = new Router();

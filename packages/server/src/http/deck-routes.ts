@@ -7,7 +7,18 @@ import type { Context as KoaContext } from 'koa';
 import { failureOf } from '../services/app-error.ts';
 import type { Context } from '../services/context.ts';
 import { createDeck, type NewFile } from '../services/create-deck.ts';
-import { append, deleteDeck, exportDeck, openDeck, originalOf, packedDocument, pictureOf, recentDecks, renameDeck, restoreDeck } from '../services/decks.ts';
+import {
+  append,
+  deleteDeck,
+  exportDeck,
+  openDeck,
+  originalOf,
+  packedDocument,
+  pictureOf,
+  recentDecks,
+  renameDeck,
+  restoreDeck,
+} from '../services/decks.ts';
 import { readBody, readJson } from './body.ts';
 
 const WATCHED = 'application/x-ndjson';
@@ -23,7 +34,11 @@ export function deckRoutes(context: Context): Router {
 
   router.post('/', async (ctx) => {
     const fileName = typeof ctx.query.name === 'string' && ctx.query.name.trim() !== '' ? ctx.query.name : 'Untitled';
-    const file: NewFile = { bytes: await readBody(ctx.req), fileName, type: typeof ctx.query.type === 'string' ? ctx.query.type : undefined };
+    const file: NewFile = {
+      bytes: await readBody(ctx.req),
+      fileName,
+      type: typeof ctx.query.type === 'string' ? ctx.query.type : undefined,
+    };
     const cancel = new AbortController();
     ctx.res.on('close', () => {
       if (!ctx.res.writableFinished) cancel.abort();
@@ -60,7 +75,11 @@ export function deckRoutes(context: Context): Router {
     else {
       ctx.status = 409;
       ctx.body = {
-        error: { code: 'stale', message: 'Another window changed this deck in the meantime.', kept: 'Both changes are kept: theirs here, yours in the window that sent it.' },
+        error: {
+          code: 'stale',
+          message: 'Another window changed this deck in the meantime.',
+          kept: 'Both changes are kept: theirs here, yours in the window that sent it.',
+        },
         version: outcome.version,
         newer: outcome.newer,
       } satisfies Stale;
@@ -107,10 +126,13 @@ function watchCreation(ctx: KoaContext, context: Context, file: NewFile, cancel:
   ctx.type = WATCHED;
   ctx.body = stream;
   createDeck(context, file, (progress) => say({ progress }), cancel)
-    .then((deck) => say({ deck }), (error: unknown) => {
-      const { status, body } = failureOf(error);
-      if (status >= 500) ctx.app.emit('error', error, ctx);
-      say(body);
-    })
+    .then(
+      (deck) => say({ deck }),
+      (error: unknown) => {
+        const { status, body } = failureOf(error);
+        if (status >= 500) ctx.app.emit('error', error, ctx);
+        say(body);
+      },
+    )
     .finally(() => stream.end());
 }

@@ -7,7 +7,7 @@ export function errors(log: Logger): Middleware {
   return async (ctx, next) => {
     try {
       await next();
-      if (ctx.status === 404 && ctx.body == null) throw new AppError('not-found');
+      if (ctx.status === 404 && (ctx.body === undefined || ctx.body === null)) throw new AppError('not-found');
     } catch (error) {
       const { status, body } = failureOf(error);
       if (status >= 500) log.error({ err: error, path: ctx.path }, 'request failed');

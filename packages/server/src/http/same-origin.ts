@@ -5,7 +5,9 @@ import { AppError } from '../services/app-error.ts';
 export const sameOrigin: Middleware = async (ctx, next) => {
   const site = ctx.get('Sec-Fetch-Site');
   const origin = ctx.get('Origin');
-  const foreign = (site !== '' && site !== 'same-origin' && site !== 'none') || (origin !== '' && new URL(origin).host !== ctx.host);
-  if (foreign && ctx.method !== 'GET' && ctx.method !== 'HEAD') throw new AppError('bad-request', 'It came from another site.');
+  const foreign =
+    (site !== '' && site !== 'same-origin' && site !== 'none') || (origin !== '' && new URL(origin).host !== ctx.host);
+  if (foreign && ctx.method !== 'GET' && ctx.method !== 'HEAD')
+    throw new AppError('bad-request', 'It came from another site.');
   await next();
 };

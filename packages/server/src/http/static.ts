@@ -17,7 +17,8 @@ export function webFiles(root: string): Middleware {
     const immutable = ctx.path.startsWith('/assets/');
     await send(ctx, ctx.path, {
       root,
-      setHeaders: (res) => void res.setHeader('Cache-Control', immutable ? 'public, max-age=31536000, immutable' : 'no-cache'),
+      setHeaders: (res) =>
+        void res.setHeader('Cache-Control', immutable ? 'public, max-age=31536000, immutable' : 'no-cache'),
     }).catch((error: { status?: number }) => {
       if (error.status !== 404) throw error;
     });

@@ -1,5 +1,5 @@
 /** The pool of worker threads, with limits on time and memory. */
-import { MessageChannel } from 'node:worker_threads';
+import { MessageChannel, type TransferListItem } from 'node:worker_threads';
 import { Piscina } from 'piscina';
 import { ReadError, type ReadErrorCode } from '@alvex/core';
 import type { ExportTask, Outcome, ReadDone, ReadTask } from './tasks.ts';
@@ -23,16 +23,30 @@ export class Pool {
 
   /** @param worker The built worker, as a file URL. */
   constructor(worker: string) {
-    this.#piscina = new Piscina({ filename: worker, minThreads: 1, maxThreads: 2, idleTimeout: 60_000, resourceLimits: { maxOldGenerationSizeMb: MOST_MEGABYTES } });
+    this.#piscina = new Piscina({
+      filename: worker,
+      minThreads: 1,
+      maxThreads: 2,
+      idleTimeout: 60_000,
+      resourceLimits: { maxOldGenerationSizeMb: MOST_MEGABYTES },
+    });
   }
 
   /** @throws ReadError, TaskStopped. */
-  async read(task: Omit<ReadTask, 'kind' | 'port'>, progress: ((done: number) => void) | undefined, cancel: AbortSignal): Promise<ReadDone> {
+  async read(
+    task: Omit<ReadTask, 'kind' | 'port'>,
+    progress: ((done: number) => void) | undefined,
+    cancel: AbortSignal,
+  ): Promise<ReadDone> {
     const channel = progress === undefined ? undefined : new MessageChannel();
     channel?.port1.on('message', (done) => progress!(done as number));
     try {
       const port = channel?.port2;
-      return await this.#run<ReadDone>({ kind: 'read', ...task, ...(port === undefined ? {} : { port }) }, port === undefined ? [] : [port], cancel);
+      return await this.#run<ReadDone>(
+        { kind: 'read', ...task, ...(port === undefined ? {} : { port }) },
+        port === undefined ? [] : [port],
+        cancel,
+      );
     } finally {
       channel?.port1.close();
     }
@@ -43,7 +57,7 @@ export class Pool {
     return this.#run<Uint8Array>({ kind: 'export', ...task }, []);
   }
 
-  async #run<T>(task: ReadTask | ExportTask, transferList: import('node:worker_threads').TransferListItem[], cancel?: AbortSignal): Promise<T> {
+  async #run<T>(task: ReadTask | ExportTask, transferList: TransferListItem[], cancel?: AbortSignal): Promise<T> {
     const timeout = AbortSignal.timeout(MOST_SECONDS * 1000);
     const signal = cancel === undefined ? timeout : AbortSignal.any([timeout, cancel]);
     let outcome: Outcome<T>;

@@ -26,4 +26,6 @@ export interface ExportTask {
   readonly log: readonly LogEntry[];
 }
 /** An expected failure crosses the thread as a value; an Error would lose its class. */
-export type Outcome<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly failure: { readonly code: string; readonly place: object } };
+export type Outcome<T> =
+  | { readonly ok: true; readonly value: T }
+  | { readonly ok: false; readonly failure: { readonly code: string; readonly place: object } };

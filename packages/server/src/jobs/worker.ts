@@ -1,8 +1,17 @@
 /** A worker thread: the core, and nothing else. */
 import { gunzipSync, gzipSync } from 'node:zlib';
 import {
-  convert, detectType, documentWords, exportPptx, foldLog, readDocument, ReadError, DOCUMENT_TYPES,
-  type DocumentModel, type DocumentType, type PictureData,
+  convert,
+  detectType,
+  documentWords,
+  exportPptx,
+  foldLog,
+  readDocument,
+  ReadError,
+  DOCUMENT_TYPES,
+  type DocumentModel,
+  type DocumentType,
+  type PictureData,
 } from '@alvex/core';
 import type { ExportTask, Outcome, ReadDone, ReadTask } from './tasks.ts';
 
@@ -10,7 +19,8 @@ const PROGRESS_STEP = 0.02;
 
 export default function run(task: ReadTask | ExportTask): Outcome<ReadDone> | Outcome<Uint8Array> {
   try {
-    return { ok: true, value: task.kind === 'read' ? read(task) : exportDeck(task) } as Outcome<ReadDone> | Outcome<Uint8Array>;
+    return { ok: true, value: task.kind === 'read' ? read(task) : exportDeck(task) } as
+      Outcome<ReadDone> | Outcome<Uint8Array>;
   } catch (error) {
     if (error instanceof ReadError) return { ok: false, failure: { code: error.code, place: error.place } };
     throw error;

@@ -35,11 +35,29 @@ export function failureOf(error: unknown): { readonly status: number; readonly b
   if (error instanceof ReadError) {
     const place = placeText(error.place);
     const status = error.code === 'too-large' ? 413 : 422;
-    return { status, body: { error: { code: error.code, message: error.message, kept: 'Your file was not touched, and no deck was made.', ...(place === '' ? {} : { place }) } } };
+    return {
+      status,
+      body: {
+        error: {
+          code: error.code,
+          message: error.message,
+          kept: 'Your file was not touched, and no deck was made.',
+          ...(place === '' ? {} : { place }),
+        },
+      },
+    };
   }
   if (error instanceof AppError) {
     const message = error.detail === undefined ? error.message : `${error.message} ${error.detail}`;
-    return { status: FAILURES[error.code].status, body: { error: { code: error.code, message, kept: NOTHING_CHANGED } } };
+    return {
+      status: FAILURES[error.code].status,
+      body: { error: { code: error.code, message, kept: NOTHING_CHANGED } },
+    };
   }
-  return { status: 500, body: { error: { code: 'internal', message: FAILURES.internal.message, kept: 'What was stored before is still there.' } } };
+  return {
+    status: 500,
+    body: {
+      error: { code: 'internal', message: FAILURES.internal.message, kept: 'What was stored before is still there.' },
+    },
+  };
 }

@@ -23,18 +23,42 @@ const MIMES: Readonly<Record<string, string>> = {
 };
 
 /** @throws ReadError, AppError `reading-stopped` or `cancelled`. */
-export async function createDeck(context: Context, file: NewFile, progress: ((done: number) => void) | undefined, cancel: AbortSignal): Promise<DeckSummary> {
+export async function createDeck(
+  context: Context,
+  file: NewFile,
+  progress: ((done: number) => void) | undefined,
+  cancel: AbortSignal,
+): Promise<DeckSummary> {
   const { db, pool, workspace } = context;
-  const read = await pool.read({ bytes: file.bytes, type: file.type, name: file.fileName }, progress, cancel).catch((error: unknown) => {
-    if (error instanceof TaskStopped) throw new AppError(error.cancelled ? 'cancelled' : 'reading-stopped', undefined, { cause: error });
-    throw error;
-  });
+  const read = await pool
+    .read({ bytes: file.bytes, type: file.type, name: file.fileName }, progress, cancel)
+    .catch((error: unknown) => {
+      if (error instanceof TaskStopped)
+        throw new AppError(error.cancelled ? 'cancelled' : 'reading-stopped', undefined, { cause: error });
+      throw error;
+    });
   const original = createHash('sha256').update(file.bytes).digest('hex');
-  await putBlob(db, workspace, { hash: original, mime: MIMES[read.type] ?? 'application/octet-stream', bytes: file.bytes });
+  await putBlob(db, workspace, {
+    hash: original,
+    mime: MIMES[read.type] ?? 'application/octet-stream',
+    bytes: file.bytes,
+  });
   for (const { id, mime, bytes } of read.pictures) await putBlob(db, workspace, { hash: id, mime, bytes });
   await putDocument(db, { workspace, original, type: read.type, reader: READER_VERSION }, read.packed);
   const id = randomUUID();
   const name = (read.title ?? file.fileName.replace(/\.[^.]+$/, '')).trim().slice(0, 200) || 'Untitled';
-  await insertDeck(db, { id, workspace_id: workspace, name, file_name: file.fileName.slice(0, 255), type: read.type, original, words: read.words }, context.now());
+  await insertDeck(
+    db,
+    {
+      id,
+      workspace_id: workspace,
+      name,
+      file_name: file.fileName.slice(0, 255),
+      type: read.type,
+      original,
+      words: read.words,
+    },
+    context.now(),
+  );
   return summary((await getDeck(db, workspace, id))!);
 }

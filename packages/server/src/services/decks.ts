@@ -8,7 +8,8 @@ import { getDocument, putDocument } from '../db/documents.ts';
 import { AppError } from './app-error.ts';
 import type { Context } from './context.ts';
 
-export const recentDecks = async ({ db, workspace }: Context): Promise<readonly DeckSummary[]> => (await listDecks(db, workspace)).map(summary);
+export const recentDecks = async ({ db, workspace }: Context): Promise<readonly DeckSummary[]> =>
+  (await listDecks(db, workspace)).map(summary);
 
 /** @throws AppError `deck-not-found`. */
 async function existing({ db, workspace }: Context, id: string, deletedToo = false): Promise<DeckRow> {
@@ -39,7 +40,9 @@ export async function restoreDeck(context: Context, id: string): Promise<DeckSum
   return summary(row);
 }
 
-export type AppendOutcome = { readonly ok: true; readonly version: number } | { readonly ok: false; readonly version: number; readonly newer: readonly LogEntry[] };
+export type AppendOutcome =
+  | { readonly ok: true; readonly version: number }
+  | { readonly ok: false; readonly version: number; readonly newer: readonly LogEntry[] };
 
 /** Appends entries; a write against an old version is refused with what is newer. */
 export async function append(context: Context, id: string, { base, entries }: AppendEntries): Promise<AppendOutcome> {
@@ -50,7 +53,10 @@ export async function append(context: Context, id: string, { base, entries }: Ap
   return { ok: false, version: base + newer.length, newer };
 }
 
-export async function originalOf(context: Context, id: string): Promise<{ readonly blob: Blob; readonly fileName: string }> {
+export async function originalOf(
+  context: Context,
+  id: string,
+): Promise<{ readonly blob: Blob; readonly fileName: string }> {
   const row = await existing(context, id);
   const blob = await getBlob(context.db, context.workspace, row.original);
   if (blob === undefined) throw new AppError('not-found');
@@ -65,7 +71,11 @@ export async function packedDocument(context: Context, id: string): Promise<Uint
   const cached = await getDocument(db, key);
   if (cached !== undefined) return cached;
   const { blob } = await originalOf(context, id);
-  const read = await pool.read({ bytes: blob.bytes, type: row.type, name: row.file_name }, undefined, new AbortController().signal);
+  const read = await pool.read(
+    { bytes: blob.bytes, type: row.type, name: row.file_name },
+    undefined,
+    new AbortController().signal,
+  );
   for (const { id: hash, mime, bytes } of read.pictures) await putBlob(db, workspace, { hash, mime, bytes });
   await putDocument(db, key, read.packed);
   return read.packed;
@@ -78,12 +88,17 @@ function picturesOf(packed: Uint8Array): DocumentModel['pictures'] {
 /** @throws AppError `picture-not-found` when the deck has no such picture, whatever else the workspace holds. */
 export async function pictureOf(context: Context, id: string, hash: string): Promise<Blob> {
   const pictures = picturesOf(await packedDocument(context, id));
-  const blob = pictures.some((picture) => picture.id === hash) ? await getBlob(context.db, context.workspace, hash) : undefined;
+  const blob = pictures.some((picture) => picture.id === hash)
+    ? await getBlob(context.db, context.workspace, hash)
+    : undefined;
   if (blob === undefined) throw new AppError('picture-not-found');
   return blob;
 }
 
-export async function exportDeck(context: Context, id: string): Promise<{ readonly bytes: Uint8Array; readonly name: string }> {
+export async function exportDeck(
+  context: Context,
+  id: string,
+): Promise<{ readonly bytes: Uint8Array; readonly name: string }> {
   const { deck, log } = await openDeck(context, id);
   const packed = await packedDocument(context, id);
   const pictures: { id: string; bytes: Uint8Array }[] = [];

@@ -10,7 +10,10 @@ export async function loadDemo(context: Context, folder: string): Promise<void> 
   // Whoever sets the flag loads; a second server that starts at the same time does not.
   const first = await db('workspaces').where({ id: workspace, demo_loaded: false }).update({ demo_loaded: true });
   if (first === 0) return;
-  const files = (await readdir(folder)).filter((name) => /\.(docx|md)$/.test(name)).sort().reverse();
+  const files = (await readdir(folder))
+    .filter((name) => /\.(docx|md)$/.test(name))
+    .sort()
+    .reverse();
   for (const fileName of files) {
     const bytes = await readFile(join(folder, fileName));
     await createDeck(context, { bytes, fileName, type: undefined }, undefined, new AbortController().signal);

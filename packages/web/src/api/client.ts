@@ -17,7 +17,11 @@ export class ApiError extends Error {
   }
 }
 
-const UNREACHABLE = { code: 'unreachable', message: 'The server cannot be reached.', kept: 'What you did stays in this window and is sent when the server is back.' };
+const UNREACHABLE = {
+  code: 'unreachable',
+  message: 'The server cannot be reached.',
+  kept: 'What you did stays in this window and is sent when the server is back.',
+};
 
 async function request(path: string, init?: RequestInit): Promise<Response> {
   let response: Response;
@@ -32,14 +36,19 @@ async function request(path: string, init?: RequestInit): Promise<Response> {
   throw new ApiError(body?.error ?? { code: 'internal', message: `The server answered ${response.status}.` });
 }
 
-const json = (method: string, body: unknown): RequestInit => ({ method, headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) });
+const json = (method: string, body: unknown): RequestInit => ({
+  method,
+  headers: { 'Content-Type': 'application/json' },
+  body: JSON.stringify(body),
+});
 
 export async function listDecks(): Promise<readonly DeckSummary[]> {
   const { decks } = (await (await request('/api/decks')).json()) as { decks: DeckSummary[] };
   return decks;
 }
 
-export const fetchDeck = async (id: string): Promise<OpenDeck> => (await request(`/api/decks/${id}`)).json() as Promise<OpenDeck>;
+export const fetchDeck = async (id: string): Promise<OpenDeck> =>
+  (await request(`/api/decks/${id}`)).json() as Promise<OpenDeck>;
 
 export const renameDeck = async (id: string, name: string): Promise<DeckSummary> =>
   ((await (await request(`/api/decks/${id}`, json('PATCH', { name }))).json()) as { deck: DeckSummary }).deck;
@@ -52,7 +61,9 @@ export async function restoreDeck(id: string): Promise<void> {
   await request(`/api/decks/${id}/restore`, { method: 'POST' });
 }
 
-export type AppendResult = { readonly ok: true; readonly version: number } | { readonly ok: false; readonly version: number; readonly newer: readonly LogEntry[] };
+export type AppendResult =
+  | { readonly ok: true; readonly version: number }
+  | { readonly ok: false; readonly version: number; readonly newer: readonly LogEntry[] };
 
 export async function appendEntries(id: string, base: number, entries: readonly LogEntry[]): Promise<AppendResult> {
   const response = await request(`/api/decks/${id}/entries`, json('POST', { base, entries }));
@@ -73,9 +84,18 @@ export interface NewDocument {
  * Sends a document and follows its reading.
  * @throws ApiError with the reader's reason; DOMException `AbortError` when cancelled.
  */
-export async function createDeck({ body, name, type }: NewDocument, progress: (done: number) => void, signal: AbortSignal): Promise<DeckSummary> {
+export async function createDeck(
+  { body, name, type }: NewDocument,
+  progress: (done: number) => void,
+  signal: AbortSignal,
+): Promise<DeckSummary> {
   const query = new URLSearchParams({ name, ...(type === undefined ? {} : { type }) });
-  const response = await request(`/api/decks?${query}`, { method: 'POST', body, signal, headers: { Accept: 'application/x-ndjson', 'Content-Type': 'application/octet-stream' } });
+  const response = await request(`/api/decks?${query}`, {
+    method: 'POST',
+    body,
+    signal,
+    headers: { Accept: 'application/x-ndjson', 'Content-Type': 'application/octet-stream' },
+  });
   for await (const line of lines(response)) {
     const said = JSON.parse(line) as CreationLine;
     if ('progress' in said) progress(said.progress);

@@ -11,26 +11,55 @@ import { DeckName } from './deck-name.tsx';
 
 const Bar = chakra('header', {
   base: {
-    minH: '52px', flexShrink: 0, bg: 'card', borderBottom: '1px solid', borderColor: 'line', px: '20px',
-    display: 'grid', gridTemplateColumns: 'minmax(180px, 1fr) auto minmax(180px, 1fr)', alignItems: 'center', columnGap: '16px',
+    minH: '52px',
+    flexShrink: 0,
+    bg: 'card',
+    borderBottom: '1px solid',
+    borderColor: 'line',
+    px: '20px',
+    display: 'grid',
+    gridTemplateColumns: 'minmax(180px, 1fr) auto minmax(180px, 1fr)',
+    alignItems: 'center',
+    columnGap: '16px',
     '@media (max-width: 960px)': { gridTemplateColumns: '1fr auto', px: '12px', pt: '8px' },
   },
 });
 const Line = chakra('nav', {
   base: {
-    display: 'flex', alignItems: 'stretch', height: '52px', fontSize: 'sm',
+    display: 'flex',
+    alignItems: 'stretch',
+    height: '52px',
+    fontSize: 'sm',
     '@media (max-width: 960px)': { gridRow: 2, gridColumn: '1 / -1', height: '40px', overflowX: 'auto' },
     '& a': {
-      color: 'soft', textDecoration: 'none', px: '13px', position: 'relative', display: 'flex', alignItems: 'center', whiteSpace: 'nowrap',
+      color: 'soft',
+      textDecoration: 'none',
+      px: '13px',
+      position: 'relative',
+      display: 'flex',
+      alignItems: 'center',
+      whiteSpace: 'nowrap',
       _hover: { color: 'ink' },
       '&.active': { color: 'ink', fontWeight: 600, boxShadow: 'inset 0 -3px 0 {colors.pine}' },
       _focusVisible: { outlineOffset: '-3px' },
     },
-    '& a + a::before': { content: '""', position: 'absolute', left: '-7px', width: '14px', top: '50%', borderTop: '1px solid', borderColor: 'line' },
+    '& a + a::before': {
+      content: '""',
+      position: 'absolute',
+      left: '-7px',
+      width: '14px',
+      top: '50%',
+      borderTop: '1px solid',
+      borderColor: 'line',
+    },
   },
 });
-const Brand = chakra('span', { base: { fontFamily: 'heading', fontStyle: 'italic', fontWeight: 700, fontSize: '20px', color: 'pine' } });
-const Count = chakra('sup', { base: { color: 'amberText', fontWeight: 700, fontSize: '10px', ml: '3px', position: 'relative', top: '-5px' } });
+const Brand = chakra('span', {
+  base: { fontFamily: 'heading', fontStyle: 'italic', fontWeight: 700, fontSize: '20px', color: 'pine' },
+});
+const Count = chakra('sup', {
+  base: { color: 'amberText', fontWeight: 700, fontSize: '10px', ml: '3px', position: 'relative', top: '-5px' },
+});
 
 const spills = (state: DeckState): number => {
   let found = 0;
@@ -98,7 +127,15 @@ export function DeckFrame() {
   );
 }
 
-function Station({ to, label, attention }: { readonly to: string; readonly label: string; readonly attention: number }) {
+function Station({
+  to,
+  label,
+  attention,
+}: {
+  readonly to: string;
+  readonly label: string;
+  readonly attention: number;
+}) {
   return (
     <NavLink to={to}>
       {label}
@@ -115,7 +152,9 @@ function Keeping() {
     <Box display="flex" justifyContent="flex-end" alignItems="center" gap="6px" color="soft" fontSize="sm" minW="0">
       {sync.state === 'waiting' || sync.state === 'refused' ? (
         <Notice tone={sync.state === 'refused' ? 'fault' : 'attention'} role="status" py="3px">
-          {sync.state === 'refused' ? `${count(sync.waiting, 'edit')} could not be kept. Load the page again.` : `Server away: ${count(sync.waiting, 'edit')} not kept yet`}
+          {sync.state === 'refused'
+            ? `${count(sync.waiting, 'edit')} could not be kept. Load the page again.`
+            : `Server away: ${count(sync.waiting, 'edit')} not kept yet`}
         </Notice>
       ) : (
         <chakra.span role="status" mr="6px" whiteSpace="nowrap">
@@ -126,7 +165,14 @@ function Keeping() {
       <Action look="quiet" size="small" aria-label="Undo" title="Undo (Ctrl+Z)" disabled={!canUndo} onClick={undo}>
         <Undo2 size={15} />
       </Action>
-      <Action look="quiet" size="small" aria-label="Redo" title="Redo (Ctrl+Shift+Z)" disabled={!canRedo} onClick={redo}>
+      <Action
+        look="quiet"
+        size="small"
+        aria-label="Redo"
+        title="Redo (Ctrl+Shift+Z)"
+        disabled={!canRedo}
+        onClick={redo}
+      >
         <Redo2 size={15} />
       </Action>
       <Action look="quiet" size="small" aria-label="Light or dark" title="Light or dark" onClick={switchMode}>

@@ -6,7 +6,18 @@ import { renamed, useDeck } from '../state/deck-store.ts';
 import { Field } from '../ui/recipes.tsx';
 
 const Name = chakra('button', {
-  base: { bg: 'transparent', border: 0, p: 0, cursor: 'text', fontSize: 'md', overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap', minW: 0, textAlign: 'left' },
+  base: {
+    bg: 'transparent',
+    border: 0,
+    p: 0,
+    cursor: 'text',
+    fontSize: 'md',
+    overflow: 'hidden',
+    textOverflow: 'ellipsis',
+    whiteSpace: 'nowrap',
+    minW: 0,
+    textAlign: 'left',
+  },
 });
 
 export function DeckName() {

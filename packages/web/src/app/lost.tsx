@@ -9,7 +9,11 @@ export function Lost() {
   return (
     <Box maxW="520px" mx="auto" pt="18vh" px="24px" display="grid" gap="12px" justifyItems="start">
       <Heading>{failed ? 'This page could not be shown' : 'There is nothing at this address'}</Heading>
-      <Small>{failed ? 'What you made is kept on the server. Load the page again; if it fails again, go back to the list of decks.' : 'The deck may have been deleted, or the address is incomplete.'}</Small>
+      <Small>
+        {failed
+          ? 'What you made is kept on the server. Load the page again; if it fails again, go back to the list of decks.'
+          : 'The deck may have been deleted, or the address is incomplete.'}
+      </Small>
       <Link to="/">
         <Action as="span">All decks</Action>
       </Link>

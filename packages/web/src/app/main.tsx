@@ -19,20 +19,45 @@ const nonce = document.querySelector<HTMLMetaElement>('meta[name="style-nonce"]'
 const styles = createCache({ key: 'a', ...(nonce ? { nonce } : {}) });
 
 const router = createBrowserRouter([
-  { path: '/', lazy: async () => ({ Component: (await import('../stations/decks/decks-page.tsx')).DecksPage }), ErrorBoundary: Lost, HydrateFallback: () => null },
+  {
+    path: '/',
+    lazy: async () => ({ Component: (await import('../stations/decks/decks-page.tsx')).DecksPage }),
+    ErrorBoundary: Lost,
+    HydrateFallback: () => null,
+  },
   {
     path: '/decks/:id',
     Component: DeckFrame,
     ErrorBoundary: Lost,
     HydrateFallback: () => null,
     children: [
-      { index: true, lazy: async () => ({ Component: (await import('../stations/slides/slides-station.tsx')).SlidesStation }) },
-      { path: 'document', lazy: async () => ({ Component: (await import('../stations/document/document-station.tsx')).DocumentStation }) },
+      {
+        index: true,
+        lazy: async () => ({ Component: (await import('../stations/slides/slides-station.tsx')).SlidesStation }),
+      },
+      {
+        path: 'document',
+        lazy: async () => ({ Component: (await import('../stations/document/document-station.tsx')).DocumentStation }),
+      },
       { path: 'map', lazy: async () => ({ Component: (await import('../stations/map/map-station.tsx')).MapStation }) },
-      { path: 'slides', lazy: async () => ({ Component: (await import('../stations/slides/slides-station.tsx')).SlidesStation }) },
-      { path: 'look', lazy: async () => ({ Component: (await import('../stations/look/look-station.tsx')).LookStation }) },
-      { path: 'check', lazy: async () => ({ Component: (await import('../stations/check/check-station.tsx')).CheckStation }) },
-      { path: 'hand-over', lazy: async () => ({ Component: (await import('../stations/hand-over/hand-over-station.tsx')).HandOverStation }) },
+      {
+        path: 'slides',
+        lazy: async () => ({ Component: (await import('../stations/slides/slides-station.tsx')).SlidesStation }),
+      },
+      {
+        path: 'look',
+        lazy: async () => ({ Component: (await import('../stations/look/look-station.tsx')).LookStation }),
+      },
+      {
+        path: 'check',
+        lazy: async () => ({ Component: (await import('../stations/check/check-station.tsx')).CheckStation }),
+      },
+      {
+        path: 'hand-over',
+        lazy: async () => ({
+          Component: (await import('../stations/hand-over/hand-over-station.tsx')).HandOverStation,
+        }),
+      },
     ],
   },
   { path: '*', Component: Lost },

@@ -5,7 +5,9 @@ import { useEffect } from 'react';
 import { useDeck, wantDrawings } from '../state/deck-store.ts';
 import { SlideDrawing, type SlideActions } from './slide-drawing.tsx';
 
-const Sheet = chakra('div', { base: { border: '1px solid', borderColor: 'line', lineHeight: 0, overflow: 'hidden', bg: 'card' } });
+const Sheet = chakra('div', {
+  base: { border: '1px solid', borderColor: 'line', lineHeight: 0, overflow: 'hidden', bg: 'card' },
+});
 
 interface Props {
   readonly slideKey: string;
@@ -25,7 +27,15 @@ export function DeckSlide({ slideKey, number, chosen, hidden, actions }: Props) 
   const label = `Slide ${number}: ${row === undefined ? '' : runsText(row.title.runs)}`;
   return (
     <Sheet>
-      <SlideDrawing drawing={drawing} deck={deck} number={number} label={label} chosen={chosen} hidden={hidden} actions={actions} />
+      <SlideDrawing
+        drawing={drawing}
+        deck={deck}
+        number={number}
+        label={label}
+        chosen={chosen}
+        hidden={hidden}
+        actions={actions}
+      />
     </Sheet>
   );
 }

@@ -44,7 +44,15 @@ function pieceText(piece: DrawnPiece, key: number) {
   );
 }
 
-function Paragraph({ text, chosen, actions }: { readonly text: DrawnText; readonly chosen: boolean; readonly actions: SlideActions | undefined }) {
+function Paragraph({
+  text,
+  chosen,
+  actions,
+}: {
+  readonly text: DrawnText;
+  readonly chosen: boolean;
+  readonly actions: SlideActions | undefined;
+}) {
   const { target } = text;
   const pieces = text.pieces.map(pieceText);
   if (target === null || actions === undefined) return <g>{pieces}</g>;
@@ -67,13 +75,28 @@ function Paragraph({ text, chosen, actions }: { readonly text: DrawnText; readon
       onKeyDown={onKeyDown}
       style={{ cursor: 'text' }}
     >
-      <rect x={text.x - 6} y={text.y - 2} width={text.width + 12} height={text.height + 4} fill={chosen ? '#C98A12' : '#000'} fillOpacity={chosen ? 0.16 : 0} />
+      <rect
+        x={text.x - 6}
+        y={text.y - 2}
+        width={text.width + 12}
+        height={text.height + 4}
+        fill={chosen ? '#C98A12' : '#000'}
+        fillOpacity={chosen ? 0.16 : 0}
+      />
       {pieces}
     </g>
   );
 }
 
-export const SlideDrawing = memo(function SlideDrawing({ drawing, deck, number, label, chosen, hidden, actions }: Props) {
+export const SlideDrawing = memo(function SlideDrawing({
+  drawing,
+  deck,
+  number,
+  label,
+  chosen,
+  hidden,
+  actions,
+}: Props) {
   const { width, height } = SLIDE_POINTS;
   const choosePicture = (event: MouseEvent, part: string) => {
     if (actions === undefined) return;
@@ -81,17 +104,54 @@ export const SlideDrawing = memo(function SlideDrawing({ drawing, deck, number, 
     actions.choose(part);
   };
   return (
-    <svg viewBox={`0 0 ${width} ${height}`} width="100%" style={{ display: 'block' }} role={actions === undefined ? 'img' : 'group'} aria-label={label}>
-      <rect width={width} height={height} fill={drawing === undefined ? 'var(--chakra-colors-card)' : `#${drawing.ground}`} />
-      {drawing?.shapes.map((shape, i) => <rect key={i} x={shape.x} y={shape.y} width={shape.width} height={shape.height} fill={`#${shape.color}`} />)}
+    <svg
+      viewBox={`0 0 ${width} ${height}`}
+      width="100%"
+      style={{ display: 'block' }}
+      role={actions === undefined ? 'img' : 'group'}
+      aria-label={label}
+    >
+      <rect
+        width={width}
+        height={height}
+        fill={drawing === undefined ? 'var(--chakra-colors-card)' : `#${drawing.ground}`}
+      />
+      {drawing?.shapes.map((shape, i) => (
+        <rect key={i} x={shape.x} y={shape.y} width={shape.width} height={shape.height} fill={`#${shape.color}`} />
+      ))}
       {drawing?.pictures.map((picture) => (
-        <image key={picture.part} href={pictureUrl(deck, picture.picture)} x={picture.x} y={picture.y} width={picture.width} height={picture.height} preserveAspectRatio="none" onClick={(event) => choosePicture(event, picture.part)}>
+        <image
+          key={picture.part}
+          href={pictureUrl(deck, picture.picture)}
+          x={picture.x}
+          y={picture.y}
+          width={picture.width}
+          height={picture.height}
+          preserveAspectRatio="none"
+          onClick={(event) => choosePicture(event, picture.part)}
+        >
           <title>{picture.alt ?? 'Picture without a description'}</title>
         </image>
       ))}
-      {drawing?.texts.map((text, i) => (text.target !== null && text.target === hidden ? null : <Paragraph key={i} text={text} chosen={text.target !== null && (chosen?.has(text.target) ?? false)} actions={actions} />))}
+      {drawing?.texts.map((text, i) =>
+        text.target !== null && text.target === hidden ? null : (
+          <Paragraph
+            key={i}
+            text={text}
+            chosen={text.target !== null && (chosen?.has(text.target) ?? false)}
+            actions={actions}
+          />
+        ),
+      )}
       {drawing?.number && (
-        <text x={drawing.number.right} y={drawing.number.y} textAnchor="end" fontFamily={`'${drawing.number.family}'`} fontSize={drawing.number.size} fill={`#${drawing.number.color}`}>
+        <text
+          x={drawing.number.right}
+          y={drawing.number.y}
+          textAnchor="end"
+          fontFamily={`'${drawing.number.family}'`}
+          fontSize={drawing.number.size}
+          fill={`#${drawing.number.color}`}
+        >
           {number}
         </text>
       )}

@@ -1,6 +1,16 @@
 /** The open deck: its log, what the worker made of it, and what is drawn. */
 import type { DeckSummary } from '@alvex/contract';
-import { foldLog, type Block, type Destination, type Diagnostic, type Edit, type History, type LedgerEntry, type LevelMap, type LogEntry } from '@alvex/core';
+import {
+  foldLog,
+  type Block,
+  type Destination,
+  type Diagnostic,
+  type Edit,
+  type History,
+  type LedgerEntry,
+  type LevelMap,
+  type LogEntry,
+} from '@alvex/core';
 import { create } from 'zustand';
 import { ApiError, documentUrl, fetchDeck } from '../api/client.ts';
 import type { Drawing, FromWorker, Row, ToWorker, View } from '../worker/protocol.ts';
@@ -91,7 +101,12 @@ export function closeDeck(): void {
 function receive(message: FromWorker): void {
   switch (message.kind) {
     case 'document':
-      set({ blocks: message.blocks, blockById: new Map(message.blocks.map((block) => [block.id, block])), diagnostics: message.diagnostics, presets: message.presets });
+      set({
+        blocks: message.blocks,
+        blockById: new Map(message.blocks.map((block) => [block.id, block])),
+        diagnostics: message.diagnostics,
+        presets: message.presets,
+      });
       convertNow();
       return;
     case 'view':
@@ -108,7 +123,13 @@ function receive(message: FromWorker): void {
     }
     case 'dressed': {
       const dressed = new Map(get().dressed);
-      dressed.set(message.theme, new Map([...(dressed.get(message.theme) ?? []), ...message.drawings.map((drawing) => [drawing.key, drawing] as const)]));
+      dressed.set(
+        message.theme,
+        new Map([
+          ...(dressed.get(message.theme) ?? []),
+          ...message.drawings.map((drawing) => [drawing.key, drawing] as const),
+        ]),
+      );
       set({ dressed });
       return;
     }
@@ -129,7 +150,10 @@ function takeView({ changed, destinations: turned, ...view }: View): void {
     if (row !== undefined) rows.set(key, row);
   }
   const destinations = turned.length === 0 ? state.destinations : new Map([...state.destinations, ...turned]);
-  const rowsOfBlock = changed.length === 0 && state.view?.order.length === view.order.length ? state.rowsOfBlock : indexRows(view.order, rows);
+  const rowsOfBlock =
+    changed.length === 0 && state.view?.order.length === view.order.length
+      ? state.rowsOfBlock
+      : indexRows(view.order, rows);
   set({ rows, destinations, view, rowsOfBlock, ledger: null, phase: 'open' });
 }
 

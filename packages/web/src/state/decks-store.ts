@@ -1,7 +1,15 @@
 /** The list of decks, and the document that is being brought in. */
 import type { DeckSummary } from '@alvex/contract';
 import { create } from 'zustand';
-import { ApiError, createDeck, deleteDeck, listDecks, renameDeck, restoreDeck, type NewDocument } from '../api/client.ts';
+import {
+  ApiError,
+  createDeck,
+  deleteDeck,
+  listDecks,
+  renameDeck,
+  restoreDeck,
+  type NewDocument,
+} from '../api/client.ts';
 
 export interface Failure {
   readonly message: string;
@@ -22,7 +30,11 @@ const { setState: set } = useDecks;
 export function failureOf(error: unknown, file?: string): Failure {
   const named = file === undefined ? {} : { file };
   if (!(error instanceof ApiError)) return { message: String(error), ...named };
-  return { message: error.place === undefined ? error.message : `${error.message} (${error.place})`, ...named, ...(error.kept === undefined ? {} : { kept: error.kept }) };
+  return {
+    message: error.place === undefined ? error.message : `${error.message} (${error.place})`,
+    ...named,
+    ...(error.kept === undefined ? {} : { kept: error.kept }),
+  };
 }
 
 export async function refreshDecks(): Promise<void> {
@@ -38,9 +50,14 @@ export async function bringIn(document: NewDocument): Promise<DeckSummary | unde
   const abort = new AbortController();
   set({ failure: null, reading: { name: document.name, done: 0, cancel: () => abort.abort() } });
   try {
-    return await createDeck(document, (done) => set((state) => ({ reading: state.reading && { ...state.reading, done } })), abort.signal);
+    return await createDeck(
+      document,
+      (done) => set((state) => ({ reading: state.reading && { ...state.reading, done } })),
+      abort.signal,
+    );
   } catch (error) {
-    if (!(error instanceof DOMException && error.name === 'AbortError')) set({ failure: failureOf(error, document.name) });
+    if (!(error instanceof DOMException && error.name === 'AbortError'))
+      set({ failure: failureOf(error, document.name) });
     return undefined;
   } finally {
     set({ reading: null });

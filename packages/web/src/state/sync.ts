@@ -26,7 +26,12 @@ export class Sync {
   #timer: ReturnType<typeof setTimeout> | undefined;
 
   /** @param newer Called with what others wrote, and how many of our entries come after it. */
-  constructor(deck: string, version: number, tell: (state: SyncState) => void, newer: (entries: readonly LogEntry[], unsent: number) => void) {
+  constructor(
+    deck: string,
+    version: number,
+    tell: (state: SyncState) => void,
+    newer: (entries: readonly LogEntry[], unsent: number) => void,
+  ) {
     this.#deck = deck;
     this.#version = version;
     this.#tell = tell;

@@ -20,18 +20,43 @@ const Text = chakra('div', {
   },
 });
 const Grid = chakra('table', {
-  base: { borderCollapse: 'collapse', fontSize: '12px', fontFamily: 'body', '& td, & th': { borderBottom: '1px solid', borderColor: 'line', px: '8px', py: '3px', textAlign: 'left', verticalAlign: 'top' }, '& th': { fontWeight: 600 } },
+  base: {
+    borderCollapse: 'collapse',
+    fontSize: '12px',
+    fontFamily: 'body',
+    '& td, & th': {
+      borderBottom: '1px solid',
+      borderColor: 'line',
+      px: '8px',
+      py: '3px',
+      textAlign: 'left',
+      verticalAlign: 'top',
+    },
+    '& th': { fontWeight: 600 },
+  },
 });
 
 /** Rows of a table that are shown; the rest are counted. */
 const MOST_ROWS = 8;
 
-export function BlockText({ block, deck, whole = false }: { readonly block: Block; readonly deck: string; readonly whole?: boolean }) {
+export function BlockText({
+  block,
+  deck,
+  whole = false,
+}: {
+  readonly block: Block;
+  readonly deck: string;
+  readonly whole?: boolean;
+}) {
   switch (block.kind) {
     case 'heading':
       return (
         <Text kind={block.level === 1 ? 'heading1' : block.level === 2 ? 'heading2' : 'heading3'}>
-          {block.runs.length === 0 ? <chakra.span color="pale">empty heading</chakra.span> : <RunsText runs={block.runs} />}
+          {block.runs.length === 0 ? (
+            <chakra.span color="pale">empty heading</chakra.span>
+          ) : (
+            <RunsText runs={block.runs} />
+          )}
         </Text>
       );
     case 'paragraph':
@@ -43,7 +68,9 @@ export function BlockText({ block, deck, whole = false }: { readonly block: Bloc
     case 'listItem':
       return (
         <Text display="grid" gridTemplateColumns="auto 1fr" gap="8px" style={{ paddingLeft: (block.depth - 1) * 18 }}>
-          <chakra.span color="soft">{block.checked === undefined ? (block.ordered ? `${block.number ?? 1}.` : '•') : block.checked ? '☑' : '☐'}</chakra.span>
+          <chakra.span color="soft">
+            {block.checked === undefined ? (block.ordered ? `${block.number ?? 1}.` : '•') : block.checked ? '☑' : '☐'}
+          </chakra.span>
           <span style={{ whiteSpace: 'pre-line' }}>
             <RunsText runs={block.runs} />
           </span>
@@ -71,7 +98,16 @@ export function BlockText({ block, deck, whole = false }: { readonly block: Bloc
               Picture not in the file
             </chakra.span>
           ) : (
-            <chakra.img src={pictureUrl(deck, block.picture)} alt={block.alt ?? ''} loading="lazy" maxH="110px" maxW="180px" bg="card" border="1px solid" borderColor="line" />
+            <chakra.img
+              src={pictureUrl(deck, block.picture)}
+              alt={block.alt ?? ''}
+              loading="lazy"
+              maxH="110px"
+              maxW="180px"
+              bg="card"
+              border="1px solid"
+              borderColor="line"
+            />
           )}
           <chakra.span fontSize="12px" color="soft">
             {block.alt ?? 'No description'}

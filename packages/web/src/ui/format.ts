@@ -1,7 +1,8 @@
 /** Numbers and times as people read them; a number always stands with its unit. */
 const number = new Intl.NumberFormat('en-GB', { useGrouping: true });
 
-export const count = (n: number, one: string, many = `${one}s`): string => `${number.format(n)} ${n === 1 ? one : many}`;
+export const count = (n: number, one: string, many = `${one}s`): string =>
+  `${number.format(n)} ${n === 1 ? one : many}`;
 export const grouped = (n: number): string => number.format(n);
 
 /** Words a minute, spoken to an audience. */
@@ -20,5 +21,11 @@ export function clock(date: Date): string {
 }
 
 export function dayAndTime(iso: string): string {
-  return new Date(iso).toLocaleString('en-GB', { day: 'numeric', month: 'short', year: 'numeric', hour: '2-digit', minute: '2-digit' });
+  return new Date(iso).toLocaleString('en-GB', {
+    day: 'numeric',
+    month: 'short',
+    year: 'numeric',
+    hour: '2-digit',
+    minute: '2-digit',
+  });
 }

@@ -18,7 +18,9 @@ function shape(destination: Destination) {
     default: {
       const count = Number(destination.slice(5));
       const first = 15 - (count - 1) * 2.5;
-      return <path d={Array.from({ length: count }, (_, i) => `M${first + i * 5} 4v12`).join('')} strokeWidth={STROKE} />;
+      return (
+        <path d={Array.from({ length: count }, (_, i) => `M${first + i * 5} 4v12`).join('')} strokeWidth={STROKE} />
+      );
     }
   }
 }
@@ -37,11 +39,21 @@ export const DESTINATION_LABELS: Readonly<Record<Destination, string>> = {
   out: 'left out',
 };
 
-const COLORS: Partial<Record<Destination, string>> = { notes: 'var(--chakra-colors-soft)', out: 'var(--chakra-colors-pale)' };
+const COLORS: Partial<Record<Destination, string>> = {
+  notes: 'var(--chakra-colors-soft)',
+  out: 'var(--chakra-colors-pale)',
+};
 
 export function Mark({ destination, size = 30 }: { readonly destination: Destination; readonly size?: number }) {
   return (
-    <svg viewBox="0 0 30 20" width={size} height={(size * 2) / 3} stroke="currentColor" color={COLORS[destination] ?? 'var(--chakra-colors-pine)'} aria-hidden="true">
+    <svg
+      viewBox="0 0 30 20"
+      width={size}
+      height={(size * 2) / 3}
+      stroke="currentColor"
+      color={COLORS[destination] ?? 'var(--chakra-colors-pine)'}
+      aria-hidden="true"
+    >
       {shape(destination)}
     </svg>
   );

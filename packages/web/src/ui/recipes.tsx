@@ -19,20 +19,39 @@ export const Action = chakra('button', {
       main: { bg: 'pine', borderColor: 'pine', color: 'pineText', _hover: { filter: 'brightness(1.12)' } },
       plain: { bg: 'card', borderColor: 'line', color: 'ink', _hover: { borderColor: 'pine' } },
       chosen: { bg: 'pineWash', borderColor: 'pine', color: 'ink', fontWeight: 600 },
-      quiet: { bg: 'transparent', borderColor: 'transparent', color: 'soft', _hover: { color: 'ink', borderColor: 'line' } },
+      quiet: {
+        bg: 'transparent',
+        borderColor: 'transparent',
+        color: 'soft',
+        _hover: { color: 'ink', borderColor: 'line' },
+      },
       danger: { bg: 'card', borderColor: 'line', color: 'red', _hover: { borderColor: 'red' } },
     },
-    size: { small: { px: '8px', py: '3px', fontSize: 'xs', minH: '24px' }, normal: { px: '12px', py: '6px', fontSize: 'sm', minH: '30px' } },
+    size: {
+      small: { px: '8px', py: '3px', fontSize: 'xs', minH: '24px' },
+      normal: { px: '12px', py: '6px', fontSize: 'sm', minH: '30px' },
+    },
   },
   defaultVariants: { look: 'plain', size: 'normal' },
 });
 
-export const Heading = chakra('h1', { base: { fontFamily: 'heading', fontWeight: 600, fontSize: 'xl', lineHeight: '1.25' } });
+export const Heading = chakra('h1', {
+  base: { fontFamily: 'heading', fontWeight: 600, fontSize: 'xl', lineHeight: '1.25' },
+});
 export const Small = chakra('p', { base: { color: 'soft', fontSize: 'sm' } });
 
 /** A notice: what happened, what was kept, what to do. */
 export const Notice = chakra('div', {
-  base: { borderLeft: '3px solid', px: '12px', py: '8px', fontSize: 'sm', display: 'flex', gap: '12px', alignItems: 'center', flexWrap: 'wrap' },
+  base: {
+    borderLeft: '3px solid',
+    px: '12px',
+    py: '8px',
+    fontSize: 'sm',
+    display: 'flex',
+    gap: '12px',
+    alignItems: 'center',
+    flexWrap: 'wrap',
+  },
   variants: {
     tone: {
       attention: { bg: 'amberWash', borderColor: 'amber', color: 'amberText' },
@@ -44,5 +63,15 @@ export const Notice = chakra('div', {
 });
 
 export const Field = chakra('input', {
-  base: { bg: 'card', border: '1px solid', borderColor: 'line', borderRadius: 'sm', px: '8px', py: '5px', fontSize: 'md', minW: 0, _focusVisible: { borderColor: 'pine' } },
+  base: {
+    bg: 'card',
+    border: '1px solid',
+    borderColor: 'line',
+    borderRadius: 'sm',
+    px: '8px',
+    py: '5px',
+    fontSize: 'md',
+    minW: 0,
+    _focusVisible: { borderColor: 'pine' },
+  },
 });

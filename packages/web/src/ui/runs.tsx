@@ -4,7 +4,9 @@ import type { Run, Runs } from '@alvex/core';
 
 const Bold = chakra('b', { base: { fontWeight: 700 } });
 const CodeText = chakra('code', { base: { fontFamily: 'mono', fontSize: '0.88em' } });
-const LinkText = chakra('span', { base: { textDecoration: 'underline', textDecorationColor: 'pine', textUnderlineOffset: '2px' } });
+const LinkText = chakra('span', {
+  base: { textDecoration: 'underline', textDecorationColor: 'pine', textUnderlineOffset: '2px' },
+});
 
 function piece(run: Run, key: number) {
   let node = <>{run.text}</>;

@@ -1,7 +1,18 @@
 /** The core in a web worker: holds the document, converts it at every edit, sends what changed. */
 import {
-  convert, countWords, layOutSlide, presetMap, PRESET_NAMES, runsText, tableText, themeNamed,
-  type Converted, type Destination, type DocumentModel, type LevelMap, type Page,
+  convert,
+  countWords,
+  layOutSlide,
+  presetMap,
+  PRESET_NAMES,
+  runsText,
+  tableText,
+  themeNamed,
+  type Converted,
+  type Destination,
+  type DocumentModel,
+  type LevelMap,
+  type Page,
 } from '@alvex/core';
 import { drawPage } from './draw.ts';
 import type { FromWorker, Row, ToWorker } from './protocol.ts';
@@ -18,7 +29,9 @@ let revision = 0;
 const say = (message: FromWorker): void => self.postMessage(message);
 
 self.addEventListener('message', ({ data }: MessageEvent<ToWorker>) => {
-  void handle(data).catch((error: unknown) => say({ kind: 'failed', message: error instanceof Error ? error.message : String(error) }));
+  void handle(data).catch((error: unknown) =>
+    say({ kind: 'failed', message: error instanceof Error ? error.message : String(error) }),
+  );
 });
 
 async function handle(message: ToWorker): Promise<void> {
@@ -90,9 +103,13 @@ function update({ edits, seq }: ToWorker & { kind: 'edits' }): void {
 function makeRow(pages: readonly Page[], i: number): Row {
   const page = pages[i]!;
   const { slide, key, layout, notes, passages, fit } = page;
-  const shown = new Set(page.boxes.flatMap((box) => (box.kind === 'text' ? box.paragraphs.map((paragraph) => paragraph.part) : [box.part])));
+  const shown = new Set(
+    page.boxes.flatMap((box) => (box.kind === 'text' ? box.paragraphs.map((paragraph) => paragraph.part) : [box.part])),
+  );
   const content = slide.content.filter((part) => shown.has(part.id));
-  const text = content.map((part) => (part.kind === 'table' ? tableText(part.table) : part.kind === 'picture' ? '' : runsText(part.runs))).join(' ');
+  const text = content
+    .map((part) => (part.kind === 'table' ? tableText(part.table) : part.kind === 'picture' ? '' : runsText(part.runs)))
+    .join(' ');
   return {
     key,
     rev: ++revision,
@@ -116,7 +133,8 @@ function joinBlock(pages: readonly Page[], i: number): string | null {
   const page = pages[i]!;
   const before = pages[i - 1];
   const { slide } = page;
-  if (page.index > 0 || slide.kind !== 'content' || before === undefined || before.slide.kind !== 'content') return null;
+  if (page.index > 0 || slide.kind !== 'content' || before === undefined || before.slide.kind !== 'content')
+    return null;
   return slide.continues ? (slide.content[0]?.blocks[0] ?? null) : (slide.title.blocks[0] ?? null);
 }
 

@@ -1,12 +1,34 @@
 /** Turns a scene's slide into plain drawing data. */
 import {
-  drawCell, drawParagraph, EMU_PER_POINT, frameOf, layoutNamed, sceneSlide, type Box, type Page, type Piece, type Rect, type SceneSlide, type TextBox, type Theme,
+  drawCell,
+  drawParagraph,
+  EMU_PER_POINT,
+  frameOf,
+  layoutNamed,
+  sceneSlide,
+  type Box,
+  type Page,
+  type Piece,
+  type Rect,
+  type SceneSlide,
+  type TextBox,
+  type Theme,
 } from '@alvex/core';
 import type { Drawing, DrawnPiece, DrawnRect, DrawnText } from './protocol.ts';
 
 const points = (emu: number): number => Math.round((emu / EMU_PER_POINT) * 100) / 100;
-const rect = ({ x, y, width, height }: Rect) => ({ x: points(x), y: points(y), width: points(width), height: points(height) });
-const piece = ({ x, baseline, width, ...rest }: Piece): DrawnPiece => ({ ...rest, x: points(x), y: points(baseline), width: points(width) });
+const rect = ({ x, y, width, height }: Rect) => ({
+  x: points(x),
+  y: points(y),
+  width: points(width),
+  height: points(height),
+});
+const piece = ({ x, baseline, width, ...rest }: Piece): DrawnPiece => ({
+  ...rest,
+  x: points(x),
+  y: points(baseline),
+  width: points(width),
+});
 
 export function drawPage(page: Page, rev: number, theme: Theme): Drawing {
   const slide = sceneSlide(page, 1, theme);
@@ -14,10 +36,24 @@ export function drawPage(page: Page, rev: number, theme: Theme): Drawing {
   const texts: DrawnText[] = [];
   const pictures: Drawing['pictures'][number][] = [];
   for (const box of slide.boxes) drawBox(box, theme, shapes, texts, pictures);
-  return { key: page.key, rev, ground: theme.palette[layoutNamed(theme, page.layout).ground], shapes, texts, pictures, number: numberOf(slide, theme) };
+  return {
+    key: page.key,
+    rev,
+    ground: theme.palette[layoutNamed(theme, page.layout).ground],
+    shapes,
+    texts,
+    pictures,
+    number: numberOf(slide, theme),
+  };
 }
 
-function drawBox(box: Box, theme: Theme, shapes: DrawnRect[], texts: DrawnText[], pictures: Drawing['pictures'][number][]): void {
+function drawBox(
+  box: Box,
+  theme: Theme,
+  shapes: DrawnRect[],
+  texts: DrawnText[],
+  pictures: Drawing['pictures'][number][],
+): void {
   switch (box.kind) {
     case 'text':
       texts.push(...drawTextBox(box, theme));
@@ -29,8 +65,18 @@ function drawBox(box: Box, theme: Theme, shapes: DrawnRect[], texts: DrawnText[]
       for (const cell of box.cells) {
         const at = rect(cell.rect);
         if (cell.header) shapes.push({ ...at, color: theme.palette[theme.table.headColor] });
-        shapes.push({ x: at.x, y: at.y + at.height - 0.5, width: at.width, height: 0.5, color: theme.palette[theme.table.rule] });
-        texts.push({ target: null, ...at, pieces: drawCell(cell.runs, cell.lines, box.size, cell.header, theme).map(piece) });
+        shapes.push({
+          x: at.x,
+          y: at.y + at.height - 0.5,
+          width: at.width,
+          height: 0.5,
+          color: theme.palette[theme.table.rule],
+        });
+        texts.push({
+          target: null,
+          ...at,
+          pieces: drawCell(cell.runs, cell.lines, box.size, cell.header, theme).map(piece),
+        });
       }
   }
 }
@@ -58,5 +104,11 @@ function numberOf(slide: SceneSlide, theme: Theme): Drawing['number'] {
   if (frame === undefined) return null;
   const at = rect(frame);
   const size = frame.style.sizes[0]!;
-  return { right: at.x + at.width, y: at.y + at.height / 2 + size * 0.35, size, family: theme.fonts.body, color: theme.palette[frame.style.color] };
+  return {
+    right: at.x + at.width,
+    y: at.y + at.height / 2 + size * 0.35,
+    size,
+    family: theme.fonts.body,
+    color: theme.palette[frame.style.color],
+  };
 }

@@ -1,6 +1,21 @@
 /** What the page and its worker say to each other. Only what changed crosses. */
 import type {
-  Block, Content, Decisions, Destination, Diagnostic, Edit, Fit, LayoutName, LedgerEntry, LeftOut, LevelMap, Note, Piece, SlideId, SlideTitle, Unplaced,
+  Block,
+  Content,
+  Decisions,
+  Destination,
+  Diagnostic,
+  Edit,
+  Fit,
+  LayoutName,
+  LedgerEntry,
+  LeftOut,
+  LevelMap,
+  Note,
+  Piece,
+  SlideId,
+  SlideTitle,
+  Unplaced,
 } from '@alvex/core';
 
 /** One page of the deck, as the list of slides shows it. */
@@ -32,7 +47,13 @@ export interface Drawing {
   readonly texts: readonly DrawnText[];
   readonly pictures: readonly DrawnPicture[];
   /** Where the slide's number ends. The window writes it: numbers shift with every slide that is added. */
-  readonly number: { readonly right: number; readonly y: number; readonly size: number; readonly family: string; readonly color: string } | null;
+  readonly number: {
+    readonly right: number;
+    readonly y: number;
+    readonly size: number;
+    readonly family: string;
+    readonly color: string;
+  } | null;
 }
 export interface DrawnRect {
   readonly x: number;
@@ -98,7 +119,13 @@ export type ToWorker =
   | { readonly kind: 'ledger' };
 
 export type FromWorker =
-  | { readonly kind: 'document'; readonly title: string | null; readonly blocks: readonly Block[]; readonly diagnostics: readonly Diagnostic[]; readonly presets: Readonly<Record<string, LevelMap>> }
+  | {
+      readonly kind: 'document';
+      readonly title: string | null;
+      readonly blocks: readonly Block[];
+      readonly diagnostics: readonly Diagnostic[];
+      readonly presets: Readonly<Record<string, LevelMap>>;
+    }
   | { readonly kind: 'view'; readonly seq: number; readonly view: View; readonly ms: number }
   | { readonly kind: 'drawings'; readonly drawings: readonly Drawing[] }
   | { readonly kind: 'dressed'; readonly theme: string; readonly drawings: readonly Drawing[] }

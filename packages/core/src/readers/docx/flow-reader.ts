@@ -45,8 +45,19 @@ interface Cell {
 
 /** Subtrees that hold no text of the document: deletions, former properties, what a field or a control is set to. */
 const SKIPPED = new Set([
-  'w:del', 'w:moveFrom', 'w:rPrChange', 'w:pPrChange', 'w:tblPrChange', 'w:trPrChange', 'w:tcPrChange', 'w:sectPrChange', 'w:sectPr',
-  'w:rt', 'w:tblGrid', 'w:fldData', 'w:numberingChange',
+  'w:del',
+  'w:moveFrom',
+  'w:rPrChange',
+  'w:pPrChange',
+  'w:tblPrChange',
+  'w:trPrChange',
+  'w:tcPrChange',
+  'w:sectPrChange',
+  'w:sectPr',
+  'w:rt',
+  'w:tblGrid',
+  'w:fldData',
+  'w:numberingChange',
 ]);
 
 const NO_LOOK: Omit<Run, 'text'> = {};
@@ -136,19 +147,26 @@ export class FlowReader implements XmlHandler {
         this.#note('endnote', a['w:id']);
         break;
       case 'w:commentReference':
-        this.#context.report.add('comments-left', 'The comments in the document are not brought in.', { part: 'word/comments.xml' });
+        this.#context.report.add('comments-left', 'The comments in the document are not brought in.', {
+          part: 'word/comments.xml',
+        });
         break;
       case 'w:sdt':
         this.#contentsControls.push(this.#contentsControls.at(-1) ?? false);
         break;
       case 'w:docPartGallery':
-        if (/table of contents/i.test(a['w:val'] ?? '') && this.#contentsControls.length > 0) this.#contentsControls[this.#contentsControls.length - 1] = true;
+        if (/table of contents/i.test(a['w:val'] ?? '') && this.#contentsControls.length > 0)
+          this.#contentsControls[this.#contentsControls.length - 1] = true;
         break;
       case 'w:tbl':
         this.#flow.table = new TableDraft(this.#place());
         break;
       case 'w:tblLook':
-        if (this.#flow.table && (a['w:firstRow'] === '1' || a['w:firstRow'] === 'true' || (parseInt(a['w:val'] ?? '0', 16) & 0x20) !== 0)) this.#flow.table.firstRowIsHeader = true;
+        if (
+          this.#flow.table &&
+          (a['w:firstRow'] === '1' || a['w:firstRow'] === 'true' || (parseInt(a['w:val'] ?? '0', 16) & 0x20) !== 0)
+        )
+          this.#flow.table.firstRowIsHeader = true;
         break;
       case 'w:tr':
         this.#flow.table?.startRow();
@@ -197,17 +215,26 @@ export class FlowReader implements XmlHandler {
         this.#picture(a['r:id']);
         break;
       case 'c:chart':
-        this.#lostDrawing('chart-not-read', 'A chart could not be brought in yet; a mark stands in its place.', 'Chart');
+        this.#lostDrawing(
+          'chart-not-read',
+          'A chart could not be brought in yet; a mark stands in its place.',
+          'Chart',
+        );
         break;
       case 'dgm:relIds':
-        this.#lostDrawing('drawing-not-read', 'A diagram could not be brought in; a mark stands in its place.', 'Diagram');
+        this.#lostDrawing(
+          'drawing-not-read',
+          'A diagram could not be brought in; a mark stands in its place.',
+          'Diagram',
+        );
         break;
       case 'm:oMath':
         this.#context.report.add('equation-flattened', 'An equation was brought in as a line of text.', this.#place());
         break;
       default:
         if (SKIPPED.has(name)) {
-          if (name === 'w:del' && this.#flow.paragraph === undefined && this.#flow.table?.row) this.#flow.table.row.deleted = true;
+          if (name === 'w:del' && this.#flow.paragraph === undefined && this.#flow.table?.row)
+            this.#flow.table.row.deleted = true;
           this.#skip = 1;
         }
     }
@@ -281,7 +308,8 @@ export class FlowReader implements XmlHandler {
     this.#paragraphs++;
     if (this.#flow.paragraph?.joinsNext) this.#flow.paragraph.joinsNext = false;
     else this.#flow.paragraph = new ParagraphDraft(this.#place());
-    this.#flow.paragraph!.inContents = (this.#contentsControls.at(-1) ?? false) || this.#fields.some((field) => field.contents);
+    this.#flow.paragraph!.inContents =
+      (this.#contentsControls.at(-1) ?? false) || this.#fields.some((field) => field.contents);
   }
 
   #endParagraph(last = false): void {
@@ -347,7 +375,7 @@ export class FlowReader implements XmlHandler {
         this.#setBold(isOn(a));
         return true;
       case 'w:i':
-        run.look = isOn(a) ? { ...run.look, italic: true } : withoutItalic(run.look);
+        run.look = isOn(a) ? { ...run.look, italic: true } : without(run.look, 'italic');
         return true;
       case 'w:strike':
       case 'w:dstrike':
@@ -378,8 +406,7 @@ export class FlowReader implements XmlHandler {
     this.#run.bold = on;
     if (on) this.#run.look = { ...this.#run.look, bold: true };
     else {
-      const { bold: _, ...rest } = this.#run.look;
-      this.#run.look = rest;
+      this.#run.look = without(this.#run.look, 'bold');
     }
   }
 
@@ -407,7 +434,8 @@ export class FlowReader implements XmlHandler {
   #symbol(a: Attributes): void {
     const code = parseInt(a['w:char'] ?? '', 16);
     // Symbol fonts keep their characters in a private area (§17.3.3.30); those have no meaning without the font.
-    if (code >= 0xf000 || !Number.isFinite(code)) this.#context.report.add('characters-dropped', 'A character of a symbol font was left out.', this.#place());
+    if (code >= 0xf000 || !Number.isFinite(code))
+      this.#context.report.add('characters-dropped', 'A character of a symbol font was left out.', this.#place());
     else this.#text(String.fromCodePoint(code));
   }
 
@@ -459,7 +487,12 @@ export class FlowReader implements XmlHandler {
     const { table } = this.#flow;
     if (table === undefined) return;
     for (const draft of table.finish()) {
-      if (draft.kind === 'table' && this.#cells.length > 0) this.#context.report.add('table-flattened', 'A table within a table was brought in as lines of text.', table.place);
+      if (draft.kind === 'table' && this.#cells.length > 0)
+        this.#context.report.add(
+          'table-flattened',
+          'A table within a table was brought in as lines of text.',
+          table.place,
+        );
       this.#flow.out(draft);
     }
     this.#flow.table = undefined;
@@ -485,7 +518,11 @@ export class FlowReader implements XmlHandler {
     const place = this.#place();
     let picture;
     if (rel === undefined || rel.external || !this.#context.zip.has(rel.target))
-      this.#context.report.add('picture-missing', `A picture is not in the file${rel ? `: ${rel.target}` : ''}.`, place);
+      this.#context.report.add(
+        'picture-missing',
+        `A picture is not in the file${rel ? `: ${rel.target}` : ''}.`,
+        place,
+      );
     else picture = this.#context.pictures.take(rel.target, () => this.#context.zip.read(rel.target), place);
     this.#addPicture({ kind: 'picture', alt: drawing.alt, place, ...(picture === undefined ? {} : { picture }) });
   }
@@ -495,7 +532,11 @@ export class FlowReader implements XmlHandler {
     if (drawing === undefined || drawing.found) return;
     drawing.found = true;
     this.#context.report.add(code, message, this.#place());
-    this.#addPicture({ kind: 'picture', alt: drawing.alt === null ? what : `${what}: ${drawing.alt}`, place: this.#place() });
+    this.#addPicture({
+      kind: 'picture',
+      alt: drawing.alt === null ? what : `${what}: ${drawing.alt}`,
+      place: this.#place(),
+    });
   }
 
   #addPicture(draft: Draft): void {
@@ -507,7 +548,8 @@ export class FlowReader implements XmlHandler {
   #endDrawing(name: string): void {
     const drawing = this.#drawings.pop();
     if (drawing === undefined || drawing.found || this.#produced > drawing.start || name === 'w:pict') return;
-    if (name === 'w:object') this.#context.report.add('object-not-read', 'An embedded object could not be brought in.', this.#place());
+    if (name === 'w:object')
+      this.#context.report.add('object-not-read', 'An embedded object could not be brought in.', this.#place());
     // Another branch may still give the picture.
     else if (this.#alternatives.length === 0) this.#lostShape();
   }
@@ -517,9 +559,8 @@ export class FlowReader implements XmlHandler {
   }
 }
 
-function withoutItalic(look: Omit<Run, 'text'>): Omit<Run, 'text'> {
-  const { italic: _, ...rest } = look;
-  return rest;
+function without(look: Omit<Run, 'text'>, key: 'bold' | 'italic'): Omit<Run, 'text'> {
+  return Object.fromEntries(Object.entries(look).filter(([name]) => name !== key));
 }
 
 function fieldLink(instruction: string): string | undefined {

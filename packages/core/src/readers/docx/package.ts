@@ -17,7 +17,8 @@ const CFB = [0xd0, 0xcf, 0x11, 0xe0];
 export function openZip(bytes: Uint8Array): ZipReader {
   if (bytes.length === 0) throw new ReadError('empty');
   // A compound file ([MS-CFB]) is either an encrypted package ([MS-OFFCRYPTO]) or a document of the old kind.
-  if (CFB.every((byte, i) => bytes[i] === byte)) throw new ReadError(mentions(bytes, 'EncryptedPackage') ? 'encrypted' : 'old-binary');
+  if (CFB.every((byte, i) => bytes[i] === byte))
+    throw new ReadError(mentions(bytes, 'EncryptedPackage') ? 'encrypted' : 'old-binary');
   return new ZipReader(bytes);
 }
 
@@ -74,7 +75,8 @@ export function mainPart(zip: ZipReader): string {
   for (const { type, target } of readRelationships(zip, '').values()) {
     if (type !== 'officeDocument') continue;
     const contentType = types.get(target);
-    if (contentType !== undefined && !contentType.includes('wordprocessingml')) throw new ReadError('wrong-type', { part: target });
+    if (contentType !== undefined && !contentType.includes('wordprocessingml'))
+      throw new ReadError('wrong-type', { part: target });
     if (!zip.has(target)) throw new ReadError('part-missing', { part: target });
     return target;
   }
@@ -83,6 +85,7 @@ export function mainPart(zip: ZipReader): string {
 
 /** The first part that a relationship of `type` leads to, if it is there. */
 export function relatedPart(zip: ZipReader, relationships: Relationships, type: string): string | undefined {
-  for (const rel of relationships.values()) if (rel.type === type && !rel.external && zip.has(rel.target)) return rel.target;
+  for (const rel of relationships.values())
+    if (rel.type === type && !rel.external && zip.has(rel.target)) return rel.target;
   return undefined;
 }

@@ -104,14 +104,18 @@ function lookOf(draft: ParagraphDraft, style: Style): Look | undefined {
   return Object.keys(look).length === 0 ? undefined : look;
 }
 
-// eslint-disable-next-line no-control-regex
 const UNWANTED = /[\u0000-\u0008\u000b\u000c\u000e-\u001f\ufffc-\uffff\ud800-\udfff]/;
 
-export function cleanRuns(runs: readonly Run[], { place }: { place: SourcePlace }, { report }: Pick<DocxContext, 'report'>): Runs {
+export function cleanRuns(
+  runs: readonly Run[],
+  { place }: { place: SourcePlace },
+  { report }: Pick<DocxContext, 'report'>,
+): Runs {
   let cleaned: readonly Run[] = runs;
   if (runs.some((run) => UNWANTED.test(run.text))) {
     cleaned = runs.map((run) => ({ ...run, text: dropForbidden(run.text) })).filter((run) => run.text !== '');
-    if (runsText(cleaned) !== runsText(runs)) report.add('characters-dropped', 'Characters that no document may hold were left out.', place);
+    if (runsText(cleaned) !== runsText(runs))
+      report.add('characters-dropped', 'Characters that no document may hold were left out.', place);
   }
   return trimRuns(cleaned);
 }

@@ -31,39 +31,94 @@ describe('headings', () => {
       style('Level', 'Anything', '<w:pPr><w:outlineLvl w:val="2"/></w:pPr>'),
       style('Body', 'Based on level but body', '<w:basedOn w:val="Level"/><w:pPr><w:outlineLvl w:val="9"/></w:pPr>'),
     ].join('');
-    const body = [para('a', styled('Heading1')), para('b', styled('Mine')), para('c', styled('Level')), para('d', '<w:outlineLvl w:val="1"/>'), para('e', styled('Body')), para('f', `${styled('Heading1')}<w:outlineLvl w:val="9"/>`)].join('');
+    const body = [
+      para('a', styled('Heading1')),
+      para('b', styled('Mine')),
+      para('c', styled('Level')),
+      para('d', '<w:outlineLvl w:val="1"/>'),
+      para('e', styled('Body')),
+      para('f', `${styled('Heading1')}<w:outlineLvl w:val="9"/>`),
+    ].join('');
     expect(blocks({ body, styles })).toEqual(['h1 a', 'h1 b', 'h3 c', 'h2 d', 'p e', 'p f']);
   });
 
-  test.each(['Überschrift 2', 'Titre 2', 'Título 2', 'Titolo 2', 'Kop 2', 'Rubrik 2', 'Заголовок 2', '标题 2', '見出し 2', 'Nagłówek 2', 'heading 2'])('by the localised style name %s', (name) => {
+  test.each([
+    'Überschrift 2',
+    'Titre 2',
+    'Título 2',
+    'Titolo 2',
+    'Kop 2',
+    'Rubrik 2',
+    'Заголовок 2',
+    '标题 2',
+    '見出し 2',
+    'Nagłówek 2',
+    'heading 2',
+  ])('by the localised style name %s', (name) => {
     expect(blocks({ body: para('x', styled('s')), styles: style('s', name) })).toEqual(['h2 x']);
   });
 
   test('levels beyond six are six; a style that is based on itself does no harm', () => {
-    expect(blocks({ body: para('x', styled('s')) + para('y', styled('t')), styles: style('s', 'heading 9') + style('t', 'T', '<w:basedOn w:val="t"/>') })).toEqual(['h6 x', 'p y']);
+    expect(
+      blocks({
+        body: para('x', styled('s')) + para('y', styled('t')),
+        styles: style('s', 'heading 9') + style('t', 'T', '<w:basedOn w:val="t"/>'),
+      }),
+    ).toEqual(['h6 x', 'p y']);
   });
 
   test('title and subtitle styles', () => {
-    const document = read({ body: para('The mill', styled('T')) + para('For all', styled('S')), styles: style('T', 'Title') + style('S', 'Subtitle') });
+    const document = read({
+      body: para('The mill', styled('T')) + para('For all', styled('S')),
+      styles: style('T', 'Title') + style('S', 'Subtitle'),
+    });
     expect(document.blocks.map(short)).toEqual(['title The mill', 'subtitle For all']);
     expect(document.title).toBe('The mill');
   });
 });
 
 describe('lists', () => {
-  const level = (i: number, format: string, extra = '') => `<w:lvl w:ilvl="${i}"><w:start w:val="1"/><w:numFmt w:val="${format}"/>${extra}</w:lvl>`;
+  const level = (i: number, format: string, extra = '') =>
+    `<w:lvl w:ilvl="${i}"><w:start w:val="1"/><w:numFmt w:val="${format}"/>${extra}</w:lvl>`;
   const numbering = `<w:abstractNum w:abstractNumId="0">${level(0, 'decimal', '<w:pStyle w:val="Numbered"/>')}${level(1, 'lowerLetter', '<w:pStyle w:val="Numbered2"/>')}</w:abstractNum><w:abstractNum w:abstractNumId="1">${level(0, 'bullet')}${level(1, 'bullet')}</w:abstractNum>
     <w:num w:numId="1"><w:abstractNumId w:val="0"/></w:num><w:num w:numId="2"><w:abstractNumId w:val="0"/><w:lvlOverride w:ilvl="0"><w:startOverride w:val="1"/></w:lvlOverride></w:num><w:num w:numId="3"><w:abstractNumId w:val="1"/></w:num>`;
   const num = (id: number, ilvl: number) => `<w:numPr><w:ilvl w:val="${ilvl}"/><w:numId w:val="${id}"/></w:numPr>`;
 
   test('levels, counting, and restarts', () => {
-    const body = [para('a', num(1, 0)), para('a1', num(1, 1)), para('a2', num(1, 1)), para('b', num(1, 0)), para('b1', num(1, 1)), para('again', num(2, 0)), para('bullet', num(3, 1)), para('none', num(0, 0))].join('');
-    expect(blocks({ body, numbering })).toEqual(['1. a', '  1. a1', '  2. a2', '2. b', '  1. b1', '1. again', '  - bullet', 'p none']);
+    const body = [
+      para('a', num(1, 0)),
+      para('a1', num(1, 1)),
+      para('a2', num(1, 1)),
+      para('b', num(1, 0)),
+      para('b1', num(1, 1)),
+      para('again', num(2, 0)),
+      para('bullet', num(3, 1)),
+      para('none', num(0, 0)),
+    ].join('');
+    expect(blocks({ body, numbering })).toEqual([
+      '1. a',
+      '  1. a1',
+      '  2. a2',
+      '2. b',
+      '  1. b1',
+      '1. again',
+      '  - bullet',
+      'p none',
+    ]);
   });
 
   test('through styles: numbering on the style, and levels linked to styles', () => {
-    const styles = style('Numbered', 'Num', '<w:pPr><w:numPr><w:numId w:val="1"/></w:numPr></w:pPr>') + style('Numbered2', 'Num two', '<w:pPr><w:numPr><w:numId w:val="1"/></w:numPr></w:pPr>') + style('LB2', 'List Bullet 2', '<w:pPr><w:numPr><w:numId w:val="3"/></w:numPr></w:pPr>');
-    expect(blocks({ body: para('a', styled('Numbered')) + para('b', styled('Numbered2')) + para('c', styled('LB2')), numbering, styles })).toEqual(['1. a', '  1. b', '  - c']);
+    const styles =
+      style('Numbered', 'Num', '<w:pPr><w:numPr><w:numId w:val="1"/></w:numPr></w:pPr>') +
+      style('Numbered2', 'Num two', '<w:pPr><w:numPr><w:numId w:val="1"/></w:numPr></w:pPr>') +
+      style('LB2', 'List Bullet 2', '<w:pPr><w:numPr><w:numId w:val="3"/></w:numPr></w:pPr>');
+    expect(
+      blocks({
+        body: para('a', styled('Numbered')) + para('b', styled('Numbered2')) + para('c', styled('LB2')),
+        numbering,
+        styles,
+      }),
+    ).toEqual(['1. a', '  1. b', '  - c']);
   });
 });
 
@@ -74,17 +129,38 @@ describe('runs', () => {
   };
 
   test('split runs of one look become one; looks are kept', () => {
-    const body = para(`${run('The ')}${run('no')}${run('rth', '')}${run(' gate', '<w:b/>')}${run('2', '<w:vertAlign w:val="superscript"/>')}${run('it', '<w:i/><w:strike/>')}${run('no', '<w:b w:val="0"/>')}`);
-    expect(runsOf(body)).toEqual([{ text: 'The north' }, { text: ' gate', bold: true }, { text: '2', position: 'super' }, { text: 'it', italic: true, strike: true }, { text: 'no' }]);
+    const body = para(
+      `${run('The ')}${run('no')}${run('rth', '')}${run(' gate', '<w:b/>')}${run('2', '<w:vertAlign w:val="superscript"/>')}${run('it', '<w:i/><w:strike/>')}${run('no', '<w:b w:val="0"/>')}`,
+    );
+    expect(runsOf(body)).toEqual([
+      { text: 'The north' },
+      { text: ' gate', bold: true },
+      { text: '2', position: 'super' },
+      { text: 'it', italic: true, strike: true },
+      { text: 'no' },
+    ]);
   });
 
-  test('soft breaks and tabs', () => expect(runsText(runsOf('<w:p><w:r><w:t>a</w:t><w:br/><w:t>b</w:t><w:tab/><w:t>c</w:t><w:noBreakHyphen/><w:t>d</w:t></w:r></w:p>'))).toBe('a\nb\tc\u2011d'));
+  test('soft breaks and tabs', () =>
+    expect(
+      runsText(
+        runsOf(
+          '<w:p><w:r><w:t>a</w:t><w:br/><w:t>b</w:t><w:tab/><w:t>c</w:t><w:noBreakHyphen/><w:t>d</w:t></w:r></w:p>',
+        ),
+      ),
+    ).toBe('a\nb\tc\u2011d'));
 
   test('links by relationship, by field, and none that is harmful', () => {
-    const rels = '<Relationship Id="l1" Type="x/hyperlink" Target="https://a.example/" TargetMode="External"/><Relationship Id="l2" Type="x/hyperlink" Target="javascript:alert(1)" TargetMode="External"/>';
-    const field = '<w:r><w:fldChar w:fldCharType="begin"/></w:r><w:r><w:instrText> HYPERLINK "https://b.example/" </w:instrText></w:r><w:r><w:fldChar w:fldCharType="separate"/></w:r><w:r><w:t>b</w:t></w:r><w:r><w:fldChar w:fldCharType="end"/></w:r>';
+    const rels =
+      '<Relationship Id="l1" Type="x/hyperlink" Target="https://a.example/" TargetMode="External"/><Relationship Id="l2" Type="x/hyperlink" Target="javascript:alert(1)" TargetMode="External"/>';
+    const field =
+      '<w:r><w:fldChar w:fldCharType="begin"/></w:r><w:r><w:instrText> HYPERLINK "https://b.example/" </w:instrText></w:r><w:r><w:fldChar w:fldCharType="separate"/></w:r><w:r><w:t>b</w:t></w:r><w:r><w:fldChar w:fldCharType="end"/></w:r>';
     const body = `<w:p><w:hyperlink r:id="l1">${run('a')}</w:hyperlink>${field}<w:hyperlink r:id="l2">${run('c')}</w:hyperlink></w:p>`;
-    expect(runsOf(body, { rels })).toEqual([{ text: 'a', link: 'https://a.example/' }, { text: 'b', link: 'https://b.example/' }, { text: 'c' }]);
+    expect(runsOf(body, { rels })).toEqual([
+      { text: 'a', link: 'https://a.example/' },
+      { text: 'b', link: 'https://b.example/' },
+      { text: 'c' },
+    ]);
   });
 
   test('insertions are kept, deletions dropped; a deleted paragraph mark joins', () => {
@@ -93,8 +169,14 @@ describe('runs', () => {
   });
 
   test('hidden text and field codes are not shown, field results are', () => {
-    const field = '<w:r><w:fldChar w:fldCharType="begin"/></w:r><w:r><w:instrText> REF x </w:instrText></w:r><w:r><w:fldChar w:fldCharType="separate"/></w:r><w:r><w:t>Figure 1</w:t></w:r><w:r><w:fldChar w:fldCharType="end"/></w:r>';
-    expect(blocks({ body: `<w:p>${run('a ')}${run('secret', '<w:vanish/>')}${field}</w:p>${para('gone', styled('H'))}`, styles: style('H', 'Hidden', '<w:rPr><w:vanish/></w:rPr>') })).toEqual(['p a Figure 1']);
+    const field =
+      '<w:r><w:fldChar w:fldCharType="begin"/></w:r><w:r><w:instrText> REF x </w:instrText></w:r><w:r><w:fldChar w:fldCharType="separate"/></w:r><w:r><w:t>Figure 1</w:t></w:r><w:r><w:fldChar w:fldCharType="end"/></w:r>';
+    expect(
+      blocks({
+        body: `<w:p>${run('a ')}${run('secret', '<w:vanish/>')}${field}</w:p>${para('gone', styled('H'))}`,
+        styles: style('H', 'Hidden', '<w:rPr><w:vanish/></w:rPr>'),
+      }),
+    ).toEqual(['p a Figure 1']);
   });
 
   test('equations become a line of text and are reported', () => {
@@ -106,10 +188,20 @@ describe('runs', () => {
 
 describe('structure', () => {
   test('content controls are opened; a table of contents is recognised by control, field and style', () => {
-    const toc = '<w:sdt><w:sdtPr><w:docPartObj><w:docPartGallery w:val="Table of Contents"/></w:docPartObj></w:sdtPr><w:sdtContent>' + para('One 1') + '</w:sdtContent></w:sdt>';
+    const toc =
+      '<w:sdt><w:sdtPr><w:docPartObj><w:docPartGallery w:val="Table of Contents"/></w:docPartObj></w:sdtPr><w:sdtContent>' +
+      para('One 1') +
+      '</w:sdtContent></w:sdt>';
     const field = `<w:p><w:r><w:fldChar w:fldCharType="begin"/></w:r><w:r><w:instrText>TOC \\o</w:instrText></w:r><w:r><w:fldChar w:fldCharType="separate"/></w:r>${run('Two 2')}</w:p><w:p>${run('Three 3')}<w:r><w:fldChar w:fldCharType="end"/></w:r></w:p>`;
     const body = `${toc}<w:sdt><w:sdtContent>${para('inside')}</w:sdtContent></w:sdt>${field}${para('Four 4', styled('TOC1'))}${para('after')}`;
-    expect(blocks({ body, styles: style('TOC1', 'toc 1') })).toEqual(['contents One 1', 'p inside', 'contents Two 2', 'contents Three 3', 'contents Four 4', 'p after']);
+    expect(blocks({ body, styles: style('TOC1', 'toc 1') })).toEqual([
+      'contents One 1',
+      'p inside',
+      'contents Two 2',
+      'contents Three 3',
+      'contents Four 4',
+      'p after',
+    ]);
   });
 
   test('tables with merged cells, a repeated head, a deleted row, and a table within', () => {
@@ -120,49 +212,103 @@ describe('structure', () => {
     const document = read({ body });
     const [block] = document.blocks;
     if (block?.kind !== 'table') throw new Error('no table');
-    expect(block.table.rows.map((row) => row.cells.map((one) => [cellText(one), one.columns, one.rows]))).toEqual([[['a', 2, 1], ['b', 1, 1]], [['c', 1, 2], ['d', 1, 1], ['e', 1, 1]], [['f', 1, 1], ['x | y', 1, 1]]]);
+    expect(block.table.rows.map((row) => row.cells.map((one) => [cellText(one), one.columns, one.rows]))).toEqual([
+      [
+        ['a', 2, 1],
+        ['b', 1, 1],
+      ],
+      [
+        ['c', 1, 2],
+        ['d', 1, 1],
+        ['e', 1, 1],
+      ],
+      [
+        ['f', 1, 1],
+        ['x | y', 1, 1],
+      ],
+    ]);
     expect(block.table.rows.map((row) => row.header)).toEqual([true, false, false]);
     expect(document.diagnostics.map((one) => one.code)).toEqual(['table-flattened']);
   });
 
   test('a table of one cell is a box: its content comes as it is', () => {
-    expect(blocks({ body: `<w:tbl><w:tr><w:tc>${para('a', styled('H'))}${para('b')}</w:tc></w:tr></w:tbl>`, styles: style('H', 'heading 2') })).toEqual(['h2 a', 'p b']);
+    expect(
+      blocks({
+        body: `<w:tbl><w:tr><w:tc>${para('a', styled('H'))}${para('b')}</w:tc></w:tr></w:tbl>`,
+        styles: style('H', 'heading 2'),
+      }),
+    ).toEqual(['h2 a', 'p b']);
   });
 
   test('footnotes and endnotes follow what refers to them; separators are no notes', () => {
-    const notes = (kind: string) => `<w:${kind} w:type="separator" w:id="0"><w:p/></w:${kind}><w:${kind} w:id="2">${para('note')}${para('more')}</w:${kind}>`;
+    const notes = (kind: string) =>
+      `<w:${kind} w:type="separator" w:id="0"><w:p/></w:${kind}><w:${kind} w:id="2">${para('note')}${para('more')}</w:${kind}>`;
     const body = `<w:p>${run('a')}<w:r><w:footnoteReference w:id="2"/></w:r><w:r><w:endnoteReference w:id="2"/></w:r><w:r><w:footnoteReference w:id="0"/></w:r></w:p>${para('b')}`;
-    expect(blocks({ body, footnotes: notes('footnote'), endnotes: notes('endnote') })).toEqual(['p a', 'footnote note\nmore', 'footnote note\nmore', 'p b']);
+    expect(blocks({ body, footnotes: notes('footnote'), endnotes: notes('endnote') })).toEqual([
+      'p a',
+      'footnote note\nmore',
+      'footnote note\nmore',
+      'p b',
+    ]);
   });
 
   test('page breaks stand where they were', () => {
-    expect(blocks({ body: `<w:p><w:r><w:br w:type="page"/></w:r>${run('a')}</w:p>${para('b', '<w:pageBreakBefore/>')}<w:p>${run('c')}<w:r><w:br w:type="page"/></w:r></w:p>` })).toEqual(['break', 'p a', 'break', 'p b', 'p c', 'break']);
+    expect(
+      blocks({
+        body: `<w:p><w:r><w:br w:type="page"/></w:r>${run('a')}</w:p>${para('b', '<w:pageBreakBefore/>')}<w:p>${run('c')}<w:r><w:br w:type="page"/></w:r></w:p>`,
+      }),
+    ).toEqual(['break', 'p a', 'break', 'p b', 'p c', 'break']);
   });
 
   test('lines of code become one block, quotes are quotes', () => {
-    expect(blocks({ body: para('a', styled('C')) + para('b', styled('C')) + para('q', styled('Q')), styles: style('C', 'HTML Preformatted') + style('Q', 'Intense Quote') })).toEqual(['code a\nb', 'quote q']);
+    expect(
+      blocks({
+        body: para('a', styled('C')) + para('b', styled('C')) + para('q', styled('Q')),
+        styles: style('C', 'HTML Preformatted') + style('Q', 'Intense Quote'),
+      }),
+    ).toEqual(['code a\nb', 'quote q']);
   });
 });
 
 describe('pictures', () => {
-  const rels = '<Relationship Id="p1" Type="x/image" Target="media/a.png"/><Relationship Id="p2" Type="x/image" Target="media/huge.png"/><Relationship Id="p3" Type="x/image" Target="media/gone.png"/><Relationship Id="p4" Type="x/image" Target="media/x.emf"/>';
-  const files = { 'word/media/a.png': png(), 'word/media/huge.png': png(60_000, 60_000), 'word/media/x.emf': new Uint8Array([1, 0, 0, 0, 9, 9]) };
-  const drawing = (id: string, alt = '') => `<w:drawing><wp:inline><wp:docPr id="1" name="Picture" descr="${alt}"/><a:graphic><a:graphicData><pic:pic><pic:blipFill><a:blip r:embed="${id}"/></pic:blipFill></pic:pic></a:graphicData></a:graphic></wp:inline></w:drawing>`;
+  const rels =
+    '<Relationship Id="p1" Type="x/image" Target="media/a.png"/><Relationship Id="p2" Type="x/image" Target="media/huge.png"/><Relationship Id="p3" Type="x/image" Target="media/gone.png"/><Relationship Id="p4" Type="x/image" Target="media/x.emf"/>';
+  const files = {
+    'word/media/a.png': png(),
+    'word/media/huge.png': png(60_000, 60_000),
+    'word/media/x.emf': new Uint8Array([1, 0, 0, 0, 9, 9]),
+  };
+  const drawing = (id: string, alt = '') =>
+    `<w:drawing><wp:inline><wp:docPr id="1" name="Picture" descr="${alt}"/><a:graphic><a:graphicData><pic:pic><pic:blipFill><a:blip r:embed="${id}"/></pic:blipFill></pic:pic></a:graphicData></a:graphic></wp:inline></w:drawing>`;
 
   test('come with their descriptions, also inside text boxes, once for a box that is written twice', () => {
     const box = `<w:txbxContent>${para('in the box')}<w:p><w:r>${drawing('p1', 'Inner')}</w:r></w:p></w:txbxContent>`;
     const body = `<w:p>${run('text')}<w:r>${drawing('p1', 'The pit')}</w:r></w:p><w:p>${run('host')}<w:r><mc:AlternateContent><mc:Choice Requires="wps"><w:drawing><wps:wsp><wps:txbx>${box}</wps:txbx></wps:wsp></w:drawing></mc:Choice><mc:Fallback><w:pict><v:textbox>${box}</v:textbox></w:pict></mc:Fallback></mc:AlternateContent></w:r></w:p>`;
     const { document, pictures } = readDocx(docx({ body, rels, files }));
-    expect(document.blocks.map(short)).toEqual(['p text', 'picture The pit', 'p host', 'p in the box', 'picture Inner']);
+    expect(document.blocks.map(short)).toEqual([
+      'p text',
+      'picture The pit',
+      'p host',
+      'p in the box',
+      'picture Inner',
+    ]);
     expect(pictures).toHaveLength(1);
     expect(document.diagnostics).toEqual([]);
   });
 
   test('that cannot be carried are reported, each with its reason, and leave a mark', () => {
-    const body = ['p2', 'p3', 'p4', 'p9'].map((id) => `<w:p><w:r>${drawing(id)}</w:r></w:p>`).join('') + '<w:p><w:r><w:drawing><wp:docPr descr="Costs"/><c:chart r:id="c"/></w:drawing></w:r></w:p>';
+    const body =
+      ['p2', 'p3', 'p4', 'p9'].map((id) => `<w:p><w:r>${drawing(id)}</w:r></w:p>`).join('') +
+      '<w:p><w:r><w:drawing><wp:docPr descr="Costs"/><c:chart r:id="c"/></w:drawing></w:r></w:p>';
     const document = read({ body, rels, files });
     expect(document.blocks.map(short)).toEqual(['picture', 'picture', 'picture', 'picture', 'picture Chart: Costs']);
-    expect(document.diagnostics.map((one) => [one.code, one.place.paragraph])).toEqual([['picture-too-large', 1], ['picture-missing', 2], ['picture-format', 3], ['picture-missing', 4], ['chart-not-read', 5]]);
+    expect(document.diagnostics.map((one) => [one.code, one.place.paragraph])).toEqual([
+      ['picture-too-large', 1],
+      ['picture-missing', 2],
+      ['picture-format', 3],
+      ['picture-missing', 4],
+      ['chart-not-read', 5],
+    ]);
     expect(document.pictures).toEqual([]);
   });
 });
@@ -176,7 +322,13 @@ test('the strict namespace and unusual prefixes are read alike', () => {
 test('headers and comments are told of', () => {
   const body = `<w:p>${run('a')}<w:r><w:commentReference w:id="1"/></w:r></w:p>`;
   const header = `<w:hdr xmlns:w="http://schemas.openxmlformats.org/wordprocessingml/2006/main">${para('Draft 3')}</w:hdr>`;
-  expect(read({ body, rels: '<Relationship Id="h" Type="x/header" Target="header1.xml"/>', files: { 'word/header1.xml': header } }).diagnostics.map((one) => one.code)).toEqual(['comments-left', 'header-footer-left']);
+  expect(
+    read({
+      body,
+      rels: '<Relationship Id="h" Type="x/header" Target="header1.xml"/>',
+      files: { 'word/header1.xml': header },
+    }).diagnostics.map((one) => one.code),
+  ).toEqual(['comments-left', 'header-footer-left']);
 });
 
 describe('bad input', () => {
@@ -192,7 +344,8 @@ describe('bad input', () => {
   };
   const withBody = (xml: string): Uint8Array => docx({ body: '', files: { 'word/document.xml': xml } });
   const ns = 'xmlns:w="http://schemas.openxmlformats.org/wordprocessingml/2006/main"';
-  const cfb = (name: string): Uint8Array => Uint8Array.from([0xd0, 0xcf, 0x11, 0xe0, ...[...name].flatMap((c) => [c.charCodeAt(0), 0])]);
+  const cfb = (name: string): Uint8Array =>
+    Uint8Array.from([0xd0, 0xcf, 0x11, 0xe0, ...[...name].flatMap((c) => [c.charCodeAt(0), 0])]);
 
   test.each<[string, Uint8Array, string]>([
     ['nothing', new Uint8Array(), 'empty'],
@@ -203,9 +356,17 @@ describe('bad input', () => {
     ['a zip of something else', zipSync({ 'a.txt': strToU8('x') }), 'wrong-type'],
     ['XML that does not end', withBody(`<w:document ${ns}><w:body>`), 'bad-xml'],
     ['a document type', withBody(`<!DOCTYPE x [<!ENTITY a "aaaa">]><w:document ${ns}/>`), 'doctype'],
-    ['elements nested without end', withBody(`<w:document ${ns}>${'<w:sdt>'.repeat(400)}${'</w:sdt>'.repeat(400)}</w:document>`), 'bomb'],
+    [
+      'elements nested without end',
+      withBody(`<w:document ${ns}>${'<w:sdt>'.repeat(400)}${'</w:sdt>'.repeat(400)}</w:document>`),
+      'bomb',
+    ],
     ['a zip bomb', withBody(`<w:document ${ns}><w:body>${' '.repeat(40_000_000)}</w:body></w:document>`), 'bomb'],
-    ['no main part', zipSync({ '[Content_Types].xml': strToU8('<Types/>'), '_rels/.rels': strToU8('<Relationships/>') }), 'part-missing'],
+    [
+      'no main part',
+      zipSync({ '[Content_Types].xml': strToU8('<Types/>'), '_rels/.rels': strToU8('<Relationships/>') }),
+      'part-missing',
+    ],
   ])('%s is refused', (_, bytes, expected) => expect(code(bytes)).toBe(expected));
 
   test('a CRC-like change within packed bytes is refused or read, never a crash', () => {

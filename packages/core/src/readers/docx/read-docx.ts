@@ -38,7 +38,8 @@ export function readDocx(bytes: Uint8Array, options: ReadOptions = {}): ReadResu
   };
   const reader = new FlowReader({ ...context, part, relationships }, (draft) => {
     // Word processors make every line of code a paragraph.
-    if (draft.kind === 'code') code.lines = code.lines ? { ...code.lines, text: `${code.lines.text}\n${draft.text}` } : draft;
+    if (draft.kind === 'code')
+      code.lines = code.lines ? { ...code.lines, text: `${code.lines.text}\n${draft.text}` } : draft;
     else {
       flush();
       list.add(draft);
@@ -55,7 +56,9 @@ export function readDocx(bytes: Uint8Array, options: ReadOptions = {}): ReadResu
 function readNotes(context: DocxContext, part: string, type: 'footnote' | 'endnote', notes: Map<string, Runs>): void {
   let drafts: Draft[] = [];
   let id: string | undefined;
-  const reader = new FlowReader({ ...context, part, relationships: readRelationships(context.zip, part) }, (draft) => drafts.push(draft));
+  const reader = new FlowReader({ ...context, part, relationships: readRelationships(context.zip, part) }, (draft) =>
+    drafts.push(draft),
+  );
   readXmlPart(context.zip, part, {
     open(name, a) {
       if (name === `w:${type}`) {
@@ -75,7 +78,9 @@ function readNotes(context: DocxContext, part: string, type: 'footnote' | 'endno
 
 function joinedRuns(drafts: readonly Draft[]): Runs {
   const runs: Run[] = [];
-  for (const draft of drafts) if ('runs' in draft && draft.runs.length > 0) runs.push(...(runs.length > 0 ? [{ text: '\n' }] : []), ...draft.runs);
+  for (const draft of drafts)
+    if ('runs' in draft && draft.runs.length > 0)
+      runs.push(...(runs.length > 0 ? [{ text: '\n' }] : []), ...draft.runs);
   return trimRuns(runs);
 }
 
@@ -92,7 +97,12 @@ function reportHeaders(zip: ZipReader, relationships: Relationships, report: Rep
         if (inText) text += piece;
       },
     });
-    if (text.trim() !== '') report.add('header-footer-left', `The page ${type} “${text.trim().slice(0, 80)}” is not part of the text and was left out.`, { part: target });
+    if (text.trim() !== '')
+      report.add(
+        'header-footer-left',
+        `The page ${type} “${text.trim().slice(0, 80)}” is not part of the text and was left out.`,
+        { part: target },
+      );
   }
 }
 
@@ -105,7 +115,14 @@ function readProperties(zip: ZipReader): { title?: string; author?: string; lang
     open: (name) => (current = name),
     close: () => (current = ''),
     text: (text) => {
-      const key = current === 'dc:title' ? 'title' : current === 'dc:creator' ? 'author' : current === 'dc:language' ? 'language' : undefined;
+      const key =
+        current === 'dc:title'
+          ? 'title'
+          : current === 'dc:creator'
+            ? 'author'
+            : current === 'dc:language'
+              ? 'language'
+              : undefined;
       if (key !== undefined) found[key] = (found[key] ?? '') + text;
     },
   });

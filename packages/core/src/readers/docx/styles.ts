@@ -96,8 +96,10 @@ export class Styles {
 
   #resolve(id: string): Style {
     const chain: Raw[] = [];
-    for (let raw = this.#raw.get(id); raw !== undefined && !chain.includes(raw); raw = this.#raw.get(raw.basedOn ?? '')) chain.push(raw);
-    const nearest = <K extends keyof Raw>(key: K): Raw[K] | undefined => chain.find((raw) => raw[key] !== undefined)?.[key];
+    for (let raw = this.#raw.get(id); raw !== undefined && !chain.includes(raw); raw = this.#raw.get(raw.basedOn ?? ''))
+      chain.push(raw);
+    const nearest = <K extends keyof Raw>(key: K): Raw[K] | undefined =>
+      chain.find((raw) => raw[key] !== undefined)?.[key];
     let use: StyleUse | undefined;
     for (const raw of chain) use ??= styleUse(raw.name) ?? styleUse(raw.id);
     return {

@@ -51,15 +51,19 @@ export class TableDraft {
     const outside: Draft[] = [];
     const finished = rows.map((row, r): TableRow => ({
       header: row.header || (r === 0 && this.firstRowIsHeader && rows.length > 1),
-      cells: row.cells.filter((cell) => !cell.continues).map((cell): TableCell => ({
-        runs: cellRuns(cell.drafts, outside),
-        columns: cell.span,
-        rows: 1 + continuedBelow(rows, r, cell.column),
-      })),
+      cells: row.cells
+        .filter((cell) => !cell.continues)
+        .map((cell): TableCell => ({
+          runs: cellRuns(cell.drafts, outside),
+          columns: cell.span,
+          rows: 1 + continuedBelow(rows, r, cell.column),
+        })),
     }));
     const columns = Math.max(0, ...rows.map((row) => row.nextColumn));
     const table = { rows: finished, columns };
-    return tableText(table).replaceAll(/[|\s]/g, '') === '' ? outside : [{ kind: 'table', table, place: this.place }, ...outside];
+    return tableText(table).replaceAll(/[|\s]/g, '') === ''
+      ? outside
+      : [{ kind: 'table', table, place: this.place }, ...outside];
   }
 }
 

@@ -13,7 +13,10 @@ export interface FrontMatter {
 const BLOCK = /^---[ \t]*\r?\n([\s\S]*?)\r?\n(?:---|\.\.\.)[ \t]*(?:\r?\n|$)/;
 
 /** @returns The front matter, if there is any, and the number of characters that it takes. */
-export function readFrontMatter(source: string, report: Report): { readonly matter: FrontMatter | undefined; readonly length: number } {
+export function readFrontMatter(
+  source: string,
+  report: Report,
+): { readonly matter: FrontMatter | undefined; readonly length: number } {
   const match = BLOCK.exec(source);
   if (match === null) return { matter: undefined, length: 0 };
   let value: unknown;
@@ -21,18 +24,29 @@ export function readFrontMatter(source: string, report: Report): { readonly matt
     // The failsafe schema leaves every scalar a string, so a date stays as it was written.
     value = parse(match[1]!, { schema: 'failsafe', maxAliasCount: 20 });
   } catch {
-    report.add('front-matter-invalid', 'The block of properties at the top is not valid YAML; it was read as text.', { line: 1 });
+    report.add('front-matter-invalid', 'The block of properties at the top is not valid YAML; it was read as text.', {
+      line: 1,
+    });
     return { matter: undefined, length: 0 };
   }
   if (typeof value !== 'object' || value === null || Array.isArray(value)) return { matter: undefined, length: 0 };
   const get = (key: string): string | undefined => textOf((value as Record<string, unknown>)[key]);
   const author = get('author') ?? get('authors');
   const lines = [get('subtitle'), author, get('date')].filter((line) => line !== undefined);
-  return { matter: { title: get('title'), lines, author, language: get('lang') ?? get('language') }, length: match[0].length };
+  return {
+    matter: { title: get('title'), lines, author, language: get('lang') ?? get('language') },
+    length: match[0].length,
+  };
 }
 
 function textOf(value: unknown): string | undefined {
   if (typeof value === 'string') return value.trim() || undefined;
-  if (Array.isArray(value)) return value.map(textOf).filter((v) => v !== undefined).join(', ') || undefined;
+  if (Array.isArray(value))
+    return (
+      value
+        .map(textOf)
+        .filter((v) => v !== undefined)
+        .join(', ') || undefined
+    );
   return undefined;
 }

@@ -10,26 +10,59 @@ import { readMarkdown } from './read-markdown.ts';
 const read = (source: string) => readMarkdown(new TextEncoder().encode(source));
 const short = (block: Block): string => {
   if (block.kind === 'heading') return `h${block.level} ${blockText(block)}`;
-  if (block.kind === 'listItem') return `${'  '.repeat(block.depth - 1)}${block.checked === undefined ? (block.ordered ? `${block.number}.` : '-') : block.checked ? '[x]' : '[ ]'} ${blockText(block)}`;
+  if (block.kind === 'listItem')
+    return `${'  '.repeat(block.depth - 1)}${block.checked === undefined ? (block.ordered ? `${block.number}.` : '-') : block.checked ? '[x]' : '[ ]'} ${blockText(block)}`;
   if (block.kind === 'picture') return `picture ${block.alt}${block.picture === undefined ? ' gone' : ''}`;
   return `${block.kind} ${blockText(block)}`.trim();
 };
 const blocks = (source: string): readonly string[] => read(source).document.blocks.map(short);
 
 test('headings of both kinds, paragraphs, breaks', () => {
-  expect(blocks('Title\n=====\n\nSub\n---\n\ntext\nwrapped  \nbroken\n\n---\n\n###### six ######\n')).toEqual(['h1 Title', 'h2 Sub', 'paragraph text wrapped\nbroken', 'break', 'h6 six']);
+  expect(blocks('Title\n=====\n\nSub\n---\n\ntext\nwrapped  \nbroken\n\n---\n\n###### six ######\n')).toEqual([
+    'h1 Title',
+    'h2 Sub',
+    'paragraph text wrapped\nbroken',
+    'break',
+    'h6 six',
+  ]);
 });
 
 test('nested lists, tasks, numbers, and text below an item', () => {
-  expect(blocks('- a\n  - b\n    1. c\n    2. d\n- [x] done\n- [ ] open\n\n7. seven\n\n   below seven\n\n   ```\n   code\n   ```\n8. eight\n')).toEqual(['- a', '  - b', '    1. c', '    2. d', '[x] done', '[ ] open', '7. seven', 'paragraph below seven', 'code code', '8. eight']);
+  expect(
+    blocks(
+      '- a\n  - b\n    1. c\n    2. d\n- [x] done\n- [ ] open\n\n7. seven\n\n   below seven\n\n   ```\n   code\n   ```\n8. eight\n',
+    ),
+  ).toEqual([
+    '- a',
+    '  - b',
+    '    1. c',
+    '    2. d',
+    '[x] done',
+    '[ ] open',
+    '7. seven',
+    'paragraph below seven',
+    'code code',
+    '8. eight',
+  ]);
 });
 
 test('marks and links; harmful links lose their target and keep their text', () => {
-  const [block] = read('**b** *i* ~~s~~ `c` [l](https://a.example) [x](javascript:alert(1)) H<sub>2</sub>O<br>next').document.blocks;
+  const [block] = read('**b** *i* ~~s~~ `c` [l](https://a.example) [x](javascript:alert(1)) H<sub>2</sub>O<br>next')
+    .document.blocks;
   expect(block).toMatchObject({
     runs: [
-      { text: 'b', bold: true }, { text: ' ' }, { text: 'i', italic: true }, { text: ' ' }, { text: 's', strike: true }, { text: ' ' }, { text: 'c', code: true }, { text: ' ' },
-      { text: 'l', link: 'https://a.example' }, { text: ' [x](javascript:alert(1)) H' }, { text: '2', position: 'sub' }, { text: 'O\nnext' },
+      { text: 'b', bold: true },
+      { text: ' ' },
+      { text: 'i', italic: true },
+      { text: ' ' },
+      { text: 's', strike: true },
+      { text: ' ' },
+      { text: 'c', code: true },
+      { text: ' ' },
+      { text: 'l', link: 'https://a.example' },
+      { text: ' [x](javascript:alert(1)) H' },
+      { text: '2', position: 'sub' },
+      { text: 'O\nnext' },
     ],
   });
 });
@@ -37,16 +70,32 @@ test('marks and links; harmful links lose their target and keep their text', () 
 test('tables with their head', () => {
   const [block] = read('| a | b |\n|---|---|\n| 1 | **2** |\n').document.blocks;
   if (block?.kind !== 'table') throw new Error('no table');
-  expect(block.table.rows.map((row) => [row.header, ...row.cells.map(cellText)])).toEqual([[true, 'a', 'b'], [false, '1', '2']]);
+  expect(block.table.rows.map((row) => [row.header, ...row.cells.map(cellText)])).toEqual([
+    [true, 'a', 'b'],
+    [false, '1', '2'],
+  ]);
 });
 
 test('quotes, code and footnotes', () => {
-  expect(blocks('> said\n> so\n\n```js\nlet x;\n```\n\na[^n] b[^n]\n\n[^n]: the *note*\n')).toEqual(['quote said so', 'code let x;', 'paragraph a b', 'footnote the note']);
+  expect(blocks('> said\n> so\n\n```js\nlet x;\n```\n\na[^n] b[^n]\n\n[^n]: the *note*\n')).toEqual([
+    'quote said so',
+    'code let x;',
+    'paragraph a b',
+    'footnote the note',
+  ]);
 });
 
 test('front matter gives title, cover lines and properties, once', () => {
-  const { document } = read('---\ntitle: The mill\nsubtitle: For all\nauthor: [A, B]\ndate: 2027-05-01\nlang: en\ntags: [x]\n---\n\n# One\n');
-  expect(document.blocks.map(short)).toEqual(['paragraph The mill', 'paragraph For all', 'paragraph A, B', 'paragraph 2027-05-01', 'h1 One']);
+  const { document } = read(
+    '---\ntitle: The mill\nsubtitle: For all\nauthor: [A, B]\ndate: 2027-05-01\nlang: en\ntags: [x]\n---\n\n# One\n',
+  );
+  expect(document.blocks.map(short)).toEqual([
+    'paragraph The mill',
+    'paragraph For all',
+    'paragraph A, B',
+    'paragraph 2027-05-01',
+    'h1 One',
+  ]);
   expect(document).toMatchObject({ title: 'The mill', author: 'A, B', language: 'en' });
   expect(blocks('---\ntitle: Same\n---\n# Same\n\n## Sub\n')).toEqual(['h1 Same', 'h2 Sub']);
 });
@@ -58,7 +107,11 @@ test('a block that only looks like front matter stays text', () => {
 });
 
 test('inline HTML is made harmless and keeps its text', () => {
-  expect(blocks('<script>alert(1)</script>\n\n<div align="center">\n<h1>Head</h1>\n<p>Text <b>bold</b></p>\n</div>\n\na <span onclick="x()">b</span>\n')).toEqual(['h1 Head', 'paragraph Text bold', 'paragraph a b']);
+  expect(
+    blocks(
+      '<script>alert(1)</script>\n\n<div align="center">\n<h1>Head</h1>\n<p>Text <b>bold</b></p>\n</div>\n\na <span onclick="x()">b</span>\n',
+    ),
+  ).toEqual(['h1 Head', 'paragraph Text bold', 'paragraph a b']);
 });
 
 test('pictures within the text come along, others are reported with their line', () => {
@@ -74,7 +127,8 @@ describe('encodings', () => {
     ['UTF-8 with a mark', Buffer.from('\ufeff# Łódź')],
     ['UTF-16', Buffer.from('\ufeff# Łódź', 'utf16le')],
   ])('%s', (_, bytes) => expect(readMarkdown(bytes).document.blocks.map(short)).toEqual(['h1 Łódź']));
-  test('Windows-1252 where it is not UTF-8', () => expect(readMarkdown(Buffer.from('# M\xfchle', 'latin1')).document.blocks.map(short)).toEqual(['h1 Mühle']));
+  test('Windows-1252 where it is not UTF-8', () =>
+    expect(readMarkdown(Buffer.from('# M\xfchle', 'latin1')).document.blocks.map(short)).toEqual(['h1 Mühle']));
 });
 
 test('nothing but white space is refused', () => expect(() => read(' \n\t\n')).toThrow(ReadError));
@@ -82,18 +136,25 @@ test('nothing but white space is refused', () => expect(() => read(' \n\t\n')).t
 test('ids last: a block keeps its id when others come and go', () => {
   const before = read('# A\n\nx\n\n# B\n').document.blocks;
   const after = read('new\n\n# A\n\n# B\n').document.blocks;
-  for (const text of ['A', 'B']) expect(after.find((block) => blockText(block) === text)!.id).toBe(before.find((block) => blockText(block) === text)!.id);
+  for (const text of ['A', 'B'])
+    expect(after.find((block) => blockText(block) === text)!.id).toBe(
+      before.find((block) => blockText(block) === text)!.id,
+    );
 });
 
 test('documents of other people: ids are unique, and no text is without a block', () => {
   const root = join(process.cwd(), 'node_modules');
-  const files = readdirSync(root).filter((name) => !name.startsWith('.') && !name.startsWith('@')).flatMap((name) => ['README.md', 'readme.md', 'CHANGELOG.md'].map((file) => join(root, name, file))).filter((file) => {
-    try {
-      return readFileSync(file).length > 0;
-    } catch {
-      return false;
-    }
-  }).slice(0, 150);
+  const files = readdirSync(root)
+    .filter((name) => !name.startsWith('.') && !name.startsWith('@'))
+    .flatMap((name) => ['README.md', 'readme.md', 'CHANGELOG.md'].map((file) => join(root, name, file)))
+    .filter((file) => {
+      try {
+        return readFileSync(file).length > 0;
+      } catch {
+        return false;
+      }
+    })
+    .slice(0, 150);
   expect(files.length).toBeGreaterThan(100);
   for (const file of files) {
     const bytes = readFileSync(file);
@@ -101,8 +162,13 @@ test('documents of other people: ids are unique, and no text is without a block'
     const { document } = readMarkdown(bytes);
     expect(new Set(document.blocks.map((block) => block.id)).size).toBe(document.blocks.length);
     // Headings of the simplest form are found by a rule that shares nothing with the reader.
-    const fenced = bytes.toString('utf8').replace(/^(```|~~~)[\s\S]*?^\1/gm, '').replace(/<!--[\s\S]*?-->/g, '');
-    const plainHeads = [...fenced.matchAll(/^(#{1,6}) ([A-Za-z0-9 ]+)$/gm)].map((match) => `h${match[1]!.length} ${match[2]!.trim()}`);
+    const fenced = bytes
+      .toString('utf8')
+      .replace(/^(```|~~~)[\s\S]*?^\1/gm, '')
+      .replace(/<!--[\s\S]*?-->/g, '');
+    const plainHeads = [...fenced.matchAll(/^(#{1,6}) ([A-Za-z0-9 ]+)$/gm)].map(
+      (match) => `h${match[1]!.length} ${match[2]!.trim()}`,
+    );
     const heads = new Set(document.blocks.filter((block) => block.kind === 'heading').map(short));
     expect(plainHeads.filter((head) => !heads.has(head))).toEqual([]);
   }

@@ -4,7 +4,17 @@ import type { Token } from 'markdown-it';
 import footnotes from 'markdown-it-footnote';
 import { decodeText, ReadError, Report, type SourcePlace } from '../../base/index.ts';
 import { dropForbidden } from '../../container/index.ts';
-import { plain, runsText, safeLink, sliceRuns, trimRuns, type Run, type Runs, type TableCell, type TableRow } from '../../content/index.ts';
+import {
+  plain,
+  runsText,
+  safeLink,
+  sliceRuns,
+  trimRuns,
+  type Run,
+  type Runs,
+  type TableCell,
+  type TableRow,
+} from '../../content/index.ts';
 import type { Level } from '../../document/index.ts';
 import { ELEMENT_MARKS, InlineRuns } from '../inline-runs.ts';
 import { readMarkup } from '../markup/index.ts';
@@ -28,7 +38,8 @@ export function readMarkdown(bytes: Uint8Array): ReadResult {
   const firstHeading = tokens[tokens.findIndex((token) => token.type === 'heading_open') + 1]?.content.trim();
   if (matter?.title !== undefined && matter.title !== firstHeading)
     list.add({ kind: 'paragraph', role: 'title', runs: plain(matter.title), place: { line: 1 } });
-  for (const line of matter?.lines ?? []) list.add({ kind: 'paragraph', role: 'subtitle', runs: plain(line), place: { line: 1 } });
+  for (const line of matter?.lines ?? [])
+    list.add({ kind: 'paragraph', role: 'subtitle', runs: plain(line), place: { line: 1 } });
   new TokenReader({ report, pictures, skippedLines, out: (draft) => list.add(draft) }).read(tokens);
   return readResult(list, pictures.pictures, report, {
     title: matter?.title ?? null,
@@ -138,8 +149,17 @@ class TokenReader {
       const number = list.ordered ? { number: list.next } : {};
       list.next++;
       if (runs.length > 0)
-        out({ kind: 'listItem', depth: this.#lists.length, ordered: list.ordered, ...number, ...(task === null ? {} : { checked: task[1] !== ' ' }), runs, place });
-    } else if (inline.runs.length > 0) out({ kind: this.#quoted > 0 && list === undefined ? 'quote' : 'paragraph', runs: inline.runs, place });
+        out({
+          kind: 'listItem',
+          depth: this.#lists.length,
+          ordered: list.ordered,
+          ...number,
+          ...(task === null ? {} : { checked: task[1] !== ' ' }),
+          runs,
+          place,
+        });
+    } else if (inline.runs.length > 0)
+      out({ kind: this.#quoted > 0 && list === undefined ? 'quote' : 'paragraph', runs: inline.runs, place });
     this.#aside(inline);
   }
 
@@ -147,7 +167,8 @@ class TokenReader {
     for (const picture of inline.pictures) this.#context.out(picture);
     for (const id of inline.notes) {
       const runs = this.#notes.get(id);
-      if (runs !== undefined && runs.length > 0) this.#context.out({ kind: 'footnote', label: `${id + 1}`, runs, place: this.#place });
+      if (runs !== undefined && runs.length > 0)
+        this.#context.out({ kind: 'footnote', label: `${id + 1}`, runs, place: this.#place });
       // A note that is referred to twice stands once.
       this.#notes.delete(id);
     }
@@ -173,14 +194,19 @@ class TokenReader {
       }
     }
     if (rows.some((row) => row.cells.some((cell) => cell.runs.length > 0)))
-      this.#context.out({ kind: 'table', table: { rows, columns: Math.max(...rows.map((row) => row.cells.length)) }, place });
+      this.#context.out({
+        kind: 'table',
+        table: { rows, columns: Math.max(...rows.map((row) => row.cells.length)) },
+        place,
+      });
     for (const inline of asides) this.#aside(inline);
     return i;
   }
 
   #inline(token: Token): Inline {
     const [only] = token.children ?? [];
-    if (token.children?.length === 1 && only!.type === 'text') return { runs: trimRuns(plain(only!.content)), pictures: [], notes: [] };
+    if (token.children?.length === 1 && only!.type === 'text')
+      return { runs: trimRuns(plain(only!.content)), pictures: [], notes: [] };
     const inline = new InlineRuns();
     const pictures: Draft[] = [];
     const notes: number[] = [];
@@ -218,7 +244,15 @@ class TokenReader {
           inline.popLink();
           break;
         case 'image':
-          pictures.push(namedPicture(String(child.attrGet('src') ?? ''), child.content, this.#place, this.#context.pictures, this.#context.report));
+          pictures.push(
+            namedPicture(
+              String(child.attrGet('src') ?? ''),
+              child.content,
+              this.#place,
+              this.#context.pictures,
+              this.#context.report,
+            ),
+          );
           break;
         case 'footnote_ref':
           notes.push((child.meta as { id: number }).id);
@@ -238,7 +272,13 @@ class TokenReader {
     const name = match[2]!.toLowerCase();
     const mark = ELEMENT_MARKS[name];
     if (name === 'br') inline.text('\n');
-    else if (name === 'img') readMarkup(tag, { report: this.#context.report, pictures: this.#context.pictures, place: this.#place, out: (draft) => pictures.push(draft) });
+    else if (name === 'img')
+      readMarkup(tag, {
+        report: this.#context.report,
+        pictures: this.#context.pictures,
+        place: this.#place,
+        out: (draft) => pictures.push(draft),
+      });
     else if (mark === undefined) return;
     else if (match[1] === '/') inline.pop(mark);
     else inline.push(mark);

@@ -22,10 +22,62 @@ export interface MarkupContext {
   readonly out: (draft: Draft) => void;
 }
 
-const LEFT_OUT = new Set(['script', 'style', 'head', 'template', 'noscript', 'svg', 'math', 'iframe', 'object', 'embed', 'form', 'input', 'button', 'select', 'textarea', 'audio', 'canvas']);
+const LEFT_OUT = new Set([
+  'script',
+  'style',
+  'head',
+  'template',
+  'noscript',
+  'svg',
+  'math',
+  'iframe',
+  'object',
+  'embed',
+  'form',
+  'input',
+  'button',
+  'select',
+  'textarea',
+  'audio',
+  'canvas',
+]);
 const BLOCKS = new Set([
-  'address', 'article', 'aside', 'blockquote', 'body', 'center', 'dd', 'details', 'dialog', 'div', 'dl', 'dt', 'fieldset', 'figcaption', 'figure', 'footer',
-  'h1', 'h2', 'h3', 'h4', 'h5', 'h6', 'header', 'hgroup', 'hr', 'html', 'li', 'main', 'nav', 'ol', 'p', 'pre', 'section', 'summary', 'table', 'ul',
+  'address',
+  'article',
+  'aside',
+  'blockquote',
+  'body',
+  'center',
+  'dd',
+  'details',
+  'dialog',
+  'div',
+  'dl',
+  'dt',
+  'fieldset',
+  'figcaption',
+  'figure',
+  'footer',
+  'h1',
+  'h2',
+  'h3',
+  'h4',
+  'h5',
+  'h6',
+  'header',
+  'hgroup',
+  'hr',
+  'html',
+  'li',
+  'main',
+  'nav',
+  'ol',
+  'p',
+  'pre',
+  'section',
+  'summary',
+  'table',
+  'ul',
 ]);
 
 /** @throws ReadError `bomb` when elements are nested too deep. */
@@ -76,7 +128,12 @@ class MarkupReader {
   #element(element: Element): void {
     const name = element.tagName;
     const { place } = this.#context;
-    if (LEFT_OUT.has(name) || attribute(element, 'hidden') !== undefined || /display\s*:\s*none/i.test(attribute(element, 'style') ?? '')) return;
+    if (
+      LEFT_OUT.has(name) ||
+      attribute(element, 'hidden') !== undefined ||
+      /display\s*:\s*none/i.test(attribute(element, 'style') ?? '')
+    )
+      return;
     if (BLOCKS.has(name)) this.#flush();
     const heading = /^h([1-6])$/.exec(name);
     if (heading !== null) {
@@ -143,7 +200,14 @@ class MarkupReader {
     if (runs.length > 0) {
       const item = this.#item;
       if (item !== undefined) {
-        out({ kind: 'listItem', depth: Math.max(1, this.#lists.length), ordered: item.ordered, ...(item.ordered ? { number: item.next++ } : {}), runs, place });
+        out({
+          kind: 'listItem',
+          depth: Math.max(1, this.#lists.length),
+          ordered: item.ordered,
+          ...(item.ordered ? { number: item.next++ } : {}),
+          runs,
+          place,
+        });
         // A second paragraph of the item is text that belongs to it, not an item.
         this.#item = undefined;
       } else if (this.#quoted > 0) out({ kind: 'quote', runs, place });
@@ -160,7 +224,15 @@ class MarkupReader {
   #picture(element: Element): void {
     const source = attribute(element, 'src');
     if (source === undefined || source === '') return;
-    this.#after.push(namedPicture(source, attribute(element, 'alt') ?? null, this.#context.place, this.#context.pictures, this.#context.report));
+    this.#after.push(
+      namedPicture(
+        source,
+        attribute(element, 'alt') ?? null,
+        this.#context.place,
+        this.#context.pictures,
+        this.#context.report,
+      ),
+    );
   }
 
   #table(table: Element): void {
@@ -171,11 +243,16 @@ class MarkupReader {
       const cells = row.childNodes.filter((node): node is Element => node.nodeName === 'td' || node.nodeName === 'th');
       rows.push({
         header: head || (rows.length === 0 && cells.length > 1 && cells.every((cell) => cell.tagName === 'th')),
-        cells: cells.map((cell): TableCell => ({ runs: this.#cell(cell, outside), columns: span(cell, 'colspan'), rows: span(cell, 'rowspan') })),
+        cells: cells.map((cell): TableCell => ({
+          runs: this.#cell(cell, outside),
+          columns: span(cell, 'colspan'),
+          rows: span(cell, 'rowspan'),
+        })),
       });
     }
     const columns = Math.max(0, ...rows.map((row) => row.cells.reduce((sum, cell) => sum + cell.columns, 0)));
-    if (rows.some((row) => row.cells.some((cell) => cell.runs.length > 0))) out({ kind: 'table', table: { rows, columns }, place });
+    if (rows.some((row) => row.cells.some((cell) => cell.runs.length > 0)))
+      out({ kind: 'table', table: { rows, columns }, place });
     for (const draft of outside) out(draft);
   }
 
@@ -200,7 +277,9 @@ function* tableRows(table: Element): Generator<{ row: Element; head: boolean }> 
   for (const part of table.childNodes) {
     if (!('tagName' in part)) continue;
     if (part.tagName === 'tr') yield { row: part, head: false };
-    else for (const row of part.childNodes) if (row.nodeName === 'tr') yield { row: row as Element, head: part.tagName === 'thead' };
+    else
+      for (const row of part.childNodes)
+        if (row.nodeName === 'tr') yield { row: row as Element, head: part.tagName === 'thead' };
   }
 }
 

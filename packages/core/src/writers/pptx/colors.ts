@@ -2,8 +2,17 @@
 import type { ColorName } from '../../theme/index.ts';
 
 const SCHEME: Readonly<Record<ColorName, string>> = {
-  ground: 'bg1', text: 'tx1', panel: 'bg2', muted: 'tx2',
-  accent1: 'accent1', accent2: 'accent2', accent3: 'accent3', accent4: 'accent4', accent5: 'accent5', accent6: 'accent6', link: 'hlink',
+  ground: 'bg1',
+  text: 'tx1',
+  panel: 'bg2',
+  muted: 'tx2',
+  accent1: 'accent1',
+  accent2: 'accent2',
+  accent3: 'accent3',
+  accent4: 'accent4',
+  accent5: 'accent5',
+  accent6: 'accent6',
+  link: 'hlink',
 };
 
 export const schemeColor = (name: ColorName): string => `<a:schemeClr val="${SCHEME[name]}"/>`;

@@ -1,13 +1,23 @@
 /** Slide master and layouts (ECMA-376-1 §19.3.1.42, §19.3.1.39): everything that slides inherit. */
 import { xmlText } from '../../container/index.ts';
-import { frameOf, layoutNamed, type Frame, type Layout, type LevelStyle, type Mark, type TextStyle, type Theme } from '../../theme/index.ts';
+import {
+  frameOf,
+  layoutNamed,
+  type Frame,
+  type Layout,
+  type LevelStyle,
+  type Mark,
+  type TextStyle,
+  type Theme,
+} from '../../theme/index.ts';
 import { schemeColor, solidFill } from './colors.ts';
 import { FRAME_NAMES, LAYOUT_TYPES, placeholder } from './placeholders.ts';
 import { colorMap } from './theme-part.ts';
 import { emuOf, hundredths, NS, tree, xfrm, XML } from './xml.ts';
 
 const fontOf = (style: TextStyle): string => (style.font === 'heading' ? '+mj' : '+mn');
-const faces = (style: TextStyle): string => `<a:latin typeface="${fontOf(style)}-lt"/><a:ea typeface="${fontOf(style)}-ea"/><a:cs typeface="${fontOf(style)}-cs"/>`;
+const faces = (style: TextStyle): string =>
+  `<a:latin typeface="${fontOf(style)}-lt"/><a:ea typeface="${fontOf(style)}-ea"/><a:cs typeface="${fontOf(style)}-cs"/>`;
 const ALIGN = { left: 'l', center: 'ctr', right: 'r' } as const;
 const ANCHOR = { top: 't', middle: 'ctr', bottom: 'b' } as const;
 
@@ -30,7 +40,8 @@ function placeholderShape(frame: Frame, id: number, ph: string, listStyle: strin
   return `<p:sp><p:nvSpPr><p:cNvPr id="${id}" name="${FRAME_NAMES[frame.role]} ${id}"/><p:cNvSpPr><a:spLocks noGrp="1"/></p:cNvSpPr><p:nvPr>${ph}</p:nvPr></p:nvSpPr><p:spPr>${xfrm(frame)}<a:prstGeom prst="rect"><a:avLst/></a:prstGeom></p:spPr><p:txBody>${body(frame)}<a:lstStyle>${listStyle}</a:lstStyle>${prompt}</p:txBody></p:sp>`;
 }
 
-const paragraph = (text: string, level = 0): string => `<a:p>${level > 0 ? `<a:pPr lvl="${level}"/>` : ''}<a:r><a:rPr lang="en-GB"/><a:t>${text}</a:t></a:r></a:p>`;
+const paragraph = (text: string, level = 0): string =>
+  `<a:p>${level > 0 ? `<a:pPr lvl="${level}"/>` : ''}<a:r><a:rPr lang="en-GB"/><a:t>${text}</a:t></a:r></a:p>`;
 const PROMPTS: Readonly<Record<Frame['role'], string>> = {
   title: paragraph('Title'),
   subtitle: paragraph('Subtitle'),
@@ -38,10 +49,12 @@ const PROMPTS: Readonly<Record<Frame['role'], string>> = {
   body2: ['Point', 'Second level', 'Third level', 'Fourth level', 'Fifth level'].map(paragraph).join(''),
   picture: paragraph('Picture'),
   table: paragraph('Table'),
-  number: '<a:p><a:fld id="{B6F15528-21DE-4FAA-801E-634DDDAF4B2B}" type="slidenum"><a:rPr lang="en-GB"/><a:t>‹#›</a:t></a:fld><a:endParaRPr lang="en-GB"/></a:p>',
+  number:
+    '<a:p><a:fld id="{B6F15528-21DE-4FAA-801E-634DDDAF4B2B}" type="slidenum"><a:rPr lang="en-GB"/><a:t>‹#›</a:t></a:fld><a:endParaRPr lang="en-GB"/></a:p>',
 };
 
-const background = (ground: Layout['ground']): string => `<p:bg><p:bgPr>${solidFill(ground)}<a:effectLst/></p:bgPr></p:bg>`;
+const background = (ground: Layout['ground']): string =>
+  `<p:bg><p:bgPr>${solidFill(ground)}<a:effectLst/></p:bgPr></p:bg>`;
 
 const markShape = (mark: Mark, id: number): string =>
   `<p:sp><p:nvSpPr><p:cNvPr id="${id}" name="Mark ${id}"/><p:cNvSpPr/><p:nvPr userDrawn="1"/></p:nvSpPr><p:spPr>${xfrm(mark)}<a:prstGeom prst="rect"><a:avLst/></a:prstGeom>${solidFill(mark.color)}<a:ln><a:noFill/></a:ln></p:spPr></p:sp>`;
@@ -54,10 +67,20 @@ export function masterPart(theme: Theme): string {
   const shapes =
     placeholderShape(title, 2, '<p:ph type="title"/>', '', PROMPTS.title) +
     placeholderShape(points, 3, '<p:ph type="body" idx="1"/>', '', PROMPTS.body) +
-    placeholderShape(number, 4, '<p:ph type="sldNum" sz="quarter" idx="4"/>', plainLevel('lvl1pPr', number.style, number.align), PROMPTS.number);
+    placeholderShape(
+      number,
+      4,
+      '<p:ph type="sldNum" sz="quarter" idx="4"/>',
+      plainLevel('lvl1pPr', number.style, number.align),
+      PROMPTS.number,
+    );
   const layouts = theme.layouts.map((_, i) => `<p:sldLayoutId id="${2_147_483_649 + i}" r:id="rId${i + 1}"/>`).join('');
   const levels = theme.levels.map((level, i) => pointLevel(i, level, points.style)).join('');
-  const other = Array.from({ length: 9 }, (_, i) => `<a:lvl${i + 1}pPr marL="${i * 457_200}" algn="l"><a:defRPr sz="1800" kern="1200">${solidFill('text')}<a:latin typeface="+mn-lt"/><a:ea typeface="+mn-ea"/><a:cs typeface="+mn-cs"/></a:defRPr></a:lvl${i + 1}pPr>`).join('');
+  const other = Array.from(
+    { length: 9 },
+    (_, i) =>
+      `<a:lvl${i + 1}pPr marL="${i * 457_200}" algn="l"><a:defRPr sz="1800" kern="1200">${solidFill('text')}<a:latin typeface="+mn-lt"/><a:ea typeface="+mn-ea"/><a:cs typeface="+mn-cs"/></a:defRPr></a:lvl${i + 1}pPr>`,
+  ).join('');
   return `${XML}<p:sldMaster ${NS}><p:cSld>${background('ground')}${tree(shapes)}</p:cSld>${colorMap(theme)}<p:sldLayoutIdLst>${layouts}</p:sldLayoutIdLst><p:txStyles><p:titleStyle>${plainLevel('lvl1pPr', title.style, title.align)}</p:titleStyle><p:bodyStyle>${levels}</p:bodyStyle><p:otherStyle>${other}</p:otherStyle></p:txStyles></p:sldMaster>`;
 }
 
@@ -70,7 +93,11 @@ export function layoutPart(layout: Layout, theme: Theme): string {
     // A layout says only what its master does not.
     const inherits = frame.style === frameOf(master, frame.role)?.style || frame.role === 'body2';
     const plain = frame.role === 'picture' || frame.role === 'table';
-    const style = plain ? plainLevel('lvl1pPr', { ...frame.style, sizes: [16] }, 'left') : inherits ? '' : plainLevel('lvl1pPr', frame.style, frame.align, frame.role === 'subtitle' ? 0.15 : 0);
+    const style = plain
+      ? plainLevel('lvl1pPr', { ...frame.style, sizes: [16] }, 'left')
+      : inherits
+        ? ''
+        : plainLevel('lvl1pPr', frame.style, frame.align, frame.role === 'subtitle' ? 0.15 : 0);
     return placeholderShape(frame, id++, placeholder(frame.role, layout.name), style, PROMPTS[frame.role]);
   });
   return `${XML}<p:sldLayout ${NS} type="${LAYOUT_TYPES[layout.name]}" preserve="1"><p:cSld name="${xmlText(layout.label)}">${own ? background(layout.ground) : ''}${tree(marks + frames.join(''))}</p:cSld><p:clrMapOvr><a:masterClrMapping/></p:clrMapOvr></p:sldLayout>`;

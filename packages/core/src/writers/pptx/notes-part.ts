@@ -1,5 +1,5 @@
 /** Notes slides and their master (ECMA-376-1 §19.3.1.26, §19.3.1.27). */
-import type { Note } from '../../deck/index.ts';
+import type { Note } from '../../scene/index.ts';
 import type { Theme } from '../../theme/index.ts';
 import { runsXml, type TextContext } from './text.ts';
 import { colorMap } from './theme-part.ts';
@@ -8,8 +8,10 @@ import { NS, tree, XML } from './xml.ts';
 export const NOTES_WIDTH = 6_858_000;
 export const NOTES_HEIGHT = 9_144_000;
 
-const IMAGE = '<a:xfrm><a:off x="685800" y="1143000"/><a:ext cx="5486400" cy="3086100"/></a:xfrm><a:prstGeom prst="rect"><a:avLst/></a:prstGeom>';
-const TEXT = '<a:xfrm><a:off x="685800" y="4400550"/><a:ext cx="5486400" cy="3600450"/></a:xfrm><a:prstGeom prst="rect"><a:avLst/></a:prstGeom>';
+const IMAGE =
+  '<a:xfrm><a:off x="685800" y="1143000"/><a:ext cx="5486400" cy="3086100"/></a:xfrm><a:prstGeom prst="rect"><a:avLst/></a:prstGeom>';
+const TEXT =
+  '<a:xfrm><a:off x="685800" y="4400550"/><a:ext cx="5486400" cy="3600450"/></a:xfrm><a:prstGeom prst="rect"><a:avLst/></a:prstGeom>';
 
 const image = (properties: string): string =>
   `<p:sp><p:nvSpPr><p:cNvPr id="2" name="Slide 2"/><p:cNvSpPr><a:spLocks noGrp="1" noRot="1" noChangeAspect="1"/></p:cNvSpPr><p:nvPr><p:ph type="sldImg"/></p:nvPr></p:nvSpPr><p:spPr>${properties}</p:spPr></p:sp>`;
@@ -18,7 +20,11 @@ const text = (properties: string, body: string): string =>
   `<p:sp><p:nvSpPr><p:cNvPr id="3" name="Notes 3"/><p:cNvSpPr><a:spLocks noGrp="1"/></p:cNvSpPr><p:nvPr><p:ph type="body" idx="1"/></p:nvPr></p:nvSpPr><p:spPr>${properties}</p:spPr><p:txBody><a:bodyPr/><a:lstStyle/>${body}</p:txBody></p:sp>`;
 
 export function notesMasterPart(theme: Theme): string {
-  const levels = Array.from({ length: 5 }, (_, i) => `<a:lvl${i + 1}pPr marL="${i * 228_600}" algn="l"><a:spcBef><a:spcPts val="600"/></a:spcBef><a:defRPr sz="1200" kern="1200"><a:solidFill><a:schemeClr val="tx1"/></a:solidFill><a:latin typeface="+mn-lt"/><a:ea typeface="+mn-ea"/><a:cs typeface="+mn-cs"/></a:defRPr></a:lvl${i + 1}pPr>`).join('');
+  const levels = Array.from(
+    { length: 5 },
+    (_, i) =>
+      `<a:lvl${i + 1}pPr marL="${i * 228_600}" algn="l"><a:spcBef><a:spcPts val="600"/></a:spcBef><a:defRPr sz="1200" kern="1200"><a:solidFill><a:schemeClr val="tx1"/></a:solidFill><a:latin typeface="+mn-lt"/><a:ea typeface="+mn-ea"/><a:cs typeface="+mn-cs"/></a:defRPr></a:lvl${i + 1}pPr>`,
+  ).join('');
   const prompt = '<a:p><a:r><a:rPr lang="en-GB"/><a:t>Notes</a:t></a:r></a:p>';
   // Notes are printed: always dark on white.
   return `${XML}<p:notesMaster ${NS}><p:cSld><p:bg><p:bgPr><a:solidFill><a:schemeClr val="bg1"/></a:solidFill><a:effectLst/></p:bgPr></p:bg>${tree(image(IMAGE) + text(TEXT, prompt))}</p:cSld>${colorMap({ ...theme, dark: false })}<p:notesStyle>${levels}</p:notesStyle></p:notesMaster>`;
@@ -32,6 +38,8 @@ export function notesSlidePart(notes: readonly Note[], context: TextContext): st
 function noteProperties({ kind, depth, ordered }: Note): string {
   if (kind === 'paragraph') return '';
   const level = Math.min(depth, 5) - 1;
-  const bullet = ordered ? '<a:buFont typeface="+mj-lt"/><a:buAutoNum type="arabicPeriod"/>' : '<a:buFont typeface="Arial"/><a:buChar char="•"/>';
+  const bullet = ordered
+    ? '<a:buFont typeface="+mj-lt"/><a:buAutoNum type="arabicPeriod"/>'
+    : '<a:buFont typeface="Arial"/><a:buChar char="•"/>';
   return `<a:pPr marL="${(level + 1) * 228_600}" lvl="${level}" indent="-228600">${bullet}</a:pPr>`;
 }

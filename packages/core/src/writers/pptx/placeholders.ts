@@ -8,7 +8,11 @@ export function placeholder(role: Role, layout: LayoutName): string {
     case 'subtitle':
       return '<p:ph type="subTitle" idx="1"/>';
     case 'body':
-      return layout === 'columns' ? '<p:ph sz="half" idx="1"/>' : layout === 'picture-text' ? '<p:ph type="body" sz="half" idx="1"/>' : '<p:ph idx="1"/>';
+      return layout === 'columns'
+        ? '<p:ph sz="half" idx="1"/>'
+        : layout === 'picture-text'
+          ? '<p:ph type="body" sz="half" idx="1"/>'
+          : '<p:ph idx="1"/>';
     case 'body2':
       return '<p:ph sz="half" idx="2"/>';
     case 'picture':

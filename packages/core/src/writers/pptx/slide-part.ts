@@ -1,7 +1,6 @@
 /** One slide (ECMA-376-1 §19.3.1.38): its boxes in the placeholders of its layout. */
 import { xmlText } from '../../container/index.ts';
-import type { Box, PictureBox, TableBox, TextBox } from '../../layout/index.ts';
-import type { SceneSlide } from '../../scene/index.ts';
+import type { Box, PictureBox, SceneSlide, TableBox, TextBox } from '../../scene/index.ts';
 import { frameOf } from '../../theme/index.ts';
 import { FRAME_NAMES, placeholder } from './placeholders.ts';
 import { tableXml } from './table.ts';
@@ -46,7 +45,10 @@ function pictureXml(box: PictureBox, id: number, name: string, ph: string, conte
 function tableFrame(box: TableBox, id: number, name: string, ph: string, context: SlideContext): string {
   const height = box.rowHeights.reduce((sum, row) => sum + row, 0);
   const width = box.columnWidths.reduce((sum, column) => sum + column, 0);
-  const place = xfrm({ ...box.frame, width: width as typeof box.frame.width, height: height as typeof box.frame.height }, 'p:xfrm');
+  const place = xfrm(
+    { ...box.frame, width: width as typeof box.frame.width, height: height as typeof box.frame.height },
+    'p:xfrm',
+  );
   return `<p:graphicFrame><p:nvGraphicFramePr><p:cNvPr id="${id}" name="${name}"/><p:cNvGraphicFramePr><a:graphicFrameLocks noGrp="1"/></p:cNvGraphicFramePr><p:nvPr>${ph}</p:nvPr></p:nvGraphicFramePr>${place}<a:graphic><a:graphicData uri="http://schemas.openxmlformats.org/drawingml/2006/table">${tableXml(box, context)}</a:graphicData></a:graphic></p:graphicFrame>`;
 }
 

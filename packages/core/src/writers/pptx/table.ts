@@ -1,5 +1,5 @@
 /** A native table (ECMA-376-1 §21.1.3). */
-import { CELL_PADDING, type SetCell, type TableBox } from '../../layout/index.ts';
+import { CELL_PADDING, type SetCell, type TableBox } from '../../scene/index.ts';
 import type { Theme } from '../../theme/index.ts';
 import { solidFill } from './colors.ts';
 import { runsXml, type TextContext } from './text.ts';
@@ -10,7 +10,8 @@ export function tableXml(box: TableBox, context: TextContext): string {
   const columns = box.columnWidths.map((width) => `<a:gridCol w="${width}"/>`).join('');
   const covering = new Map<string, SetCell>();
   for (const cell of box.cells)
-    for (let r = cell.row; r < cell.row + cell.rows; r++) for (let c = cell.column; c < cell.column + cell.columns; c++) covering.set(`${r} ${c}`, cell);
+    for (let r = cell.row; r < cell.row + cell.rows; r++)
+      for (let c = cell.column; c < cell.column + cell.columns; c++) covering.set(`${r} ${c}`, cell);
   const rows = box.rowHeights.map((height, r) => {
     const cells = box.columnWidths.map((_, c) => {
       const cell = covering.get(`${r} ${c}`);
@@ -28,8 +29,13 @@ export function tableXml(box: TableBox, context: TextContext): string {
 function cellXml(cell: SetCell, size: number, context: TextContext): string {
   const { theme } = context;
   const spans = `${cell.columns > 1 ? ` gridSpan="${cell.columns}"` : ''}${cell.rows > 1 ? ` rowSpan="${cell.rows}"` : ''}`;
-  const extra = { attributes: ` sz="${hundredths(size)}"`, fill: solidFill(cell.header ? theme.table.headText : 'text'), mono: false };
-  const text = runsXml(cell.runs, context, extra) || `<a:endParaRPr lang="${context.language}" sz="${hundredths(size)}"/>`;
+  const extra = {
+    attributes: ` sz="${hundredths(size)}"`,
+    fill: solidFill(cell.header ? theme.table.headText : 'text'),
+    mono: false,
+  };
+  const text =
+    runsXml(cell.runs, context, extra) || `<a:endParaRPr lang="${context.language}" sz="${hundredths(size)}"/>`;
   return `<a:tc${spans}><a:txBody><a:bodyPr/><a:lstStyle/><a:p>${text}</a:p></a:txBody>${cellProperties(cell.header, theme)}</a:tc>`;
 }
 

@@ -1,8 +1,7 @@
 /** Paragraphs and runs of DrawingML (ECMA-376-1 §21.1.2). */
 import { xmlText } from '../../container/index.ts';
 import type { Run, Runs } from '../../content/index.ts';
-import type { SetParagraph } from '../../layout/index.ts';
-import { paraSetting } from '../../layout/index.ts';
+import { paraSetting, type SetParagraph } from '../../scene/index.ts';
 import type { Frame, Theme } from '../../theme/index.ts';
 import { solidFill } from './colors.ts';
 import { emuOf, hundredths } from './xml.ts';
@@ -22,9 +21,15 @@ interface Extra {
 }
 const NOTHING: Extra = { attributes: '', fill: '', mono: false };
 
-export function textBody(paragraphs: readonly SetParagraph[], frame: Frame, scale: number, context: TextContext): string {
+export function textBody(
+  paragraphs: readonly SetParagraph[],
+  frame: Frame,
+  scale: number,
+  context: TextContext,
+): string {
   // Thousandths of a percent (§21.1.2.1.3); a receiver sizes the inherited type by it.
-  const fit = scale < 1 ? `<a:bodyPr><a:normAutofit fontScale="${Math.round(scale * 100_000)}"/></a:bodyPr>` : '<a:bodyPr/>';
+  const fit =
+    scale < 1 ? `<a:bodyPr><a:normAutofit fontScale="${Math.round(scale * 100_000)}"/></a:bodyPr>` : '<a:bodyPr/>';
   return `<p:txBody>${fit}<a:lstStyle/>${paragraphs.map((paragraph) => paragraphXml(paragraph, frame, scale, context)).join('')}</p:txBody>`;
 }
 
@@ -70,7 +75,8 @@ function runProperties(run: Run, { theme, language, link }: TextContext, extra: 
   if (run.position === 'super') attributes += ' baseline="33000"';
   if (run.position === 'sub') attributes += ' baseline="-15000"';
   let inner = extra.fill;
-  if (run.code || extra.mono) inner += `<a:latin typeface="${xmlText(theme.fonts.mono)}"/><a:cs typeface="${xmlText(theme.fonts.mono)}"/>`;
+  if (run.code || extra.mono)
+    inner += `<a:latin typeface="${xmlText(theme.fonts.mono)}"/><a:cs typeface="${xmlText(theme.fonts.mono)}"/>`;
   const id = run.link === undefined ? undefined : link(run.link);
   if (id !== undefined) inner += `<a:hlinkClick r:id="${id}"/>`;
   return inner === '' ? `<a:rPr${attributes}/>` : `<a:rPr${attributes}>${inner}</a:rPr>`;

@@ -7,15 +7,23 @@ export function themePart(theme: Theme): string {
   const { palette: p, fonts } = theme;
   const color = (tag: string, hex: string): string => `<a:${tag}><a:srgbClr val="${hex}"/></a:${tag}>`;
   // Dark themes swap ground and text here and in the master's colour map alike, so dk1 stays the dark one.
-  const [dark1, light1, dark2, light2] = theme.dark ? [p.ground, p.text, p.panel, p.muted] : [p.text, p.ground, p.muted, p.panel];
+  const [dark1, light1, dark2, light2] = theme.dark
+    ? [p.ground, p.text, p.panel, p.muted]
+    : [p.text, p.ground, p.muted, p.panel];
   const scheme = [
-    color('dk1', dark1), color('lt1', light1), color('dk2', dark2), color('lt2', light2),
+    color('dk1', dark1),
+    color('lt1', light1),
+    color('dk2', dark2),
+    color('lt2', light2),
     ...([1, 2, 3, 4, 5, 6] as const).map((i) => color(`accent${i}`, p[`accent${i}`])),
-    color('hlink', p.link), color('folHlink', p.link),
+    color('hlink', p.link),
+    color('folHlink', p.link),
   ].join('');
-  const font = (tag: string, name: string): string => `<a:${tag}><a:latin typeface="${xmlText(name)}"/><a:ea typeface=""/><a:cs typeface=""/></a:${tag}>`;
+  const font = (tag: string, name: string): string =>
+    `<a:${tag}><a:latin typeface="${xmlText(name)}"/><a:ea typeface=""/><a:cs typeface=""/></a:${tag}>`;
   const fill = '<a:solidFill><a:schemeClr val="phClr"/></a:solidFill>';
-  const line = (width: number): string => `<a:ln w="${width}" cap="flat" cmpd="sng" algn="ctr">${fill}<a:prstDash val="solid"/></a:ln>`;
+  const line = (width: number): string =>
+    `<a:ln w="${width}" cap="flat" cmpd="sng" algn="ctr">${fill}<a:prstDash val="solid"/></a:ln>`;
   const effect = '<a:effectStyle><a:effectLst/></a:effectStyle>';
   return `${XML}<a:theme xmlns:a="http://schemas.openxmlformats.org/drawingml/2006/main" name="${xmlText(theme.label)}"><a:themeElements><a:clrScheme name="${xmlText(theme.label)}">${scheme}</a:clrScheme><a:fontScheme name="${xmlText(theme.label)}">${font('majorFont', fonts.heading)}${font('minorFont', fonts.body)}</a:fontScheme><a:fmtScheme name="${xmlText(theme.label)}"><a:fillStyleLst>${fill.repeat(3)}</a:fillStyleLst><a:lnStyleLst>${line(6350)}${line(12700)}${line(19050)}</a:lnStyleLst><a:effectStyleLst>${effect.repeat(3)}</a:effectStyleLst><a:bgFillStyleLst>${fill.repeat(3)}</a:bgFillStyleLst></a:fmtScheme></a:themeElements></a:theme>`;
 }

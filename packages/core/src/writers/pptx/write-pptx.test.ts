@@ -9,12 +9,21 @@ import { presetMap } from '../../mapping/index.ts';
 import { code, doc, h, li, p, picture, quote, random, randomDocument, table } from '../../test/build.ts';
 import { png } from '../../test/docx.ts';
 
-const data = ['a', 'b'].map((id): PictureData => ({ id: id as PictureId, mime: 'image/png', width: 400, height: 300, bytes: png() }));
+const data = ['a', 'b'].map((id): PictureData => ({
+  id: id as PictureId,
+  mime: 'image/png',
+  width: 400,
+  height: 300,
+  bytes: png(),
+}));
 const write = (document: DocumentModel, edits: readonly Edit[] = []): Record<string, string> => {
   const parts = unzipSync(exportPptx(document, data, convert(document, edits)));
   return Object.fromEntries(Object.entries(parts).map(([name, bytes]) => [name, strFromU8(bytes)]));
 };
-const slideNames = (parts: Record<string, string>): readonly string[] => Object.keys(parts).filter((name) => /^ppt\/slides\/slide\d+\.xml$/.test(name)).sort((a, b) => Number(/\d+/.exec(a)![0]) - Number(/\d+/.exec(b)![0]));
+const slideNames = (parts: Record<string, string>): readonly string[] =>
+  Object.keys(parts)
+    .filter((name) => /^ppt\/slides\/slide\d+\.xml$/.test(name))
+    .sort((a, b) => Number(/\d+/.exec(a)![0]) - Number(/\d+/.exec(b)![0]));
 
 describe('a deck of everything', () => {
   const document: DocumentModel = {
@@ -29,7 +38,10 @@ describe('a deck of everything', () => {
       quote('said'),
       code('let x;'),
       h(1, 'Costs'),
-      table([['Work', 'Sum'], ['Gates', '31']]),
+      table([
+        ['Work', 'Sum'],
+        ['Gates', '31'],
+      ]),
     ),
     author: 'The Trust',
     language: 'en',
@@ -57,7 +69,8 @@ describe('a deck of everything', () => {
   });
 
   test('colours and fonts are references to the theme', () => {
-    for (const [name, xml] of Object.entries(parts)) if (name.startsWith('ppt/slide') || name.startsWith('ppt/notes')) expect(xml).not.toContain('srgbClr');
+    for (const [name, xml] of Object.entries(parts))
+      if (name.startsWith('ppt/slide') || name.startsWith('ppt/notes')) expect(xml).not.toContain('srgbClr');
     const master = parts['ppt/slideMasters/slideMaster1.xml']!;
     expect(master).toContain('<a:latin typeface="+mj-lt"/>');
     expect(master).toContain('<a:latin typeface="+mn-lt"/>');
@@ -73,7 +86,9 @@ describe('a deck of everything', () => {
   });
 
   test('links are relationships, once for one target', () => {
-    expect(parts['ppt/notesSlides/_rels/notesSlide2.xml.rels']).toContain('Target="https://a.example/?x=1&amp;y=2" TargetMode="External"');
+    expect(parts['ppt/notesSlides/_rels/notesSlide2.xml.rels']).toContain(
+      'Target="https://a.example/?x=1&amp;y=2" TargetMode="External"',
+    );
   });
 
   test('tables are native', () => {
@@ -84,7 +99,9 @@ describe('a deck of everything', () => {
   });
 
   test('title and author are document properties, escaped', () => {
-    expect(parts['docProps/core.xml']).toContain('<dc:title>The &lt;mill&gt; &amp; &quot;more&quot;</dc:title><dc:creator>The Trust</dc:creator>');
+    expect(parts['docProps/core.xml']).toContain(
+      '<dc:title>The &lt;mill&gt; &amp; &quot;more&quot;</dc:title><dc:creator>The Trust</dc:creator>',
+    );
   });
 
   test('the same input gives the same bytes', () => {
@@ -97,26 +114,46 @@ test('section openers make sections that hold every slide', () => {
   const document = doc(p('T', 'title'), h(1, 'S1'), h(2, 'A'), h(3, 'a'), h(1, 'S2'), h(2, 'B'));
   const parts = write(document, [{ kind: 'map', name: 'reading', map: presetMap('reading', document) }]);
   const presentation = parts['ppt/presentation.xml']!;
-  expect([...presentation.matchAll(/<p14:section name="([^"]+)"/g)].map((match) => match[1])).toEqual(['T', 'S1', 'S2']);
+  expect([...presentation.matchAll(/<p14:section name="([^"]+)"/g)].map((match) => match[1])).toEqual([
+    'T',
+    'S1',
+    'S2',
+  ]);
   expect(presentation.match(/<p14:sldId /g)).toHaveLength(slideNames(parts).length);
 });
 
 test('type that was stepped down is told by the scale, not by sizes', () => {
-  const parts = write(doc(h(1, 'T'), ...Array.from({ length: 9 }, (_, i) => li(`A point that is long enough not to go into two columns, and then some more of it ${i}`))));
+  const parts = write(
+    doc(
+      h(1, 'T'),
+      ...Array.from({ length: 9 }, (_, i) =>
+        li(`A point that is long enough not to go into two columns, and then some more of it ${i}`),
+      ),
+    ),
+  );
   expect(parts['ppt/slides/slide1.xml']).toMatch(/<a:normAutofit fontScale="\d+"\/>/);
   expect(parts['ppt/slides/slide1.xml']).not.toMatch(/ sz="\d+"/);
 });
 
 test('the outline of the presentation is the outline of the document', () => {
   const parts = write(doc(h(1, 'T'), h(2, 'A'), li('a'), h(1, 'U'), li('u')));
-  const outline = slideNames(parts).map((name) => [...parts[name]!.matchAll(/<a:p>(?:<a:pPr lvl="(\d)"\/>)?<a:r><a:rPr[^>]*\/><a:t>([^<]*)/g)].map((match) => `${match[1] ?? 0} ${match[2]}`));
-  expect(outline).toEqual([['0 T', '0 A', '1 a'], ['0 U', '0 u']]);
+  const outline = slideNames(parts).map((name) =>
+    [...parts[name]!.matchAll(/<a:p>(?:<a:pPr lvl="(\d)"\/>)?<a:r><a:rPr[^>]*\/><a:t>([^<]*)/g)].map(
+      (match) => `${match[1] ?? 0} ${match[2]}`,
+    ),
+  );
+  expect(outline).toEqual([
+    ['0 T', '0 A', '1 a'],
+    ['0 U', '0 u'],
+  ]);
 });
 
 test('over random documents every part is well-formed, every relationship leads somewhere, ids are unique', () => {
   for (let seed = 1; seed <= 15; seed++) {
     const document = randomDocument(random(seed), 60);
-    const parts = write(document, [{ kind: 'map', name: null, map: presetMap(seed % 2 ? 'talk' : 'reading', document) }]);
+    const parts = write(document, [
+      { kind: 'map', name: null, map: presetMap(seed % 2 ? 'talk' : 'reading', document) },
+    ]);
     for (const [name, xml] of Object.entries(parts)) {
       if (!/\.(xml|rels)$/.test(name)) continue;
       const ids: string[] = [];

@@ -21,21 +21,30 @@ export function writePptx(scene: Scene, pictures: PictureSource): Uint8Array {
     parts.push({ name, content });
     if (type !== undefined) overrides.push(`<Override PartName="/${name}" ContentType="${type}"/>`);
     const slash = name.lastIndexOf('/');
-    if (rels !== undefined && rels.length > 0) parts.push({ name: `${name.slice(0, slash)}/_rels/${name.slice(slash + 1)}.rels`, content: relationships(rels) });
+    if (rels !== undefined && rels.length > 0)
+      parts.push({ name: `${name.slice(0, slash)}/_rels/${name.slice(slash + 1)}.rels`, content: relationships(rels) });
   };
   const media = new Media(pictures);
   const { theme, slides } = scene;
   const themeType = 'application/vnd.openxmlformats-officedocument.theme+xml';
 
   add('ppt/slideMasters/slideMaster1.xml', masterPart(theme), `${TYPES}.slideMaster+xml`, [
-    ...theme.layouts.map((_, i): Rel => ({ id: `rId${i + 1}`, type: 'slideLayout', target: `../slideLayouts/slideLayout${i + 1}.xml` })),
+    ...theme.layouts.map((_, i): Rel => ({
+      id: `rId${i + 1}`,
+      type: 'slideLayout',
+      target: `../slideLayouts/slideLayout${i + 1}.xml`,
+    })),
     { id: `rId${theme.layouts.length + 1}`, type: 'theme', target: '../theme/theme1.xml' },
   ]);
   theme.layouts.forEach((layout, i) =>
-    add(`ppt/slideLayouts/slideLayout${i + 1}.xml`, layoutPart(layout, theme), `${TYPES}.slideLayout+xml`, [{ id: 'rId1', type: 'slideMaster', target: '../slideMasters/slideMaster1.xml' }]),
+    add(`ppt/slideLayouts/slideLayout${i + 1}.xml`, layoutPart(layout, theme), `${TYPES}.slideLayout+xml`, [
+      { id: 'rId1', type: 'slideMaster', target: '../slideMasters/slideMaster1.xml' },
+    ]),
   );
   add('ppt/theme/theme1.xml', themePart(theme), themeType);
-  add('ppt/notesMasters/notesMaster1.xml', notesMasterPart(theme), `${TYPES}.notesMaster+xml`, [{ id: 'rId1', type: 'theme', target: '../theme/theme2.xml' }]);
+  add('ppt/notesMasters/notesMaster1.xml', notesMasterPart(theme), `${TYPES}.notesMaster+xml`, [
+    { id: 'rId1', type: 'theme', target: '../theme/theme2.xml' },
+  ]);
   add('ppt/theme/theme2.xml', themePart(theme), themeType);
   slides.forEach((slide, i) => addSlide(slide, i + 1));
 
@@ -51,18 +60,37 @@ export function writePptx(scene: Scene, pictures: PictureSource): Uint8Array {
   add('ppt/presentation.xml', presentationPart(scene), `${TYPES}.presentation.main+xml`, presentation);
   add('ppt/presProps.xml', `${XML}<p:presentationPr ${NS}/>`, `${TYPES}.presProps+xml`);
   add('ppt/viewProps.xml', `${XML}<p:viewPr ${NS}/>`, `${TYPES}.viewProps+xml`);
-  add('ppt/tableStyles.xml', `${XML}<a:tblStyleLst xmlns:a="http://schemas.openxmlformats.org/drawingml/2006/main" def="{5C22544A-7EE6-4342-B048-85BDC9FD1C3A}"/>`, `${TYPES}.tableStyles+xml`);
+  add(
+    'ppt/tableStyles.xml',
+    `${XML}<a:tblStyleLst xmlns:a="http://schemas.openxmlformats.org/drawingml/2006/main" def="{5C22544A-7EE6-4342-B048-85BDC9FD1C3A}"/>`,
+    `${TYPES}.tableStyles+xml`,
+  );
   add('docProps/core.xml', coreProperties(scene), 'application/vnd.openxmlformats-package.core-properties+xml');
-  add('docProps/app.xml', `${XML}<Properties xmlns="http://schemas.openxmlformats.org/officeDocument/2006/extended-properties"><Slides>${slides.length}</Slides><Application>Alvex</Application></Properties>`, 'application/vnd.openxmlformats-officedocument.extended-properties+xml');
+  add(
+    'docProps/app.xml',
+    `${XML}<Properties xmlns="http://schemas.openxmlformats.org/officeDocument/2006/extended-properties"><Slides>${slides.length}</Slides><Application>Alvex</Application></Properties>`,
+    'application/vnd.openxmlformats-officedocument.extended-properties+xml',
+  );
 
-  const endings = media.endings.map((ending) => `<Default Extension="${ending}" ContentType="image/${ending}"/>`).join('');
+  const endings = media.endings
+    .map((ending) => `<Default Extension="${ending}" ContentType="image/${ending}"/>`)
+    .join('');
   const types = `${XML}<Types xmlns="http://schemas.openxmlformats.org/package/2006/content-types"><Default Extension="rels" ContentType="application/vnd.openxmlformats-package.relationships+xml"/><Default Extension="xml" ContentType="application/xml"/>${endings}${overrides.join('')}</Types>`;
   const root = relationships([
     { id: 'rId1', type: 'officeDocument', target: 'ppt/presentation.xml' },
-    { id: 'rId2', type: 'http://schemas.openxmlformats.org/package/2006/relationships/metadata/core-properties', target: 'docProps/core.xml' },
+    {
+      id: 'rId2',
+      type: 'http://schemas.openxmlformats.org/package/2006/relationships/metadata/core-properties',
+      target: 'docProps/core.xml',
+    },
     { id: 'rId3', type: 'extended-properties', target: 'docProps/app.xml' },
   ]);
-  return writeZip([{ name: '[Content_Types].xml', content: types }, { name: '_rels/.rels', content: root }, ...parts, ...media.parts]);
+  return writeZip([
+    { name: '[Content_Types].xml', content: types },
+    { name: '_rels/.rels', content: root },
+    ...parts,
+    ...media.parts,
+  ]);
 
   function addSlide(slide: SceneSlide, number: number): void {
     const rels = new Rels();
@@ -139,7 +167,10 @@ function presentationPart({ slides, sections }: Scene): string {
   const ids = slides.map((_, i) => `<p:sldId id="${FIRST_SLIDE_ID + i}" r:id="rId${i + 7}"/>`).join('');
   const list = sections.map(({ title, from }, i) => {
     const to = sections[i + 1]?.from ?? slides.length;
-    const members = slides.slice(from, to).map((_, k) => `<p14:sldId id="${FIRST_SLIDE_ID + from + k}"/>`).join('');
+    const members = slides
+      .slice(from, to)
+      .map((_, k) => `<p14:sldId id="${FIRST_SLIDE_ID + from + k}"/>`)
+      .join('');
     return `<p14:section name="${xmlText(title)}" id="${guid(i, 2)}"><p14:sldIdLst>${members}</p14:sldIdLst></p14:section>`;
   });
   const extension =
@@ -151,6 +182,7 @@ function presentationPart({ slides, sections }: Scene): string {
 }
 
 function coreProperties({ title, author, language }: Scene): string {
-  const element = (tag: string, value: string | null): string => (value === null ? '' : `<${tag}>${xmlText(value)}</${tag}>`);
+  const element = (tag: string, value: string | null): string =>
+    value === null ? '' : `<${tag}>${xmlText(value)}</${tag}>`;
   return `${XML}<cp:coreProperties xmlns:cp="http://schemas.openxmlformats.org/package/2006/metadata/core-properties" xmlns:dc="http://purl.org/dc/elements/1.1/">${element('dc:title', title)}${element('dc:creator', author)}${element('dc:language', language)}</cp:coreProperties>`;
 }

@@ -9,9 +9,33 @@ import { count, grouped } from '../../ui/format.ts';
 import { Mark } from '../../ui/mark.tsx';
 import { Action, Heading, Notice, Small } from '../../ui/recipes.tsx';
 
-const Page = chakra('div', { base: { h: '100%', display: 'flex', flexDirection: 'column', maxW: '980px', mx: 'auto', px: '24px', py: '18px', gap: '14px' } });
+const Page = chakra('div', {
+  base: {
+    h: '100%',
+    display: 'flex',
+    flexDirection: 'column',
+    maxW: '980px',
+    mx: 'auto',
+    px: '24px',
+    py: '18px',
+    gap: '14px',
+  },
+});
 const Entry = chakra('div', {
-  base: { display: 'grid', gridTemplateColumns: '34px minmax(0, 1fr) 70px 170px 60px', gap: '12px', alignItems: 'center', borderTop: '1px solid', borderColor: 'line', py: '6px', fontSize: 'sm', '@media (max-width: 640px)': { gridTemplateColumns: '34px minmax(0, 1fr) 60px', '& > :nth-of-type(n+4)': { display: 'none' } } },
+  base: {
+    display: 'grid',
+    gridTemplateColumns: '34px minmax(0, 1fr) 70px 170px 60px',
+    gap: '12px',
+    alignItems: 'center',
+    borderTop: '1px solid',
+    borderColor: 'line',
+    py: '6px',
+    fontSize: 'sm',
+    '@media (max-width: 640px)': {
+      gridTemplateColumns: '34px minmax(0, 1fr) 60px',
+      '& > :nth-of-type(n+4)': { display: 'none' },
+    },
+  },
 });
 
 type Filter = 'all' | LedgerEntry['account'];
@@ -46,21 +70,36 @@ export function CheckStation() {
   useEffect(() => {
     if (ledger === null) wantLedger();
   }, [ledger]);
-  const entries = useMemo(() => (ledger ?? []).filter((entry) => filter === 'all' || entry.account === filter), [ledger, filter]);
+  const entries = useMemo(
+    () => (ledger ?? []).filter((entry) => filter === 'all' || entry.account === filter),
+    [ledger, filter],
+  );
   const full = useMemo(() => [...rows.values()].filter((row) => row.fit.state === 'spills'), [rows]);
   if (sums === undefined) return null;
-  const amounts: Readonly<Record<Filter, number>> = { all: sums.document, slides: sums.slides, notes: sums.notes, leftOut: sums.leftOut, lost: sums.lost };
+  const amounts: Readonly<Record<Filter, number>> = {
+    all: sums.document,
+    slides: sums.slides,
+    notes: sums.notes,
+    leftOut: sums.leftOut,
+    lost: sums.lost,
+  };
   const balanced = sums.slides + sums.notes + sums.leftOut === sums.document;
   return (
     <Page>
       <div>
         <Heading>Where every word went</Heading>
         <Small data-testid="ledger-sum">
-          {grouped(sums.document)} words in the document = {grouped(sums.slides)} on slides + {grouped(sums.notes)} spoken + {grouped(sums.leftOut)} left out
+          {grouped(sums.document)} words in the document = {grouped(sums.slides)} on slides + {grouped(sums.notes)}{' '}
+          spoken + {grouped(sums.leftOut)} left out
           {balanced ? '. Nothing is lost.' : ` + ${grouped(sums.lost)} lost.`}
         </Small>
       </div>
-      {!balanced && <Notice tone="fault">{count(sums.lost, 'word')} of the document stand nowhere. That is a fault of the program; they are listed under Lost.</Notice>}
+      {!balanced && (
+        <Notice tone="fault">
+          {count(sums.lost, 'word')} of the document stand nowhere. That is a fault of the program; they are listed
+          under Lost.
+        </Notice>
+      )}
       {full.length > 0 && (
         <Notice>
           <Box flex="1">{count(full.length, 'slide')} hold more than fits at the least size.</Box>
@@ -74,7 +113,8 @@ export function CheckStation() {
       {unplaced.length > 0 && (
         <Notice role="status">
           <Box>
-            {count(unplaced.length, 'edit')} of yours {unplaced.length === 1 ? 'has' : 'have'} no place now. They are kept, and apply again when their place is back.
+            {count(unplaced.length, 'edit')} of yours {unplaced.length === 1 ? 'has' : 'have'} no place now. They are
+            kept, and apply again when their place is back.
             <chakra.ul pl="18px">
               {unplaced.map(({ edit, reason }, i) => (
                 <li key={i}>
@@ -87,7 +127,13 @@ export function CheckStation() {
       )}
       <Box display="flex" gap="8px" flexWrap="wrap" role="group" aria-label="Show">
         {FILTERS.map(({ name, label }) => (
-          <Action key={name} size="small" look={filter === name ? 'chosen' : 'plain'} aria-pressed={filter === name} onClick={() => setFilter(name)}>
+          <Action
+            key={name}
+            size="small"
+            look={filter === name ? 'chosen' : 'plain'}
+            aria-pressed={filter === name}
+            onClick={() => setFilter(name)}
+          >
             {label} <chakra.span color="soft">{grouped(amounts[name])}</chakra.span>
           </Action>
         ))}
@@ -101,10 +147,15 @@ function Entries({ entries }: { readonly entries: readonly LedgerEntry[] }) {
   const blocks = useDeck((state) => state.blockById);
   const destinations = useDeck((state) => state.destinations);
   const rowsOfBlock = useDeck((state) => state.rowsOfBlock);
-  const order = useDeck((state) => state.view?.order) ?? [];
+  const order = useDeck((state) => state.view?.order);
   const scroller = useRef<HTMLDivElement>(null);
-  const virtualizer = useVirtualizer({ count: entries.length, getScrollElement: () => scroller.current, estimateSize: () => 32, overscan: 12 });
-  const numbers = useMemo(() => new Map(order.map((key, i) => [key, i + 1])), [order]);
+  const virtualizer = useVirtualizer({
+    count: entries.length,
+    getScrollElement: () => scroller.current,
+    estimateSize: () => 32,
+    overscan: 12,
+  });
+  const numbers = useMemo(() => new Map(order?.map((key, i) => [key, i + 1])), [order]);
   return (
     <Box ref={scroller} flex="1" minH="0" overflowY="auto" data-testid="ledger">
       {entries.length === 0 && <Small>No passage here.</Small>}
@@ -114,7 +165,16 @@ function Entries({ entries }: { readonly entries: readonly LedgerEntry[] }) {
           const block = blocks.get(entry.block);
           const slides = (rowsOfBlock.get(entry.block) ?? []).map((key) => numbers.get(key));
           return (
-            <Box key={item.key} ref={virtualizer.measureElement} data-index={item.index} position="absolute" left="0" right="0" top="0" style={{ transform: `translateY(${item.start}px)` }}>
+            <Box
+              key={item.key}
+              ref={virtualizer.measureElement}
+              data-index={item.index}
+              position="absolute"
+              left="0"
+              right="0"
+              top="0"
+              style={{ transform: `translateY(${item.start}px)` }}
+            >
               <Entry>
                 <Mark destination={destinations.get(entry.block) ?? 'out'} size={26} />
                 <chakra.span fontFamily="heading" overflow="hidden" textOverflow="ellipsis" whiteSpace="nowrap">
@@ -123,9 +183,14 @@ function Entries({ entries }: { readonly entries: readonly LedgerEntry[] }) {
                 <chakra.span color="soft" textAlign="right">
                   {count(entry.words, 'word')}
                 </chakra.span>
-                <chakra.span color="soft">{entry.reason === undefined ? (entry.account === 'lost' ? 'lost' : '') : REASONS[entry.reason]}</chakra.span>
+                <chakra.span color="soft">
+                  {entry.reason === undefined ? (entry.account === 'lost' ? 'lost' : '') : REASONS[entry.reason]}
+                </chakra.span>
                 {slides.length > 0 && (
-                  <Link to={`../slides?at=${encodeURIComponent(entry.block)}`} style={{ color: 'var(--chakra-colors-pine)' }}>
+                  <Link
+                    to={`../slides?at=${encodeURIComponent(entry.block)}`}
+                    style={{ color: 'var(--chakra-colors-pine)' }}
+                  >
                     slide {slides[0]}
                   </Link>
                 )}
@@ -145,7 +210,10 @@ function editText(edit: Edit): string {
     case 'reword':
       return edit.runs.length === 0 ? 'A point taken off' : `Wording “${runsText(edit.runs)}”`;
     case 'renote':
-      return `Notes “${edit.notes.map((note) => runsText(note.runs)).join(' ').slice(0, 80)}”`;
+      return `Notes “${edit.notes
+        .map((note) => runsText(note.runs))
+        .join(' ')
+        .slice(0, 80)}”`;
     case 'cut':
       return 'A cut';
     case 'join':

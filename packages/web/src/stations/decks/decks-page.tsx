@@ -11,12 +11,29 @@ import { Action, Field, Heading, Notice, Small } from '../../ui/recipes.tsx';
 import { PastePanel } from './paste-panel.tsx';
 
 const Drop = chakra('div', {
-  base: { border: '1px dashed', borderColor: 'hole', bg: 'card', px: '32px', py: '36px', display: 'grid', gap: '14px', justifyItems: 'center', textAlign: 'center' },
+  base: {
+    border: '1px dashed',
+    borderColor: 'hole',
+    bg: 'card',
+    px: '32px',
+    py: '36px',
+    display: 'grid',
+    gap: '14px',
+    justifyItems: 'center',
+    textAlign: 'center',
+  },
   variants: { over: { true: { borderColor: 'pine', borderStyle: 'solid', bg: 'pineWash' } } },
 });
 const Row = chakra('li', {
   base: {
-    listStyle: 'none', display: 'grid', gridTemplateColumns: '1fr auto auto', gap: '18px', alignItems: 'center', borderTop: '1px solid', borderColor: 'line', py: '10px',
+    listStyle: 'none',
+    display: 'grid',
+    gridTemplateColumns: '1fr auto auto',
+    gap: '18px',
+    alignItems: 'center',
+    borderTop: '1px solid',
+    borderColor: 'line',
+    py: '10px',
     '@media (max-width: 640px)': { gridTemplateColumns: '1fr auto' },
   },
 });
@@ -81,7 +98,13 @@ export function DecksPage() {
           <Box>
             {reading.done === 0 ? 'Sending' : 'Reading'} {reading.name} …
           </Box>
-          <Track role="progressbar" aria-label="Reading" aria-valuenow={Math.round(reading.done * 100)} aria-valuemin={0} aria-valuemax={100}>
+          <Track
+            role="progressbar"
+            aria-label="Reading"
+            aria-valuenow={Math.round(reading.done * 100)}
+            aria-valuemin={0}
+            aria-valuemax={100}
+          >
             <Box h="100%" bg="pine" style={{ width: `${Math.max(4, reading.done * 100)}%` }} />
           </Track>
           <Action size="small" onClick={reading.cancel}>
@@ -101,7 +124,10 @@ export function DecksPage() {
           onDrop={drop}
         >
           <Heading as="h2">Drop a document here</Heading>
-          <Small>DOCX, Markdown, HTML or plain text. Its headings become slides, its text your notes. The file itself is not changed.</Small>
+          <Small>
+            DOCX, Markdown, HTML or plain text. Its headings become slides, its text your notes. The file itself is not
+            changed.
+          </Small>
           <Box display="flex" gap="10px">
             <Action look="main" onClick={() => chooser.current?.click()}>
               Choose a file

@@ -7,13 +7,31 @@ import { count } from '../../ui/format.ts';
 import { Action, Notice, Small } from '../../ui/recipes.tsx';
 
 const Area = chakra('textarea', {
-  base: { w: '100%', minH: '220px', bg: 'card', border: '1px solid', borderColor: 'line', borderRadius: 'sm', p: '14px', fontFamily: 'heading', fontSize: 'lg', lineHeight: 1.5, resize: 'vertical' },
+  base: {
+    w: '100%',
+    minH: '220px',
+    bg: 'card',
+    border: '1px solid',
+    borderColor: 'line',
+    borderRadius: 'sm',
+    p: '14px',
+    fontFamily: 'heading',
+    fontSize: 'lg',
+    lineHeight: 1.5,
+    resize: 'vertical',
+  },
 });
 
 /** Elements that say more than the plain text of the same paste. */
 const STRUCTURE = /<(h[1-6]|p|li|table|b|strong|i|em|a|blockquote)\b/i;
 
-export function PastePanel({ take, close }: { readonly take: (document: NewDocument) => void; readonly close: () => void }) {
+export function PastePanel({
+  take,
+  close,
+}: {
+  readonly take: (document: NewDocument) => void;
+  readonly close: () => void;
+}) {
   const [text, setText] = useState('');
   const [rich, setRich] = useState<string | null>(null);
   const onPaste = (event: ClipboardEvent) => {
@@ -29,7 +47,15 @@ export function PastePanel({ take, close }: { readonly take: (document: NewDocum
   };
   return (
     <Box display="grid" gap="10px">
-      <Area autoFocus aria-label="Text" placeholder="Paste or write here. A line that begins with # is a heading, one with - a list item." value={text} readOnly={rich !== null} onChange={(event) => setText(event.target.value)} onPaste={onPaste} />
+      <Area
+        autoFocus
+        aria-label="Text"
+        placeholder="Paste or write here. A line that begins with # is a heading, one with - a list item."
+        value={text}
+        readOnly={rich !== null}
+        onChange={(event) => setText(event.target.value)}
+        onPaste={onPaste}
+      />
       {rich !== null && (
         <Notice tone="calm">
           <Box flex="1">Rich text: its headings, lists, tables, bold and links are kept.</Box>

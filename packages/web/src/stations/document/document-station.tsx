@@ -11,18 +11,61 @@ import { BlockText } from '../../ui/block-text.tsx';
 import { count, grouped } from '../../ui/format.ts';
 import { Action, Heading, Notice, Small } from '../../ui/recipes.tsx';
 
-const Page = chakra('div', { base: { h: '100%', display: 'grid', gridTemplateColumns: '300px minmax(0, 1fr)', '@media (max-width: 820px)': { gridTemplateColumns: 'minmax(0, 1fr)' } } });
-const Side = chakra('aside', { base: { borderRight: '1px solid', borderColor: 'line', overflowY: 'auto', p: '18px 12px 18px 20px', minH: 0, '@media (max-width: 820px)': { display: 'none' } } });
+const Page = chakra('div', {
+  base: {
+    h: '100%',
+    display: 'grid',
+    gridTemplateColumns: '300px minmax(0, 1fr)',
+    '@media (max-width: 820px)': { gridTemplateColumns: 'minmax(0, 1fr)' },
+  },
+});
+const Side = chakra('aside', {
+  base: {
+    borderRight: '1px solid',
+    borderColor: 'line',
+    overflowY: 'auto',
+    p: '18px 12px 18px 20px',
+    minH: 0,
+    '@media (max-width: 820px)': { display: 'none' },
+  },
+});
 const OutlineRow = chakra('button', {
   base: {
-    display: 'grid', gridTemplateColumns: 'minmax(0, 1fr) auto', gap: '8px', w: '100%', border: 0, bg: 'transparent', textAlign: 'left', py: '3px', pr: '4px', cursor: 'pointer', fontFamily: 'heading', fontSize: 'md', lineHeight: 1.35,
+    display: 'grid',
+    gridTemplateColumns: 'minmax(0, 1fr) auto',
+    gap: '8px',
+    w: '100%',
+    border: 0,
+    bg: 'transparent',
+    textAlign: 'left',
+    py: '3px',
+    pr: '4px',
+    cursor: 'pointer',
+    fontFamily: 'heading',
+    fontSize: 'md',
+    lineHeight: 1.35,
     _hover: { bg: 'pineWash' },
   },
 });
 const Line = chakra('div', {
-  base: { display: 'grid', gridTemplateColumns: '74px minmax(0, 680px) 60px', gap: '14px', alignItems: 'baseline', py: '4px', px: '20px', '&:hover .to-slide, .to-slide:focus-visible': { opacity: 1 }, '@media (max-width: 560px)': { gridTemplateColumns: '44px minmax(0, 1fr)', px: '10px', '& .to-slide': { display: 'none' } } },
+  base: {
+    display: 'grid',
+    gridTemplateColumns: '74px minmax(0, 680px) 60px',
+    gap: '14px',
+    alignItems: 'baseline',
+    py: '4px',
+    px: '20px',
+    '&:hover .to-slide, .to-slide:focus-visible': { opacity: 1 },
+    '@media (max-width: 560px)': {
+      gridTemplateColumns: '44px minmax(0, 1fr)',
+      px: '10px',
+      '& .to-slide': { display: 'none' },
+    },
+  },
 });
-const Margin = chakra('span', { base: { textAlign: 'right', fontSize: 'xs', color: 'soft', fontFamily: 'body', whiteSpace: 'nowrap' } });
+const Margin = chakra('span', {
+  base: { textAlign: 'right', fontSize: 'xs', color: 'soft', fontFamily: 'body', whiteSpace: 'nowrap' },
+});
 
 const ROW = 34;
 
@@ -34,7 +77,13 @@ export function DocumentStation() {
   const outline = useMemo(() => makeOutline(blocks), [blocks]);
   const words = useMemo(() => blocks.reduce((sum, block) => sum + blockWords(block), 0), [blocks]);
   const scroller = useRef<HTMLDivElement>(null);
-  const virtualizer = useVirtualizer({ count: blocks.length, getScrollElement: () => scroller.current, estimateSize: () => ROW, getItemKey: (i) => blocks[i]!.id, overscan: 8 });
+  const virtualizer = useVirtualizer({
+    count: blocks.length,
+    getScrollElement: () => scroller.current,
+    estimateSize: () => ROW,
+    getItemKey: (i) => blocks[i]!.id,
+    overscan: 8,
+  });
   if (deck === null) return null;
   return (
     <Page>
@@ -45,7 +94,12 @@ export function DocumentStation() {
         </Small>
         {outline.length === 0 && <Small>No headings are marked in this document.</Small>}
         {outline.map((entry) => (
-          <OutlineRow key={entry.block.id} style={{ paddingLeft: (entry.level - 1) * 14 + 4 }} fontWeight={entry.level === 1 ? 600 : 400} onClick={() => virtualizer.scrollToIndex(entry.index, { align: 'start' })}>
+          <OutlineRow
+            key={entry.block.id}
+            style={{ paddingLeft: (entry.level - 1) * 14 + 4 }}
+            fontWeight={entry.level === 1 ? 600 : 400}
+            onClick={() => virtualizer.scrollToIndex(entry.index, { align: 'start' })}
+          >
             <span>{entry.text || <i>empty heading</i>}</span>
             <chakra.span color="soft" fontFamily="body" fontSize="xs" fontWeight={400}>
               {grouped(entry.words)}
@@ -54,7 +108,16 @@ export function DocumentStation() {
         ))}
       </Side>
       <Box display="flex" flexDirection="column" minH="0">
-        <Box px="20px" py="10px" borderBottom="1px solid" borderColor="line" display="flex" gap="12px" alignItems="center" flexWrap="wrap">
+        <Box
+          px="20px"
+          py="10px"
+          borderBottom="1px solid"
+          borderColor="line"
+          display="flex"
+          gap="12px"
+          alignItems="center"
+          flexWrap="wrap"
+        >
           <Small>{deck.fileName}, kept byte for byte</Small>
           {/* A link, so that the browser saves it as any other file. */}
           <a href={originalUrl(deck.id)} download style={{ marginLeft: 'auto', textDecoration: 'none' }}>
@@ -66,7 +129,8 @@ export function DocumentStation() {
         {diagnostics.length > 0 && (
           <Notice role="status">
             <Box flex="1">
-              {count(diagnostics.length, 'thing')} of the original could not be brought in as {diagnostics.length === 1 ? 'it is' : 'they are'}.
+              {count(diagnostics.length, 'thing')} of the original could not be brought in as{' '}
+              {diagnostics.length === 1 ? 'it is' : 'they are'}.
             </Box>
             <Action size="small" onClick={() => setShowFaults(!showFaults)} aria-expanded={showFaults}>
               {showFaults ? 'Hide' : 'Show'}
@@ -87,11 +151,26 @@ export function DocumentStation() {
             {virtualizer.getVirtualItems().map((item) => {
               const block = blocks[item.index]!;
               return (
-                <Box key={item.key} ref={virtualizer.measureElement} data-index={item.index} position="absolute" top="0" left="0" right="0" style={{ transform: `translateY(${item.start}px)` }}>
+                <Box
+                  key={item.key}
+                  ref={virtualizer.measureElement}
+                  data-index={item.index}
+                  position="absolute"
+                  top="0"
+                  left="0"
+                  right="0"
+                  style={{ transform: `translateY(${item.start}px)` }}
+                >
                   <Line>
-                    <Margin alignSelf={block.kind === 'picture' || block.kind === 'table' ? 'start' : undefined}>{marginText(block)}</Margin>
+                    <Margin alignSelf={block.kind === 'picture' || block.kind === 'table' ? 'start' : undefined}>
+                      {marginText(block)}
+                    </Margin>
                     <BlockText block={block} deck={deck.id} whole />
-                    <Link className="to-slide" to={`../slides?at=${encodeURIComponent(block.id)}`} style={{ fontSize: 11, color: 'var(--chakra-colors-pine)', opacity: 0 }}>
+                    <Link
+                      className="to-slide"
+                      to={`../slides?at=${encodeURIComponent(block.id)}`}
+                      style={{ fontSize: 11, color: 'var(--chakra-colors-pine)', opacity: 0 }}
+                    >
                       its slide
                     </Link>
                   </Line>

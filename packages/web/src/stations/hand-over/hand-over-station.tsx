@@ -8,8 +8,20 @@ import { useDeck } from '../../state/deck-store.ts';
 import { count } from '../../ui/format.ts';
 import { Action, Heading, Notice, Small } from '../../ui/recipes.tsx';
 
-const Wall = chakra('div', { base: { h: '100%', overflowY: 'auto', px: '24px', py: '18px', maxW: '980px', mx: 'auto' } });
-const Card = chakra('section', { base: { border: '1px solid', borderColor: 'line', bg: 'card', p: '20px', display: 'grid', gap: '10px', alignContent: 'start' } });
+const Wall = chakra('div', {
+  base: { h: '100%', overflowY: 'auto', px: '24px', py: '18px', maxW: '980px', mx: 'auto' },
+});
+const Card = chakra('section', {
+  base: {
+    border: '1px solid',
+    borderColor: 'line',
+    bg: 'card',
+    p: '20px',
+    display: 'grid',
+    gap: '10px',
+    alignContent: 'start',
+  },
+});
 const Inside = chakra('ul', { base: { pl: '16px', fontSize: 'sm', color: 'soft', '& li': { py: '1px' } } });
 
 export function HandOverStation() {
@@ -45,7 +57,11 @@ export function HandOverStation() {
       link.click();
       setTimeout(() => URL.revokeObjectURL(link.href), 60_000);
     } catch (error) {
-      setFailure(error instanceof TypeError ? 'The server cannot be reached. Your work is kept in this window.' : (error as Error).message);
+      setFailure(
+        error instanceof TypeError
+          ? 'The server cannot be reached. Your work is kept in this window.'
+          : (error as Error).message,
+      );
     }
     setWriting(false);
   };
@@ -66,14 +82,18 @@ export function HandOverStation() {
           <Inside>
             <li>
               {count(rows.size, 'slide')}
-              {inside.sections > 0 && ` in ${count(inside.sections, 'section')}`}, titles and points in the layout’s placeholders
+              {inside.sections > 0 && ` in ${count(inside.sections, 'section')}`}, titles and points in the layout’s
+              placeholders
             </li>
             <li>speaker notes on {count(inside.notes, 'slide')}</li>
             {inside.tables > 0 && <li>{count(inside.tables, 'slide')} with a native table</li>}
-            {inside.pictures > 0 && <li>{count(inside.pictures, 'picture')} with descriptions where the document has them</li>}
+            {inside.pictures > 0 && (
+              <li>{count(inside.pictures, 'picture')} with descriptions where the document has them</li>
+            )}
             {theme !== undefined && (
               <li>
-                theme {theme.label}; whoever edits it needs the fonts {theme.fonts.heading} and {theme.fonts.body}, both free
+                theme {theme.label}; whoever edits it needs the fonts {theme.fonts.heading} and {theme.fonts.body}, both
+                free
               </li>
             )}
           </Inside>

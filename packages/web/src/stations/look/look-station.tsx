@@ -8,7 +8,14 @@ import { Action, Heading, Small } from '../../ui/recipes.tsx';
 
 const Wall = chakra('div', { base: { h: '100%', overflowY: 'auto', px: '24px', py: '18px' } });
 const Set = chakra('section', { base: { borderTop: '1px solid', borderColor: 'line', py: '16px' } });
-const Sheets = chakra('div', { base: { display: 'grid', gridTemplateColumns: 'repeat(4, minmax(0, 1fr))', gap: '12px', '@media (max-width: 820px)': { gridTemplateColumns: 'repeat(2, minmax(0, 1fr))' } } });
+const Sheets = chakra('div', {
+  base: {
+    display: 'grid',
+    gridTemplateColumns: 'repeat(4, minmax(0, 1fr))',
+    gap: '12px',
+    '@media (max-width: 820px)': { gridTemplateColumns: 'repeat(2, minmax(0, 1fr))' },
+  },
+});
 const Sheet = chakra('div', { base: { border: '1px solid', borderColor: 'line', lineHeight: 0 } });
 const SHOWN = 4;
 
@@ -16,7 +23,16 @@ const SHOWN = 4;
 function telling({ view, rows }: Pick<DeckState, 'view' | 'rows'>): readonly string[] {
   const order = view?.order ?? [];
   const chosen: string[] = [];
-  for (const layout of ['cover', 'section', 'picture-text', 'table', 'columns', 'picture', 'points', 'title-only'] as const) {
+  for (const layout of [
+    'cover',
+    'section',
+    'picture-text',
+    'table',
+    'columns',
+    'picture',
+    'points',
+    'title-only',
+  ] as const) {
     const key = order.find((candidate) => rows.get(candidate)?.layout === layout);
     if (key !== undefined) chosen.push(key);
   }
@@ -43,7 +59,15 @@ export function LookStation() {
   );
 }
 
-function ThemeSet({ theme, keys, worn }: { readonly theme: Theme; readonly keys: readonly string[]; readonly worn: boolean }) {
+function ThemeSet({
+  theme,
+  keys,
+  worn,
+}: {
+  readonly theme: Theme;
+  readonly keys: readonly string[];
+  readonly worn: boolean;
+}) {
   const dressed = useDeck((state) => state.dressed.get(theme.name));
   const deck = useDeck((state) => state.deck?.id ?? '');
   const order = useDeck((state) => state.view?.order);
@@ -58,11 +82,26 @@ function ThemeSet({ theme, keys, worn }: { readonly theme: Theme; readonly keys:
         </Small>
         <Box ml="auto" display="flex" gap="10px" alignItems="center">
           <Box display="flex" aria-hidden="true">
-            {(['ground', 'text', 'accent1', 'accent2', 'accent3', 'accent4', 'accent5', 'accent6'] as const).map((name) => (
-              <Box key={name} w="14px" h="14px" border="1px solid" borderColor="line" ml="-1px" style={{ background: `#${theme.palette[name]}` }} />
-            ))}
+            {(['ground', 'text', 'accent1', 'accent2', 'accent3', 'accent4', 'accent5', 'accent6'] as const).map(
+              (name) => (
+                <Box
+                  key={name}
+                  w="14px"
+                  h="14px"
+                  border="1px solid"
+                  borderColor="line"
+                  ml="-1px"
+                  style={{ background: `#${theme.palette[name]}` }}
+                />
+              ),
+            )}
           </Box>
-          <Action look={worn ? 'chosen' : 'plain'} size="small" aria-pressed={worn} onClick={() => !worn && edit({ kind: 'theme', theme: theme.name })}>
+          <Action
+            look={worn ? 'chosen' : 'plain'}
+            size="small"
+            aria-pressed={worn}
+            onClick={() => !worn && edit({ kind: 'theme', theme: theme.name })}
+          >
             {worn ? 'Worn now' : 'Wear it'}
           </Action>
         </Box>
@@ -70,7 +109,12 @@ function ThemeSet({ theme, keys, worn }: { readonly theme: Theme; readonly keys:
       <Sheets>
         {keys.map((key) => (
           <Sheet key={key}>
-            <SlideDrawing drawing={dressed?.get(key)} deck={deck} number={(order?.indexOf(key) ?? 0) + 1} label={`Slide in ${theme.label}`} />
+            <SlideDrawing
+              drawing={dressed?.get(key)}
+              deck={deck}
+              number={(order?.indexOf(key) ?? 0) + 1}
+              label={`Slide in ${theme.label}`}
+            />
           </Sheet>
         ))}
       </Sheets>

@@ -1,32 +1,120 @@
 /** The patch matrix: kinds of text down, destinations across, one plug in each row. */
 import { chakra } from '@chakra-ui/react';
 import { useMemo, useRef, type KeyboardEvent } from 'react';
-import { blockText, DESTINATIONS, destinationsOf, TEXT_KINDS, textKindOf, type Block, type Destination, type TextKind } from '@alvex/core';
+import {
+  blockText,
+  DESTINATIONS,
+  destinationsOf,
+  TEXT_KINDS,
+  textKindOf,
+  type Block,
+  type Destination,
+  type TextKind,
+} from '@alvex/core';
 import { edit, useDeck } from '../../state/deck-store.ts';
 import { DESTINATION_LABELS, Mark } from '../../ui/mark.tsx';
 
 const Table = chakra('table', {
   base: {
-    borderCollapse: 'collapse', w: '100%', minW: '680px', tableLayout: 'fixed',
-    '& th': { fontWeight: 400, fontSize: '10.5px', color: 'soft', pb: '6px', verticalAlign: 'bottom', lineHeight: 1.25, textAlign: 'center', '&:first-of-type': { w: '240px' } },
+    borderCollapse: 'collapse',
+    w: '100%',
+    minW: '680px',
+    tableLayout: 'fixed',
+    '& th': {
+      fontWeight: 400,
+      fontSize: '10.5px',
+      color: 'soft',
+      pb: '6px',
+      verticalAlign: 'bottom',
+      lineHeight: 1.25,
+      textAlign: 'center',
+      '&:first-of-type': { w: '240px' },
+    },
     '& td': { borderTop: '1px solid', borderColor: 'line', h: '40px', textAlign: 'center', p: 0 },
     '& td.kind': { textAlign: 'left' },
   },
 });
-const Kind = chakra('div', { base: { display: 'grid', gridTemplateColumns: 'minmax(0, 1fr) auto', columnGap: '12px', pr: '12px', fontSize: 'sm' } });
-const Sample = chakra('span', { base: { fontFamily: 'heading', fontSize: '11px', color: 'soft', gridColumn: '1 / -1', whiteSpace: 'nowrap', overflow: 'hidden', textOverflow: 'ellipsis' } });
+const Kind = chakra('div', {
+  base: { display: 'grid', gridTemplateColumns: 'minmax(0, 1fr) auto', columnGap: '12px', pr: '12px', fontSize: 'sm' },
+});
+const Sample = chakra('span', {
+  base: {
+    fontFamily: 'heading',
+    fontSize: '11px',
+    color: 'soft',
+    gridColumn: '1 / -1',
+    whiteSpace: 'nowrap',
+    overflow: 'hidden',
+    textOverflow: 'ellipsis',
+  },
+});
 const Hole = chakra('button', {
-  base: { w: '36px', h: '32px', border: 0, bg: 'transparent', cursor: 'pointer', display: 'inline-grid', placeItems: 'center', p: 0, '&::before': { content: '""', display: 'block', w: '12px', h: '12px', borderRadius: '50%', border: '1px solid', borderColor: 'hole' }, _hover: { '&::before': { borderColor: 'pine', bg: 'pineWash' } } },
-  variants: { plug: { true: { '&::before': { w: '18px', h: '18px', bg: 'pine', borderColor: 'pine', boxShadow: '0 0 0 3px {colors.pineWash}' }, _hover: { '&::before': { bg: 'pine' } } } } },
+  base: {
+    w: '36px',
+    h: '32px',
+    border: 0,
+    bg: 'transparent',
+    cursor: 'pointer',
+    display: 'inline-grid',
+    placeItems: 'center',
+    p: 0,
+    '&::before': {
+      content: '""',
+      display: 'block',
+      w: '12px',
+      h: '12px',
+      borderRadius: '50%',
+      border: '1px solid',
+      borderColor: 'hole',
+    },
+    _hover: { '&::before': { borderColor: 'pine', bg: 'pineWash' } },
+  },
+  variants: {
+    plug: {
+      true: {
+        '&::before': {
+          w: '18px',
+          h: '18px',
+          bg: 'pine',
+          borderColor: 'pine',
+          boxShadow: '0 0 0 3px {colors.pineWash}',
+        },
+        _hover: { '&::before': { bg: 'pine' } },
+      },
+    },
+  },
 });
 
 const HEADS: Readonly<Record<Destination, string>> = {
-  section: 'section', title: 'title', point1: 'point 1', point2: 'point 2', point3: 'point 3', point4: 'point 4', point5: 'point 5', slide: 'on slide', notes: 'spoken', out: 'left out',
+  section: 'section',
+  title: 'title',
+  point1: 'point 1',
+  point2: 'point 2',
+  point3: 'point 3',
+  point4: 'point 4',
+  point5: 'point 5',
+  slide: 'on slide',
+  notes: 'spoken',
+  out: 'left out',
 };
 const KIND_LABELS: Readonly<Record<TextKind, string>> = {
-  heading1: 'Heading 1', heading2: 'Heading 2', heading3: 'Heading 3', heading4: 'Heading 4', heading5: 'Heading 5', heading6: 'Heading 6', body: 'Body text',
-  list1: 'List items, depth 1', list2: 'List items, depth 2', list3: 'List items, depth 3', list4: 'List items, depth 4', list5: 'List items, depth 5',
-  table: 'Tables', picture: 'Pictures', quote: 'Quotations', code: 'Code', footnote: 'Footnotes',
+  heading1: 'Heading 1',
+  heading2: 'Heading 2',
+  heading3: 'Heading 3',
+  heading4: 'Heading 4',
+  heading5: 'Heading 5',
+  heading6: 'Heading 6',
+  body: 'Body text',
+  list1: 'List items, depth 1',
+  list2: 'List items, depth 2',
+  list3: 'List items, depth 3',
+  list4: 'List items, depth 4',
+  list5: 'List items, depth 5',
+  table: 'Tables',
+  picture: 'Pictures',
+  quote: 'Quotations',
+  code: 'Code',
+  footnote: 'Footnotes',
 };
 const SAMPLES = 3;
 
@@ -47,7 +135,9 @@ export function Matrix() {
       const next = choices[choices.indexOf(map[kind]) + step];
       if (next === undefined) return;
       turn(kind, next);
-      requestAnimationFrame(() => table.current?.querySelector<HTMLButtonElement>(`[data-kind="${kind}"] [aria-checked="true"]`)?.focus());
+      requestAnimationFrame(() =>
+        table.current?.querySelector<HTMLButtonElement>(`[data-kind="${kind}"] [aria-checked="true"]`)?.focus(),
+      );
       return;
     }
     const rows = { ArrowDown: 1, ArrowUp: -1 }[event.key];
@@ -108,11 +198,14 @@ export function Matrix() {
   );
 }
 
-function countKinds(blocks: readonly Block[]): ReadonlyMap<TextKind, { readonly count: number; readonly samples: readonly string[] }> {
+function countKinds(
+  blocks: readonly Block[],
+): ReadonlyMap<TextKind, { readonly count: number; readonly samples: readonly string[] }> {
   const found = new Map<TextKind, { count: number; samples: string[] }>();
   for (const block of blocks) {
     const kind = textKindOf(block);
-    if (kind === undefined || (block.kind === 'paragraph' && block.role !== undefined && block.role !== 'caption')) continue;
+    if (kind === undefined || (block.kind === 'paragraph' && block.role !== undefined && block.role !== 'caption'))
+      continue;
     const known = found.get(kind) ?? { count: 0, samples: [] };
     found.set(kind, known);
     known.count++;

@@ -13,34 +13,98 @@ import { SlideWriter } from './slide-writer.tsx';
 
 const Grid = chakra('section', {
   base: {
-    display: 'grid', gridTemplateColumns: 'minmax(0, 1fr) 34px minmax(0, 640px)', borderBottom: '1px solid', borderColor: 'line', position: 'relative', pb: '16px',
+    display: 'grid',
+    gridTemplateColumns: 'minmax(0, 1fr) 34px minmax(0, 640px)',
+    borderBottom: '1px solid',
+    borderColor: 'line',
+    position: 'relative',
+    pb: '16px',
     '@media (max-width: 960px)': { gridTemplateColumns: 'minmax(0, 1fr)' },
   },
 });
 const Bracket = chakra('div', {
   base: {
-    position: 'relative', my: '24px', '@media (max-width: 960px)': { display: 'none' },
-    _before: { content: '""', position: 'absolute', left: '2px', width: '18px', top: 0, bottom: 0, border: '1px solid', borderColor: 'soft', borderLeft: 0 },
-    _after: { content: '""', position: 'absolute', left: '20px', right: 0, top: '50%', borderTop: '1px solid', borderColor: 'soft' },
+    position: 'relative',
+    my: '24px',
+    '@media (max-width: 960px)': { display: 'none' },
+    _before: {
+      content: '""',
+      position: 'absolute',
+      left: '2px',
+      width: '18px',
+      top: 0,
+      bottom: 0,
+      border: '1px solid',
+      borderColor: 'soft',
+      borderLeft: 0,
+    },
+    _after: {
+      content: '""',
+      position: 'absolute',
+      left: '20px',
+      right: 0,
+      top: '50%',
+      borderTop: '1px solid',
+      borderColor: 'soft',
+    },
   },
 });
 const Facing = chakra('div', {
-  base: { pt: '16px', display: 'grid', gridTemplateColumns: 'minmax(0, 372px) minmax(0, 1fr)', gap: '16px', alignItems: 'start', alignSelf: 'start', position: 'sticky', top: 0, '@media (max-width: 960px)': { position: 'static' }, '@media (max-width: 560px)': { gridTemplateColumns: 'minmax(0, 1fr)' } },
+  base: {
+    pt: '16px',
+    display: 'grid',
+    gridTemplateColumns: 'minmax(0, 372px) minmax(0, 1fr)',
+    gap: '16px',
+    alignItems: 'start',
+    alignSelf: 'start',
+    position: 'sticky',
+    top: 0,
+    '@media (max-width: 960px)': { position: 'static' },
+    '@media (max-width: 560px)': { gridTemplateColumns: 'minmax(0, 1fr)' },
+  },
 });
-const Caption = chakra('div', { base: { display: 'flex', gap: '12px', fontSize: 'xs', color: 'soft', mt: '7px', flexWrap: 'wrap', alignItems: 'baseline' } });
-const Warning = chakra('span', { base: { color: 'amberText', bg: 'amberWash', borderLeft: '3px solid', borderColor: 'amber', px: '6px' } });
+const Caption = chakra('div', {
+  base: {
+    display: 'flex',
+    gap: '12px',
+    fontSize: 'xs',
+    color: 'soft',
+    mt: '7px',
+    flexWrap: 'wrap',
+    alignItems: 'baseline',
+  },
+});
+const Warning = chakra('span', {
+  base: { color: 'amberText', bg: 'amberWash', borderLeft: '3px solid', borderColor: 'amber', px: '6px' },
+});
 
 const LAYOUT_LABELS: Readonly<Record<Row['layout'], string>> = {
-  cover: 'Cover', section: 'Section opener', points: 'Points', columns: 'Two columns', 'picture-text': 'Picture with text', picture: 'Picture', table: 'Table', 'title-only': 'Title only',
+  cover: 'Cover',
+  section: 'Section opener',
+  points: 'Points',
+  columns: 'Two columns',
+  'picture-text': 'Picture with text',
+  picture: 'Picture',
+  table: 'Table',
+  'title-only': 'Title only',
 };
 
-export const FacingRow = memo(function FacingRow({ slideKey, number }: { readonly slideKey: string; readonly number: number }) {
+export const FacingRow = memo(function FacingRow({
+  slideKey,
+  number,
+}: {
+  readonly slideKey: string;
+  readonly number: number;
+}) {
   const row = useDeck((state) => state.rows.get(slideKey));
   const selectedBlock = useDeck((state) => state.selectedBlock);
   const isCurrent = useDeck((state) => state.selectedRow === slideKey);
   const [writing, setWriting] = useState<string | null>(null);
   const chosen = useMemo(() => chosenParts(row, selectedBlock), [row, selectedBlock]);
-  const actions = useMemo((): SlideActions => ({ choose: (target) => select(blockOf(row, target), slideKey), write: setWriting }), [row, slideKey]);
+  const actions = useMemo(
+    (): SlideActions => ({ choose: (target) => select(blockOf(row, target), slideKey), write: setWriting }),
+    [row, slideKey],
+  );
   if (row === undefined) return null;
   return (
     <Grid>
@@ -53,8 +117,21 @@ export const FacingRow = memo(function FacingRow({ slideKey, number }: { readonl
       <Bracket />
       <Facing>
         <Box minW="0">
-          <Box position="relative" css={{ containerType: 'inline-size' }} outline={isCurrent ? '2px solid' : undefined} outlineColor="pine" outlineOffset="2px" onClick={() => !isCurrent && select(null, slideKey)}>
-            <DeckSlide slideKey={slideKey} number={number} chosen={chosen} hidden={writing ?? undefined} actions={actions} />
+          <Box
+            position="relative"
+            css={{ containerType: 'inline-size' }}
+            outline={isCurrent ? '2px solid' : undefined}
+            outlineColor="pine"
+            outlineOffset="2px"
+            onClick={() => !isCurrent && select(null, slideKey)}
+          >
+            <DeckSlide
+              slideKey={slideKey}
+              number={number}
+              chosen={chosen}
+              hidden={writing ?? undefined}
+              actions={actions}
+            />
             {writing !== null && <SlideWriter row={row} target={writing} close={() => setWriting(null)} />}
           </Box>
           <FitCaption row={row} number={number} />
@@ -74,7 +151,11 @@ function FitCaption({ row, number }: { readonly row: Row; readonly number: numbe
         <span>{LAYOUT_LABELS[row.layout]}</span>
         <span>{count(row.words, 'word')}</span>
         {row.continues && <span>continued</span>}
-        {state === 'spills' ? <Warning>{count(linesOver, 'line')} too long</Warning> : <span>{state === 'fits' ? `fits at ${points} pt` : `stepped down to ${points} pt`}</span>}
+        {state === 'spills' ? (
+          <Warning>{count(linesOver, 'line')} too long</Warning>
+        ) : (
+          <span>{state === 'fits' ? `fits at ${points} pt` : `stepped down to ${points} pt`}</span>
+        )}
       </Caption>
       {state === 'spills' && row.content.length > 0 && (
         <Box mt="8px" display="flex" gap="8px" flexWrap="wrap">

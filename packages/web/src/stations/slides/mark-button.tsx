@@ -5,10 +5,49 @@ import { DESTINATIONS, destinationsOf, textKindOf, type Block, type Destination 
 import { edit, useDeck } from '../../state/deck-store.ts';
 import { DESTINATION_LABELS, Mark } from '../../ui/mark.tsx';
 
-const Button = chakra('button', { base: { bg: 'transparent', border: '1px solid transparent', borderRadius: 'sm', p: '1px 3px', cursor: 'pointer', lineHeight: 0, display: 'block', _hover: { borderColor: 'line', bg: 'card' } } });
-const Menu = chakra('div', { base: { position: 'absolute', zIndex: 10, top: '100%', left: 0, bg: 'card', border: '1px solid', borderColor: 'soft', py: '4px', minW: '190px', color: 'ink' } });
+const Button = chakra('button', {
+  base: {
+    bg: 'transparent',
+    border: '1px solid transparent',
+    borderRadius: 'sm',
+    p: '1px 3px',
+    cursor: 'pointer',
+    lineHeight: 0,
+    display: 'block',
+    _hover: { borderColor: 'line', bg: 'card' },
+  },
+});
+const Menu = chakra('div', {
+  base: {
+    position: 'absolute',
+    zIndex: 10,
+    top: '100%',
+    left: 0,
+    bg: 'card',
+    border: '1px solid',
+    borderColor: 'soft',
+    py: '4px',
+    minW: '190px',
+    color: 'ink',
+  },
+});
 const Choice = chakra('button', {
-  base: { display: 'grid', gridTemplateColumns: '30px 1fr', gap: '10px', alignItems: 'center', w: '100%', px: '10px', py: '4px', border: 0, bg: 'transparent', textAlign: 'left', fontSize: 'sm', cursor: 'pointer', _hover: { bg: 'pineWash' }, _focusVisible: { bg: 'pineWash', outlineOffset: '-2px' } },
+  base: {
+    display: 'grid',
+    gridTemplateColumns: '30px 1fr',
+    gap: '10px',
+    alignItems: 'center',
+    w: '100%',
+    px: '10px',
+    py: '4px',
+    border: 0,
+    bg: 'transparent',
+    textAlign: 'left',
+    fontSize: 'sm',
+    cursor: 'pointer',
+    _hover: { bg: 'pineWash' },
+    _focusVisible: { bg: 'pineWash', outlineOffset: '-2px' },
+  },
 });
 
 export function MarkButton({ block, destination }: { readonly block: Block; readonly destination: Destination }) {
@@ -46,7 +85,9 @@ export function MarkButton({ block, destination }: { readonly block: Block; read
     if (step === 0) return;
     event.preventDefault();
     const buttons = [...(root.current?.querySelectorAll<HTMLButtonElement>('[role="menuitemradio"]') ?? [])];
-    buttons[(buttons.indexOf(document.activeElement as HTMLButtonElement) + step + buttons.length) % buttons.length]?.focus();
+    buttons[
+      (buttons.indexOf(document.activeElement as HTMLButtonElement) + step + buttons.length) % buttons.length
+    ]?.focus();
   };
   const choose = (to: Destination | null) => {
     setOpen(false);
@@ -54,19 +95,38 @@ export function MarkButton({ block, destination }: { readonly block: Block; read
   };
   return (
     <Box ref={root} position="relative" onClick={(event) => event.stopPropagation()}>
-      <Button aria-haspopup="menu" aria-expanded={open} aria-label={`Goes to: ${DESTINATION_LABELS[destination]}`} title={`${DESTINATION_LABELS[destination]}. Turn with ← →`} onClick={() => setOpen(!open)} onKeyDown={onKeyDown}>
+      <Button
+        aria-haspopup="menu"
+        aria-expanded={open}
+        aria-label={`Goes to: ${DESTINATION_LABELS[destination]}`}
+        title={`${DESTINATION_LABELS[destination]}. Turn with ← →`}
+        onClick={() => setOpen(!open)}
+        onKeyDown={onKeyDown}
+      >
         <Mark destination={destination} size={28} />
       </Button>
       {open && (
         <Menu role="menu" onKeyDown={onMenuKey}>
           {DESTINATIONS.filter((one) => choices.includes(one)).map((one) => (
-            <Choice key={one} role="menuitemradio" aria-checked={one === destination} fontWeight={one === destination ? 600 : 400} onClick={() => choose(one)}>
+            <Choice
+              key={one}
+              role="menuitemradio"
+              aria-checked={one === destination}
+              fontWeight={one === destination ? 600 : 400}
+              onClick={() => choose(one)}
+            >
               <Mark destination={one} size={26} />
               {DESTINATION_LABELS[one]}
             </Choice>
           ))}
           {turned && (
-            <Choice role="menuitemradio" aria-checked={false} borderTop="1px solid" borderColor="line" onClick={() => choose(null)}>
+            <Choice
+              role="menuitemradio"
+              aria-checked={false}
+              borderTop="1px solid"
+              borderColor="line"
+              onClick={() => choose(null)}
+            >
               <span />
               as the map says
             </Choice>

@@ -12,7 +12,8 @@ export function notesToText(notes: readonly Note[]): string {
       const before = notes[i - 1];
       const gap = i === 0 ? '' : note.kind === 'item' && before?.kind === 'item' ? '\n' : '\n\n';
       number = note.kind === 'item' && note.ordered ? number + 1 : 0;
-      const lead = note.kind === 'item' ? `${' '.repeat((note.depth - 1) * INDENT)}${note.ordered ? `${number}.` : '-'} ` : '';
+      const lead =
+        note.kind === 'item' ? `${' '.repeat((note.depth - 1) * INDENT)}${note.ordered ? `${number}.` : '-'} ` : '';
       return `${gap}${lead}${runsText(note.runs).replaceAll('\n', ' ')}`;
     })
     .join('');

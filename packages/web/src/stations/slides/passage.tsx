@@ -8,7 +8,17 @@ import type { Row } from '../../worker/protocol.ts';
 import { MarkButton } from './mark-button.tsx';
 
 const Line = chakra('div', {
-  base: { display: 'grid', gridTemplateColumns: '38px minmax(0, 1fr)', gap: '8px', py: '3px', px: '6px', alignItems: 'start', cursor: 'pointer', borderRadius: 'sm', outline: '1px solid transparent' },
+  base: {
+    display: 'grid',
+    gridTemplateColumns: '38px minmax(0, 1fr)',
+    gap: '8px',
+    py: '3px',
+    px: '6px',
+    alignItems: 'start',
+    cursor: 'pointer',
+    borderRadius: 'sm',
+    outline: '1px solid transparent',
+  },
   variants: {
     chosen: { true: { bg: 'pineWash', outlineColor: '{colors.pine}' } },
     pale: { true: { color: 'pale' } },
@@ -16,8 +26,24 @@ const Line = chakra('div', {
 });
 const CutLine = chakra('button', {
   base: {
-    display: 'flex', alignItems: 'center', gap: '8px', w: 'calc(100% - 46px)', ml: '46px', h: '12px', my: '-4px', position: 'relative', zIndex: 1, p: 0, border: 0, bg: 'transparent', cursor: 'pointer', color: 'pine', fontSize: 'xs', opacity: 0,
-    _hover: { opacity: 1 }, _focusVisible: { opacity: 1, outlineOffset: 0 },
+    display: 'flex',
+    alignItems: 'center',
+    gap: '8px',
+    w: 'calc(100% - 46px)',
+    ml: '46px',
+    h: '12px',
+    my: '-4px',
+    position: 'relative',
+    zIndex: 1,
+    p: 0,
+    border: 0,
+    bg: 'transparent',
+    cursor: 'pointer',
+    color: 'pine',
+    fontSize: 'xs',
+    opacity: 0,
+    _hover: { opacity: 1 },
+    _focusVisible: { opacity: 1, outlineOffset: 0 },
     _before: { content: '""', flex: 1, borderTop: '1px dashed', borderColor: 'pine' },
     '@media (hover: none)': { opacity: 0.5 },
   },
@@ -45,11 +71,22 @@ export const Passage = memo(function Passage({ block: id, row, mayCut }: Props) 
   return (
     <>
       {cuttable && (
-        <CutLine data-testid="cut" aria-label={`Cut before “${shortText(block)}”`} onClick={() => edit({ kind: 'cut', block: id })}>
+        <CutLine
+          data-testid="cut"
+          aria-label={`Cut before “${shortText(block)}”`}
+          onClick={() => edit({ kind: 'cut', block: id })}
+        >
           cut here: a new slide starts
         </CutLine>
       )}
-      <Line ref={line} chosen={chosen} pale={destination === 'out'} data-block={id} data-destination={destination} onClick={() => select(id, row.key)}>
+      <Line
+        ref={line}
+        chosen={chosen}
+        pale={destination === 'out'}
+        data-block={id}
+        data-destination={destination}
+        onClick={() => select(id, row.key)}
+      >
         <MarkButton block={block} destination={destination} />
         <Box minW="0">
           <BlockText block={block} deck={deck} />

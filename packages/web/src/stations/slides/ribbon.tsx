@@ -7,8 +7,23 @@ import { count, grouped, speakingTime } from '../../ui/format.ts';
 
 const Foot = chakra('footer', {
   base: {
-    h: '72px', flexShrink: 0, borderTop: '1px solid', borderColor: 'line', bg: 'card', px: '20px', display: 'grid', gridTemplateColumns: '130px minmax(0, 1fr) auto', gap: '18px', alignItems: 'center', fontSize: 'xs', color: 'soft',
-    '@media (max-width: 720px)': { gridTemplateColumns: '90px minmax(0, 1fr)', px: '12px', '& > :last-child': { display: 'none' } },
+    h: '72px',
+    flexShrink: 0,
+    borderTop: '1px solid',
+    borderColor: 'line',
+    bg: 'card',
+    px: '20px',
+    display: 'grid',
+    gridTemplateColumns: '130px minmax(0, 1fr) auto',
+    gap: '18px',
+    alignItems: 'center',
+    fontSize: 'xs',
+    color: 'soft',
+    '@media (max-width: 720px)': {
+      gridTemplateColumns: '90px minmax(0, 1fr)',
+      px: '12px',
+      '& > :last-child': { display: 'none' },
+    },
   },
 });
 
@@ -39,7 +54,8 @@ export function Ribbon({ jump, first, last }: Props) {
         <Link to="../check" style={{ color: 'inherit', textAlign: 'right' }} aria-label="Where every word went">
           {grouped(sums.document)} words: <b>{grouped(sums.slides)}</b> on slides
           <br />
-          <b>{grouped(sums.notes)}</b> spoken · <b>{grouped(sums.leftOut)}</b> left out · <b>{grouped(sums.lost)}</b> lost
+          <b>{grouped(sums.notes)}</b> spoken · <b>{grouped(sums.leftOut)}</b> left out · <b>{grouped(sums.lost)}</b>{' '}
+          lost
         </Link>
       )}
     </Foot>
@@ -78,10 +94,31 @@ const Bars = memo(function Bars({ jump, first, last }: Props) {
         jump(Math.max(0, Math.min(total - 1, first + move)));
       }}
     >
-      <rect x={first * step} y="0" width={(last - first + 1) * step} height={HEIGHT} fill="var(--chakra-colors-pine-wash)" />
-      <path d={fits} fill="none" stroke="var(--chakra-colors-pine)" strokeWidth="1.4" vectorEffect="non-scaling-stroke" />
-      <path d={spills} fill="none" stroke="var(--chakra-colors-amber)" strokeWidth="2" strokeDasharray="4 3" vectorEffect="non-scaling-stroke" />
-      {at >= 0 && <rect x={at * step} y={HEIGHT - 4} width={Math.max(bar, 2)} height="4" fill="var(--chakra-colors-pine)" />}
+      <rect
+        x={first * step}
+        y="0"
+        width={(last - first + 1) * step}
+        height={HEIGHT}
+        fill="var(--chakra-colors-pine-wash)"
+      />
+      <path
+        d={fits}
+        fill="none"
+        stroke="var(--chakra-colors-pine)"
+        strokeWidth="1.4"
+        vectorEffect="non-scaling-stroke"
+      />
+      <path
+        d={spills}
+        fill="none"
+        stroke="var(--chakra-colors-amber)"
+        strokeWidth="2"
+        strokeDasharray="4 3"
+        vectorEffect="non-scaling-stroke"
+      />
+      {at >= 0 && (
+        <rect x={at * step} y={HEIGHT - 4} width={Math.max(bar, 2)} height="4" fill="var(--chakra-colors-pine)" />
+      )}
       <path d={`M0 ${HEIGHT - 0.5}H${WIDTH}`} stroke="var(--chakra-colors-ink)" vectorEffect="non-scaling-stroke" />
     </chakra.svg>
   );

@@ -7,15 +7,36 @@ import { edit, useDeck } from '../../state/deck-store.ts';
 import type { Row } from '../../worker/protocol.ts';
 
 const Area = chakra('textarea', {
-  base: { position: 'absolute', p: 0, m: 0, border: 0, bg: 'transparent', resize: 'none', overflow: 'hidden', outline: '2px solid', outlineColor: 'amber', outlineOffset: '4px', lineHeight: 1.25 },
+  base: {
+    position: 'absolute',
+    p: 0,
+    m: 0,
+    border: 0,
+    bg: 'transparent',
+    resize: 'none',
+    overflow: 'hidden',
+    outline: '2px solid',
+    outlineColor: 'amber',
+    outlineOffset: '4px',
+    lineHeight: 1.25,
+  },
 });
 
-export function SlideWriter({ row, target, close }: { readonly row: Row; readonly target: string; readonly close: () => void }) {
+export function SlideWriter({
+  row,
+  target,
+  close,
+}: {
+  readonly row: Row;
+  readonly target: string;
+  readonly close: () => void;
+}) {
   const area = useRef<HTMLTextAreaElement>(null);
   const drawing = useDeck((state) => state.drawings.get(row.key));
   const text = drawing?.texts.find((candidate) => candidate.target === target);
   const part = row.content.find((candidate) => candidate.id === target);
-  const runs: Runs | undefined = target === 'title' ? row.title.runs : part !== undefined && 'runs' in part ? part.runs : undefined;
+  const runs: Runs | undefined =
+    target === 'title' ? row.title.runs : part !== undefined && 'runs' in part ? part.runs : undefined;
   useEffect(() => {
     area.current?.focus();
     area.current?.select();
@@ -32,7 +53,12 @@ export function SlideWriter({ row, target, close }: { readonly row: Row; readonl
     if (target === 'title') {
       // A slide is never without a title.
       if (written !== '') edit({ kind: 'retitle', slide: row.slide, runs: retext(runs, written) });
-    } else edit({ kind: 'reword', part: target, runs: written === '' ? [] : runs.length === 0 ? plain(written) : retext(runs, written) });
+    } else
+      edit({
+        kind: 'reword',
+        part: target,
+        runs: written === '' ? [] : runs.length === 0 ? plain(written) : retext(runs, written),
+      });
   };
   const percent = (value: number, of: number) => `${(value / of) * 100}%`;
   return (

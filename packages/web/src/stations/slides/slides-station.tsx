@@ -18,7 +18,8 @@ export function SlidesStation() {
   const virtualizer = useVirtualizer({
     count: order.length,
     getScrollElement: () => scroller.current,
-    estimateSize: (i) => Math.max(ROW_LEAST, (useDeck.getState().rows.get(order[i]!)?.passages.length ?? 0) * PASSAGE + 60),
+    estimateSize: (i) =>
+      Math.max(ROW_LEAST, (useDeck.getState().rows.get(order[i]!)?.passages.length ?? 0) * PASSAGE + 60),
     getItemKey: (i) => order[i]!,
     overscan: 2,
   });
@@ -42,16 +43,42 @@ export function SlidesStation() {
   if (order.length === 0)
     return (
       <Box maxW="520px" mx="auto" pt="14vh" px="24px">
-        <Small>This map makes no slides: nothing of the document has a place on one. Change where text goes in the Map station.</Small>
+        <Small>
+          This map makes no slides: nothing of the document has a place on one. Change where text goes in the Map
+          station.
+        </Small>
       </Box>
     );
   return (
     <Box h="100%" display="flex" flexDirection="column">
-      <Box ref={scroller} flex="1" minH="0" overflowY="auto" px="20px" css={{ '@media (max-width: 960px)': { px: '12px' } }} data-testid="facing-pages">
-        <Box position="relative" style={{ height: virtualizer.getTotalSize() }} role="list" aria-label="Slides and their source">
+      <Box
+        ref={scroller}
+        flex="1"
+        minH="0"
+        overflowY="auto"
+        px="20px"
+        css={{ '@media (max-width: 960px)': { px: '12px' } }}
+        data-testid="facing-pages"
+      >
+        <Box
+          position="relative"
+          style={{ height: virtualizer.getTotalSize() }}
+          role="list"
+          aria-label="Slides and their source"
+        >
           {/* Placed by top, not by transform: the slide sticks beside a long passage, and sticking does not see transforms. */}
           {virtualizer.getVirtualItems().map((item) => (
-            <Box key={item.key} ref={virtualizer.measureElement} data-index={item.index} position="absolute" left="0" right="0" role="listitem" aria-label={`Slide ${item.index + 1}`} style={{ top: item.start }}>
+            <Box
+              key={item.key}
+              ref={virtualizer.measureElement}
+              data-index={item.index}
+              position="absolute"
+              left="0"
+              right="0"
+              role="listitem"
+              aria-label={`Slide ${item.index + 1}`}
+              style={{ top: item.start }}
+            >
               <FacingRow slideKey={order[item.index]!} number={item.index + 1} />
             </Box>
           ))}
