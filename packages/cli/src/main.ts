@@ -2,8 +2,10 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import { basename } from 'node:path';
 import { parseArgs } from 'node:util';
+import { deflateRawSync } from 'node:zlib';
 import {
   convert,
+  DEFLATE_SETTINGS,
   DEFAULT_MAP,
   detectType,
   DOCUMENT_TYPES,
@@ -68,7 +70,7 @@ function main(): void {
       const { document, pictures } = read(file, values.type);
       writeFileSync(
         values.out,
-        exportPptx(document, pictures, convert(document, choices(document, values.map, values.theme))),
+        exportPptx(document, pictures, convert(document, choices(document, values.map, values.theme)), (bytes) => deflateRawSync(bytes, DEFLATE_SETTINGS)),
       );
       return;
     }

@@ -77,7 +77,7 @@ function xmlParser(handler: XmlHandler, part: string): { write(text: string): vo
   const place = { part };
   const prefixes = new Map<string, string>();
   const names = new Map<string, string>();
-  let depth = 0;
+  const open: string[] = [];
 
   const canonical = (raw: string): string => {
     const known = names.get(raw);
@@ -89,19 +89,16 @@ function xmlParser(handler: XmlHandler, part: string): { write(text: string): vo
     names.set(raw, name);
     return name;
   };
-  const declare = (attributes: Attributes): void => {
-    for (const key in attributes) {
-      if (!key.startsWith('xmlns')) continue;
-      const prefix = key === 'xmlns' ? '' : key.slice(6);
-      const ours = NAMESPACES[attributes[key]!];
-      if (ours === undefined || prefixes.get(prefix) === ours) continue;
-      prefixes.set(prefix, ours);
-      names.clear();
-      renames = [...prefixes].some(([theirs, own]) => theirs !== own && theirs !== '');
-    }
+  const declare = (key: string, namespace: string): void => {
+    const prefix = key === 'xmlns' ? '' : key.slice(6);
+    const ours = NAMESPACES[namespace];
+    if (ours === undefined || prefixes.get(prefix) === ours) return;
+    prefixes.set(prefix, ours);
+    names.clear();
+    usual = [...prefixes].every(([theirs, own]) => theirs === own);
   };
-  // Attributes are renamed only in the rare file whose prefixes are not the usual ones.
-  let renames = false;
+  /** Every prefix is the one by which we name its namespace, as in nearly all files. */
+  let usual = true;
   const renamed = (attributes: Attributes): Attributes => {
     const out: Record<string, string> = {};
     for (const key in attributes) out[key.includes(':') ? canonical(key) : key] = attributes[key]!;
@@ -116,22 +113,21 @@ function xmlParser(handler: XmlHandler, part: string): { write(text: string): vo
     if (error.message.includes('disallowed character')) return;
     throw new ReadError('bad-xml', place, { cause: error });
   });
-  parser.on('opentag', (tag: SaxesTagPlain) => {
-    if (++depth > LIMITS.xmlDepth) throw new ReadError('bomb', place);
-    const attributes = tag.attributes;
-    let count = 0;
-    let declares = false;
-    for (const key in attributes) {
-      count++;
-      if (key.charCodeAt(0) === 120 && key.startsWith('xmlns')) declares = true;
-    }
-    if (count > LIMITS.xmlAttributes) throw new ReadError('bomb', place);
-    if (declares) declare(attributes);
-    handler.open(canonical(tag.name), renames ? renamed(attributes) : attributes);
+  let attributeCount = 0;
+  parser.on('attribute', ({ name, value }) => {
+    attributeCount++;
+    if (name.charCodeAt(0) === 120 && (name === 'xmlns' || name.startsWith('xmlns:'))) declare(name, value);
   });
-  parser.on('closetag', (tag: SaxesTagPlain) => {
-    depth--;
-    handler.close?.(canonical(tag.name));
+  parser.on('opentag', (tag: SaxesTagPlain) => {
+    if (attributeCount > LIMITS.xmlAttributes || open.length >= LIMITS.xmlDepth) throw new ReadError('bomb', place);
+    attributeCount = 0;
+    const name = usual ? tag.name : canonical(tag.name);
+    open.push(name);
+    handler.open(name, usual ? tag.attributes : renamed(tag.attributes));
+  });
+  parser.on('closetag', () => {
+    const name = open.pop()!;
+    handler.close?.(name);
   });
   if (handler.text !== undefined) parser.on('text', (text) => handler.text!(text));
   if (handler.text !== undefined) parser.on('cdata', (text) => handler.text!(text));

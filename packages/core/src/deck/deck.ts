@@ -1,6 +1,6 @@
 /** The deck: slides, each part of which knows the blocks it came from. */
 import type { PictureId, Runs, Table } from '../content/index.ts';
-import type { PointLevel } from './destination.ts';
+import type { Destination, PointLevel } from './destination.ts';
 
 /** Ids of blocks, as the document gives them; the deck does not look into them. */
 export type SourceId = string;
@@ -74,4 +74,6 @@ export interface Deck {
   readonly title: string | null;
   readonly slides: readonly Slide[];
   readonly leftOut: readonly LeftOut[];
+  /** What every block became; a point has the level that it has on its slide, which nesting may have made another than the map's. */
+  readonly destinations: ReadonlyMap<SourceId, Destination>;
 }

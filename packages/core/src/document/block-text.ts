@@ -42,5 +42,8 @@ export function blockWords(block: Block): number {
   return words;
 }
 
+/** Whether a block has no text at all; marks without letters, such as a dash, are text. */
+export const isBlank = (block: Block): boolean => blockWords(block) === 0 && blockText(block).trim() === '';
+
 export const documentWords = (document: DocumentModel): number =>
   document.blocks.reduce((sum, block) => sum + blockWords(block), 0);

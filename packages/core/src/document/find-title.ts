@@ -7,6 +7,15 @@ import type { Block, Level } from './block.ts';
  * heading, is alone on its level, and all others are below it.
  */
 export function findTitle(blocks: readonly Block[]): Block | undefined {
+  let found = titles.get(blocks);
+  if (found === undefined) titles.set(blocks, (found = { block: search(blocks) }));
+  return found.block;
+}
+
+// Asked at every stage of every conversion; a document's blocks never change.
+const titles = new WeakMap<readonly Block[], { readonly block: Block | undefined }>();
+
+function search(blocks: readonly Block[]): Block | undefined {
   let first: (Block & { kind: 'heading' }) | undefined;
   let others = 0;
   let lone = true;

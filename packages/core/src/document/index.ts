@@ -1,4 +1,5 @@
 export * from './block.ts';
 export * from './block-ids.ts';
+export * from './block-index.ts';
 export * from './block-text.ts';
 export * from './find-title.ts';

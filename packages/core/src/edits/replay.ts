@@ -14,9 +14,11 @@ export interface Replayed {
 
 /** @param blocks Ids that the document has; an edit of a block that is gone is unplaced. */
 export function replay(deck: Deck, edits: readonly Edit[], blocks: ReadonlySet<string>): Replayed {
+  if (!edits.some(namesTarget)) return { deck, unplaced: [] };
   const slides = new Map<SlideId, Slide>(deck.slides.map((slide) => [slide.id, slide]));
   const slideOfPart = new Map<PartId, SlideId>();
-  for (const slide of deck.slides) for (const part of slide.content) slideOfPart.set(part.id, slide.id);
+  if (edits.some(({ kind }) => kind === 'reword'))
+    for (const slide of deck.slides) for (const part of slide.content) slideOfPart.set(part.id, slide.id);
   const removed: LeftOut[] = [];
   const unplaced: Unplaced[] = [];
   const made = new Map<SlideId, number>();
@@ -94,5 +96,6 @@ export function replay(deck: Deck, edits: readonly Edit[], blocks: ReadonlySet<s
   }
 }
 
+const namesTarget = (edit: Edit): boolean => edit.kind !== 'map' && edit.kind !== 'theme' && edit.kind !== 'full';
 const changesSlides = (edit: Edit): boolean =>
   edit.kind === 'retitle' || edit.kind === 'reword' || edit.kind === 'renote';

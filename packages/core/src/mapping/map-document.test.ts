@@ -12,7 +12,8 @@ import {
 import { documentWords, type DocumentModel } from '../document/index.ts';
 import { code, doc, h, li, note, p, picture, quote, random, randomDocument, rule, table } from '../test/build.ts';
 import { makeLedger } from './ledger.ts';
-import { mapDocument, NO_OVERRIDES, suggestTitle, type Overrides } from './map-document.ts';
+import { mapDocument, suggestTitle } from './map-document.ts';
+import { NO_OVERRIDES, type Overrides } from './plan.ts';
 import { presetMap } from './preset-maps.ts';
 import { textKindOf } from './text-kind.ts';
 

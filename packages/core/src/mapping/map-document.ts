@@ -15,20 +15,9 @@ import {
   type SlideId,
   type SlideTitle,
 } from '../deck/index.ts';
-import { blockRuns, blockText, findTitle, type Block, type DocumentModel } from '../document/index.ts';
+import { blockIndex, blockRuns, blockText, findTitle, type Block, type DocumentModel } from '../document/index.ts';
 import { Nesting } from './nesting.ts';
-import { textKindOf } from './text-kind.ts';
-
-/** What the author decided for single blocks, over the map. */
-export interface Overrides {
-  readonly turned: ReadonlyMap<string, Destination>;
-  /** Blocks before which a new slide starts. */
-  readonly cuts: ReadonlySet<string>;
-  /** Titles that go on with the slide before them, as its points. */
-  readonly joins: ReadonlySet<string>;
-}
-
-export const NO_OVERRIDES: Overrides = { turned: new Map(), cuts: new Set(), joins: new Set() };
+import { cutAt, destinationAt, joinedAt, makePlan, NO_OVERRIDES, turnedAt, type Overrides, type Plan } from './plan.ts';
 
 /** Ranks below which list items and body text stand: every heading outranks them. */
 const BELOW_HEADINGS = 100;
@@ -37,32 +26,31 @@ export function mapDocument(document: DocumentModel, map: LevelMap, overrides: O
   return new Mapper(document, map, overrides).run();
 }
 
-/** What a block becomes: the mark, or the rule for its role, or the map. */
-export function destinationOf(
-  block: Block,
-  title: Block | undefined,
-  map: LevelMap,
-  overrides: Overrides,
-): Destination {
-  const turned = overrides.turned.get(block.id);
-  if (turned !== undefined) return turned;
-  if (block === title) return 'title';
-  if (block.kind === 'paragraph' && block.role === 'contents') return 'out';
-  if (block.kind === 'paragraph' && block.role === 'subtitle') return 'slide';
-  const kind = textKindOf(block);
-  return kind === undefined ? 'out' : map[kind];
+type Open = { -readonly [K in keyof Slide]: Slide[K] } & { content: Content[]; notes: Note[]; passages: string[] };
+
+/** What one stretch of the document, from a title up to the next, gave; and all that this depended on. */
+interface Stretch {
+  readonly codes: Uint8Array;
+  readonly title: Block | undefined;
+  readonly sectionBefore: string | null;
+  readonly sectionAfter: string | null;
+  readonly slides: readonly Slide[];
+  readonly leftOut: readonly LeftOut[];
+  readonly destinations: readonly (readonly [string, Destination])[];
 }
 
-type Open = { -readonly [K in keyof Slide]: Slide[K] } & { content: Content[]; notes: Note[]; passages: string[] };
+// An edit changes one stretch; the others give the same slides again, down to their identity.
+const stretches = new WeakMap<Block, Stretch>();
 
 class Mapper {
   readonly #document: DocumentModel;
-  readonly #map: LevelMap;
-  readonly #overrides: Overrides;
+  readonly #plan: Plan;
+  readonly #blank: readonly boolean[];
   readonly #title: Block | undefined;
   readonly #slides: Slide[] = [];
   readonly #leftOut: LeftOut[] = [];
   readonly #nesting = new Nesting();
+  readonly #destinations: (readonly [string, Destination])[] = [];
   #slide: Open | undefined;
   #section: string | null = null;
   /** Passages and notes that came before the slide they belong to. */
@@ -72,13 +60,19 @@ class Mapper {
 
   constructor(document: DocumentModel, map: LevelMap, overrides: Overrides) {
     this.#document = document;
-    this.#map = map;
-    this.#overrides = overrides;
+    this.#plan = makePlan(document, map, overrides);
+    this.#blank = blockIndex(document).blank;
     this.#title = findTitle(document.blocks);
   }
 
   run(): Deck {
-    for (const block of this.#document.blocks) this.#block(block);
+    const { blocks } = this.#document;
+    for (let from = 0; from < blocks.length;) {
+      let to = from + 1;
+      while (to < blocks.length && !this.#startsSlide(to)) to++;
+      this.#stretch(from, to);
+      from = to;
+    }
     this.#release();
     if (this.#slide === undefined && this.#waiting.notes.length > 0) {
       const first = this.#waiting.notes[0]!;
@@ -89,32 +83,73 @@ class Mapper {
     // What trails after the last slide, left out, is seen with it.
     if (last !== undefined && this.#waiting.passages.length > 0)
       this.#slides[this.#slides.length - 1] = { ...last, passages: [...last.passages, ...this.#waiting.passages] };
-    return { title: this.#document.title, slides: this.#slides, leftOut: this.#leftOut };
+    return {
+      title: this.#document.title,
+      slides: this.#slides,
+      leftOut: this.#leftOut,
+      destinations: new Map(this.#destinations),
+    };
   }
 
-  #block(block: Block): void {
-    const { cuts, joins } = this.#overrides;
-    if (cuts.has(block.id) && this.#slide !== undefined && this.#slide.content.length > 0) this.#cut = true;
-    let destination = destinationOf(block, this.#title, this.#map, this.#overrides);
+  #startsSlide(i: number): boolean {
+    const destination = destinationAt(this.#plan, i);
+    return (destination === 'title' || destination === 'section') && !joinedAt(this.#plan, i) && !this.#blank[i];
+  }
+
+  #stretch(from: number, to: number): void {
+    const first = this.#document.blocks[from]!;
+    const codes = this.#plan.codes.subarray(from, to);
+    const fresh = this.#waiting.passages.length === 0 && this.#startsSlide(from);
+    const known = fresh ? stretches.get(first) : undefined;
+    this.#release();
+    if (fresh) this.#close();
+    if (
+      known !== undefined &&
+      known.title === this.#title &&
+      known.sectionBefore === this.#section &&
+      sameCodes(known.codes, codes)
+    ) {
+      this.#slides.push(...known.slides);
+      this.#leftOut.push(...known.leftOut);
+      this.#destinations.push(...known.destinations);
+      this.#section = known.sectionAfter;
+      // Closed already: the next stretch starts a slide of its own.
+      return;
+    }
+    const [slides, leftOut, destinations] = [this.#slides.length, this.#leftOut.length, this.#destinations.length];
+    const sectionBefore = this.#section;
+    for (let i = from; i < to; i++) this.#block(i);
+    if (!fresh) return;
+    this.#release();
+    this.#close();
+    stretches.set(first, {
+      codes,
+      title: this.#title,
+      sectionBefore,
+      sectionAfter: this.#section,
+      slides: this.#slides.slice(slides),
+      leftOut: this.#leftOut.slice(leftOut),
+      destinations: this.#destinations.slice(destinations),
+    });
+  }
+
+  #block(i: number): void {
+    const block = this.#document.blocks[i]!;
+    const destination = destinationAt(this.#plan, i);
+    const turned = turnedAt(this.#plan, i);
+    if (cutAt(this.#plan, i) && this.#slide !== undefined && this.#slide.content.length > 0) this.#cut = true;
+    const at = this.#destinations.push([block.id, destination]) - 1;
     if (block.kind === 'picture' && block.picture === undefined && destination !== 'notes')
       return this.#leaveOut(block, 'no-picture');
-    if (block.kind !== 'picture' && blockText(block).trim() === '') return this.#leaveOut(block, 'no-words');
+    if (this.#blank[i] && block.kind !== 'picture') return this.#leaveOut(block, 'no-words');
     if (block.kind === 'picture' && destination === 'notes' && block.alt === null)
       return this.#leaveOut(block, 'by-map');
-    if (block.kind === 'table' || block.kind === 'picture') {
-      if (destination !== 'out' && destination !== 'notes') destination = 'slide';
-    }
     if (destination === 'out') {
       const contents = block.kind === 'paragraph' && block.role === 'contents';
-      const turned = this.#overrides.turned.has(block.id);
       return this.#leaveOut(block, turned ? 'by-mark' : contents ? 'contents' : 'by-map');
     }
     if (destination === 'notes') return this.#addNotes(block);
-    const onCover =
-      this.#slide?.kind === 'cover' &&
-      block.kind === 'paragraph' &&
-      block.role === 'subtitle' &&
-      !this.#overrides.turned.has(block.id);
+    const onCover = this.#slide?.kind === 'cover' && block.kind === 'paragraph' && block.role === 'subtitle' && !turned;
     if (onCover)
       return this.#addContent(block, {
         kind: 'text',
@@ -123,23 +158,21 @@ class Mapper {
         runs: block.runs,
         blocks: [block.id],
       });
-    if (destination === 'title' && joins.has(block.id) && this.#slide?.kind === 'content')
-      return this.#addContent(block, {
-        kind: 'point',
-        level: this.#nesting.placeAt(1, 0),
-        id: block.id,
-        runs: blockRuns(block),
-        blocks: [block.id],
-      });
-    if (destination === 'section' || destination === 'title') return this.#startTitled(block, destination);
-    this.#contentSlide(block);
-    this.#addContent(block, this.#content(block, destination));
+    const joined = destination === 'title' && joinedAt(this.#plan, i) && this.#slide?.kind === 'content';
+    if (!joined && (destination === 'section' || destination === 'title'))
+      return this.#startTitled(block, destination, turned);
+    if (!joined) this.#contentSlide(block);
+    const content: Content = joined
+      ? { kind: 'point', level: this.#nesting.placeAt(1, 0), id: block.id, runs: blockRuns(block), blocks: [block.id] }
+      : this.#content(block, destination, turned);
+    if (content.kind === 'point') this.#destinations[at] = [block.id, `point${content.level}`];
+    this.#addContent(block, content);
   }
 
-  #startTitled(block: Block, destination: 'section' | 'title'): void {
+  #startTitled(block: Block, destination: 'section' | 'title', turned: boolean): void {
     this.#release();
     this.#close();
-    const cover = block === this.#title && !this.#overrides.turned.has(block.id);
+    const cover = block === this.#title && !turned;
     const runs = blockRuns(block);
     if (destination === 'section') this.#section = runsText(runs);
     this.#start(`s${block.id}`, cover ? 'cover' : destination === 'section' ? 'section' : 'content', {
@@ -162,7 +195,7 @@ class Mapper {
     this.#cut = false;
   }
 
-  #content(block: Block, destination: Destination): Content {
+  #content(block: Block, destination: Destination, turned: boolean): Content {
     const common = { id: block.id, blocks: [block.id] };
     if (block.kind === 'table') return { kind: 'table', table: block.table, ...common };
     if (block.kind === 'picture') return { kind: 'picture', picture: block.picture!, alt: block.alt, ...common };
@@ -173,7 +206,6 @@ class Mapper {
       return { kind: 'text', style, runs, ...common };
     }
     const rank = block.kind === 'heading' ? level : BELOW_HEADINGS + level;
-    const turned = this.#overrides.turned.has(block.id);
     return {
       kind: 'point',
       level: turned ? this.#nesting.placeAt(level, rank) : this.#nesting.place(rank),
@@ -252,6 +284,12 @@ class Mapper {
     const words = [runsText(first), ...blocks.map(blockText)].find((text) => text.trim() !== '');
     return plain(title ?? (words === undefined ? 'Untitled' : suggestTitle(words)));
   }
+}
+
+function sameCodes(a: Uint8Array, b: Uint8Array): boolean {
+  if (a.length !== b.length) return false;
+  for (let i = 0; i < a.length; i++) if (a[i] !== b[i]) return false;
+  return true;
 }
 
 const TITLE_WORDS = 8;

@@ -1,17 +1,9 @@
 /** Joins the stages: document and edits to deck, pages and ledger. */
 import { decide, replay, type Decisions, type Edit, type Unplaced } from '../edits/index.ts';
-import type { Deck, Destination, LevelMap, Slide } from '../deck/index.ts';
-import { findTitle, type DocumentModel } from '../document/index.ts';
+import type { Deck, LevelMap, Slide } from '../deck/index.ts';
+import type { DocumentModel } from '../document/index.ts';
 import { layOutSlide, type Page } from '../layout/index.ts';
-import {
-  destinationOf,
-  makeLedger,
-  mapDocument,
-  presetMap,
-  PRESET_NAMES,
-  type Ledger,
-  type PresetName,
-} from '../mapping/index.ts';
+import { makeLedger, mapDocument, presetMap, PRESET_NAMES, type Ledger, type PresetName } from '../mapping/index.ts';
 import { DEFAULT_THEME, themeNamed, type Theme } from '../theme/index.ts';
 
 export interface Converted {
@@ -24,8 +16,6 @@ export interface Converted {
   readonly mapName: string | null;
   readonly map: LevelMap;
   readonly decisions: Decisions;
-  /** What every block becomes, marks and rules applied. */
-  readonly destinations: ReadonlyMap<string, Destination>;
 }
 
 export const DEFAULT_MAP: PresetName = PRESET_NAMES[0];
@@ -37,14 +27,13 @@ export const DEFAULT_MAP: PresetName = PRESET_NAMES[0];
  */
 export function convert(document: DocumentModel, edits: readonly Edit[], previous?: Converted): Converted {
   const decisions = decide(edits);
-  const map = decisions.map?.map ?? presetMap(DEFAULT_MAP, document);
+  const map = decisions.map?.map ?? defaultMap(document);
   const mapped = mapDocument(document, map, decisions);
   const { deck: fresh, unplaced } = replay(mapped, edits, blockIds(document));
   const deck = previous === undefined ? fresh : { ...fresh, slides: keepIdentity(previous.deck.slides, fresh.slides) };
   const theme = themeNamed(decisions.theme) ?? DEFAULT_THEME;
   const pictures = pictureMap(document);
   const pages = deck.slides.flatMap((slide) => pagesOf(slide, theme, decisions.full, pictures));
-  const title = findTitle(document.blocks);
   return {
     deck,
     pages,
@@ -54,19 +43,14 @@ export function convert(document: DocumentModel, edits: readonly Edit[], previou
     mapName: decisions.map === undefined ? DEFAULT_MAP : decisions.map.name,
     map,
     decisions,
-    destinations: actualDestinations(
-      deck,
-      new Map(document.blocks.map((block) => [block.id, destinationOf(block, title, map, decisions)])),
-    ),
   };
 }
 
-/** A point is shown at the level that it has on its slide, which nesting may have made another than the map's. */
-function actualDestinations(deck: Deck, destinations: Map<string, Destination>): ReadonlyMap<string, Destination> {
-  for (const slide of deck.slides)
-    for (const part of slide.content)
-      if (part.kind === 'point') for (const block of part.blocks) destinations.set(block, `point${part.level}`);
-  return destinations;
+const defaultMaps = new WeakMap<DocumentModel, LevelMap>();
+function defaultMap(document: DocumentModel): LevelMap {
+  let map = defaultMaps.get(document);
+  if (map === undefined) defaultMaps.set(document, (map = presetMap(DEFAULT_MAP, document)));
+  return map;
 }
 
 const ids = new WeakMap<DocumentModel, ReadonlySet<string>>();

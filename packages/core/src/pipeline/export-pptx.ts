@@ -1,4 +1,5 @@
 /** Writes what was converted as PPTX. */
+import type { Deflate } from '../container/index.ts';
 import type { PictureData } from '../content/index.ts';
 import type { DocumentModel } from '../document/index.ts';
 import { makeScene } from '../scene/index.ts';
@@ -9,8 +10,13 @@ export function exportPptx(
   document: DocumentModel,
   pictures: readonly PictureData[],
   converted: Converted,
+  deflate?: Deflate,
 ): Uint8Array {
   const byId = new Map(pictures.map((picture) => [picture.id, picture]));
   const { title, author, language } = document;
-  return writePptx(makeScene(converted.pages, converted.theme, { title, author, language }), (id) => byId.get(id));
+  return writePptx(
+    makeScene(converted.pages, converted.theme, { title, author, language }),
+    (id) => byId.get(id),
+    deflate,
+  );
 }

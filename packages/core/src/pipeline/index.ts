@@ -1,2 +1,3 @@
+export { DEFLATE_SETTINGS } from '../container/index.ts';
 export * from './convert.ts';
 export * from './export-pptx.ts';

@@ -1,7 +1,8 @@
 /** A worker thread: the core, and nothing else. */
-import { gunzipSync, gzipSync } from 'node:zlib';
+import { deflateRawSync, gunzipSync, gzipSync } from 'node:zlib';
 import {
   convert,
+  DEFLATE_SETTINGS,
   detectType,
   documentWords,
   exportPptx,
@@ -54,5 +55,5 @@ function exportDeck({ packed, pictures, log }: ExportTask): Uint8Array {
     const found = bytes.get(picture.id);
     return found === undefined ? [] : [{ ...picture, bytes: found }];
   });
-  return exportPptx(document, data, convert(document, foldLog(log).done));
+  return exportPptx(document, data, convert(document, foldLog(log).done), (bytes) => deflateRawSync(bytes, DEFLATE_SETTINGS));
 }

@@ -3,6 +3,7 @@ import {
   convert,
   countWords,
   layOutSlide,
+  ledgerEntries,
   presetMap,
   PRESET_NAMES,
   runsText,
@@ -23,7 +24,7 @@ let document: DocumentModel | undefined;
 let converted: Converted | undefined;
 /** Pages that the window has, by key. */
 let sent = new Map<string, { readonly page: Page; readonly row: Row }>();
-let destinations = new Map<string, Destination>();
+let destinations: ReadonlyMap<string, Destination> = new Map();
 let revision = 0;
 
 const say = (message: FromWorker): void => self.postMessage(message);
@@ -45,7 +46,7 @@ async function handle(message: ToWorker): Promise<void> {
     case 'dress':
       return dress(message.theme, message.keys);
     case 'ledger':
-      return say({ kind: 'ledger', entries: converted?.ledger.entries ?? [] });
+      return say({ kind: 'ledger', entries: document === undefined || converted === undefined ? [] : ledgerEntries(document, converted.deck) });
   }
 }
 
@@ -78,8 +79,8 @@ function update({ edits, seq }: ToWorker & { kind: 'edits' }): void {
     }
   });
   sent = next;
-  const turned = [...converted.destinations].filter(([block, destination]) => destinations.get(block) !== destination);
-  destinations = new Map(converted.destinations);
+  const turned = [...converted.deck.destinations].filter(([block, destination]) => destinations.get(block) !== destination);
+  destinations = converted.deck.destinations;
   const { document: words, slides, notes, leftOut, lost } = converted.ledger;
   say({
     kind: 'view',

@@ -413,7 +413,8 @@ export class FlowReader implements XmlHandler {
   #text(text: string): void {
     const run = this.#run;
     const { paragraph } = this.#flow;
-    if (paragraph === undefined || run.hidden || this.#fields.some((field) => field.phase === 'code')) return;
+    if (paragraph === undefined || run.hidden) return;
+    if (this.#fields.length > 0 && this.#fields.some((field) => field.phase === 'code')) return;
     const style = this.#context.styles.get(paragraph.styleId);
     if (style.hidden) return;
     if (text.trim() !== '') {
@@ -421,7 +422,7 @@ export class FlowReader implements XmlHandler {
       const size = run.size || (style.size ?? 0);
       if (size > paragraph.largest) paragraph.largest = size;
       if (!(run.bold ?? style.bold)) paragraph.allBold = false;
-      if (!(run.caps || style.caps) && text !== text.toUpperCase()) paragraph.allCaps = false;
+      if (paragraph.allCaps && !(run.caps || style.caps) && text !== text.toUpperCase()) paragraph.allCaps = false;
       if (!(run.mono || style.mono)) paragraph.allMono = false;
     }
     const link = this.#links.at(-1) ?? this.#fields.at(-1)?.link;

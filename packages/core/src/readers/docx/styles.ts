@@ -42,8 +42,19 @@ export interface Style {
 /** Reads an on-off property (§22.9.2.7): present without a value means on. */
 export const isOn = (a: Attributes): boolean => !['0', 'false', 'off'].includes(a['w:val'] ?? '1');
 
-export const isMono = (font: string | undefined): boolean =>
-  font !== undefined && /courier|consolas|mono|menlo|typewriter/i.test(font);
+const monoFonts = new Map<string, boolean>();
+
+/** Whether a font, by its name, sets all characters equally wide. Every run may name its font, so answers are kept. */
+export function isMono(font: string | undefined): boolean {
+  if (font === undefined) return false;
+  let mono = monoFonts.get(font);
+  if (mono === undefined) {
+    mono = /courier|consolas|mono|menlo|typewriter/i.test(font);
+    // A file that names thousands of fonts must not fill the memory of whoever reads the next one.
+    if (monoFonts.size < 1000) monoFonts.set(font, mono);
+  }
+  return mono;
+}
 
 export class Styles {
   readonly #raw = new Map<string, Raw>();

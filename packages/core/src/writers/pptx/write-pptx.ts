@@ -1,5 +1,5 @@
 /** Writes a scene as PPTX (ECMA-376-1 §13, §19): everything native, everything that can be inherited inherited. */
-import { writeZip, xmlText, type Part } from '../../container/index.ts';
+import { writeZip, xmlText, type Deflate, type Part } from '../../container/index.ts';
 import type { PictureId, PictureMime } from '../../content/index.ts';
 import type { PictureSource, Scene, SceneSlide } from '../../scene/index.ts';
 import { SLIDE_HEIGHT, SLIDE_WIDTH } from '../../theme/index.ts';
@@ -14,7 +14,7 @@ const ENDINGS: Readonly<Record<PictureMime, string>> = { 'image/png': 'png', 'im
 const FIRST_SLIDE_ID = 256;
 
 /** The same scene gives the same bytes. */
-export function writePptx(scene: Scene, pictures: PictureSource): Uint8Array {
+export function writePptx(scene: Scene, pictures: PictureSource, deflate?: Deflate): Uint8Array {
   const parts: Part[] = [];
   const overrides: string[] = [];
   const add = (name: string, content: string, type?: string, rels?: readonly Rel[]): void => {
@@ -85,12 +85,10 @@ export function writePptx(scene: Scene, pictures: PictureSource): Uint8Array {
     },
     { id: 'rId3', type: 'extended-properties', target: 'docProps/app.xml' },
   ]);
-  return writeZip([
-    { name: '[Content_Types].xml', content: types },
-    { name: '_rels/.rels', content: root },
-    ...parts,
-    ...media.parts,
-  ]);
+  return writeZip(
+    [{ name: '[Content_Types].xml', content: types }, { name: '_rels/.rels', content: root }, ...parts, ...media.parts],
+    deflate,
+  );
 
   function addSlide(slide: SceneSlide, number: number): void {
     const rels = new Rels();

@@ -1,0 +1,75 @@
+/** Decides for every block where it goes: by the author's mark, else by the rule for its role, else by the map. */
+import { DESTINATIONS, TEXT_KINDS, type Destination, type LevelMap } from '../deck/index.ts';
+import { blockIndex, findTitle, type Block, type DocumentModel } from '../document/index.ts';
+import { textKindOf } from './text-kind.ts';
+
+/** What the author decided for single blocks, over the map. */
+export interface Overrides {
+  readonly turned: ReadonlyMap<string, Destination>;
+  /** Blocks before which a new slide starts. */
+  readonly cuts: ReadonlySet<string>;
+  /** Titles that go on with the slide before them, as its points. */
+  readonly joins: ReadonlySet<string>;
+}
+
+export const NO_OVERRIDES: Overrides = { turned: new Map(), cuts: new Set(), joins: new Set() };
+
+const DESTINATION = 15;
+const TURNED = 16;
+const CUT = 32;
+const JOINED = 64;
+
+/** A number for each block, so that two plans can be compared without looking at the blocks. */
+export interface Plan {
+  readonly codes: Uint8Array;
+}
+
+export const destinationAt = ({ codes }: Plan, i: number): Destination => DESTINATIONS[codes[i]! & DESTINATION]!;
+export const turnedAt = ({ codes }: Plan, i: number): boolean => (codes[i]! & TURNED) !== 0;
+export const cutAt = ({ codes }: Plan, i: number): boolean => (codes[i]! & CUT) !== 0;
+export const joinedAt = ({ codes }: Plan, i: number): boolean => (codes[i]! & JOINED) !== 0;
+
+/** Rows of the table that turns kinds into destinations: the level map's, then the roles that no map decides. */
+const ROLES = { out: TEXT_KINDS.length, onSlide: TEXT_KINDS.length + 1, title: TEXT_KINDS.length + 2 } as const;
+const ordinal = (destination: Destination): number => DESTINATIONS.indexOf(destination);
+
+export function makePlan(document: DocumentModel, map: LevelMap, { turned, cuts, joins }: Overrides): Plan {
+  const rows = rowsOf(document);
+  const table = [...TEXT_KINDS.map((kind) => ordinal(map[kind])), ordinal('out'), ordinal('slide'), ordinal('title')];
+  const codes = new Uint8Array(rows.length);
+  for (let i = 0; i < rows.length; i++) codes[i] = table[rows[i]!]!;
+  const { places } = blockIndex(document);
+  for (const [block, to] of turned) {
+    const place = places.get(block);
+    if (place !== undefined) codes[place] = possible(document.blocks[place]!, ordinal(to)) | TURNED;
+  }
+  for (const block of cuts) if (places.has(block)) codes[places.get(block)!]! |= CUT;
+  for (const block of joins) if (places.has(block)) codes[places.get(block)!]! |= JOINED;
+  return { codes };
+}
+
+/** A table or a picture on a slide is itself, whatever else was asked. */
+function possible(block: Block, destination: number): number {
+  const object = block.kind === 'table' || block.kind === 'picture';
+  return object && destination !== ordinal('out') && destination !== ordinal('notes') ? ordinal('slide') : destination;
+}
+
+const rowsByDocument = new WeakMap<DocumentModel, Uint8Array>();
+
+function rowsOf(document: DocumentModel): Uint8Array {
+  let rows = rowsByDocument.get(document);
+  if (rows === undefined) {
+    const title = findTitle(document.blocks);
+    rows = Uint8Array.from(document.blocks, (block) => rowOf(block, title));
+    rowsByDocument.set(document, rows);
+  }
+  return rows;
+}
+
+function rowOf(block: Block, title: Block | undefined): number {
+  if (block === title) return ROLES.title;
+  if (block.kind === 'paragraph' && block.role === 'contents') return ROLES.out;
+  if (block.kind === 'paragraph' && block.role === 'subtitle') return ROLES.onSlide;
+  const kind = textKindOf(block);
+  return kind === undefined ? ROLES.out : TEXT_KINDS.indexOf(kind);
+}
