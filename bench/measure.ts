@@ -18,7 +18,11 @@ export async function best(runs: number, work: () => unknown): Promise<number> {
 
 /** Prints a result for the parent process; peak memory is the whole process's, so every subject has a process of its own. */
 export function tell(ms: number, extra?: Measured['extra']): void {
-  const measured: Measured = { ms, peakMegabytes: process.resourceUsage().maxRSS / 1024, ...(extra === undefined ? {} : { extra }) };
+  const measured: Measured = {
+    ms,
+    peakMegabytes: process.resourceUsage().maxRSS / 1024,
+    ...(extra === undefined ? {} : { extra }),
+  };
   console.log(JSON.stringify(measured));
 }
 

@@ -26,7 +26,11 @@ await build({
 });
 
 function run(name, ...args) {
-  const { status, stdout, stderr } = spawnSync('node', ['--expose-gc', join(out, `${name}.mjs`), ...args], { cwd: root, encoding: 'utf8', maxBuffer: 64 * 1024 * 1024 });
+  const { status, stdout, stderr } = spawnSync('node', ['--expose-gc', join(out, `${name}.mjs`), ...args], {
+    cwd: root,
+    encoding: 'utf8',
+    maxBuffer: 64 * 1024 * 1024,
+  });
   if (status !== 0) throw new Error(`${name} ${args.join(' ')} failed:\n${stderr}`);
   return JSON.parse(stdout.trim().split('\n').at(-1));
 }
@@ -42,13 +46,33 @@ if (wanted('docx')) {
   const file = join(out, 'report.docx');
   run('docx', 'floor', file);
   const [floor, ours, mammoth] = ['floor', 'ours', 'mammoth'].map((subject) => run('docx', subject, file));
-  row(`DOCX of ${ours.extra.words} words, to the floor of unzip and SAX`, `${times(ours.ms / floor.ms)} (${ms(ours.ms)} / ${ms(floor.ms)})`, '≤ 1.5 ×', ours.ms / floor.ms <= 1.5);
-  row('the same, mammoth to ours', `${times(mammoth.ms / ours.ms)} (${ms(mammoth.ms)})`, '≥ 6 ×', mammoth.ms / ours.ms >= 6);
-  row('peak memory, ours to mammoth', `${times(ours.peakMegabytes / mammoth.peakMegabytes)} (${Math.round(ours.peakMegabytes)} / ${Math.round(mammoth.peakMegabytes)} MB)`, '≤ 0.25 ×', ours.peakMegabytes / mammoth.peakMegabytes <= 0.25);
+  row(
+    `DOCX of ${ours.extra.words} words, to the floor of unzip and SAX`,
+    `${times(ours.ms / floor.ms)} (${ms(ours.ms)} / ${ms(floor.ms)})`,
+    '≤ 1.5 ×',
+    ours.ms / floor.ms <= 1.5,
+  );
+  row(
+    'the same, mammoth to ours',
+    `${times(mammoth.ms / ours.ms)} (${ms(mammoth.ms)})`,
+    '≥ 6 ×',
+    mammoth.ms / ours.ms >= 6,
+  );
+  row(
+    'peak memory, ours to mammoth',
+    `${times(ours.peakMegabytes / mammoth.peakMegabytes)} (${Math.round(ours.peakMegabytes)} / ${Math.round(mammoth.peakMegabytes)} MB)`,
+    '≤ 0.25 ×',
+    ours.peakMegabytes / mammoth.peakMegabytes <= 0.25,
+  );
 }
 if (wanted('markdown')) {
   const [ours, parse] = ['ours', 'markdown-it'].map((subject) => run('markdown', subject));
-  row('1 MB of Markdown, to markdown-it’s own parse', `${times(ours.ms / parse.ms)} (${ms(ours.ms)} / ${ms(parse.ms)})`, '≤ 1.5 ×', ours.ms / parse.ms <= 1.5);
+  row(
+    '1 MB of Markdown, to markdown-it’s own parse',
+    `${times(ours.ms / parse.ms)} (${ms(ours.ms)} / ${ms(parse.ms)})`,
+    '≤ 1.5 ×',
+    ours.ms / parse.ms <= 1.5,
+  );
 }
 if (wanted('deck')) {
   const scratch = run('deck', 'scratch');
@@ -62,26 +86,60 @@ if (wanted('deck')) {
 }
 if (wanted('browser')) {
   const page = run('browser');
-  row('1,000 slides in the browser: edit to drawing', `${ms(page.ms)}, longest frame ${ms(page.extra.longestFrame)}`, 'longest frame ≤ 34 ms', page.extra.longestFrame <= 34);
-  row('a plug to new counts, in the browser: the first, and the median', `${ms(page.extra.firstPlug)}, ${ms(page.extra.plug)}`, '≤ 100 ms', page.extra.firstPlug <= 100);
+  row(
+    '1,000 slides in the browser: edit to drawing',
+    `${ms(page.ms)}, longest frame ${ms(page.extra.longestFrame)}`,
+    'longest frame ≤ 34 ms',
+    page.extra.longestFrame <= 34,
+  );
+  row(
+    'a plug to new counts, in the browser: the first, and the median',
+    `${ms(page.extra.firstPlug)}, ${ms(page.extra.plug)}`,
+    '≤ 100 ms',
+    page.extra.firstPlug <= 100,
+  );
 }
 if (wanted('pptx')) {
   const [ours, peer] = ['ours', 'pptxgenjs'].map((subject) => run('pptx', subject));
-  row('PPTX of 500 slides, pptxgenjs to ours', `${times(peer.ms / ours.ms)} (${ms(peer.ms)} / ${ms(ours.ms)})`, '≥ 4 ×', peer.ms / ours.ms >= 4);
-  row('peak memory, ours to pptxgenjs', `${times(ours.peakMegabytes / peer.peakMegabytes)} (${Math.round(ours.peakMegabytes)} / ${Math.round(peer.peakMegabytes)} MB)`, '≤ 0.67 ×', ours.peakMegabytes / peer.peakMegabytes <= 0.67);
+  row(
+    'PPTX of 500 slides, pptxgenjs to ours',
+    `${times(peer.ms / ours.ms)} (${ms(peer.ms)} / ${ms(ours.ms)})`,
+    '≥ 4 ×',
+    peer.ms / ours.ms >= 4,
+  );
+  row(
+    'peak memory, ours to pptxgenjs',
+    `${times(ours.peakMegabytes / peer.peakMegabytes)} (${Math.round(ours.peakMegabytes)} / ${Math.round(peer.peakMegabytes)} MB)`,
+    '≤ 0.67 ×',
+    ours.peakMegabytes / peer.peakMegabytes <= 0.67,
+  );
 }
 if (wanted('text')) {
   const [ours, peer] = ['ours', 'fontkit'].map((subject) => run('text', subject));
-  row('100,000 words measured and broken, fontkit’s layout to ours', `${times(peer.ms / ours.ms)} (${ms(peer.ms)} / ${ms(ours.ms)})`, '', true);
+  row(
+    '100,000 words measured and broken, fontkit’s layout to ours',
+    `${times(peer.ms / ours.ms)} (${ms(peer.ms)} / ${ms(ours.ms)})`,
+    '',
+    true,
+  );
   const difference = Math.abs(ours.extra.width / peer.extra.width - 1) * 100;
   row('difference of widths', `${difference.toFixed(4)} %`, '≤ 0.1 %', difference <= 0.1);
 }
 if (wanted('size')) {
   const assets = join(root, 'packages/web/dist/assets');
   const html = readFileSync(join(root, 'packages/web/dist/index.html'), 'utf8');
-  const needed = readdirSync(assets).filter((name) => name.endsWith('.js') && (html.includes(name) || name.startsWith('decks-page')));
-  const page = readFileSync(join(assets, needed.find((name) => name.startsWith('decks-page'))), 'utf8');
-  for (const name of readdirSync(assets)) if (name.endsWith('.js') && !needed.includes(name) && page.includes(name)) needed.push(name);
+  const needed = readdirSync(assets).filter(
+    (name) => name.endsWith('.js') && (html.includes(name) || name.startsWith('decks-page')),
+  );
+  const page = readFileSync(
+    join(
+      assets,
+      needed.find((name) => name.startsWith('decks-page')),
+    ),
+    'utf8',
+  );
+  for (const name of readdirSync(assets))
+    if (name.endsWith('.js') && !needed.includes(name) && page.includes(name)) needed.push(name);
   const size = needed.reduce((sum, name) => sum + gzipSync(readFileSync(join(assets, name))).length, 0) / 1000;
   row('JavaScript for the list of decks, compressed', `${size.toFixed(0)} kB`, '≤ 250 kB', size <= 250);
 }

@@ -6,11 +6,24 @@ import { tell } from '../measure.ts';
 
 const alvex = new Alvex();
 await alvex.start();
-const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'] });
+const browser = await chromium.launch({
+  executablePath: '/usr/bin/chromium',
+  args: [
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-quic',
+    '--no-first-run',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+  ],
+});
 try {
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
   await page.goto(alvex.address);
-  await page.getByLabel('Document').setInputFiles({ name: 'big.md', mimeType: 'text/markdown', buffer: Buffer.from(deckSource(1000)) });
+  await page
+    .getByLabel('Document')
+    .setInputFiles({ name: 'big.md', mimeType: 'text/markdown', buffer: Buffer.from(deckSource(1000)) });
   await page.waitForURL(/slides/);
   await page.getByTestId('slide-count').waitFor();
   await page.locator('g[data-target="title"]').first().waitFor();
@@ -32,7 +45,8 @@ try {
       requestAnimationFrame(tick);
       const start = performance.now();
       area.blur();
-      while (!document.querySelector('g[data-target="title"]')?.textContent?.includes(text)) await new Promise((resolve) => requestAnimationFrame(resolve));
+      while (!document.querySelector('g[data-target="title"]')?.textContent?.includes(text))
+        await new Promise((resolve) => requestAnimationFrame(resolve));
       const ms = performance.now() - start;
       running = false;
       return { ms, longest: Math.max(...frames.slice(1)) };
@@ -54,7 +68,8 @@ try {
         return performance.now() - start;
       }, to),
     );
-  const median = (values: readonly number[]): number => [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)]!;
+  const median = (values: readonly number[]): number =>
+    [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)]!;
   tell(median(edits), { longestFrame: median(gaps), firstPlug: plugs[0]!, plug: median(plugs) });
 } finally {
   await browser.close();

@@ -19,7 +19,11 @@ if (subject === 'scratch') {
   tell(
     await best(20, () => {
       state = convert(document, [{ kind: 'retitle', slide: slide.id, runs: plain(`Title ${i++}`) }], state);
-      drawPage(state.pages.find((page) => page.slide.id === slide.id)!, i, state.theme);
+      drawPage(
+        state.pages.find((page) => page.slide.id === slide.id)!,
+        i,
+        state.theme,
+      );
     }),
   );
 } else if (subject === 'turn') {

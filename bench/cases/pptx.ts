@@ -5,15 +5,24 @@ import { convert, DEFLATE_SETTINGS, exportPptx, readDocument } from '../../packa
 import { best, sentence, tell } from '../measure.ts';
 
 const SLIDES = 500;
-const content = Array.from({ length: SLIDES }, (_, i) => ({ title: sentence(i, 5), points: Array.from({ length: 5 }, (_, k) => sentence(i + k, 9)), notes: sentence(i, 60) }));
+const content = Array.from({ length: SLIDES }, (_, i) => ({
+  title: sentence(i, 5),
+  points: Array.from({ length: 5 }, (_, k) => sentence(i + k, 9)),
+  notes: sentence(i, 60),
+}));
 const [, , subject] = process.argv;
 
 if (subject === 'ours') {
-  const source = content.map(({ title, points, notes }) => `# ${title}\n\n${points.map((point) => `- ${point}`).join('\n')}\n\n${notes}\n`).join('\n');
+  const source = content
+    .map(({ title, points, notes }) => `# ${title}\n\n${points.map((point) => `- ${point}`).join('\n')}\n\n${notes}\n`)
+    .join('\n');
   const { document } = readDocument(new TextEncoder().encode(source), 'markdown');
   const converted = convert(document, []);
   let size = 0;
-  const ms = await best(3, () => (size = exportPptx(document, [], converted, (bytes) => deflateRawSync(bytes, DEFLATE_SETTINGS)).length));
+  const ms = await best(
+    3,
+    () => (size = exportPptx(document, [], converted, (bytes) => deflateRawSync(bytes, DEFLATE_SETTINGS)).length),
+  );
   tell(ms, { bytes: size });
 } else {
   let size = 0;
@@ -22,7 +31,10 @@ if (subject === 'ours') {
     for (const { title, points, notes } of content) {
       const slide = deck.addSlide();
       slide.addText(title, { x: 0.5, y: 0.3, w: 9, h: 0.8, fontSize: 32, bold: true });
-      slide.addText(points.map((text) => ({ text, options: { bullet: true, breakLine: true } })), { x: 0.5, y: 1.3, w: 9, h: 4, fontSize: 20 });
+      slide.addText(
+        points.map((text) => ({ text, options: { bullet: true, breakLine: true } })),
+        { x: 0.5, y: 1.3, w: 9, h: 4, fontSize: 20 },
+      );
       slide.addNotes(notes);
     }
     const out = (await deck.write({ outputType: 'STREAM', compression: true })) as Uint8Array;

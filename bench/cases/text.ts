@@ -14,10 +14,15 @@ if (subject === 'ours') {
   });
   tell(ms, { width: paragraphs.reduce((sum, text) => sum + face.width(text), 0) });
 } else {
-  const font = openSync(join(process.cwd(), 'node_modules/@expo-google-fonts/source-sans-3/400Regular/SourceSans3_400Regular.ttf'));
+  const font = openSync(
+    join(process.cwd(), 'node_modules/@expo-google-fonts/source-sans-3/400Regular/SourceSans3_400Regular.ttf'),
+  );
   let width = 0;
   const ms = await best(1, () => {
-    width = paragraphs.reduce((sum, text) => sum + font.layout(text, { liga: false, clig: false, calt: false }).advanceWidth / font.unitsPerEm, 0);
+    width = paragraphs.reduce(
+      (sum, text) => sum + font.layout(text, { liga: false, clig: false, calt: false }).advanceWidth / font.unitsPerEm,
+      0,
+    );
   });
   tell(ms, { width });
 }

@@ -70,7 +70,9 @@ function main(): void {
       const { document, pictures } = read(file, values.type);
       writeFileSync(
         values.out,
-        exportPptx(document, pictures, convert(document, choices(document, values.map, values.theme)), (bytes) => deflateRawSync(bytes, DEFLATE_SETTINGS)),
+        exportPptx(document, pictures, convert(document, choices(document, values.map, values.theme)), (bytes) =>
+          deflateRawSync(bytes, DEFLATE_SETTINGS),
+        ),
       );
       return;
     }

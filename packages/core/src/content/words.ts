@@ -1,4 +1,5 @@
 /** Counts words as people count them. */
+import { runsText, type Runs } from './run.ts';
 
 // Scripts written without spaces: each character counts, as the trade does for Chinese and Japanese.
 const UNSPACED =
@@ -20,5 +21,14 @@ export function countWords(text: string): number {
     const first = token.charCodeAt(0);
     if ((first >= 97 && first <= 122) || (first >= 65 && first <= 90) || HAS_WORD.test(token)) words++;
   }
+  return words;
+}
+
+const counted = new WeakMap<Runs, number>();
+
+/** The number of words in `runs`; the same runs are counted once. */
+export function runsWords(runs: Runs): number {
+  let words = counted.get(runs);
+  if (words === undefined) counted.set(runs, (words = countWords(runsText(runs))));
   return words;
 }

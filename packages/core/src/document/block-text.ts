@@ -1,6 +1,6 @@
 /** The words of a block, as text and as a number. */
 import { unreachable } from '../base/index.ts';
-import { countWords, runsText, tableText, type Runs } from '../content/index.ts';
+import { countWords, runsText, runsWords, tableText, type Runs } from '../content/index.ts';
 import type { Block, DocumentModel } from './block.ts';
 
 /** All text of a block; a table's cells are parted by bars and line breaks. A picture has none: its description is not text. */
@@ -36,7 +36,7 @@ const counted = new WeakMap<Block, number>();
 export function blockWords(block: Block): number {
   let words = counted.get(block);
   if (words === undefined) {
-    words = countWords(blockText(block));
+    words = 'runs' in block ? runsWords(block.runs) : countWords(blockText(block));
     counted.set(block, words);
   }
   return words;

@@ -22,16 +22,19 @@ export type FamilyName = keyof typeof PACKED;
 export type FaceStyle = 'regular' | 'bold' | 'italic' | 'boldItalic';
 
 const unpacked = new Map<FamilyName, Record<FaceStyle, FaceData>>();
-const faces = new Map<string, FontMetrics>();
+const faces = new Map<FamilyName, Partial<Record<FaceStyle, FontMetrics>>>();
 
 export function fontFace(family: FamilyName, style: FaceStyle): FontMetrics {
-  const key = `${family} ${style}`;
-  let face = faces.get(key);
-  if (face === undefined) {
-    let data = unpacked.get(family);
-    if (data === undefined)
-      unpacked.set(family, (data = (JSON.parse(PACKED[family]) as { faces: Record<FaceStyle, FaceData> }).faces));
-    faces.set(key, (face = new FontMetrics(data[style])));
+  let styles = faces.get(family);
+  if (styles === undefined) faces.set(family, (styles = {}));
+  return (styles[style] ??= new FontMetrics(unpack(family)[style]));
+}
+
+function unpack(family: FamilyName): Record<FaceStyle, FaceData> {
+  let data = unpacked.get(family);
+  if (data === undefined) {
+    ({ faces: data } = JSON.parse(PACKED[family]) as { faces: Record<FaceStyle, FaceData> });
+    unpacked.set(family, data);
   }
-  return face;
+  return data;
 }

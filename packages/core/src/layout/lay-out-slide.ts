@@ -36,7 +36,7 @@ export function layOutSlide(slide: Slide, options: LayoutOptions): readonly Page
         ? [emptyPage(slide, theme)]
         : groupsOf(slide.content).flatMap((group) => groupPages(group, options));
   const titled = drafts.map((draft) => withTitle(draft, slide, theme));
-  const placed = titled.map(({ draft }) => partsOf(draft));
+  const placed = titled.length === 1 ? [] : titled.map(({ draft }) => partsOf(draft));
   const notes = notesByPage(slide, placed);
   if (titled[0]!.titleCut)
     notes[0]!.unshift({
@@ -104,7 +104,16 @@ function cutTitle(runs: Runs, limit: number): Runs {
 }
 
 function textBox(paras: readonly Para[], frame: Frame, theme: Theme, size: number): TextBox {
-  return { kind: 'text', frame, paragraphs: placeText(paras, frame, theme, size), scale: size / frame.style.sizes[0]! };
+  let placed: TextBox['paragraphs'] | undefined;
+  return {
+    kind: 'text',
+    frame,
+    scale: size / frame.style.sizes[0]!,
+    // Lines are placed when they are looked at: of a thousand slides only a few are, and all are counted.
+    get paragraphs() {
+      return (placed ??= placeText(paras, frame, theme, size));
+    },
+  };
 }
 
 function coverPages(slide: Slide, options: LayoutOptions): readonly Draft[] {
@@ -239,6 +248,7 @@ function pictureBox(part: PicturePart, frame: Frame, { pictures }: LayoutOptions
   return { kind: 'picture', frame, part: part.id, picture: part.picture, alt: part.alt, rect };
 }
 
+/** Parts on a page; looked for only where a slide takes more than one. */
 function partsOf(draft: Draft): ReadonlySet<string> {
   const parts = draft.boxes.flatMap((box) =>
     box.kind === 'text' ? box.paragraphs.map(({ part }) => part) : [box.part],
@@ -247,6 +257,7 @@ function partsOf(draft: Draft): ReadonlySet<string> {
 }
 
 function notesByPage(slide: Slide, placed: readonly ReadonlySet<string>[]): Note[][] {
+  if (placed.length === 0) return [[...slide.notes]];
   const notes: Note[][] = placed.map(() => []);
   for (const note of slide.notes) {
     const page = note.anchor === null ? 0 : placed.findIndex((parts) => parts.has(note.anchor!));
@@ -256,7 +267,8 @@ function notesByPage(slide: Slide, placed: readonly ReadonlySet<string>[]): Note
 }
 
 /** A passage stands on every page that shows it; one that is spoken or left out stands with the one before it. */
-function passagesByPage(slide: Slide, placed: readonly ReadonlySet<string>[]): string[][] {
+function passagesByPage(slide: Slide, placed: readonly ReadonlySet<string>[]): readonly (readonly string[])[] {
+  if (placed.length === 0) return [slide.passages];
   const passages: string[][] = placed.map(() => []);
   const partOf = new Map(slide.content.flatMap((part) => part.blocks.map((block) => [block, part.id] as const)));
   let current = 0;

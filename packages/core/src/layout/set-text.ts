@@ -74,37 +74,43 @@ export function paraSetting(para: Pick<Para, 'style' | 'level'>, frame: Frame, t
   }
 }
 
-const measured = new WeakMap<Runs, Map<string, MeasuredText>>();
+interface Measured {
+  readonly mono: string;
+  readonly text: MeasuredText;
+}
+const measured = new WeakMap<Runs, Map<FontMetrics, Measured>>();
 
-/** Measures runs in a theme's fonts; the same runs are measured once. */
+/** Measures runs in a theme's fonts; the same runs in the same face are measured once. */
 export function measureRuns(
   runs: Runs,
   theme: Theme,
   frame: Frame,
   setting: Pick<ParaSetting, 'italic' | 'mono'>,
 ): MeasuredText {
-  const family = setting.mono ? theme.fonts.mono : theme.fonts[frame.style.font];
-  const key = `${family}${frame.style.bold}${setting.italic}`;
+  const { mono } = theme.fonts;
+  const family = setting.mono ? mono : theme.fonts[frame.style.font];
+  const face = faceOf(family, frame.style.bold, setting.italic);
   let known = measured.get(runs);
   if (known === undefined) measured.set(runs, (known = new Map()));
-  let text = known.get(key);
-  if (text === undefined) {
-    text = measureText(
-      runs.map((run) => ({
-        text: run.text,
-        face: faceOf(run, family, theme, frame.style.bold, setting.italic),
-        scale: run.position ? SCRIPT_SCALE : 1,
-      })),
-    );
-    known.set(key, text);
-  }
+  const found = known.get(face);
+  if (found?.mono === mono) return found.text;
+  const spans = runs.map((run) => ({
+    text: run.text,
+    face: plainRun(run)
+      ? face
+      : faceOf(run.code ? mono : family, run.bold || frame.style.bold, run.italic || setting.italic),
+    scale: run.position ? SCRIPT_SCALE : 1,
+  }));
+  const text = measureText(spans);
+  known.set(face, { mono, text });
   return text;
 }
 
-function faceOf(run: Run, family: string, theme: Theme, bold: boolean, italic: boolean): FontMetrics {
-  const style: FaceStyle =
-    run.bold || bold ? (run.italic || italic ? 'boldItalic' : 'bold') : run.italic || italic ? 'italic' : 'regular';
-  return fontFace((run.code ? theme.fonts.mono : family) as FamilyName, style);
+const plainRun = (run: Run): boolean => !run.bold && !run.italic && !run.code;
+
+function faceOf(family: string, bold: boolean, italic: boolean): FontMetrics {
+  const style: FaceStyle = bold ? (italic ? 'boldItalic' : 'bold') : italic ? 'italic' : 'regular';
+  return fontFace(family as FamilyName, style);
 }
 
 /** Height of a line in points, for a size of 1. */
@@ -113,10 +119,7 @@ export function lineHeight(theme: Theme, frame: Frame, setting: Pick<ParaSetting
 }
 
 function baseFace(theme: Theme, frame: Frame, setting: Pick<ParaSetting, 'mono'>): FontMetrics {
-  return fontFace(
-    (setting.mono ? theme.fonts.mono : theme.fonts[frame.style.font]) as FamilyName,
-    frame.style.bold ? 'bold' : 'regular',
-  );
+  return faceOf(setting.mono ? theme.fonts.mono : theme.fonts[frame.style.font], frame.style.bold, false);
 }
 
 export interface Measure {

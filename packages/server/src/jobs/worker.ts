@@ -55,5 +55,7 @@ function exportDeck({ packed, pictures, log }: ExportTask): Uint8Array {
     const found = bytes.get(picture.id);
     return found === undefined ? [] : [{ ...picture, bytes: found }];
   });
-  return exportPptx(document, data, convert(document, foldLog(log).done), (bytes) => deflateRawSync(bytes, DEFLATE_SETTINGS));
+  return exportPptx(document, data, convert(document, foldLog(log).done), (bytes) =>
+    deflateRawSync(bytes, DEFLATE_SETTINGS),
+  );
 }

@@ -61,11 +61,7 @@ const Count = chakra('sup', {
   base: { color: 'amberText', fontWeight: 700, fontSize: '10px', ml: '3px', position: 'relative', top: '-5px' },
 });
 
-const spills = (state: DeckState): number => {
-  let found = 0;
-  for (const row of state.rows.values()) if (row.fit.state === 'spills') found++;
-  return found;
-};
+const spills = (state: DeckState): number => state.view?.pages.spills.filter(Boolean).length ?? 0;
 
 export function DeckFrame() {
   const { id = '' } = useParams();

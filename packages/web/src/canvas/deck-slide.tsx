@@ -1,8 +1,8 @@
 /** A slide of the open deck by its key: asks for its drawing when it is seen. */
 import { chakra } from '@chakra-ui/react';
 import { runsText } from '@alvex/core';
-import { useEffect } from 'react';
-import { useDeck, wantDrawings } from '../state/deck-store.ts';
+import { useDeck } from '../state/deck-store.ts';
+import { usePage } from '../state/use-page.ts';
 import { SlideDrawing, type SlideActions } from './slide-drawing.tsx';
 
 const Sheet = chakra('div', {
@@ -18,12 +18,8 @@ interface Props {
 }
 
 export function DeckSlide({ slideKey, number, chosen, hidden, actions }: Props) {
-  const drawing = useDeck((state) => state.drawings.get(slideKey));
-  const row = useDeck((state) => state.rows.get(slideKey));
+  const { row, drawing } = usePage(slideKey);
   const deck = useDeck((state) => state.deck?.id ?? '');
-  useEffect(() => {
-    if (row !== undefined && drawing?.rev !== row.rev) wantDrawings([slideKey]);
-  }, [row, drawing, slideKey]);
   const label = `Slide ${number}: ${row === undefined ? '' : runsText(row.title.runs)}`;
   return (
     <Sheet>

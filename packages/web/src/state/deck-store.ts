@@ -7,13 +7,12 @@ import {
   type Diagnostic,
   type Edit,
   type History,
-  type LedgerEntry,
   type LevelMap,
   type LogEntry,
 } from '@alvex/core';
 import { create } from 'zustand';
 import { ApiError, documentUrl, fetchDeck } from '../api/client.ts';
-import type { Drawing, FromWorker, Row, ToWorker, View } from '../worker/protocol.ts';
+import type { Drawing, FromWorker, PlacedEntry, Row, ToWorker, View } from '../worker/protocol.ts';
 import { Sync, type SyncState } from './sync.ts';
 
 export interface DeckState {
@@ -27,15 +26,16 @@ export interface DeckState {
   readonly blockById: ReadonlyMap<string, Block>;
   readonly diagnostics: readonly Diagnostic[];
   readonly presets: Readonly<Record<string, LevelMap>>;
-  readonly view: Omit<View, 'changed' | 'destinations'> | null;
+  readonly view: Omit<View, 'destinations'> | null;
+  /** Newest revision of every page, by key. */
+  readonly revs: ReadonlyMap<string, number>;
+  /** Pages that were seen; one whose revision is not the newest is asked for again when it is seen again. */
   readonly rows: ReadonlyMap<string, Row>;
   readonly destinations: ReadonlyMap<string, Destination>;
-  /** Slides that show a block, in order. */
-  readonly rowsOfBlock: ReadonlyMap<string, readonly string[]>;
   readonly drawings: ReadonlyMap<string, Drawing>;
   /** Drawings in themes that are looked at: theme, then key. */
   readonly dressed: ReadonlyMap<string, ReadonlyMap<string, Drawing>>;
-  readonly ledger: readonly LedgerEntry[] | null;
+  readonly ledger: readonly PlacedEntry[] | null;
   readonly selectedBlock: string | null;
   readonly selectedRow: string | null;
 }
@@ -52,9 +52,9 @@ const EMPTY: DeckState = {
   diagnostics: [],
   presets: {},
   view: null,
+  revs: new Map(),
   rows: new Map(),
   destinations: new Map(),
-  rowsOfBlock: new Map(),
   drawings: new Map(),
   dressed: new Map(),
   ledger: null,
@@ -68,7 +68,10 @@ const { setState: set, getState: get } = useDeck;
 let worker: Worker | undefined;
 let sync: Sync | undefined;
 let seq = 0;
-const wanted = new Set<string>();
+/** Pages that were asked for, with the revision that was the newest then. */
+const asked = new Map<string, number>();
+let asking: string[] = [];
+const finding = new Map<string, (key: string | null) => void>();
 
 const tell = (message: ToWorker): void => worker?.postMessage(message);
 
@@ -94,7 +97,9 @@ export function closeDeck(): void {
   worker = undefined;
   sync?.stop();
   sync = undefined;
-  wanted.clear();
+  asked.clear();
+  asking = [];
+  finding.clear();
   set(EMPTY);
 }
 
@@ -112,15 +117,20 @@ function receive(message: FromWorker): void {
     case 'view':
       takeView(message.view);
       return;
-    case 'drawings': {
-      const drawings = new Map(get().drawings);
-      for (const drawing of message.drawings) {
-        drawings.set(drawing.key, drawing);
-        wanted.delete(`${drawing.key} ${drawing.rev}`);
+    case 'pages': {
+      const [rows, drawings] = [new Map(get().rows), new Map(get().drawings)];
+      for (const row of message.rows) {
+        rows.set(row.key, row);
+        asked.delete(row.key);
       }
-      set({ drawings });
+      for (const drawing of message.drawings) drawings.set(drawing.key, drawing);
+      set({ rows, drawings });
       return;
     }
+    case 'found':
+      finding.get(message.block)?.(message.key);
+      finding.delete(message.block);
+      return;
     case 'dressed': {
       const dressed = new Map(get().dressed);
       dressed.set(
@@ -141,31 +151,22 @@ function receive(message: FromWorker): void {
   }
 }
 
-function takeView({ changed, destinations: turned, ...view }: View): void {
+function takeView({ destinations: turned, ...view }: View): void {
   const state = get();
-  const rows = new Map<string, Row>();
-  const fresh = new Map(changed.map((row) => [row.key, row]));
-  for (const key of view.order) {
-    const row = fresh.get(key) ?? state.rows.get(key);
-    if (row !== undefined) rows.set(key, row);
-  }
+  const { order, revs } = view.pages;
+  const newest = new Map(order.map((key, i) => [key, revs[i]!]));
+  const still = <T>(map: ReadonlyMap<string, T>): ReadonlyMap<string, T> =>
+    [...map.keys()].every((key) => newest.has(key)) ? map : new Map([...map].filter(([key]) => newest.has(key)));
   const destinations = turned.length === 0 ? state.destinations : new Map([...state.destinations, ...turned]);
-  const rowsOfBlock =
-    changed.length === 0 && state.view?.order.length === view.order.length
-      ? state.rowsOfBlock
-      : indexRows(view.order, rows);
-  set({ rows, destinations, view, rowsOfBlock, ledger: null, phase: 'open' });
-}
-
-function indexRows(order: readonly string[], rows: ReadonlyMap<string, Row>): ReadonlyMap<string, readonly string[]> {
-  const index = new Map<string, string[]>();
-  for (const key of order)
-    for (const block of rows.get(key)?.passages ?? []) {
-      const known = index.get(block);
-      if (known === undefined) index.set(block, [key]);
-      else known.push(key);
-    }
-  return index;
+  set({
+    revs: newest,
+    rows: still(state.rows),
+    drawings: still(state.drawings),
+    destinations,
+    view,
+    ledger: null,
+    phase: 'open',
+  });
 }
 
 function convertNow(): void {
@@ -199,16 +200,26 @@ function takeNewer(newer: readonly LogEntry[], unsent: number): void {
   convertNow();
 }
 
-/** Asks for drawings of the slides that are seen and have none of today. */
-export function wantDrawings(keys: readonly string[]): void {
-  const { rows, drawings } = get();
-  const missing = keys.filter((key) => {
-    const row = rows.get(key);
-    return row !== undefined && drawings.get(key)?.rev !== row.rev && !wanted.has(`${key} ${row.rev}`);
+/** Asks for the row and drawing of a page that is seen, unless the newest is here or on its way. */
+export function wantPage(key: string): void {
+  const { revs, rows } = get();
+  const rev = revs.get(key);
+  if (rev === undefined || rows.get(key)?.rev === rev || asked.get(key) === rev) return;
+  asked.set(key, rev);
+  // All that become visible together are asked for together.
+  if (asking.push(key) > 1) return;
+  queueMicrotask(() => {
+    tell({ kind: 'pages', keys: asking });
+    asking = [];
   });
-  if (missing.length === 0) return;
-  for (const key of missing) wanted.add(`${key} ${rows.get(key)!.rev}`);
-  tell({ kind: 'draw', keys: missing });
+}
+
+/** The first page that has a block; null for none. */
+export function findPage(block: string): Promise<string | null> {
+  return new Promise((resolve) => {
+    finding.set(block, resolve);
+    tell({ kind: 'find', block });
+  });
 }
 
 export const wantDressed = (theme: string, keys: readonly string[]): void => tell({ kind: 'dress', theme, keys });

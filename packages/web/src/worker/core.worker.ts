@@ -4,9 +4,10 @@ import {
   countWords,
   layOutSlide,
   ledgerEntries,
+  measureAhead,
   presetMap,
   PRESET_NAMES,
-  runsText,
+  runsWords,
   tableText,
   themeNamed,
   type Converted,
@@ -16,14 +17,20 @@ import {
   type Page,
 } from '@alvex/core';
 import { drawPage } from './draw.ts';
-import type { FromWorker, Row, ToWorker } from './protocol.ts';
+import type { Counts, FromWorker, PlacedEntry, Row, ToWorker } from './protocol.ts';
 
 declare const self: DedicatedWorkerGlobalScope;
 
+interface Known {
+  readonly page: Page;
+  readonly joinBlock: string | null;
+  readonly rev: number;
+}
+
 let document: DocumentModel | undefined;
 let converted: Converted | undefined;
-/** Pages that the window has, by key. */
-let sent = new Map<string, { readonly page: Page; readonly row: Row }>();
+/** The pages of the last view, by key. */
+let known = new Map<string, Known>();
 let destinations: ReadonlyMap<string, Destination> = new Map();
 let revision = 0;
 
@@ -41,12 +48,14 @@ async function handle(message: ToWorker): Promise<void> {
       return open(message.url);
     case 'edits':
       return update(message);
-    case 'draw':
-      return say({ kind: 'drawings', drawings: draw(message.keys) });
+    case 'pages':
+      return sendPages(message.keys);
+    case 'find':
+      return say({ kind: 'found', block: message.block, key: pageOf(message.block)?.key ?? null });
     case 'dress':
       return dress(message.theme, message.keys);
     case 'ledger':
-      return say({ kind: 'ledger', entries: document === undefined || converted === undefined ? [] : ledgerEntries(document, converted.deck) });
+      return say({ kind: 'ledger', entries: placedEntries() });
   }
 }
 
@@ -56,7 +65,7 @@ async function open(url: string): Promise<void> {
   const model = (await response.json()) as DocumentModel;
   document = model;
   converted = undefined;
-  sent = new Map();
+  known = new Map();
   destinations = new Map();
   const presets = Object.fromEntries(PRESET_NAMES.map((name): [string, LevelMap] => [name, presetMap(name, model)]));
   say({ kind: 'document', title: model.title, blocks: model.blocks, diagnostics: model.diagnostics, presets });
@@ -65,33 +74,38 @@ async function open(url: string): Promise<void> {
 function update({ edits, seq }: ToWorker & { kind: 'edits' }): void {
   if (document === undefined) return;
   const start = performance.now();
+  const before = converted;
   converted = convert(document, edits, converted);
-  const { pages, theme } = converted;
-  const next = new Map<string, { page: Page; row: Row }>();
-  const changed: Row[] = [];
+  if (before?.theme !== converted.theme) setTimeout(prepare, 0, document);
+  const { pages, theme, deck } = converted;
+  const next = new Map<string, Known>();
   pages.forEach((page, i) => {
-    const known = sent.get(page.key);
-    if (known?.page === page && known.row.joinBlock === joinBlock(pages, i)) next.set(page.key, known);
-    else {
-      const row = makeRow(pages, i);
-      next.set(page.key, { page, row });
-      changed.push(row);
-    }
+    const old = known.get(page.key);
+    const joinBlock = joinBlockOf(pages, i);
+    const same = old?.page === page && old.joinBlock === joinBlock;
+    next.set(page.key, same ? old : { page, joinBlock, rev: ++revision });
   });
-  sent = next;
-  const turned = [...converted.deck.destinations].filter(([block, destination]) => destinations.get(block) !== destination);
-  destinations = converted.deck.destinations;
-  const { document: words, slides, notes, leftOut, lost } = converted.ledger;
+  known = next;
+  const turned = [...deck.destinations].filter(([block, destination]) => destinations.get(block) !== destination);
+  destinations = deck.destinations;
+  const words = pages.map(wordsOf);
   say({
     kind: 'view',
     seq,
     ms: performance.now() - start,
     view: {
-      order: pages.map((page) => page.key),
-      changed,
+      pages: {
+        order: pages.map((page) => page.key),
+        revs: [...next.values()].map(({ rev }) => rev),
+        words: words.map(({ shown }) => shown),
+        spoken: words.map(({ spoken }) => spoken),
+        spills: pages.map((page) => page.fit.state === 'spills'),
+        layouts: pages.map((page) => page.layout),
+        passages: pages.map((page) => page.passages.length),
+      },
+      counts: countPages(pages),
       destinations: turned,
-      leftOut: converted.deck.leftOut,
-      sums: { document: words, slides, notes, leftOut, lost },
+      sums: converted.ledger,
       unplaced: converted.unplaced,
       map: converted.map,
       mapName: converted.mapName,
@@ -101,36 +115,82 @@ function update({ edits, seq }: ToWorker & { kind: 'edits' }): void {
   });
 }
 
-function makeRow(pages: readonly Page[], i: number): Row {
-  const page = pages[i]!;
-  const { slide, key, layout, notes, passages, fit } = page;
+const SLICE_MS = 6;
+
+/** Measures the document's text in short slices, between which edits are answered. */
+function prepare(model: DocumentModel, from = 0): void {
+  if (document !== model || converted === undefined) return;
+  const end = performance.now() + SLICE_MS;
+  let i = from;
+  for (; i < model.blocks.length && performance.now() < end; i++) {
+    const block = model.blocks[i]!;
+    if ('runs' in block) measureAhead(block.runs, converted.theme);
+  }
+  if (i < model.blocks.length) setTimeout(() => prepare(model, i));
+}
+
+function countPages(pages: readonly Page[]): Counts {
+  const has = (page: Page, kind: 'table' | 'picture'): boolean => page.boxes.some((box) => box.kind === kind);
+  const count = (test: (page: Page) => boolean): number => pages.reduce((sum, page) => (test(page) ? sum + 1 : sum), 0);
+  return {
+    sections: count((page) => page.slide.kind === 'section'),
+    notes: count((page) => page.notes.length > 0),
+    tables: count((page) => has(page, 'table')),
+    pictures: count((page) => has(page, 'picture')),
+  };
+}
+
+const counted = new WeakMap<Page, { readonly shown: number; readonly spoken: number }>();
+
+function wordsOf(page: Page): { readonly shown: number; readonly spoken: number } {
+  let words = counted.get(page);
+  if (words === undefined) {
+    const shown = contentOf(page).reduce(
+      (sum, part) => {
+        if (part.kind === 'picture') return sum;
+        return sum + (part.kind === 'table' ? countWords(tableText(part.table)) : runsWords(part.runs));
+      },
+      countWords(runsText(page.slide.title.runs)),
+    );
+    const spoken = page.notes.reduce((sum, note) => sum + runsWords(note.runs), 0);
+    counted.set(page, (words = { shown, spoken }));
+  }
+  return words;
+}
+
+function contentOf({ slide, boxes, count }: Page) {
+  if (count === 1) return slide.content;
   const shown = new Set(
-    page.boxes.flatMap((box) => (box.kind === 'text' ? box.paragraphs.map((paragraph) => paragraph.part) : [box.part])),
+    boxes.flatMap((box) => (box.kind === 'text' ? box.paragraphs.map(({ part }) => part) : [box.part])),
   );
-  const content = slide.content.filter((part) => shown.has(part.id));
-  const text = content
-    .map((part) => (part.kind === 'table' ? tableText(part.table) : part.kind === 'picture' ? '' : runsText(part.runs)))
-    .join(' ');
+  return slide.content.filter((part) => shown.has(part.id));
+}
+
+function makeRow({ page, joinBlock, rev }: Known): Row {
+  const { slide, key, layout, notes, passages, fit } = page;
+  const { shown, spoken } = wordsOf(page);
+  const { id, kind, title } = slide;
+  const continues = slide.continues || page.index > 0;
   return {
     key,
-    rev: ++revision,
-    slide: slide.id,
-    kind: slide.kind,
+    rev,
+    slide: id,
+    kind,
     layout,
-    title: slide.title,
-    content,
+    title,
+    content: contentOf(page),
     notes,
     passages,
     fit,
-    words: countWords(runsText(slide.title.runs)) + countWords(text),
-    spoken: notes.reduce((sum, note) => sum + countWords(runsText(note.runs)), 0),
-    continues: slide.continues || page.index > 0,
-    joinBlock: joinBlock(pages, i),
+    words: shown,
+    spoken,
+    continues,
+    joinBlock,
   };
 }
 
 /** A slide made by a cut can be joined by its first content, one of the document's own by its title; never to a cover or opener. */
-function joinBlock(pages: readonly Page[], i: number): string | null {
+function joinBlockOf(pages: readonly Page[], i: number): string | null {
   const page = pages[i]!;
   const before = pages[i - 1];
   const { slide } = page;
@@ -139,25 +199,38 @@ function joinBlock(pages: readonly Page[], i: number): string | null {
   return slide.continues ? (slide.content[0]?.blocks[0] ?? null) : (slide.title.blocks[0] ?? null);
 }
 
-function draw(keys: readonly string[]) {
-  const theme = converted?.theme;
-  if (theme === undefined) return [];
-  return keys.flatMap((key) => {
-    const known = sent.get(key);
-    return known === undefined ? [] : [drawPage(known.page, known.row.rev, theme)];
+function sendPages(keys: readonly string[]): void {
+  if (converted === undefined) return;
+  const { theme } = converted;
+  const found = keys.flatMap((key) => known.get(key) ?? []);
+  say({ kind: 'pages', rows: found.map(makeRow), drawings: found.map(({ page, rev }) => drawPage(page, rev, theme)) });
+}
+
+const pageOf = (block: string): Page | undefined => converted?.pages.find((page) => page.passages.includes(block));
+
+function placedEntries(): readonly PlacedEntry[] {
+  if (document === undefined || converted === undefined) return [];
+  const numbers = new Map<string, number>();
+  converted.pages.forEach((page, i) => {
+    for (const block of page.passages) if (!numbers.has(block)) numbers.set(block, i + 1);
   });
+  return ledgerEntries(document, converted.deck).map((entry) => ({
+    ...entry,
+    slide: numbers.get(entry.block) ?? null,
+  }));
 }
 
 function dress(name: string, keys: readonly string[]): void {
   const theme = themeNamed(name);
   if (theme === undefined || document === undefined || converted === undefined) return;
   const pictures = new Map(document.pictures.map((picture) => [picture.id, picture]));
+  const { full } = converted.decisions;
   const drawings = keys.flatMap((key) => {
-    const known = sent.get(key);
-    if (known === undefined) return [];
-    const pages = layOutSlide(known.page.slide, { theme, full: converted!.decisions.full, pictures });
-    const page = pages[Math.min(known.page.index, pages.length - 1)]!;
-    return [{ ...drawPage(page, known.row.rev, theme), key }];
+    const found = known.get(key);
+    if (found === undefined) return [];
+    const pages = layOutSlide(found.page.slide, { theme, full, pictures });
+    const page = pages[Math.min(found.page.index, pages.length - 1)]!;
+    return [{ ...drawPage(page, found.rev, theme), key }];
   });
   say({ kind: 'dressed', theme: name, drawings });
 }

@@ -8,8 +8,8 @@ import type {
   Edit,
   Fit,
   LayoutName,
+  Ledger,
   LedgerEntry,
-  LeftOut,
   LevelMap,
   Note,
   Piece,
@@ -87,22 +87,32 @@ export interface DrawnPicture {
   readonly height: number;
 }
 
-export interface Sums {
-  readonly document: number;
-  readonly slides: number;
+/** What is known of every page at once, by its place in the order; a row of its own is asked for when it is seen. */
+export interface Pages {
+  readonly order: readonly string[];
+  readonly revs: readonly number[];
+  readonly words: readonly number[];
+  readonly spoken: readonly number[];
+  readonly spills: readonly boolean[];
+  readonly layouts: readonly LayoutName[];
+  /** Passages, for the height of a row before it is drawn. */
+  readonly passages: readonly number[];
+}
+
+/** Pages of the deck by what is on them. */
+export interface Counts {
+  readonly sections: number;
   readonly notes: number;
-  readonly leftOut: number;
-  readonly lost: number;
+  readonly tables: number;
+  readonly pictures: number;
 }
 
 export interface View {
-  /** Keys of all pages in order. */
-  readonly order: readonly string[];
-  readonly changed: readonly Row[];
+  readonly pages: Pages;
+  readonly counts: Counts;
   /** Blocks whose destination is new since the last view. */
   readonly destinations: readonly (readonly [string, Destination])[];
-  readonly leftOut: readonly LeftOut[];
-  readonly sums: Sums;
+  readonly sums: Ledger;
   readonly unplaced: readonly Unplaced[];
   readonly map: LevelMap;
   readonly mapName: string | null;
@@ -110,10 +120,18 @@ export interface View {
   readonly full: Decisions['full'];
 }
 
+export interface PlacedEntry extends LedgerEntry {
+  /** Number of the first slide that shows it or speaks it; null for none. */
+  readonly slide: number | null;
+}
+
 export type ToWorker =
   | { readonly kind: 'open'; readonly url: string }
   | { readonly kind: 'edits'; readonly edits: readonly Edit[]; readonly seq: number }
-  | { readonly kind: 'draw'; readonly keys: readonly string[] }
+  /** Rows and drawings of the slides that are seen. */
+  | { readonly kind: 'pages'; readonly keys: readonly string[] }
+  /** The first page that has a block. */
+  | { readonly kind: 'find'; readonly block: string }
   /** Drawings of some slides in another theme. */
   | { readonly kind: 'dress'; readonly theme: string; readonly keys: readonly string[] }
   | { readonly kind: 'ledger' };
@@ -127,7 +145,8 @@ export type FromWorker =
       readonly presets: Readonly<Record<string, LevelMap>>;
     }
   | { readonly kind: 'view'; readonly seq: number; readonly view: View; readonly ms: number }
-  | { readonly kind: 'drawings'; readonly drawings: readonly Drawing[] }
+  | { readonly kind: 'pages'; readonly rows: readonly Row[]; readonly drawings: readonly Drawing[] }
+  | { readonly kind: 'found'; readonly block: string; readonly key: string | null }
   | { readonly kind: 'dressed'; readonly theme: string; readonly drawings: readonly Drawing[] }
-  | { readonly kind: 'ledger'; readonly entries: readonly LedgerEntry[] }
+  | { readonly kind: 'ledger'; readonly entries: readonly PlacedEntry[] }
   | { readonly kind: 'failed'; readonly message: string };

@@ -8,6 +8,7 @@ import { useDeck, wantLedger } from '../../state/deck-store.ts';
 import { count, grouped } from '../../ui/format.ts';
 import { Mark } from '../../ui/mark.tsx';
 import { Action, Heading, Notice, Small } from '../../ui/recipes.tsx';
+import type { PlacedEntry } from '../../worker/protocol.ts';
 
 const Page = chakra('div', {
   base: {
@@ -65,7 +66,7 @@ export function CheckStation() {
   const sums = useDeck((state) => state.view?.sums);
   const unplaced = useDeck((state) => state.view?.unplaced) ?? [];
   const ledger = useDeck((state) => state.ledger);
-  const rows = useDeck((state) => state.rows);
+  const pages = useDeck((state) => state.view?.pages);
   const [filter, setFilter] = useState<Filter>('all');
   useEffect(() => {
     if (ledger === null) wantLedger();
@@ -74,7 +75,7 @@ export function CheckStation() {
     () => (ledger ?? []).filter((entry) => filter === 'all' || entry.account === filter),
     [ledger, filter],
   );
-  const full = useMemo(() => [...rows.values()].filter((row) => row.fit.state === 'spills'), [rows]);
+  const full = pages?.spills.filter(Boolean).length ?? 0;
   if (sums === undefined) return null;
   const amounts: Readonly<Record<Filter, number>> = {
     all: sums.document,
@@ -100,10 +101,10 @@ export function CheckStation() {
           under Lost.
         </Notice>
       )}
-      {full.length > 0 && (
+      {full > 0 && (
         <Notice>
-          <Box flex="1">{count(full.length, 'slide')} hold more than fits at the least size.</Box>
-          <Link to={`../slides?at=${encodeURIComponent(full[0]!.passages[0] ?? '')}`}>
+          <Box flex="1">{count(full, 'slide')} hold more than fits at the least size.</Box>
+          <Link to={`../slides?page=${pages!.spills.indexOf(true) + 1}`}>
             <Action as="span" size="small">
               Show the first
             </Action>
@@ -143,11 +144,9 @@ export function CheckStation() {
   );
 }
 
-function Entries({ entries }: { readonly entries: readonly LedgerEntry[] }) {
+function Entries({ entries }: { readonly entries: readonly PlacedEntry[] }) {
   const blocks = useDeck((state) => state.blockById);
   const destinations = useDeck((state) => state.destinations);
-  const rowsOfBlock = useDeck((state) => state.rowsOfBlock);
-  const order = useDeck((state) => state.view?.order);
   const scroller = useRef<HTMLDivElement>(null);
   const virtualizer = useVirtualizer({
     count: entries.length,
@@ -155,7 +154,6 @@ function Entries({ entries }: { readonly entries: readonly LedgerEntry[] }) {
     estimateSize: () => 32,
     overscan: 12,
   });
-  const numbers = useMemo(() => new Map(order?.map((key, i) => [key, i + 1])), [order]);
   return (
     <Box ref={scroller} flex="1" minH="0" overflowY="auto" data-testid="ledger">
       {entries.length === 0 && <Small>No passage here.</Small>}
@@ -163,7 +161,6 @@ function Entries({ entries }: { readonly entries: readonly LedgerEntry[] }) {
         {virtualizer.getVirtualItems().map((item) => {
           const entry = entries[item.index]!;
           const block = blocks.get(entry.block);
-          const slides = (rowsOfBlock.get(entry.block) ?? []).map((key) => numbers.get(key));
           return (
             <Box
               key={item.key}
@@ -186,12 +183,12 @@ function Entries({ entries }: { readonly entries: readonly LedgerEntry[] }) {
                 <chakra.span color="soft">
                   {entry.reason === undefined ? (entry.account === 'lost' ? 'lost' : '') : REASONS[entry.reason]}
                 </chakra.span>
-                {slides.length > 0 && (
+                {entry.slide !== null && (
                   <Link
                     to={`../slides?at=${encodeURIComponent(entry.block)}`}
                     style={{ color: 'var(--chakra-colors-pine)' }}
                   >
-                    slide {slides[0]}
+                    slide {entry.slide}
                   </Link>
                 )}
               </Entry>

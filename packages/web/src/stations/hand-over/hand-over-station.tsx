@@ -1,7 +1,7 @@
 /** The Hand over station: one card a result, with what is inside. */
 import { Box, chakra } from '@chakra-ui/react';
 import { Download } from 'lucide-react';
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
 import { themeNamed } from '@alvex/core';
 import { originalUrl, pptxUrl } from '../../api/client.ts';
 import { useDeck } from '../../state/deck-store.ts';
@@ -26,24 +26,14 @@ const Inside = chakra('ul', { base: { pl: '16px', fontSize: 'sm', color: 'soft',
 
 export function HandOverStation() {
   const deck = useDeck((state) => state.deck);
-  const rows = useDeck((state) => state.rows);
+  const view = useDeck((state) => state.view);
   const theme = useDeck((state) => themeNamed(state.view?.theme));
   const waiting = useDeck((state) => state.sync.waiting);
   const [failure, setFailure] = useState<string | null>(null);
   const [writing, setWriting] = useState(false);
-  const inside = useMemo(() => {
-    const sums = { sections: 0, notes: 0, tables: 0, pictures: 0 };
-    for (const row of rows.values()) {
-      if (row.kind === 'section') sums.sections++;
-      if (row.notes.length > 0) sums.notes++;
-      for (const part of row.content) {
-        if (part.kind === 'table') sums.tables++;
-        if (part.kind === 'picture') sums.pictures++;
-      }
-    }
-    return sums;
-  }, [rows]);
-  if (deck === null) return null;
+  if (deck === null || view === null) return null;
+  const { counts: inside } = view;
+  const slides = view.pages.order.length;
 
   const download = async () => {
     setWriting(true);
@@ -81,14 +71,14 @@ export function HandOverStation() {
           </Heading>
           <Inside>
             <li>
-              {count(rows.size, 'slide')}
+              {count(slides, 'slide')}
               {inside.sections > 0 && ` in ${count(inside.sections, 'section')}`}, titles and points in the layout’s
               placeholders
             </li>
             <li>speaker notes on {count(inside.notes, 'slide')}</li>
             {inside.tables > 0 && <li>{count(inside.tables, 'slide')} with a native table</li>}
             {inside.pictures > 0 && (
-              <li>{count(inside.pictures, 'picture')} with descriptions where the document has them</li>
+              <li>{count(inside.pictures, 'slide')} with a picture, described where the document describes it</li>
             )}
             {theme !== undefined && (
               <li>
@@ -98,7 +88,7 @@ export function HandOverStation() {
             )}
           </Inside>
           <Box>
-            <Action look="main" onClick={() => void download()} disabled={writing || rows.size === 0 || waiting > 0}>
+            <Action look="main" onClick={() => void download()} disabled={writing || slides === 0 || waiting > 0}>
               <Download size={14} /> {writing ? 'Writing …' : 'Download PPTX'}
             </Action>
           </Box>

@@ -3,8 +3,9 @@ import { Box, chakra } from '@chakra-ui/react';
 import { useEffect, useMemo } from 'react';
 import { THEMES, type Theme } from '@alvex/core';
 import { SlideDrawing } from '../../canvas/slide-drawing.tsx';
-import { edit, useDeck, wantDressed, type DeckState } from '../../state/deck-store.ts';
+import { edit, useDeck, wantDressed } from '../../state/deck-store.ts';
 import { Action, Heading, Small } from '../../ui/recipes.tsx';
+import type { Pages } from '../../worker/protocol.ts';
 
 const Wall = chakra('div', { base: { h: '100%', overflowY: 'auto', px: '24px', py: '18px' } });
 const Set = chakra('section', { base: { borderTop: '1px solid', borderColor: 'line', py: '16px' } });
@@ -20,9 +21,8 @@ const Sheet = chakra('div', { base: { border: '1px solid', borderColor: 'line', 
 const SHOWN = 4;
 
 /** Slides that show most of a theme: a cover, an opener, and one of each kind of content. */
-function telling({ view, rows }: Pick<DeckState, 'view' | 'rows'>): readonly string[] {
-  const order = view?.order ?? [];
-  const chosen: string[] = [];
+function telling({ order, layouts }: Pages): readonly string[] {
+  const places: number[] = [];
   for (const layout of [
     'cover',
     'section',
@@ -33,18 +33,20 @@ function telling({ view, rows }: Pick<DeckState, 'view' | 'rows'>): readonly str
     'points',
     'title-only',
   ] as const) {
-    const key = order.find((candidate) => rows.get(candidate)?.layout === layout);
-    if (key !== undefined) chosen.push(key);
+    const place = layouts.indexOf(layout);
+    if (place >= 0) places.push(place);
   }
-  for (const key of order) if (!chosen.includes(key)) chosen.push(key);
-  const few = chosen.slice(0, SHOWN);
-  return order.filter((key) => few.includes(key));
+  for (let place = 0; place < order.length && places.length < SHOWN; place++)
+    if (!places.includes(place)) places.push(place);
+  return places
+    .slice(0, SHOWN)
+    .sort((a, b) => a - b)
+    .map((place) => order[place]!);
 }
 
 export function LookStation() {
   const view = useDeck((state) => state.view);
-  const rows = useDeck((state) => state.rows);
-  const keys = useMemo(() => telling({ view, rows }), [view, rows]);
+  const keys = useMemo(() => (view === null ? [] : telling(view.pages)), [view]);
   useEffect(() => {
     for (const theme of THEMES) wantDressed(theme.name, keys);
   }, [keys]);
@@ -70,7 +72,7 @@ function ThemeSet({
 }) {
   const dressed = useDeck((state) => state.dressed.get(theme.name));
   const deck = useDeck((state) => state.deck?.id ?? '');
-  const order = useDeck((state) => state.view?.order);
+  const order = useDeck((state) => state.view?.pages.order);
   return (
     <Set aria-label={theme.label}>
       <Box display="flex" alignItems="baseline" gap="14px" mb="10px" flexWrap="wrap">

@@ -1,6 +1,5 @@
 /** The Map station: the patch matrix left, what this map makes right. */
 import { Box, chakra } from '@chakra-ui/react';
-import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { DeckSlide } from '../../canvas/deck-slide.tsx';
 import { edit, useDeck } from '../../state/deck-store.ts';
@@ -55,19 +54,11 @@ const MINIS = 12;
 
 export function MapStation() {
   const view = useDeck((state) => state.view);
-  const rows = useDeck((state) => state.rows);
   const presets = useDeck((state) => state.presets);
-  const sums = useMemo(() => {
-    let [words, spoken, full] = [0, 0, 0];
-    for (const row of rows.values()) {
-      words += row.words;
-      spoken += row.spoken;
-      if (row.fit.state === 'spills') full++;
-    }
-    return { words, spoken, full };
-  }, [rows]);
   if (view === null) return null;
-  const slides = view.order.length;
+  const { order, words, spoken, spills } = view.pages;
+  const slides = order.length;
+  const sum = (values: readonly number[]): number => values.reduce((total, value) => total + value, 0);
   return (
     <Page>
       <Left>
@@ -102,15 +93,15 @@ export function MapStation() {
             {slides === 1 ? 'slide' : 'slides'}
           </div>
           <div>
-            <Sum>{slides === 0 ? 0 : Math.round(sums.words / slides)}</Sum>
+            <Sum>{slides === 0 ? 0 : Math.round(sum(words) / slides)}</Sum>
             words a slide
           </div>
           <div>
-            <Sum>{speakingTime(sums.spoken)}</Sum>
+            <Sum>{speakingTime(sum(spoken))}</Sum>
             to speak
           </div>
           <div>
-            <Sum>{sums.full}</Sum>
+            <Sum>{spills.filter(Boolean).length}</Sum>
             too full
           </div>
         </Sums>
@@ -136,7 +127,7 @@ export function MapStation() {
           </Box>
         </Box>
         <Minis>
-          {view.order.slice(0, MINIS).map((key, i) => (
+          {order.slice(0, MINIS).map((key, i) => (
             <DeckSlide key={key} slideKey={key} number={i + 1} />
           ))}
         </Minis>

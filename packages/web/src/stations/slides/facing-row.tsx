@@ -4,6 +4,7 @@ import { memo, useMemo, useState } from 'react';
 import { DeckSlide } from '../../canvas/deck-slide.tsx';
 import type { SlideActions } from '../../canvas/slide-drawing.tsx';
 import { edit, select, useDeck } from '../../state/deck-store.ts';
+import { usePage } from '../../state/use-page.ts';
 import { count } from '../../ui/format.ts';
 import { Action } from '../../ui/recipes.tsx';
 import type { Row } from '../../worker/protocol.ts';
@@ -96,7 +97,7 @@ export const FacingRow = memo(function FacingRow({
   readonly slideKey: string;
   readonly number: number;
 }) {
-  const row = useDeck((state) => state.rows.get(slideKey));
+  const { row } = usePage(slideKey);
   const selectedBlock = useDeck((state) => state.selectedBlock);
   const isCurrent = useDeck((state) => state.selectedRow === slideKey);
   const [writing, setWriting] = useState<string | null>(null);
@@ -105,7 +106,7 @@ export const FacingRow = memo(function FacingRow({
     (): SlideActions => ({ choose: (target) => select(blockOf(row, target), slideKey), write: setWriting }),
     [row, slideKey],
   );
-  if (row === undefined) return null;
+  if (row === undefined) return <Box h="290px" />;
   return (
     <Grid>
       {row.joinBlock !== null && <Join block={row.joinBlock} />}

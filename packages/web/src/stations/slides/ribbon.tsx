@@ -38,14 +38,14 @@ interface Props {
 }
 
 export function Ribbon({ jump, first, last }: Props) {
-  const rows = useDeck((state) => state.rows);
+  const pages = useDeck((state) => state.view?.pages);
   const sums = useDeck((state) => state.view?.sums);
-  const spoken = useMemo(() => [...rows.values()].reduce((sum, row) => sum + row.spoken, 0), [rows]);
+  const spoken = useMemo(() => pages?.spoken.reduce((sum, words) => sum + words, 0) ?? 0, [pages]);
   return (
     <Foot>
       <Box>
         <chakra.b color="ink" fontSize="sm" display="block" data-testid="slide-count">
-          {count(rows.size, 'slide')}
+          {count(pages?.order.length ?? 0, 'slide')}
         </chakra.b>
         {speakingTime(spoken)} to speak
       </Box>
@@ -63,12 +63,11 @@ export function Ribbon({ jump, first, last }: Props) {
 }
 
 const Bars = memo(function Bars({ jump, first, last }: Props) {
-  const rows = useDeck((state) => state.rows);
-  const order = useDeck((state) => state.view?.order);
+  const pages = useDeck((state) => state.view?.pages);
   const current = useDeck((state) => state.selectedRow);
-  const { fits, spills, step, bar } = useMemo(() => paths([...rows.values()]), [rows]);
-  const at = current === null ? -1 : (order?.indexOf(current) ?? -1);
-  const total = rows.size;
+  const { fits, spills, step, bar } = useMemo(() => paths(pages?.words ?? [], pages?.spills ?? []), [pages]);
+  const at = current === null ? -1 : (pages?.order.indexOf(current) ?? -1);
+  const total = pages?.order.length ?? 0;
   return (
     <chakra.svg
       viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
@@ -124,15 +123,15 @@ const Bars = memo(function Bars({ jump, first, last }: Props) {
   );
 });
 
-function paths(rows: readonly { readonly words: number; readonly fit: { readonly state: string } }[]) {
-  const step = WIDTH / Math.max(rows.length, 12);
+function paths(words: readonly number[], full: readonly boolean[]) {
+  const step = WIDTH / Math.max(words.length, 12);
   const bar = Math.min(step * 0.72, 40);
   let fits = '';
   let spills = '';
-  rows.forEach((row, i) => {
-    const height = 4 + Math.min(1, row.words / FULL) * (HEIGHT - 10);
+  words.forEach((count, i) => {
+    const height = 4 + Math.min(1, count / FULL) * (HEIGHT - 10);
     const path = `M${(i * step).toFixed(2)} ${HEIGHT}v${(-height).toFixed(1)}h${bar.toFixed(2)}v${height.toFixed(1)}`;
-    if (row.fit.state === 'spills') spills += path;
+    if (full[i]) spills += path;
     else fits += path;
   });
   return { fits, spills, step, bar };

@@ -3,7 +3,7 @@ import { Box } from '@chakra-ui/react';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useEffect, useRef } from 'react';
 import { useSearchParams } from 'react-router';
-import { select, useDeck } from '../../state/deck-store.ts';
+import { findPage, select, useDeck } from '../../state/deck-store.ts';
 import { Small } from '../../ui/recipes.tsx';
 import { FacingRow } from './facing-row.tsx';
 import { Ribbon } from './ribbon.tsx';
@@ -12,14 +12,13 @@ const ROW_LEAST = 290;
 const PASSAGE = 34;
 
 export function SlidesStation() {
-  const order = useDeck((state) => state.view?.order) ?? [];
+  const order = useDeck((state) => state.view?.pages.order) ?? [];
   const scroller = useRef<HTMLDivElement>(null);
   const [search, setSearch] = useSearchParams();
   const virtualizer = useVirtualizer({
     count: order.length,
     getScrollElement: () => scroller.current,
-    estimateSize: (i) =>
-      Math.max(ROW_LEAST, (useDeck.getState().rows.get(order[i]!)?.passages.length ?? 0) * PASSAGE + 60),
+    estimateSize: (i) => Math.max(ROW_LEAST, (useDeck.getState().view?.pages.passages[i] ?? 0) * PASSAGE + 60),
     getItemKey: (i) => order[i]!,
     overscan: 2,
   });
@@ -32,13 +31,21 @@ export function SlidesStation() {
   const at = search.get('at');
   useEffect(() => {
     if (at === null) return;
-    const [row] = useDeck.getState().rowsOfBlock.get(at) ?? [];
-    if (row !== undefined) {
-      select(at, row);
-      virtualizer.scrollToIndex(useDeck.getState().view!.order.indexOf(row), { align: 'start' });
-    }
+    void findPage(at).then((key) => {
+      const { view } = useDeck.getState();
+      if (key === null || view === null) return;
+      select(at, key);
+      virtualizer.scrollToIndex(view.pages.order.indexOf(key), { align: 'start' });
+    });
     setSearch({}, { replace: true });
   }, [at, setSearch, virtualizer]);
+
+  const wanted = search.get('page');
+  useEffect(() => {
+    if (wanted === null) return;
+    virtualizer.scrollToIndex(Number(wanted) - 1, { align: 'start' });
+    setSearch({}, { replace: true });
+  }, [wanted, setSearch, virtualizer]);
 
   if (order.length === 0)
     return (
