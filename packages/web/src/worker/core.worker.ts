@@ -150,7 +150,7 @@ function wordsOf(page: Page): { readonly shown: number; readonly spoken: number 
         if (part.kind === 'picture') return sum;
         return sum + (part.kind === 'table' ? countWords(tableText(part.table)) : runsWords(part.runs));
       },
-      countWords(runsText(page.slide.title.runs)),
+      runsWords(page.slide.title.runs),
     );
     const spoken = page.notes.reduce((sum, note) => sum + runsWords(note.runs), 0);
     counted.set(page, (words = { shown, spoken }));
