@@ -57,6 +57,6 @@ export function readDocument(bytes: Uint8Array, type: DocumentType, options: Rea
     // Plain text is Markdown with few marks until it has a reader of its own.
     case 'text':
     case 'markdown':
-      return readMarkdown(bytes);
+      return readMarkdown(bytes, options);
   }
 }

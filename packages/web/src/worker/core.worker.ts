@@ -145,13 +145,10 @@ const counted = new WeakMap<Page, { readonly shown: number; readonly spoken: num
 function wordsOf(page: Page): { readonly shown: number; readonly spoken: number } {
   let words = counted.get(page);
   if (words === undefined) {
-    const shown = contentOf(page).reduce(
-      (sum, part) => {
-        if (part.kind === 'picture') return sum;
-        return sum + (part.kind === 'table' ? countWords(tableText(part.table)) : runsWords(part.runs));
-      },
-      runsWords(page.slide.title.runs),
-    );
+    const shown = contentOf(page).reduce((sum, part) => {
+      if (part.kind === 'picture') return sum;
+      return sum + (part.kind === 'table' ? countWords(tableText(part.table)) : runsWords(part.runs));
+    }, runsWords(page.slide.title.runs));
     const spoken = page.notes.reduce((sum, note) => sum + runsWords(note.runs), 0);
     counted.set(page, (words = { shown, spoken }));
   }

@@ -20,13 +20,17 @@ import { ELEMENT_MARKS, InlineRuns } from '../inline-runs.ts';
 import { readMarkup } from '../markup/index.ts';
 import { namedPicture } from '../named-picture.ts';
 import { PictureStore } from '../picture-store.ts';
-import { BlockList, draftBreak, readResult, type Draft, type ReadResult } from '../read-result.ts';
+import { BlockList, draftBreak, readResult, type Draft, type ReadOptions, type ReadResult } from '../read-result.ts';
 import { readFrontMatter } from './front-matter.ts';
+
+/** Share of the time that parsing takes. */
+const PARSED = 0.6;
+const PROGRESS_TOKENS = 2000;
 
 const parser = new MarkdownIt({ html: true }).use(footnotes);
 
 /** @throws ReadError `empty` or `bomb`. */
-export function readMarkdown(bytes: Uint8Array): ReadResult {
+export function readMarkdown(bytes: Uint8Array, { progress }: ReadOptions = {}): ReadResult {
   const source = dropForbidden(decodeText(bytes));
   if (source.trim() === '') throw new ReadError('empty');
   const report = new Report();
@@ -35,12 +39,15 @@ export function readMarkdown(bytes: Uint8Array): ReadResult {
   const { matter, length } = readFrontMatter(source, report);
   const skippedLines = source.slice(0, length).split('\n').length - 1;
   const tokens = parser.parse(source.slice(length), {});
+  progress?.(PARSED);
   const firstHeading = tokens[tokens.findIndex((token) => token.type === 'heading_open') + 1]?.content.trim();
   if (matter?.title !== undefined && matter.title !== firstHeading)
     list.add({ kind: 'paragraph', role: 'title', runs: plain(matter.title), place: { line: 1 } });
   for (const line of matter?.lines ?? [])
     list.add({ kind: 'paragraph', role: 'subtitle', runs: plain(line), place: { line: 1 } });
-  new TokenReader({ report, pictures, skippedLines, out: (draft) => list.add(draft) }).read(tokens);
+  new TokenReader({ report, pictures, skippedLines, out: (draft) => list.add(draft) }).read(tokens, (done) =>
+    progress?.(PARSED + (1 - PARSED) * done),
+  );
   return readResult(list, pictures.pictures, report, {
     title: matter?.title ?? null,
     author: matter?.author ?? null,
@@ -73,11 +80,18 @@ class TokenReader {
     this.#context = context;
   }
 
-  read(tokens: readonly Token[]): void {
+  /** @param progress Called with the fraction of the tokens done. */
+  read(tokens: readonly Token[], progress?: (done: number) => void): void {
     const end = tokens.findIndex((token) => token.type === 'footnote_block_open');
     const body = end < 0 ? tokens : tokens.slice(0, end);
     if (end >= 0) this.#readNotes(tokens.slice(end));
-    for (let i = 0; i < body.length; i++) i = this.#token(body, i);
+    let told = 0;
+    for (let i = 0; i < body.length; i++) {
+      i = this.#token(body, i);
+      if (i - told < PROGRESS_TOKENS) continue;
+      told = i;
+      progress?.(i / body.length);
+    }
   }
 
   /** Reads the token at `i`. @returns The index of the last token that was used. */

@@ -1,0 +1,117 @@
+import { describe, expect, test } from '@jest/globals';
+import { spawnSync } from 'node:child_process';
+import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+
+const folder = mkdtempSync(join(tmpdir(), 'alvex-cli-'));
+const file = (name: string, content: string): string => {
+  const path = join(folder, name);
+  writeFileSync(path, content);
+  return path;
+};
+const alvex = (args: readonly string[], input?: string) =>
+  spawnSync('bin/alvex', args, { encoding: 'utf8', ...(input === undefined ? {} : { input }) });
+const source = file(
+  'mill.md',
+  '---\ntitle: The mill\n---\n\n# Gates\n\nSpoken.\n\n- north\n  - iron\n\n| a | b |\n|---|---|\n| 1 | 2 |\n\n![gone](x.png)\n',
+);
+
+test('outline gives the blocks as JSON', () => {
+  const { status, stdout } = alvex(['outline', source]);
+  expect(status).toBe(0);
+  const outline = JSON.parse(stdout) as {
+    title: string;
+    words: number;
+    blocks: Record<string, unknown>[];
+    diagnostics: unknown[];
+  };
+  expect(outline).toMatchObject({ title: 'The mill', words: 10 });
+  expect(outline.blocks.map(({ id: _, ...rest }) => rest)).toEqual([
+    { kind: 'paragraph', text: 'The mill' },
+    { kind: 'heading', text: 'Gates', level: 1 },
+    { kind: 'paragraph', text: 'Spoken.' },
+    { kind: 'listItem', text: 'north', depth: 1, ordered: false },
+    { kind: 'listItem', text: 'iron', depth: 2, ordered: false },
+    {
+      kind: 'table',
+      text: 'a | b\n1 | 2',
+      rows: [
+        ['a', 'b'],
+        ['1', '2'],
+      ],
+    },
+    { kind: 'picture', text: '', alt: 'gone' },
+  ]);
+  expect(outline.diagnostics).toEqual([
+    { code: 'picture-missing', message: expect.stringContaining('x.png'), place: 'line 15' },
+  ]);
+});
+
+test('deck gives slides and ledger as JSON', () => {
+  const { status, stdout } = alvex(['deck', source, '--map', 'talk', '--theme', 'slipway']);
+  expect(status).toBe(0);
+  const deck = JSON.parse(stdout) as { slides: Record<string, unknown>[]; ledger: Record<string, number> };
+  expect(deck.slides).toMatchObject([
+    { number: 1, kind: 'cover', layout: 'cover', title: 'The mill', continues: false },
+    {
+      number: 2,
+      kind: 'content',
+      layout: 'points',
+      section: null,
+      title: 'Gates',
+      points: [
+        { level: 1, text: 'north' },
+        { level: 2, text: 'iron' },
+      ],
+      notes: ['Spoken.'],
+      tables: 0,
+      fit: { state: 'fits', points: 22 },
+    },
+    { number: 3, layout: 'table', tables: 1, continues: true },
+  ]);
+  expect(deck.ledger).toEqual({ document: 10, slides: 9, notes: 1, leftOut: 0, lost: 0 });
+});
+
+test('convert writes the same bytes every time', () => {
+  const [one, two] = [join(folder, '1.pptx'), join(folder, '2.pptx')];
+  for (const out of [one, two]) expect(alvex(['convert', source, '-o', out]).status).toBe(0);
+  expect(Buffer.compare(readFileSync(one), readFileSync(two))).toBe(0);
+});
+
+test('standard input is read with its type', () => {
+  const { status, stdout } = alvex(['outline', '-', '--type', 'markdown'], '# From a pipe\n');
+  expect(status).toBe(0);
+  expect(stdout).toContain('From a pipe');
+});
+
+test('maps and themes are listed', () => {
+  expect(alvex(['maps']).stdout).toBe('talk\nreading\n');
+  expect(alvex(['themes']).stdout).toBe('millrace\nslipway\nlamplight\n');
+});
+
+describe('wrong usage exits with 2 and says how', () => {
+  test.each([
+    ['nothing to do', []],
+    ['an unknown command', ['fly', source]],
+    ['no file', ['outline']],
+    ['a file that is not there', ['outline', join(folder, 'none.md')]],
+    ['an unknown map', ['deck', source, '--map', 'none']],
+    ['an unknown theme', ['deck', source, '--theme', 'none']],
+    ['an unknown option', ['deck', source, '--fast']],
+    ['nowhere to write', ['convert', source]],
+    ['standard input without a type', ['outline', '-']],
+  ])('%s', (_, args) => {
+    const { status, stdout, stderr } = alvex(args);
+    expect(status).toBe(2);
+    expect(stdout).toBe('');
+    expect(stderr).toContain('Usage:');
+  });
+});
+
+test('a document that cannot be read exits with 3 and one line that says why', () => {
+  const { status, stderr } = alvex(['outline', file('bad.docx', 'PK\u0003\u0004 but no more')]);
+  expect(status).toBe(3);
+  expect(stderr.trim().split('\n')).toHaveLength(1);
+  expect(stderr).toContain('truncated: The file ends too early');
+});

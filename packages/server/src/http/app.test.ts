@@ -1,0 +1,257 @@
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import type { DeckSummary, ErrorBody, OpenDeck, Stale } from '@alvex/contract';
+import type { LogEntry } from '@alvex/core';
+import { strToU8, zipSync } from 'fflate';
+import { createHash } from 'node:crypto';
+import { once } from 'node:events';
+import { readFileSync } from 'node:fs';
+import { request } from 'node:http';
+import { migrate } from '../db/migrations.ts';
+import { packedDocument } from '../services/decks.ts';
+import { RealServer } from '../test/real.ts';
+
+let real: RealServer;
+beforeAll(async () => {
+  real = await RealServer.start();
+}, 60_000);
+afterAll(() => real.stop());
+
+const call = (path: string, init?: RequestInit): Promise<Response> => fetch(`${real.address}${path}`, init);
+const post = (path: string, body: unknown): Promise<Response> =>
+  call(path, { method: 'POST', body: JSON.stringify(body) });
+const create = (body: string | Uint8Array<ArrayBuffer>, name: string, headers = {}): Promise<Response> =>
+  call(`/api/decks?name=${encodeURIComponent(name)}`, { method: 'POST', body, headers });
+async function newDeck(source = '# One\n\n- a\n'): Promise<DeckSummary> {
+  const response = await create(source, 'deck.md');
+  expect(response.status).toBe(201);
+  return ((await response.json()) as { deck: DeckSummary }).deck;
+}
+const failure = async (response: Response): Promise<ErrorBody['error'] & { status: number }> => ({
+  status: response.status,
+  ...((await response.json()) as ErrorBody).error,
+});
+const cut = (block: string): LogEntry => ({ kind: 'cut', block });
+const report = readFileSync('packages/demo/files/sallow-quay-feasibility-report.docx');
+
+test('a deck is made, listed, and its original comes back byte for byte', async () => {
+  const response = await create(new Uint8Array(report), 'Bericht – Mühle.docx');
+  const { deck } = (await response.json()) as { deck: DeckSummary };
+  expect(deck).toMatchObject({ name: 'Reopening the Sallow Quay tide mill', type: 'docx', version: 0 });
+  const { decks } = (await (await call('/api/decks')).json()) as { decks: DeckSummary[] };
+  expect(decks.map((one) => one.id)).toContain(deck.id);
+  const original = await call(`/api/decks/${deck.id}/original`);
+  expect(original.headers.get('content-disposition')).toContain(
+    "filename*=UTF-8''Bericht%20%E2%80%93%20M%C3%BChle.docx",
+  );
+  const sum = (bytes: Uint8Array): string => createHash('sha256').update(bytes).digest('hex');
+  expect(sum(new Uint8Array(await original.arrayBuffer()))).toBe(sum(report));
+});
+
+test('a creation that is watched tells of its progress, then gives the deck', async () => {
+  const lines = (
+    await (
+      await create('# Title\n\n- a point\n\nwords\n\n'.repeat(5000), 'long.md', { Accept: 'application/x-ndjson' })
+    ).text()
+  )
+    .trim()
+    .split('\n')
+    .map((line) => JSON.parse(line) as object);
+  expect(lines.at(-1)).toHaveProperty('deck');
+  expect(lines.length).toBeGreaterThan(2);
+  const progress = lines.slice(0, -1).map((line) => (line as { progress: number }).progress);
+  expect(progress).toEqual([...progress].sort((a, b) => a - b));
+  const failed = (await (await create('x', 'r.docx', { Accept: 'application/x-ndjson' })).text()).trim().split('\n');
+  expect(JSON.parse(failed.at(-1)!)).toMatchObject({
+    error: { code: 'not-a-zip', kept: expect.stringContaining('not touched') },
+  });
+});
+
+describe('the log', () => {
+  test('is appended with a version, and comes back in order', async () => {
+    const { id } = await newDeck();
+    expect(await (await post(`/api/decks/${id}/entries`, { base: 0, entries: [cut('a'), cut('b')] })).json()).toEqual({
+      version: 2,
+    });
+    expect(await (await post(`/api/decks/${id}/entries`, { base: 2, entries: [{ kind: 'undo' }] })).json()).toEqual({
+      version: 3,
+    });
+    const open = (await (await call(`/api/decks/${id}`)).json()) as OpenDeck;
+    expect(open.log).toEqual([cut('a'), cut('b'), { kind: 'undo' }]);
+    expect(open.deck.version).toBe(3);
+  });
+
+  test('refuses a stale write with what is newer', async () => {
+    const { id } = await newDeck();
+    await post(`/api/decks/${id}/entries`, { base: 0, entries: [cut('theirs')] });
+    const response = await post(`/api/decks/${id}/entries`, { base: 0, entries: [cut('ours')] });
+    expect(response.status).toBe(409);
+    const stale = (await response.json()) as Stale;
+    expect(stale).toMatchObject({ version: 1, newer: [cut('theirs')] });
+    expect(stale.error.kept).toContain('Both changes are kept');
+  });
+
+  test('of many writers at once with one base, one is taken and none is lost by the others', async () => {
+    const { id } = await newDeck();
+    const responses = await Promise.all(
+      Array.from({ length: 8 }, (_, i) => post(`/api/decks/${id}/entries`, { base: 0, entries: [cut(`w${i}`)] })),
+    );
+    expect(responses.map((response) => response.status).sort()).toEqual([200, ...Array<number>(7).fill(409)]);
+    expect(((await (await call(`/api/decks/${id}`)).json()) as OpenDeck).log).toHaveLength(1);
+  });
+
+  test.each([
+    ['an unknown kind', { base: 0, entries: [{ kind: 'explode' }] }],
+    ['a destination that is none', { base: 0, entries: [{ kind: 'turn', block: 'x', to: 'moon' }] }],
+    ['more than asked for', { base: 0, entries: [{ kind: 'cut', block: 'x', extra: 1 }] }],
+    [
+      'a harmful link',
+      { base: 0, entries: [{ kind: 'reword', part: 'x', runs: [{ text: 'x', link: 'javascript:alert(1)' }] }] },
+    ],
+    ['nothing', { base: 0, entries: [] }],
+    ['no base', { entries: [cut('x')] }],
+  ])('refuses %s', async (_, body) => {
+    const { id } = await newDeck();
+    expect(await failure(await post(`/api/decks/${id}/entries`, body))).toMatchObject({
+      status: 400,
+      code: 'bad-request',
+      kept: 'Nothing was changed.',
+    });
+  });
+
+  test('refuses what is not JSON', async () => {
+    const { id } = await newDeck();
+    expect(await failure(await call(`/api/decks/${id}/entries`, { method: 'POST', body: '{' }))).toMatchObject({
+      status: 400,
+      message: expect.stringContaining('not JSON'),
+    });
+  });
+});
+
+describe('documents and pictures', () => {
+  test('a picture is served to the deck that has it, and to no other', async () => {
+    const { deck } = (await (await create(new Uint8Array(report), 'r.docx')).json()) as { deck: DeckSummary };
+    const document = (await (await call(`/api/decks/${deck.id}/document`)).json()) as { pictures: { id: string }[] };
+    const path = `/pictures/${document.pictures[0]!.id}`;
+    const picture = await call(`/api/decks/${deck.id}${path}`);
+    expect(picture.headers.get('content-type')).toBe('image/png');
+    expect(
+      createHash('sha256')
+        .update(Buffer.from(await picture.arrayBuffer()))
+        .digest('hex'),
+    ).toBe(document.pictures[0]!.id);
+    expect((await call(`/api/decks/${(await newDeck()).id}${path}`)).status).toBe(404);
+  });
+
+  test('a document is read again when the cache is empty', async () => {
+    const { id } = await newDeck('# Again\n');
+    await real.context.db('documents').delete();
+    expect((await packedDocument(real.context, id)).length).toBeGreaterThan(20);
+    expect(await (await call(`/api/decks/${id}/document`)).text()).toContain('Again');
+  });
+
+  test('the same original is stored once', async () => {
+    await newDeck('# Twice\n');
+    const count = async () => Number(((await real.context.db('blobs').count({ n: '*' })) as { n: number }[])[0]!.n);
+    const before = await count();
+    await newDeck('# Twice\n');
+    expect(await count()).toBe(before);
+  });
+});
+
+test('a deleted deck is gone until it is restored', async () => {
+  const { id } = await newDeck();
+  expect((await call(`/api/decks/${id}`, { method: 'DELETE' })).status).toBe(204);
+  expect(await failure(await call(`/api/decks/${id}`))).toMatchObject({ status: 404, code: 'deck-not-found' });
+  expect((await call(`/api/decks/${id}/restore`, { method: 'POST' })).status).toBe(200);
+  expect((await call(`/api/decks/${id}`)).status).toBe(200);
+});
+
+test('a name must be one', async () => {
+  const { id } = await newDeck();
+  const rename = (name: unknown) => call(`/api/decks/${id}`, { method: 'PATCH', body: JSON.stringify({ name }) });
+  expect((await rename('   ')).status).toBe(400);
+  expect((await rename(7)).status).toBe(400);
+  expect(((await (await rename(' New ')).json()) as { deck: DeckSummary }).deck.name).toBe('New');
+});
+
+test('other workspaces’ decks are not there', async () => {
+  const { db } = real.context;
+  const { id } = await newDeck();
+  await db('workspaces').insert({ id: 2, name: 'Another' }).onConflict().ignore();
+  await db('blobs').insert(db('blobs').select(db.raw('2'), 'hash', 'mime', 'size', 'bytes').limit(1));
+  await db('decks').where({ id }).update({ workspace_id: 2 });
+  expect((await call(`/api/decks/${id}`)).status).toBe(404);
+  expect((await post(`/api/decks/${id}/entries`, { base: 0, entries: [cut('x')] })).status).toBe(404);
+});
+
+describe('bad input is refused soon, and the server goes on serving', () => {
+  const ns = 'xmlns:w="http://schemas.openxmlformats.org/wordprocessingml/2006/main"';
+  const types =
+    '<Types><Override PartName="/word/document.xml" ContentType="application/vnd.openxmlformats-officedocument.wordprocessingml.document.main+xml"/></Types>';
+  const rels =
+    '<Relationships><Relationship Id="a" Type="x/officeDocument" Target="word/document.xml"/></Relationships>';
+  const bomb = (xml: Uint8Array): Uint8Array<ArrayBuffer> =>
+    new Uint8Array(
+      zipSync({
+        '[Content_Types].xml': strToU8(types),
+        '_rels/.rels': strToU8(rels),
+        'word/document.xml': [xml, { level: 9 }],
+      }),
+    );
+  test.each<[string, () => Uint8Array<ArrayBuffer>, string, number]>([
+    ['nothing', () => new Uint8Array(), 'empty', 422],
+    ['a zip bomb', () => bomb(new Uint8Array(30_000_000).fill(32)), 'bomb', 422],
+    ['nesting without end', () => bomb(strToU8(`<w:document ${ns}>${'<w:sdt>'.repeat(200_000)}`)), 'bomb', 422],
+    [
+      'a document type',
+      () =>
+        bomb(
+          strToU8(
+            `<!DOCTYPE x [${Array.from({ length: 30 }, (_, i) => `<!ENTITY e${i + 1} "&e${i};&e${i};">`).join('')}]><x>&e30;</x>`,
+          ),
+        ),
+      'doctype',
+      422,
+    ],
+    ['half a file', () => new Uint8Array(report.subarray(0, report.length / 2)), 'truncated', 422],
+    ['more than the limit', () => new Uint8Array(65 * 1024 * 1024), 'too-large', 413],
+    ['a picture', () => Uint8Array.from([0x89, 0x50, 0x4e, 0x47, 0, 0, 0, 0]), 'unknown-type', 422],
+  ])('%s', async (_, make, code, status) => {
+    const bytes = make();
+    const start = performance.now();
+    const response = await create(bytes, 'input.docx'.replace('docx', code === 'unknown-type' ? 'png' : 'docx'));
+    expect(await failure(response)).toMatchObject({ status, code, kept: expect.stringContaining('no deck was made') });
+    // Not a measure: far above what it takes, far below what a bomb would.
+    expect(performance.now() - start).toBeLessThan(10_000);
+    expect((await call('/api/health')).status).toBe(200);
+  });
+});
+
+test('a page of another site may not write', async () => {
+  const port = Number(new URL(real.address).port);
+  const foreign = request({
+    port,
+    method: 'POST',
+    path: '/api/decks?name=x.md',
+    headers: { Origin: 'https://elsewhere.example' },
+  });
+  foreign.end('# x');
+  const [response] = (await once(foreign, 'response')) as [import('node:http').IncomingMessage];
+  response.resume();
+  expect(response.statusCode).toBe(400);
+});
+
+test('pages get a strict policy', async () => {
+  const policy = (await call('/api/health')).headers.get('content-security-policy')!;
+  expect(policy).toContain("default-src 'none'");
+  expect(policy).not.toContain('unsafe');
+});
+
+test('unknown addresses get the one kind of error', async () => {
+  expect(await failure(await call('/api/nothing'))).toMatchObject({ status: 404, code: 'not-found' });
+});
+
+test('migrating twice changes nothing', async () => {
+  await migrate(real.context.db);
+  expect((await call('/api/decks')).status).toBe(200);
+});
