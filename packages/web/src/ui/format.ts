@@ -8,12 +8,14 @@ export const grouped = (n: number): string => number.format(n);
 /** Words a minute, spoken to an audience. */
 const SPEAKING_RATE = 130;
 
-/** `12 s`, `2 min 30 s`. */
+/** `12 s`, `2 min 30 s`, `1 h 5 min`. */
 export function speakingTime(words: number): string {
   const seconds = Math.round((words / SPEAKING_RATE) * 60);
   if (seconds < 60) return `${seconds} s`;
-  const rest = seconds % 60;
-  return rest === 0 ? `${Math.floor(seconds / 60)} min` : `${Math.floor(seconds / 60)} min ${rest} s`;
+  const minutes = Math.floor(seconds / 60);
+  const [whole, wholeUnit, rest, restUnit] =
+    minutes < 60 ? [minutes, 'min', seconds % 60, 's'] : [Math.floor(minutes / 60), 'h', minutes % 60, 'min'];
+  return rest === 0 ? `${whole} ${wholeUnit}` : `${whole} ${wholeUnit} ${rest} ${restUnit}`;
 }
 
 export function clock(date: Date): string {

@@ -245,6 +245,8 @@ export class FlowReader implements XmlHandler {
       this.#skip--;
       return;
     }
+    // Most elements that close are single properties of a run.
+    if (this.#inRunProperties && name !== 'w:rPr') return;
     switch (name) {
       case 'w:t':
       case 'm:t':
