@@ -147,3 +147,34 @@ test('an edit that finds no place is kept and told', async ({ page }) => {
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByText('Wording “Wheel and pit”')).toHaveCount(0);
 });
+
+test('a slide that holds too much is continued, or reported with a way out', async ({ page, alvex }) => {
+  const points = Array.from(
+    { length: 30 },
+    (_, i) => `- A point that is long enough not to go into two columns, and then some more of it ${i}`,
+  );
+  await bringIn(page, alvex, { name: 'full.md', content: `# Too much\n\n${points.join('\n')}\n` });
+  await expect(page.getByTestId('slide-count')).not.toHaveText('1 slide');
+  await expect(slide(page, 2).getByText('continued')).toBeVisible();
+  await page.getByRole('link', { name: 'Map' }).click();
+  await page.getByRole('button', { name: 'shrunk and reported' }).click();
+  await expect(page.getByTestId('map-slides')).toHaveText('1');
+  await page.getByRole('link', { name: /^Slides/ }).click();
+  await expect(slide(page, 1).getByText(/lines? too long/)).toBeVisible();
+  await slide(page, 1).getByRole('button', { name: 'Continue slides that are too full' }).click();
+  await expect(page.getByTestId('slide-count')).not.toHaveText('1 slide');
+});
+
+test('a passage leads to its slide from the document and from the ledger', async ({ page }) => {
+  await page.getByRole('link', { name: 'Document' }).click();
+  const link = page.getByRole('link', { name: 'its slide' }).last();
+  await link.focus();
+  await link.click();
+  await expect(slide(page, 2).locator('[data-block]').filter({ hasText: 'Wheel' })).toHaveCSS(
+    'background-color',
+    'rgb(227, 236, 230)',
+  );
+  await page.getByRole('link', { name: /^Check/ }).click();
+  await page.getByTestId('ledger').getByRole('link', { name: 'slide 1' }).first().click();
+  await expect(slide(page, 1).locator('[data-block]').first()).toHaveCSS('background-color', 'rgb(227, 236, 230)');
+});

@@ -1,6 +1,6 @@
 /** Writing a PPTX of 500 slides with title, five points and notes, compressed: ours and pptxgenjs. */
 import { deflateRawSync } from 'node:zlib';
-import PptxGen from 'pptxgenjs';
+import PptxGen, { type default as Peer } from 'pptxgenjs';
 import { convert, DEFLATE_SETTINGS, exportPptx, readDocument } from '../../packages/core/src/index.ts';
 import { best, sentence, tell } from '../measure.ts';
 
@@ -27,7 +27,7 @@ if (subject === 'ours') {
 } else {
   let size = 0;
   const ms = await best(3, async () => {
-    const deck = new (PptxGen as unknown as new () => import('pptxgenjs').default)();
+    const deck = new (PptxGen as unknown as new () => Peer)();
     for (const { title, points, notes } of content) {
       const slide = deck.addSlide();
       slide.addText(title, { x: 0.5, y: 0.3, w: 9, h: 0.8, fontSize: 32, bold: true });

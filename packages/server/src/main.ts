@@ -17,8 +17,12 @@ const context: Context = { db, pool, workspace: LOCAL_WORKSPACE, now: () => new 
 
 await migrate(db);
 await loadDemo(context, config.demoRoot);
-const server = makeApp(context, config.webRoot, log).listen(config.port, config.host);
-await once(server, 'listening');
+const server = makeApp(context, config, log).listen(config.port, config.host);
+await once(server, 'listening').catch((error: NodeJS.ErrnoException) => {
+  if (error.code !== 'EADDRINUSE') throw error;
+  console.error(`Port ${config.port} is taken by another program. Choose another: ALVEX_PORT=4681 npm start`);
+  process.exit(1);
+});
 log.info({ host: config.host, port: (server.address() as { port: number }).port }, 'serving');
 process.send?.('serving');
 

@@ -5,7 +5,7 @@ import { strToU8, zipSync } from 'fflate';
 import { createHash } from 'node:crypto';
 import { once } from 'node:events';
 import { readFileSync } from 'node:fs';
-import { request } from 'node:http';
+import { request, type IncomingMessage } from 'node:http';
 import { migrate } from '../db/migrations.ts';
 import { packedDocument } from '../services/decks.ts';
 import { RealServer } from '../test/real.ts';
@@ -142,6 +142,13 @@ describe('documents and pictures', () => {
     expect((await call(`/api/decks/${(await newDeck()).id}${path}`)).status).toBe(404);
   });
 
+  test('a document is sent plain to whoever cannot unpack', async () => {
+    const { id } = await newDeck('# Plain\n');
+    const response = await call(`/api/decks/${id}/document`, { headers: { 'Accept-Encoding': 'identity' } });
+    expect(response.headers.get('content-encoding')).toBeNull();
+    expect(await response.text()).toContain('Plain');
+  });
+
   test('a document is read again when the cache is empty', async () => {
     const { id } = await newDeck('# Again\n');
     await real.context.db('documents').delete();
@@ -227,18 +234,21 @@ describe('bad input is refused soon, and the server goes on serving', () => {
   });
 });
 
-test('a page of another site may not write', async () => {
-  const port = Number(new URL(real.address).port);
-  const foreign = request({
-    port,
-    method: 'POST',
-    path: '/api/decks?name=x.md',
-    headers: { Origin: 'https://elsewhere.example' },
-  });
-  foreign.end('# x');
-  const [response] = (await once(foreign, 'response')) as [import('node:http').IncomingMessage];
+const statusOf = async (headers: Record<string, string>, method = 'POST'): Promise<number | undefined> => {
+  const sent = request({ port: Number(new URL(real.address).port), method, path: '/api/decks?name=x.md', headers });
+  sent.end(method === 'POST' ? '# x' : undefined);
+  const [response] = (await once(sent, 'response')) as [IncomingMessage];
   response.resume();
-  expect(response.statusCode).toBe(400);
+  return response.statusCode;
+};
+
+test('a page of another site may not write, nor anybody by another name read', async () => {
+  expect(await statusOf({ Origin: 'https://elsewhere.example' })).toBe(400);
+  expect(await statusOf({ Origin: 'null' })).toBe(400);
+  expect(await statusOf({ 'Sec-Fetch-Site': 'cross-site' })).toBe(400);
+  expect(await statusOf({ Origin: real.address, 'Sec-Fetch-Site': 'same-origin' })).toBe(201);
+  expect(await statusOf({ Host: 'elsewhere.example' }, 'GET')).toBe(400);
+  expect(await statusOf({}, 'GET')).toBe(200);
 });
 
 test('pages get a strict policy', async () => {

@@ -3,6 +3,7 @@ import Router from '@koa/router';
 import Koa from 'koa';
 import compress from 'koa-compress';
 import type { Logger } from 'pino';
+import type { Config } from '../config/config.ts';
 import type { Context } from '../services/context.ts';
 import { deckRoutes } from './deck-routes.ts';
 import { errors } from './errors.ts';
@@ -10,7 +11,7 @@ import { sameOrigin } from './same-origin.ts';
 import { security } from './security.ts';
 import { webFiles } from './static.ts';
 
-export function makeApp(context: Context, webRoot: string, log: Logger): Koa {
+export function makeApp(context: Context, { host, webRoot }: Pick<Config, 'host' | 'webRoot'>, log: Logger): Koa {
   const app = new Koa();
   app.on('error', (error: unknown) => log.error({ err: error }, 'response failed'));
   app.use(async (ctx, next) => {
@@ -29,7 +30,7 @@ export function makeApp(context: Context, webRoot: string, log: Logger): Koa {
     }),
   );
   app.use(errors(log));
-  app.use(sameOrigin);
+  app.use(sameOrigin(host));
   const health = new Router();
   health.get('/api/health', async (ctx) => {
     await context.db.raw('select 1');

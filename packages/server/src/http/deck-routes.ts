@@ -3,6 +3,7 @@ import Router from '@koa/router';
 import type { CreationLine, Stale } from '@alvex/contract';
 import { validateAppendEntries, validateRenameDeck } from '@alvex/contract/validate';
 import { PassThrough } from 'node:stream';
+import { gunzipSync } from 'node:zlib';
 import type { Context as KoaContext } from 'koa';
 import { failureOf } from '../services/app-error.ts';
 import type { Context } from '../services/context.ts';
@@ -87,9 +88,11 @@ export function deckRoutes(context: Context): Router {
   });
 
   router.get('/:id/document', async (ctx) => {
-    ctx.body = Buffer.from(await packedDocument(context, id(ctx)));
+    const packed = await packedDocument(context, id(ctx));
     ctx.type = 'application/json';
-    ctx.set('Content-Encoding', 'gzip');
+    ctx.vary('Accept-Encoding');
+    if (ctx.acceptsEncodings('gzip')) ctx.set('Content-Encoding', 'gzip');
+    ctx.body = ctx.acceptsEncodings('gzip') ? Buffer.from(packed) : gunzipSync(packed);
   });
 
   router.get('/:id/original', async (ctx) => {

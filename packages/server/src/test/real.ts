@@ -47,7 +47,10 @@ export class RealServer {
     await migrate(db);
     const pool = new Pool(pathToFileURL(join(process.cwd(), 'packages/server/dist/worker.mjs')).href);
     const context: Context = { db, pool, workspace: LOCAL_WORKSPACE, now: () => new Date() };
-    const server = makeApp(context, '', pino({ level: 'silent' })).listen(0, '127.0.0.1');
+    const server = makeApp(context, { host: '127.0.0.1', webRoot: '' }, pino({ level: 'silent' })).listen(
+      0,
+      '127.0.0.1',
+    );
     await once(server, 'listening');
     return new RealServer(context, server, database, folder);
   }

@@ -12,7 +12,7 @@ import {
 } from '@alvex/core';
 import { create } from 'zustand';
 import { ApiError, documentUrl, fetchDeck } from '../api/client.ts';
-import type { Drawing, FromWorker, PlacedEntry, Row, ToWorker, View } from '../worker/protocol.ts';
+import type { Drawing, FromWorker, PlacedEntry, Row, SeenPages, ToWorker, View } from '../worker/protocol.ts';
 import { Sync, type SyncState } from './sync.ts';
 
 export interface DeckState {
@@ -26,7 +26,7 @@ export interface DeckState {
   readonly blockById: ReadonlyMap<string, Block>;
   readonly diagnostics: readonly Diagnostic[];
   readonly presets: Readonly<Record<string, LevelMap>>;
-  readonly view: Omit<View, 'destinations'> | null;
+  readonly view: Omit<View, 'destinations' | 'seen'> | null;
   /** Newest revision of every page, by key. */
   readonly revs: ReadonlyMap<string, number>;
   /** Pages that were seen; one whose revision is not the newest is asked for again when it is seen again. */
@@ -117,16 +117,9 @@ function receive(message: FromWorker): void {
     case 'view':
       takeView(message.view);
       return;
-    case 'pages': {
-      const [rows, drawings] = [new Map(get().rows), new Map(get().drawings)];
-      for (const row of message.rows) {
-        rows.set(row.key, row);
-        asked.delete(row.key);
-      }
-      for (const drawing of message.drawings) drawings.set(drawing.key, drawing);
-      set({ rows, drawings });
+    case 'pages':
+      set(withPages(get(), message));
       return;
-    }
     case 'found':
       finding.get(message.block)?.(message.key);
       finding.delete(message.block);
@@ -151,22 +144,23 @@ function receive(message: FromWorker): void {
   }
 }
 
-function takeView({ destinations: turned, ...view }: View): void {
+function withPages(state: Pick<DeckState, 'rows' | 'drawings'>, seen: SeenPages): Pick<DeckState, 'rows' | 'drawings'> {
+  for (const row of seen.rows) asked.delete(row.key);
+  return {
+    rows: new Map([...state.rows, ...seen.rows.map((row) => [row.key, row] as const)]),
+    drawings: new Map([...state.drawings, ...seen.drawings.map((drawing) => [drawing.key, drawing] as const)]),
+  };
+}
+
+function takeView({ destinations: turned, seen, ...view }: View): void {
   const state = get();
   const { order, revs } = view.pages;
   const newest = new Map(order.map((key, i) => [key, revs[i]!]));
   const still = <T>(map: ReadonlyMap<string, T>): ReadonlyMap<string, T> =>
     [...map.keys()].every((key) => newest.has(key)) ? map : new Map([...map].filter(([key]) => newest.has(key)));
+  const pages = withPages({ rows: still(state.rows), drawings: still(state.drawings) }, seen);
   const destinations = turned.length === 0 ? state.destinations : new Map([...state.destinations, ...turned]);
-  set({
-    revs: newest,
-    rows: still(state.rows),
-    drawings: still(state.drawings),
-    destinations,
-    view,
-    ledger: null,
-    phase: 'open',
-  });
+  set({ ...pages, revs: newest, destinations, view, ledger: null, phase: 'open' });
 }
 
 function convertNow(): void {

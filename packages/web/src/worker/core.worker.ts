@@ -17,7 +17,7 @@ import {
   type Page,
 } from '@alvex/core';
 import { drawPage } from './draw.ts';
-import type { Counts, FromWorker, PlacedEntry, Row, ToWorker } from './protocol.ts';
+import type { Counts, FromWorker, PlacedEntry, Row, SeenPages, ToWorker } from './protocol.ts';
 
 declare const self: DedicatedWorkerGlobalScope;
 
@@ -33,6 +33,9 @@ let converted: Converted | undefined;
 let known = new Map<string, Known>();
 let destinations: ReadonlyMap<string, Destination> = new Map();
 let revision = 0;
+/** Keys of the pages that were asked for last. */
+let recent: readonly string[] = [];
+const MOST_RECENT = 24;
 
 const say = (message: FromWorker): void => self.postMessage(message);
 
@@ -85,6 +88,7 @@ function update({ edits, seq }: ToWorker & { kind: 'edits' }): void {
     const same = old?.page === page && old.joinBlock === joinBlock;
     next.set(page.key, same ? old : { page, joinBlock, rev: ++revision });
   });
+  const former = known;
   known = next;
   const turned = [...deck.destinations].filter(([block, destination]) => destinations.get(block) !== destination);
   destinations = deck.destinations;
@@ -94,6 +98,7 @@ function update({ edits, seq }: ToWorker & { kind: 'edits' }): void {
     seq,
     ms: performance.now() - start,
     view: {
+      seen: seenPages(recent.filter((key) => former.get(key)?.rev !== known.get(key)?.rev)),
       pages: {
         order: pages.map((page) => page.key),
         revs: [...next.values()].map(({ rev }) => rev),
@@ -197,10 +202,15 @@ function joinBlockOf(pages: readonly Page[], i: number): string | null {
 }
 
 function sendPages(keys: readonly string[]): void {
-  if (converted === undefined) return;
+  recent = [...new Set([...keys, ...recent])].slice(0, MOST_RECENT);
+  say({ kind: 'pages', ...seenPages(keys) });
+}
+
+function seenPages(keys: readonly string[]): SeenPages {
+  if (converted === undefined) return { rows: [], drawings: [] };
   const { theme } = converted;
   const found = keys.flatMap((key) => known.get(key) ?? []);
-  say({ kind: 'pages', rows: found.map(makeRow), drawings: found.map(({ page, rev }) => drawPage(page, rev, theme)) });
+  return { rows: found.map(makeRow), drawings: found.map(({ page, rev }) => drawPage(page, rev, theme)) };
 }
 
 const pageOf = (block: string): Page | undefined => converted?.pages.find((page) => page.passages.includes(block));

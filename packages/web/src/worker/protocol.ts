@@ -99,6 +99,11 @@ export interface Pages {
   readonly passages: readonly number[];
 }
 
+export interface SeenPages {
+  readonly rows: readonly Row[];
+  readonly drawings: readonly Drawing[];
+}
+
 /** Pages of the deck by what is on them. */
 export interface Counts {
   readonly sections: number;
@@ -109,6 +114,8 @@ export interface Counts {
 
 export interface View {
   readonly pages: Pages;
+  /** What is new of the slides that were seen last, so that they need not be asked for. */
+  readonly seen: SeenPages;
   readonly counts: Counts;
   /** Blocks whose destination is new since the last view. */
   readonly destinations: readonly (readonly [string, Destination])[];
@@ -145,7 +152,7 @@ export type FromWorker =
       readonly presets: Readonly<Record<string, LevelMap>>;
     }
   | { readonly kind: 'view'; readonly seq: number; readonly view: View; readonly ms: number }
-  | { readonly kind: 'pages'; readonly rows: readonly Row[]; readonly drawings: readonly Drawing[] }
+  | ({ readonly kind: 'pages' } & SeenPages)
   | { readonly kind: 'found'; readonly block: string; readonly key: string | null }
   | { readonly kind: 'dressed'; readonly theme: string; readonly drawings: readonly Drawing[] }
   | { readonly kind: 'ledger'; readonly entries: readonly PlacedEntry[] }
