@@ -235,7 +235,13 @@ describe('bad input is refused soon, and the server goes on serving', () => {
 });
 
 const statusOf = async (headers: Record<string, string>, method = 'POST'): Promise<number | undefined> => {
-  const sent = request({ port: Number(new URL(real.address).port), method, path: '/api/decks?name=x.md', headers });
+  const sent = request({
+    host: '127.0.0.1',
+    port: Number(new URL(real.address).port),
+    method,
+    path: '/api/decks?name=x.md',
+    headers,
+  });
   sent.end(method === 'POST' ? '# x' : undefined);
   const [response] = (await once(sent, 'response')) as [IncomingMessage];
   response.resume();
