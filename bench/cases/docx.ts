@@ -1,7 +1,5 @@
 /** Reading a DOCX of about 500 pages: ours, the floor (unzip and SAX alone), and mammoth. */
-import { Document, HeadingLevel, Packer, Paragraph, TextRun } from 'docx';
 import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
-import mammoth from 'mammoth';
 import { existsSync, readFileSync, writeFileSync } from 'node:fs';
 import { SaxesParser } from 'saxes';
 import { documentWords, readDocument } from '../../packages/core/src/index.ts';
@@ -13,6 +11,7 @@ const WORDS_EACH = 88;
 
 /** Made by an independent library; the run splits and revision ids that word processors write are added to its XML. */
 async function make(path: string): Promise<void> {
+  const { Document, HeadingLevel, Packer, Paragraph, TextRun } = await import('docx');
   const children = Array.from({ length: PARAGRAPHS }, (_, i) => {
     if (i % 11 === 0)
       return new Paragraph({
@@ -73,4 +72,7 @@ if (subject === 'ours') {
       parser.close();
     }),
   );
-} else if (subject === 'mammoth') tell(await best(runs, () => mammoth.convertToHtml({ buffer: Buffer.from(bytes) })));
+} else if (subject === 'mammoth') {
+  const { default: mammoth } = await import('mammoth');
+  tell(await best(runs, () => mammoth.convertToHtml({ buffer: Buffer.from(bytes) })));
+}

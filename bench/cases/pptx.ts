@@ -1,6 +1,6 @@
 /** Writing a PPTX of 500 slides with title, five points and notes, compressed: ours and pptxgenjs. */
 import { deflateRawSync } from 'node:zlib';
-import PptxGen, { type default as Peer } from 'pptxgenjs';
+import type Peer from 'pptxgenjs';
 import { convert, DEFLATE_SETTINGS, exportPptx, readDocument } from '../../packages/core/src/index.ts';
 import { best, sentence, tell } from '../measure.ts';
 
@@ -25,6 +25,8 @@ if (subject === 'ours') {
   );
   tell(ms, { bytes: size });
 } else {
+  // Not at the top: it would count as our memory too.
+  const { default: PptxGen } = await import('pptxgenjs');
   let size = 0;
   const ms = await best(3, async () => {
     const deck = new (PptxGen as unknown as new () => Peer)();

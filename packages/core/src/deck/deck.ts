@@ -74,6 +74,6 @@ export interface Deck {
   readonly title: string | null;
   readonly slides: readonly Slide[];
   readonly leftOut: readonly LeftOut[];
-  /** What every block became; a point has the level that it has on its slide, which nesting may have made another than the map's. */
-  readonly destinations: ReadonlyMap<SourceId, Destination>;
+  /** What every block became, in document order; a point has the level that it has on its slide, which nesting may have made another than the map's. */
+  readonly destinations: readonly Destination[];
 }

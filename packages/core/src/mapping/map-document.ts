@@ -36,7 +36,7 @@ interface Stretch {
   readonly sectionAfter: string | null;
   readonly slides: readonly Slide[];
   readonly leftOut: readonly LeftOut[];
-  readonly destinations: readonly (readonly [string, Destination])[];
+  readonly destinations: readonly Destination[];
 }
 
 // An edit changes one stretch; the others give the same slides again, down to their identity.
@@ -50,7 +50,7 @@ class Mapper {
   readonly #slides: Slide[] = [];
   readonly #leftOut: LeftOut[] = [];
   readonly #nesting = new Nesting();
-  readonly #destinations: (readonly [string, Destination])[] = [];
+  readonly #destinations: Destination[] = [];
   #slide: Open | undefined;
   #section: string | null = null;
   /** Passages and notes that came before the slide they belong to. */
@@ -87,7 +87,7 @@ class Mapper {
       title: this.#document.title,
       slides: this.#slides,
       leftOut: this.#leftOut,
-      destinations: new Map(this.#destinations),
+      destinations: this.#destinations,
     };
   }
 
@@ -138,7 +138,7 @@ class Mapper {
     const destination = destinationAt(this.#plan, i);
     const turned = turnedAt(this.#plan, i);
     if (cutAt(this.#plan, i) && this.#slide !== undefined && this.#slide.content.length > 0) this.#cut = true;
-    const at = this.#destinations.push([block.id, destination]) - 1;
+    this.#destinations.push(destination);
     if (block.kind === 'picture' && block.picture === undefined && destination !== 'notes')
       return this.#leaveOut(block, 'no-picture');
     if (this.#blank[i] && block.kind !== 'picture') return this.#leaveOut(block, 'no-words');
@@ -165,7 +165,7 @@ class Mapper {
     const content: Content = joined
       ? { kind: 'point', level: this.#nesting.placeAt(1, 0), id: block.id, runs: blockRuns(block), blocks: [block.id] }
       : this.#content(block, destination, turned);
-    if (content.kind === 'point') this.#destinations[at] = [block.id, `point${content.level}`];
+    if (content.kind === 'point') this.#destinations[i] = `point${content.level}`;
     this.#addContent(block, content);
   }
 

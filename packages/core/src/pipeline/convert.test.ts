@@ -15,7 +15,7 @@ test('a slide that comes out the same keeps its identity, and so its pages', () 
 
 test('destinations tell the level that a point has on its slide', () => {
   const document = doc(h(1, 'A'), li('deep', 3), h(1, 'B'));
-  expect(convert(document, []).deck.destinations.get(document.blocks[1]!.id)).toBe('point1');
+  expect(convert(document, []).deck.destinations[1]).toBe('point1');
 });
 
 /** A random edit on something that the deck has, or has had. */

@@ -17,7 +17,7 @@ import {
   type Page,
 } from '@alvex/core';
 import { drawPage } from './draw.ts';
-import type { Counts, FromWorker, PlacedEntry, Row, SeenPages, ToWorker } from './protocol.ts';
+import type { Counts, FromWorker, PlacedEntry, Row, SeenPages, ToWorker, View } from './protocol.ts';
 
 declare const self: DedicatedWorkerGlobalScope;
 
@@ -31,11 +31,12 @@ let document: DocumentModel | undefined;
 let converted: Converted | undefined;
 /** The pages of the last view, by key. */
 let known = new Map<string, Known>();
-let destinations: ReadonlyMap<string, Destination> = new Map();
+let destinations: readonly Destination[] = [];
 let revision = 0;
 /** Keys of the pages that were asked for last. */
 let recent: readonly string[] = [];
 const MOST_RECENT = 24;
+const NOTHING: View['destinations'] = [];
 
 const say = (message: FromWorker): void => self.postMessage(message);
 
@@ -69,7 +70,7 @@ async function open(url: string): Promise<void> {
   document = model;
   converted = undefined;
   known = new Map();
-  destinations = new Map();
+  destinations = [];
   const presets = Object.fromEntries(PRESET_NAMES.map((name): [string, LevelMap] => [name, presetMap(name, model)]));
   say({ kind: 'document', title: model.title, blocks: model.blocks, diagnostics: model.diagnostics, presets });
 }
@@ -90,7 +91,10 @@ function update({ edits, seq }: ToWorker & { kind: 'edits' }): void {
   });
   const former = known;
   known = next;
-  const turned = [...deck.destinations].filter(([block, destination]) => destinations.get(block) !== destination);
+  const { blocks } = document;
+  const turned = deck.destinations.flatMap((destination, i): View['destinations'] =>
+    destination === destinations[i] ? NOTHING : [[blocks[i]!.id, destination]],
+  );
   destinations = deck.destinations;
   const words = pages.map(wordsOf);
   say({
