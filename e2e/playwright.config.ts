@@ -1,4 +1,5 @@
 import { defineConfig } from '@playwright/test';
+import { CHROMIUM } from './browser.ts';
 
 export default defineConfig({
   testDir: '.',
@@ -11,18 +12,7 @@ export default defineConfig({
   reporter: process.env.CI ? [['list']] : [['line']],
   use: {
     viewport: { width: 1280, height: 800 },
-    launchOptions: {
-      executablePath: '/usr/bin/chromium',
-      args: [
-        '--no-sandbox',
-        '--disable-gpu',
-        '--disable-quic',
-        '--no-first-run',
-        '--disable-background-networking',
-        '--disable-component-update',
-        '--disable-sync',
-      ],
-    },
+    launchOptions: CHROMIUM,
     permissions: ['clipboard-read', 'clipboard-write'],
   },
 });

@@ -1,23 +1,13 @@
 /** A deck of 1,000 slides in the real page: from an edit to its new drawing, frames dropped, and from a plug to new counts. */
 import { chromium } from '@playwright/test';
 import { Alvex } from '../../e2e/alvex.ts';
+import { CHROMIUM } from '../../e2e/browser.ts';
 import { deckSource } from '../deck-source.ts';
 import { tell } from '../measure.ts';
 
 const alvex = new Alvex();
 await alvex.start();
-const browser = await chromium.launch({
-  executablePath: '/usr/bin/chromium',
-  args: [
-    '--no-sandbox',
-    '--disable-gpu',
-    '--disable-quic',
-    '--no-first-run',
-    '--disable-background-networking',
-    '--disable-component-update',
-    '--disable-sync',
-  ],
-});
+const browser = await chromium.launch(CHROMIUM);
 try {
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
   await page.goto(alvex.address);

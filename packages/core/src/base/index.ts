@@ -1,3 +1,4 @@
+export * from './join-bytes.ts';
 export * from './limits.ts';
 export * from './read-error.ts';
 export * from './report.ts';

@@ -3,7 +3,7 @@
  * counted while a part is unpacked, whatever its header says.
  */
 import { Inflate } from 'fflate';
-import { LIMITS, ReadError, textDecoder } from '../base/index.ts';
+import { joinBytes, LIMITS, ReadError, textDecoder } from '../base/index.ts';
 
 interface Entry {
   readonly method: number;
@@ -126,19 +126,8 @@ export class ZipReader {
   /** A whole part, unpacked. Throws as `stream` does. */
   read(name: string): Uint8Array {
     const pieces: Uint8Array[] = [];
-    let size = 0;
-    this.stream(name, (piece) => {
-      // A stored part and fflate's last piece may share memory with their source.
-      pieces.push(piece.slice());
-      size += piece.length;
-    });
-    if (pieces.length === 1) return pieces[0]!;
-    const whole = new Uint8Array(size);
-    let at = 0;
-    for (const piece of pieces) {
-      whole.set(piece, at);
-      at += piece.length;
-    }
-    return whole;
+    // fflate's last piece may share memory with what it unpacks next.
+    this.stream(name, (piece) => pieces.push(piece.slice()));
+    return joinBytes(pieces);
   }
 }

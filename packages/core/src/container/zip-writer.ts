@@ -1,7 +1,7 @@
 /** Writes ZIP archives whose bytes depend on their content only: fixed time, fixed order. */
 import crc32 from 'crc-32';
 import { deflateSync, Zip, type ZipInputFile } from 'fflate';
-import { encodeUtf8 } from '../base/index.ts';
+import { encodeUtf8, joinBytes } from '../base/index.ts';
 
 export interface Part {
   readonly name: string;
@@ -29,11 +29,9 @@ const DEFLATED = 8;
 /** @param parts In the order in which they shall stand. */
 export function writeZip(parts: readonly Part[], deflate: Deflate = deflateSync): Uint8Array {
   const pieces: Uint8Array[] = [];
-  let size = 0;
   const zip = new Zip((error, piece) => {
     if (error) throw error;
     pieces.push(piece);
-    size += piece.length;
   });
   for (const { name, content, stored } of parts) {
     const bytes = typeof content === 'string' ? encodeUtf8(content) : content;
@@ -48,11 +46,5 @@ export function writeZip(parts: readonly Part[], deflate: Deflate = deflateSync)
     file.ondata!(null, stored ? (bytes as Uint8Array<ArrayBuffer>) : deflate(bytes), true);
   }
   zip.end();
-  const whole = new Uint8Array(size);
-  let at = 0;
-  for (const piece of pieces) {
-    whole.set(piece, at);
-    at += piece.length;
-  }
-  return whole;
+  return joinBytes(pieces);
 }

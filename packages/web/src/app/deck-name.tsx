@@ -3,7 +3,7 @@ import { chakra } from '@chakra-ui/react';
 import { useState } from 'react';
 import { renameDeck } from '../api/client.ts';
 import { renamed, useDeck } from '../state/deck-store.ts';
-import { Field } from '../ui/recipes.tsx';
+import { NameField } from '../ui/name-field.tsx';
 
 const Name = chakra('button', {
   base: {
@@ -23,29 +23,23 @@ const Name = chakra('button', {
 export function DeckName() {
   const deck = useDeck((state) => state.deck);
   const [writing, setWriting] = useState(false);
+  const [failed, setFailed] = useState(false);
   if (deck === null) return null;
-  const finish = async (name: string) => {
-    setWriting(false);
-    if (name.trim() !== '' && name.trim() !== deck.name) renamed(await renameDeck(deck.id, name).catch(() => deck));
+  const keep = (name: string) => {
+    setFailed(false);
+    renameDeck(deck.id, name).then(renamed, () => setFailed(true));
   };
-  if (!writing)
-    return (
+  if (writing) return <NameField name={deck.name} keep={keep} close={() => setWriting(false)} />;
+  return (
+    <>
       <Name title={`${deck.name}. Choose to rename.`} onClick={() => setWriting(true)}>
         {deck.name}
       </Name>
-    );
-  return (
-    <Field
-      aria-label="Name of the deck"
-      defaultValue={deck.name}
-      maxLength={200}
-      autoFocus
-      w="100%"
-      onBlur={(event) => void finish(event.target.value)}
-      onKeyDown={(event) => {
-        if (event.key === 'Enter') event.currentTarget.blur();
-        if (event.key === 'Escape') setWriting(false);
-      }}
-    />
+      {failed && (
+        <chakra.span role="alert" color="red" fontSize="sm" whiteSpace="nowrap">
+          not renamed: server away
+        </chakra.span>
+      )}
+    </>
   );
 }

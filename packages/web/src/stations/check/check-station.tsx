@@ -8,6 +8,7 @@ import { useDeck, wantLedger } from '../../state/deck-store.ts';
 import { count, grouped } from '../../ui/format.ts';
 import { Mark } from '../../ui/mark.tsx';
 import { Action, Heading, Notice, Small } from '../../ui/recipes.tsx';
+import { VirtualRows } from '../../ui/virtual-rows.tsx';
 import type { PlacedEntry } from '../../worker/protocol.ts';
 
 const Page = chakra('div', {
@@ -145,8 +146,6 @@ export function CheckStation() {
 }
 
 function Entries({ entries }: { readonly entries: readonly PlacedEntry[] }) {
-  const blocks = useDeck((state) => state.blockById);
-  const destinations = useDeck((state) => state.destinations);
   const scroller = useRef<HTMLDivElement>(null);
   const virtualizer = useVirtualizer({
     count: entries.length,
@@ -157,46 +156,32 @@ function Entries({ entries }: { readonly entries: readonly PlacedEntry[] }) {
   return (
     <Box ref={scroller} flex="1" minH="0" overflowY="auto" data-testid="ledger">
       {entries.length === 0 && <Small>No passage here.</Small>}
-      <Box position="relative" style={{ height: virtualizer.getTotalSize() }}>
-        {virtualizer.getVirtualItems().map((item) => {
-          const entry = entries[item.index]!;
-          const block = blocks.get(entry.block);
-          return (
-            <Box
-              key={item.key}
-              ref={virtualizer.measureElement}
-              data-index={item.index}
-              position="absolute"
-              left="0"
-              right="0"
-              top="0"
-              style={{ transform: `translateY(${item.start}px)` }}
-            >
-              <Entry>
-                <Mark destination={destinations.get(entry.block) ?? 'out'} size={26} />
-                <chakra.span fontFamily="heading" overflow="hidden" textOverflow="ellipsis" whiteSpace="nowrap">
-                  {block === undefined ? entry.block : blockText(block)}
-                </chakra.span>
-                <chakra.span color="soft" textAlign="right">
-                  {count(entry.words, 'word')}
-                </chakra.span>
-                <chakra.span color="soft">
-                  {entry.reason === undefined ? (entry.account === 'lost' ? 'lost' : '') : REASONS[entry.reason]}
-                </chakra.span>
-                {entry.slide !== null && (
-                  <Link
-                    to={`../slides?at=${encodeURIComponent(entry.block)}`}
-                    style={{ color: 'var(--chakra-colors-pine)' }}
-                  >
-                    slide {entry.slide}
-                  </Link>
-                )}
-              </Entry>
-            </Box>
-          );
-        })}
-      </Box>
+      <VirtualRows virtualizer={virtualizer} row={(i) => <EntryLine entry={entries[i]!} />} />
     </Box>
+  );
+}
+
+function EntryLine({ entry }: { readonly entry: PlacedEntry }) {
+  const block = useDeck((state) => state.blockById.get(entry.block));
+  const destination = useDeck((state) => state.destinations.get(entry.block)) ?? 'out';
+  return (
+    <Entry>
+      <Mark destination={destination} size={26} />
+      <chakra.span fontFamily="heading" overflow="hidden" textOverflow="ellipsis" whiteSpace="nowrap">
+        {block === undefined ? entry.block : blockText(block)}
+      </chakra.span>
+      <chakra.span color="soft" textAlign="right">
+        {count(entry.words, 'word')}
+      </chakra.span>
+      <chakra.span color="soft">
+        {entry.reason === undefined ? (entry.account === 'lost' ? 'lost' : '') : REASONS[entry.reason]}
+      </chakra.span>
+      {entry.slide !== null && (
+        <Link to={`../slides?at=${encodeURIComponent(entry.block)}`} style={{ color: 'var(--chakra-colors-pine)' }}>
+          slide {entry.slide}
+        </Link>
+      )}
+    </Entry>
   );
 }
 

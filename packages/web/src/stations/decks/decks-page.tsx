@@ -7,7 +7,8 @@ import type { NewDocument } from '../../api/client.ts';
 import { bringBack, bringIn, dismiss, refreshDecks, remove, rename, useDecks } from '../../state/decks-store.ts';
 import { closeDeck } from '../../state/deck-store.ts';
 import { count, dayAndTime } from '../../ui/format.ts';
-import { Action, Field, Heading, Notice, Small } from '../../ui/recipes.tsx';
+import { NameField } from '../../ui/name-field.tsx';
+import { Action, Heading, Notice, Small } from '../../ui/recipes.tsx';
 import { PastePanel } from './paste-panel.tsx';
 
 const Drop = chakra('div', {
@@ -170,22 +171,7 @@ function DeckRow({ deck }: { readonly deck: DeckSummary }) {
     <Row>
       <Box minW="0">
         {naming ? (
-          <Field
-            aria-label="Name of the deck"
-            defaultValue={deck.name}
-            maxLength={200}
-            autoFocus
-            w="100%"
-            onBlur={(event) => {
-              setNaming(false);
-              const name = event.target.value.trim();
-              if (name !== '' && name !== deck.name) void rename(deck.id, name);
-            }}
-            onKeyDown={(event) => {
-              if (event.key === 'Enter') event.currentTarget.blur();
-              if (event.key === 'Escape') setNaming(false);
-            }}
-          />
+          <NameField name={deck.name} keep={(name) => void rename(deck.id, name)} close={() => setNaming(false)} />
         ) : (
           <Link to={`/decks/${deck.id}/slides`} style={{ color: 'inherit', textDecoration: 'none' }}>
             <chakra.span fontFamily="heading" fontSize="lg" fontWeight={600} _hover={{ textDecoration: 'underline' }}>

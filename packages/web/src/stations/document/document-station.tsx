@@ -10,6 +10,7 @@ import { useDeck } from '../../state/deck-store.ts';
 import { BlockText } from '../../ui/block-text.tsx';
 import { count, grouped } from '../../ui/format.ts';
 import { Action, Heading, Notice, Small } from '../../ui/recipes.tsx';
+import { VirtualRows } from '../../ui/virtual-rows.tsx';
 
 const Page = chakra('div', {
   base: {
@@ -55,7 +56,8 @@ const Line = chakra('div', {
     alignItems: 'baseline',
     py: '4px',
     px: '20px',
-    '&:hover .to-slide, .to-slide:focus-visible': { opacity: 1 },
+    '& .to-slide': { opacity: 0 },
+    '&:hover .to-slide, & .to-slide:focus-visible': { opacity: 1 },
     '@media (max-width: 560px)': {
       gridTemplateColumns: '44px minmax(0, 1fr)',
       px: '10px',
@@ -147,40 +149,28 @@ export function DocumentStation() {
           </Notice>
         )}
         <Box ref={scroller} flex="1" minH="0" overflowY="auto" py="12px" data-testid="document-text">
-          <Box position="relative" style={{ height: virtualizer.getTotalSize() }}>
-            {virtualizer.getVirtualItems().map((item) => {
-              const block = blocks[item.index]!;
-              return (
-                <Box
-                  key={item.key}
-                  ref={virtualizer.measureElement}
-                  data-index={item.index}
-                  position="absolute"
-                  top="0"
-                  left="0"
-                  right="0"
-                  style={{ transform: `translateY(${item.start}px)` }}
-                >
-                  <Line>
-                    <Margin alignSelf={block.kind === 'picture' || block.kind === 'table' ? 'start' : undefined}>
-                      {marginText(block)}
-                    </Margin>
-                    <BlockText block={block} deck={deck.id} whole />
-                    <Link
-                      className="to-slide"
-                      to={`../slides?at=${encodeURIComponent(block.id)}`}
-                      style={{ fontSize: 11, color: 'var(--chakra-colors-pine)', opacity: 0 }}
-                    >
-                      its slide
-                    </Link>
-                  </Line>
-                </Box>
-              );
-            })}
-          </Box>
+          <VirtualRows virtualizer={virtualizer} row={(i) => <BlockLine block={blocks[i]!} deck={deck.id} />} />
         </Box>
       </Box>
     </Page>
+  );
+}
+
+function BlockLine({ block, deck }: { readonly block: Block; readonly deck: string }) {
+  return (
+    <Line>
+      <Margin alignSelf={block.kind === 'picture' || block.kind === 'table' ? 'start' : undefined}>
+        {marginText(block)}
+      </Margin>
+      <BlockText block={block} deck={deck} whole />
+      <Link
+        className="to-slide"
+        to={`../slides?at=${encodeURIComponent(block.id)}`}
+        style={{ fontSize: 11, color: 'var(--chakra-colors-pine)' }}
+      >
+        its slide
+      </Link>
+    </Line>
   );
 }
 

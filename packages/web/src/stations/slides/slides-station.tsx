@@ -5,6 +5,7 @@ import { useEffect, useRef } from 'react';
 import { useSearchParams } from 'react-router';
 import { findPage, select, useDeck } from '../../state/deck-store.ts';
 import { Small } from '../../ui/recipes.tsx';
+import { VirtualRows } from '../../ui/virtual-rows.tsx';
 import { FacingRow } from './facing-row.tsx';
 import { Ribbon } from './ribbon.tsx';
 
@@ -67,29 +68,12 @@ export function SlidesStation() {
         css={{ '@media (max-width: 960px)': { px: '12px' } }}
         data-testid="facing-pages"
       >
-        <Box
-          position="relative"
-          style={{ height: virtualizer.getTotalSize() }}
-          role="list"
-          aria-label="Slides and their source"
-        >
-          {/* Placed by top, not by transform: the slide sticks beside a long passage, and sticking does not see transforms. */}
-          {virtualizer.getVirtualItems().map((item) => (
-            <Box
-              key={item.key}
-              ref={virtualizer.measureElement}
-              data-index={item.index}
-              position="absolute"
-              left="0"
-              right="0"
-              role="listitem"
-              aria-label={`Slide ${item.index + 1}`}
-              style={{ top: item.start }}
-            >
-              <FacingRow slideKey={order[item.index]!} number={item.index + 1} />
-            </Box>
-          ))}
-        </Box>
+        <VirtualRows
+          virtualizer={virtualizer}
+          label="Slides and their source"
+          rowLabel={(i) => `Slide ${i + 1}`}
+          row={(i) => <FacingRow slideKey={order[i]!} number={i + 1} />}
+        />
       </Box>
       <Ribbon jump={jump} first={virtualizer.range?.startIndex ?? 0} last={virtualizer.range?.endIndex ?? 0} />
     </Box>
