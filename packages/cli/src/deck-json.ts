@@ -13,7 +13,7 @@ export function deckJson({ pages, ledger, deck }: Converted) {
 function slideJson(page: Page, number: number, leftOut: ReadonlySet<string>) {
   const { slide, boxes } = page;
   const paragraphs = boxes
-    .flatMap((box) => (box.kind === 'text' ? box.paragraphs : []))
+    .flatMap((box) => (box.kind === 'text' ? box.paras : []))
     .filter((paragraph) => paragraph.style !== 'title');
   return {
     number,

@@ -10,8 +10,8 @@ export class BlockIds {
   readonly #seen = new Map<string, number>();
 
   next(kind: string, text: string): BlockId {
-    // MurmurHash3, 32 bits, with two seeds. A collision is harmless: the two blocks count as equals.
-    const base = kind.charAt(0) + murmur(text, 1).result().toString(36) + murmur(text, 2).result().toString(36);
+    // MurmurHash3, 32 bits, and the length. A collision is harmless: the two blocks count as equals.
+    const base = kind.charAt(0) + murmur(text).result().toString(36) + text.length.toString(36);
     const count = (this.#seen.get(base) ?? 0) + 1;
     this.#seen.set(base, count);
     return (count === 1 ? base : `${base}~${count}`) as BlockId;

@@ -21,20 +21,10 @@ const PACKED = {
 export type FamilyName = keyof typeof PACKED;
 export type FaceStyle = 'regular' | 'bold' | 'italic' | 'boldItalic';
 
-const unpacked = new Map<FamilyName, Record<FaceStyle, FaceData>>();
 const faces = new Map<FamilyName, Partial<Record<FaceStyle, FontMetrics>>>();
 
 export function fontFace(family: FamilyName, style: FaceStyle): FontMetrics {
   let styles = faces.get(family);
   if (styles === undefined) faces.set(family, (styles = {}));
-  return (styles[style] ??= new FontMetrics(unpack(family)[style]));
-}
-
-function unpack(family: FamilyName): Record<FaceStyle, FaceData> {
-  let data = unpacked.get(family);
-  if (data === undefined) {
-    ({ faces: data } = JSON.parse(PACKED[family]) as { faces: Record<FaceStyle, FaceData> });
-    unpacked.set(family, data);
-  }
-  return data;
+  return (styles[style] ??= new FontMetrics(JSON.parse(PACKED[family][style]) as FaceData));
 }

@@ -3,7 +3,8 @@ import { ptFromEmu } from '../base/index.ts';
 import { runsText } from '../content/index.ts';
 import type { Frame, Theme } from '../theme/index.ts';
 import { paginate } from './paginate.ts';
-import { measurePara, stackHeight, type Para } from './set-text.ts';
+import { measurePara, stackHeight } from './set-text.ts';
+import type { Para } from './page.ts';
 
 /** Sizes below the floor, tried only so that nothing is ever drawn outside its frame. */
 const LAST_RESORT = [16, 14, 12, 11, 10, 9, 8, 7, 6];

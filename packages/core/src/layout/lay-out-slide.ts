@@ -5,8 +5,8 @@ import type { Content, Note, PicturePart, Slide, TablePart } from '../deck/index
 import { frameOf, layoutNamed, type Frame, type LayoutName, type Theme } from '../theme/index.ts';
 import { continuedPages, largestSize, lastResortSize, twoColumns } from './fit-text.ts';
 import { fitTable } from './fit-table.ts';
-import type { Box, Fit, Page, PictureBox, TextBox } from './page.ts';
-import { measurePara, placeText, type Para } from './set-text.ts';
+import type { Box, Fit, Page, Para, PictureBox, TextBox } from './page.ts';
+import { measurePara, placeText } from './set-text.ts';
 
 export interface LayoutOptions {
   readonly theme: Theme;
@@ -108,8 +108,8 @@ function textBox(paras: readonly Para[], frame: Frame, theme: Theme, size: numbe
   return {
     kind: 'text',
     frame,
+    paras,
     scale: size / frame.style.sizes[0]!,
-    // Lines are placed when they are looked at: of a thousand slides only a few are, and all are counted.
     get paragraphs() {
       return (placed ??= placeText(paras, frame, theme, size));
     },
@@ -250,9 +250,7 @@ function pictureBox(part: PicturePart, frame: Frame, { pictures }: LayoutOptions
 
 /** Parts on a page; looked for only where a slide takes more than one. */
 function partsOf(draft: Draft): ReadonlySet<string> {
-  const parts = draft.boxes.flatMap((box) =>
-    box.kind === 'text' ? box.paragraphs.map(({ part }) => part) : [box.part],
-  );
+  const parts = draft.boxes.flatMap((box) => (box.kind === 'text' ? box.paras.map(({ part }) => part) : [box.part]));
   return new Set(parts.filter((part) => part !== null));
 }
 

@@ -14,15 +14,19 @@ export interface SetLine {
   readonly width: Emu;
 }
 
-export type ParagraphStyle = 'title' | 'subtitle' | 'point' | 'body' | 'quote' | 'code';
-
-export interface SetParagraph {
+/** A paragraph before it is set. */
+export interface Para {
   /** Null for a title. */
   readonly part: PartId | null;
   readonly style: ParagraphStyle;
   /** 1 to 5 for points, else 1. */
   readonly level: number;
   readonly runs: Runs;
+}
+
+export type ParagraphStyle = 'title' | 'subtitle' | 'point' | 'body' | 'quote' | 'code';
+
+export interface SetParagraph extends Para {
   readonly size: number /* points */;
   readonly lines: readonly SetLine[];
   /** Left edge of the bullet, where there is one. */
@@ -32,6 +36,8 @@ export interface SetParagraph {
 export interface TextBox {
   readonly kind: 'text';
   readonly frame: Frame;
+  readonly paras: readonly Para[];
+  /** The same with their lines, which are placed when they are first looked at: of many slides only a few are drawn. */
   readonly paragraphs: readonly SetParagraph[];
   /** Size of level 1 relative to the layout's. */
   readonly scale: number;

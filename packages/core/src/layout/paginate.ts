@@ -6,7 +6,8 @@
 import { ptFromEmu } from '../base/index.ts';
 import { runsText, sliceRuns, trimRuns } from '../content/index.ts';
 import type { Frame, Theme } from '../theme/index.ts';
-import { measurePara, stackHeight, type Para } from './set-text.ts';
+import { measurePara, stackHeight } from './set-text.ts';
+import type { Para } from './page.ts';
 
 const PAGE = 1000;
 const SPLIT_CHILDREN = 60;

@@ -12,14 +12,7 @@ import {
   type MeasuredText,
 } from '../fonts/index.ts';
 import type { ColorName, Frame, Theme } from '../theme/index.ts';
-import type { ParagraphStyle, SetLine, SetParagraph } from './page.ts';
-
-export interface Para {
-  readonly part: string | null;
-  readonly style: ParagraphStyle;
-  readonly level: number;
-  readonly runs: Runs;
-}
+import type { Para, SetLine, SetParagraph } from './page.ts';
 
 /** How a paragraph is set; lengths in points, but the space before is a share of its line's height. */
 export interface ParaSetting {
@@ -175,10 +168,7 @@ export function placeText(paras: readonly Para[], frame: Frame, theme: Theme, si
     if (lines.length === 0) y += height;
     const bulletX = setting.bullet === null ? null : ((left - setting.hanging * EMU_PER_POINT) as Emu);
     return {
-      part: para.part,
-      style: para.style,
-      level: para.level,
-      runs: para.runs,
+      ...para,
       size: own,
       lines: placed,
       bulletX,

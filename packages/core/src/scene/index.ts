@@ -4,9 +4,9 @@ export {
   CELL_PADDING,
   paraSetting,
   type Box,
+  type Para,
   type PictureBox,
   type SetCell,
-  type SetParagraph,
   type TableBox,
   type TextBox,
 } from '../layout/index.ts';

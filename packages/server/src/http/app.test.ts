@@ -66,6 +66,23 @@ test('a creation that is watched tells of its progress, then gives the deck', as
   });
 });
 
+test('a creation that its sender leaves makes no deck', async () => {
+  const abort = new AbortController();
+  const response = await call('/api/decks?name=left.md', {
+    method: 'POST',
+    body: '# Left alone\n\n- a point\n\nwords and more words\n\n'.repeat(60_000),
+    headers: { Accept: 'application/x-ndjson' },
+    signal: abort.signal,
+  });
+  // The answer has begun, so the reading has; the first line is far from the last.
+  expect(response.status).toBe(200);
+  abort.abort();
+  // Reading threads are free again when the next document is done.
+  await newDeck('# After\n');
+  const { decks } = (await (await call('/api/decks')).json()) as { decks: DeckSummary[] };
+  expect(decks.map((deck) => deck.fileName)).not.toContain('left.md');
+});
+
 describe('the log', () => {
   test('is appended with a version, and comes back in order', async () => {
     const { id } = await newDeck();

@@ -166,9 +166,7 @@ function wordsOf(page: Page): { readonly shown: number; readonly spoken: number 
 
 function contentOf({ slide, boxes, count }: Page) {
   if (count === 1) return slide.content;
-  const shown = new Set(
-    boxes.flatMap((box) => (box.kind === 'text' ? box.paragraphs.map(({ part }) => part) : [box.part])),
-  );
+  const shown = new Set(boxes.flatMap((box) => (box.kind === 'text' ? box.paras.map(({ part }) => part) : [box.part])));
   return slide.content.filter((part) => shown.has(part.id));
 }
 

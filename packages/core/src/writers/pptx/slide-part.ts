@@ -33,7 +33,7 @@ function boxXml(box: Box, slide: SceneSlide, id: number, context: SlideContext):
 }
 
 const textXml = (box: TextBox, id: number, name: string, ph: string, context: SlideContext): string =>
-  `<p:sp><p:nvSpPr><p:cNvPr id="${id}" name="${name}"/><p:cNvSpPr><a:spLocks noGrp="1"/></p:cNvSpPr><p:nvPr>${ph}</p:nvPr></p:nvSpPr><p:spPr/>${textBody(box.paragraphs, box.frame, box.scale, context)}</p:sp>`;
+  `<p:sp><p:nvSpPr><p:cNvPr id="${id}" name="${name}"/><p:cNvSpPr><a:spLocks noGrp="1"/></p:cNvSpPr><p:nvPr>${ph}</p:nvPr></p:nvSpPr><p:spPr/>${textBody(box.paras, box.frame, box.scale, context)}</p:sp>`;
 
 function pictureXml(box: PictureBox, id: number, name: string, ph: string, context: SlideContext): string {
   const rel = context.picture(box.picture);

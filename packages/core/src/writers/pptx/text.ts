@@ -1,7 +1,7 @@
 /** Paragraphs and runs of DrawingML (ECMA-376-1 §21.1.2). */
 import { xmlText } from '../../container/index.ts';
 import type { Run, Runs } from '../../content/index.ts';
-import { paraSetting, type SetParagraph } from '../../scene/index.ts';
+import { paraSetting, type Para } from '../../scene/index.ts';
 import type { Frame, Theme } from '../../theme/index.ts';
 import { solidFill } from './colors.ts';
 import { emuOf, hundredths } from './xml.ts';
@@ -21,19 +21,14 @@ interface Extra {
 }
 const NOTHING: Extra = { attributes: '', fill: '', mono: false };
 
-export function textBody(
-  paragraphs: readonly SetParagraph[],
-  frame: Frame,
-  scale: number,
-  context: TextContext,
-): string {
+export function textBody(paragraphs: readonly Para[], frame: Frame, scale: number, context: TextContext): string {
   // Thousandths of a percent (§21.1.2.1.3); a receiver sizes the inherited type by it.
   const fit =
     scale < 1 ? `<a:bodyPr><a:normAutofit fontScale="${Math.round(scale * 100_000)}"/></a:bodyPr>` : '<a:bodyPr/>';
-  return `<p:txBody>${fit}<a:lstStyle/>${paragraphs.map((paragraph) => paragraphXml(paragraph, frame, scale, context)).join('')}</p:txBody>`;
+  return `<p:txBody>${fit}<a:lstStyle/>${paragraphs.map((paragraph) => paragraphXml(paragraph, frame, context)).join('')}</p:txBody>`;
 }
 
-function paragraphXml(paragraph: SetParagraph, frame: Frame, scale: number, context: TextContext): string {
+function paragraphXml(paragraph: Para, frame: Frame, context: TextContext): string {
   switch (paragraph.style) {
     case 'title':
     case 'subtitle':
@@ -47,8 +42,7 @@ function paragraphXml(paragraph: SetParagraph, frame: Frame, scale: number, cont
       return `<a:p><a:pPr marL="${emuOf(indent)}" indent="0"><a:buNone/></a:pPr>${runsXml(paragraph.runs, context, { attributes: ' i="1"', fill: solidFill(color), mono: false })}</a:p>`;
     }
     case 'code': {
-      // Its size before the receiver scales it: the scale is already in the set size.
-      const size = hundredths(paragraph.size / scale);
+      const size = hundredths(frame.style.sizes[0]! * paraSetting(paragraph, frame, context.theme).scale);
       return `<a:p><a:pPr marL="0" indent="0"><a:buNone/></a:pPr>${runsXml(paragraph.runs, context, { attributes: ` sz="${size}"`, fill: '', mono: true })}</a:p>`;
     }
   }
