@@ -178,3 +178,12 @@ test('a passage leads to its slide from the document and from the ledger', async
   await page.getByTestId('ledger').getByRole('link', { name: 'slide 1' }).first().click();
   await expect(slide(page, 1).locator('[data-block]').first()).toHaveCSS('background-color', 'rgb(227, 236, 230)');
 });
+
+test('a long document without headings is shown in portions', async ({ page, alvex }) => {
+  const paragraphs = Array.from({ length: 3000 }, (_, i) => `Paragraph number ${i} of a document without any heading.`);
+  await bringIn(page, alvex, { name: 'flat.md', content: paragraphs.join('\n\n') });
+  await expect(page.getByTestId('slide-count')).toHaveText('1 slide');
+  await expect(slide(page, 1).locator('[data-block]')).toHaveCount(80);
+  await slide(page, 1).getByRole('button', { name: 'and 2,920 more passages' }).click();
+  await expect(slide(page, 1).locator('[data-block]')).toHaveCount(160);
+});

@@ -4,7 +4,7 @@ import type { Virtualizer } from '@tanstack/react-virtual';
 import type { ReactNode } from 'react';
 
 interface Props {
-  readonly virtualizer: Virtualizer<HTMLDivElement, Element>;
+  readonly virtualizer: Virtualizer<HTMLElement, Element> | Virtualizer<HTMLDivElement, Element>;
   readonly row: (index: number) => ReactNode;
   /** Said to screen readers; with it the rows are a list. */
   readonly label?: string;

@@ -70,6 +70,7 @@ const Margin = chakra('span', {
 });
 
 const ROW = 34;
+const OUTLINE_ROW = 24;
 
 export function DocumentStation() {
   const blocks = useDeck((state) => state.blocks);
@@ -86,28 +87,31 @@ export function DocumentStation() {
     getItemKey: (i) => blocks[i]!.id,
     overscan: 8,
   });
+  const sideScroller = useRef<HTMLElement>(null);
+  const headings = useVirtualizer<HTMLElement, Element>({
+    count: outline.length,
+    getScrollElement: () => sideScroller.current,
+    estimateSize: () => OUTLINE_ROW,
+    overscan: 20,
+  });
   if (deck === null) return null;
   return (
     <Page>
-      <Side aria-label="Outline">
+      <Side aria-label="Outline" ref={sideScroller}>
         <Heading fontSize="lg">Outline</Heading>
         <Small mb="10px">
           {count(outline.length, 'heading')}, {count(words, 'word')}
         </Small>
         {outline.length === 0 && <Small>No headings are marked in this document.</Small>}
-        {outline.map((entry) => (
-          <OutlineRow
-            key={entry.block.id}
-            style={{ paddingLeft: (entry.level - 1) * 14 + 4 }}
-            fontWeight={entry.level === 1 ? 600 : 400}
-            onClick={() => virtualizer.scrollToIndex(entry.index, { align: 'start' })}
-          >
-            <span>{entry.text || <i>empty heading</i>}</span>
-            <chakra.span color="soft" fontFamily="body" fontSize="xs" fontWeight={400}>
-              {grouped(entry.words)}
-            </chakra.span>
-          </OutlineRow>
-        ))}
+        <VirtualRows
+          virtualizer={headings}
+          row={(i) => (
+            <OutlineLine
+              entry={outline[i]!}
+              go={() => virtualizer.scrollToIndex(outline[i]!.index, { align: 'start' })}
+            />
+          )}
+        />
       </Side>
       <Box display="flex" flexDirection="column" minH="0">
         <Box
@@ -153,6 +157,21 @@ export function DocumentStation() {
         </Box>
       </Box>
     </Page>
+  );
+}
+
+function OutlineLine({ entry, go }: { readonly entry: OutlineEntry; readonly go: () => void }) {
+  return (
+    <OutlineRow
+      style={{ paddingLeft: (entry.level - 1) * 14 + 4 }}
+      fontWeight={entry.level === 1 ? 600 : 400}
+      onClick={go}
+    >
+      <span>{entry.text || <i>empty heading</i>}</span>
+      <chakra.span color="soft" fontFamily="body" fontSize="xs" fontWeight={400}>
+        {grouped(entry.words)}
+      </chakra.span>
+    </OutlineRow>
   );
 }
 

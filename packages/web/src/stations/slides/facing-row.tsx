@@ -79,6 +79,8 @@ const Warning = chakra('span', {
   base: { color: 'amberText', bg: 'amberWash', borderLeft: '3px solid', borderColor: 'amber', px: '6px' },
 });
 
+const PASSAGES_STEP = 80;
+
 const LAYOUT_LABELS: Readonly<Record<Row['layout'], string>> = {
   cover: 'Cover',
   section: 'Section opener',
@@ -101,19 +103,28 @@ export const FacingRow = memo(function FacingRow({
   const selectedBlock = useDeck((state) => state.selectedBlock);
   const isCurrent = useDeck((state) => state.selectedRow === slideKey);
   const [writing, setWriting] = useState<string | null>(null);
+  const [most, setMost] = useState(PASSAGES_STEP);
   const chosen = useMemo(() => chosenParts(row, selectedBlock), [row, selectedBlock]);
   const actions = useMemo(
     (): SlideActions => ({ choose: (target) => select(blockOf(row, target), slideKey), write: setWriting }),
     [row, slideKey],
   );
   if (row === undefined) return <Box h="290px" />;
+  // A document without headings is one slide with all its passages; they are shown in portions, the chosen one always.
+  const place = selectedBlock === null ? -1 : row.passages.indexOf(selectedBlock);
+  const shown = Math.max(most, place + 1);
   return (
     <Grid>
       {row.joinBlock !== null && <Join block={row.joinBlock} />}
       <Box pt="12px" pr="6px" minW="0">
-        {row.passages.map((block, i) => (
+        {row.passages.slice(0, shown).map((block, i) => (
           <Passage key={block} block={block} row={row} mayCut={i > 0 && row.kind === 'content'} />
         ))}
+        {shown < row.passages.length && (
+          <Action look="quiet" size="small" ml="40px" onClick={() => setMost(shown + PASSAGES_STEP)}>
+            and {count(row.passages.length - shown, 'more passage')}
+          </Action>
+        )}
       </Box>
       <Bracket />
       <Facing>

@@ -7,6 +7,9 @@ import { RunsText } from '../../ui/runs.tsx';
 import type { Row } from '../../worker/protocol.ts';
 import { notesToText, textToNotes } from './notes-text.ts';
 
+/** Notes that are read here; all of them are there to be written. */
+const MOST_NOTES = 60;
+
 const Side = chakra('div', {
   base: {
     borderLeft: '1px solid',
@@ -113,7 +116,7 @@ export function NotesBox({ row }: { readonly row: Row }) {
           }}
         >
           {row.notes.length === 0 && <Box color="pale">Nothing to say here yet.</Box>}
-          {row.notes.map((note, i) => (
+          {row.notes.slice(0, MOST_NOTES).map((note, i) => (
             <Box key={note.id} style={{ paddingLeft: note.kind === 'item' ? (note.depth - 1) * 16 : 0 }}>
               {note.kind === 'item' && (
                 <chakra.span color="soft">
@@ -123,6 +126,9 @@ export function NotesBox({ row }: { readonly row: Row }) {
               <RunsText runs={note.runs} />
             </Box>
           ))}
+          {row.notes.length > MOST_NOTES && (
+            <Box color="soft">and {count(row.notes.length - MOST_NOTES, 'more paragraph')}</Box>
+          )}
         </Reading>
       )}
     </Side>
