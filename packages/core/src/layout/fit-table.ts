@@ -13,7 +13,7 @@ import { breakLines, type Line } from '../fonts/index.ts';
 import type { Frame, Theme } from '../theme/index.ts';
 import type { SetCell, SetLine, TableBox } from './page.ts';
 import { lineHeight, measureRuns } from './set-text.ts';
-import { sliceTable } from './slice-table.ts';
+import { sliceRows, splitColumns } from './slice-table.ts';
 
 /** Space around the text of a cell, in points; also written into the file. */
 export const CELL_PADDING = { x: 6, y: 3 };
@@ -31,9 +31,7 @@ export interface FittedTable {
 
 export function fitTable(source: Table, part: string, frame: Frame, theme: Theme): FittedTable {
   const table = withBoldHead(source);
-  const groups: Table[] = [];
-  for (let column = 0; column < table.columns; column += MOST_COLUMNS)
-    groups.push(sliceTable(table, [0, table.rows.length], [column, Math.min(column + MOST_COLUMNS, table.columns)]));
+  const groups = splitColumns(table, MOST_COLUMNS);
   const { sizes } = theme.table;
   const room = ptFromEmu(frame.height);
   // All of it on one slide if any size allows, else continued at the floor.
@@ -83,7 +81,7 @@ function pagesOf(table: Table, widths: readonly number[], frame: Frame, theme: T
   const room = ptFromEmu(frame.height);
   let headRows = 0;
   while (headRows < table.rows.length - 1 && table.rows[headRows]!.header) headRows++;
-  let head = sliceTable(table, [0, headRows]).rows;
+  let head = sliceRows(table, [0, headRows]).rows;
   const headHeight = sum(rowHeights({ rows: head, columns: table.columns }, widths, theme, frame, size));
   // A head that takes half the slide is not repeated.
   if (headHeight > room / 2) [head, headRows] = [[], 0];
@@ -96,7 +94,7 @@ function pagesOf(table: Table, widths: readonly number[], frame: Frame, theme: T
     let to = from;
     let height = headRoom;
     while (to < split.rows.length && (to === from || height + heights[to]! <= room)) height += heights[to++]!;
-    const body = sliceTable(split, [from, to]);
+    const body = sliceRows(split, [from, to]);
     pages.push({ columns: table.columns, rows: [...head, ...body.rows] });
     from = to;
   }

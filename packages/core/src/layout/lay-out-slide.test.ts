@@ -8,6 +8,7 @@ import { doc, h, li, p, picture, random, randomDocument, table } from '../test/b
 import { SLIDE_HEIGHT, SLIDE_WIDTH, THEMES } from '../theme/index.ts';
 import { layOutSlide } from './lay-out-slide.ts';
 import type { Page } from './page.ts';
+import { splitColumns } from './slice-table.ts';
 
 const [theme] = THEMES;
 const pictures: ReadonlyMap<PictureId, Picture> = new Map(
@@ -149,6 +150,26 @@ describe('too much for one slide', () => {
     );
     expect(words(found.join(' ')).filter((word) => word === 'word')).toHaveLength(3000);
   });
+});
+
+test('a table with too many columns is divided, every cell once, a cell over several columns in each part', () => {
+  const wide = pagesOf(
+    doc(
+      h(1, 'T'),
+      table([Array.from({ length: 5000 }, (_, i) => `c${i}`), Array.from({ length: 5000 }, (_, i) => `v${i}`)]),
+    ),
+  );
+  const cells = wide.flatMap((page) =>
+    page.boxes.flatMap((box) => (box.kind === 'table' ? box.cells.map((cell) => runsText(cell.runs)) : [])),
+  );
+  expect(new Set(cells).size).toBe(10_000);
+  expect(cells).toHaveLength(10_000);
+  expectInside(wide);
+  const spanned = splitColumns(
+    { columns: 5, rows: [{ header: false, cells: [{ runs: [{ text: 'all' }], columns: 5, rows: 1 }] }] },
+    2,
+  );
+  expect(spanned.map((part) => part.rows[0]!.cells.map((cell) => cell.columns))).toEqual([[2], [2], [1]]);
 });
 
 /** Every line, picture and cell stands in its frame, and every frame on the slide. */

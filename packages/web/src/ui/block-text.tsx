@@ -36,8 +36,9 @@ const Grid = chakra('table', {
   },
 });
 
-/** Rows of a table that are shown; the rest are counted. */
-const MOST_ROWS = 8;
+/** Rows and columns of a table that are shown; the rest are counted. */
+const MOST_ROWS = { short: 8, whole: 200 };
+const MOST_COLUMNS = 40;
 
 export function BlockText({
   block,
@@ -116,13 +117,13 @@ export function BlockText({
       );
     case 'table': {
       const { rows } = block.table;
-      const shown = whole ? rows : rows.slice(0, MOST_ROWS);
+      const shown = rows.slice(0, whole ? MOST_ROWS.whole : MOST_ROWS.short);
       return (
         <Grid>
           <tbody>
             {shown.map((row, r) => (
               <tr key={r}>
-                {row.cells.map((cell, c) => {
+                {row.cells.slice(0, MOST_COLUMNS).map((cell, c) => {
                   const Cell = row.header ? 'th' : 'td';
                   return (
                     <Cell key={c} colSpan={cell.columns} rowSpan={cell.rows}>
@@ -132,6 +133,11 @@ export function BlockText({
                 })}
               </tr>
             ))}
+            {block.table.columns > MOST_COLUMNS && (
+              <tr>
+                <td>and {block.table.columns - MOST_COLUMNS} more columns</td>
+              </tr>
+            )}
             {shown.length < rows.length && (
               <tr>
                 <td colSpan={block.table.columns}>and {rows.length - shown.length} more rows</td>

@@ -131,6 +131,10 @@ describe('encodings', () => {
     expect(readMarkdown(Buffer.from('# M\xfchle', 'latin1')).document.blocks.map(short)).toEqual(['h1 Mühle']));
 });
 
+test('what is nested too deep is told of', () => {
+  expect(read(`${'>'.repeat(300)} deep\n`).document.diagnostics.map((one) => one.code)).toEqual(['markup-dropped']);
+});
+
 test('nothing but white space is refused', () => expect(() => read(' \n\t\n')).toThrow(ReadError));
 
 test('ids last: a block keeps its id when others come and go', () => {

@@ -27,7 +27,10 @@ import { readFrontMatter } from './front-matter.ts';
 const PARSED = 0.6;
 const PROGRESS_TOKENS = 2000;
 
-const parser = new MarkdownIt({ html: true }).use(footnotes);
+/** Quotes and lists within one another; the parser leaves out what is deeper. */
+const MOST_NESTING = 100;
+
+const parser = new MarkdownIt({ html: true, maxNesting: MOST_NESTING }).use(footnotes);
 
 /** @throws ReadError `empty` or `bomb`. */
 export function readMarkdown(bytes: Uint8Array, { progress }: ReadOptions = {}): ReadResult {
@@ -39,6 +42,13 @@ export function readMarkdown(bytes: Uint8Array, { progress }: ReadOptions = {}):
   const { matter, length } = readFrontMatter(source, report);
   const skippedLines = source.slice(0, length).split('\n').length - 1;
   const tokens = parser.parse(source.slice(length), {});
+  const deepest = tokens.find((token) => token.level >= MOST_NESTING - 2);
+  if (deepest !== undefined)
+    report.add(
+      'markup-dropped',
+      `What is nested over ${MOST_NESTING} deep was left out.`,
+      deepest.map ? { line: deepest.map[0] + 1 + skippedLines } : {},
+    );
   progress?.(PARSED);
   const firstHeading = tokens[tokens.findIndex((token) => token.type === 'heading_open') + 1]?.content.trim();
   if (matter?.title !== undefined && matter.title !== firstHeading)
