@@ -13,7 +13,7 @@ import { breakLines, type Line } from '../fonts/index.ts';
 import type { Frame, Theme } from '../theme/index.ts';
 import type { SetCell, SetLine, TableBox } from './page.ts';
 import { lineHeight, measureRuns } from './set-text.ts';
-import { sliceRows, splitColumns } from './slice-table.ts';
+import { splitColumns } from './split-columns.ts';
 
 /** Space around the text of a cell, in points; also written into the file. */
 export const CELL_PADDING = { x: 6, y: 3 };
@@ -81,7 +81,7 @@ function pagesOf(table: Table, widths: readonly number[], frame: Frame, theme: T
   const room = ptFromEmu(frame.height);
   let headRows = 0;
   while (headRows < table.rows.length - 1 && table.rows[headRows]!.header) headRows++;
-  let head = sliceRows(table, [0, headRows]).rows;
+  let head = table.rows.slice(0, headRows);
   const headHeight = sum(rowHeights({ rows: head, columns: table.columns }, widths, theme, frame, size));
   // A head that takes half the slide is not repeated.
   if (headHeight > room / 2) [head, headRows] = [[], 0];
@@ -94,8 +94,7 @@ function pagesOf(table: Table, widths: readonly number[], frame: Frame, theme: T
     let to = from;
     let height = headRoom;
     while (to < split.rows.length && (to === from || height + heights[to]! <= room)) height += heights[to++]!;
-    const body = sliceRows(split, [from, to]);
-    pages.push({ columns: table.columns, rows: [...head, ...body.rows] });
+    pages.push({ columns: table.columns, rows: [...head, ...split.rows.slice(from, to)] });
     from = to;
   }
   return pages.length === 0 ? [table] : pages;

@@ -63,6 +63,7 @@ export function continuedPages(
 }
 
 const COLUMN_LEAST = 6;
+const COLUMN_MOST = 40;
 const COLUMN_LONGEST = 70; // characters
 
 /** Two columns, where many short points would stand better so. @returns undefined when they do not suit or do not fit. */
@@ -75,6 +76,7 @@ export function twoColumns(
 ): { size: number; columns: readonly [readonly Para[], readonly Para[]] } | undefined {
   if (
     paras.length < COLUMN_LEAST ||
+    paras.length > COLUMN_MOST ||
     paras.some((para) => para.style === 'code' || runsText(para.runs).length > COLUMN_LONGEST)
   )
     return undefined;

@@ -8,7 +8,7 @@ import { doc, h, li, p, picture, random, randomDocument, table } from '../test/b
 import { SLIDE_HEIGHT, SLIDE_WIDTH, THEMES } from '../theme/index.ts';
 import { layOutSlide } from './lay-out-slide.ts';
 import type { Page } from './page.ts';
-import { splitColumns } from './slice-table.ts';
+import { splitColumns } from './split-columns.ts';
 
 const [theme] = THEMES;
 const pictures: ReadonlyMap<PictureId, Picture> = new Map(

@@ -36,8 +36,8 @@ export function layOutSlide(slide: Slide, options: LayoutOptions): readonly Page
         ? [emptyPage(slide, theme)]
         : groupsOf(slide.content).flatMap((group) => groupPages(group, options));
   const titled = drafts.map((draft) => withTitle(draft, slide, theme));
-  const placed = titled.length === 1 ? [] : titled.map(({ draft }) => partsOf(draft));
-  const notes = notesByPage(slide, placed);
+  const places = placesOf(titled.map(({ draft }) => draft));
+  const notes = notesByPage(slide, places, titled.length);
   if (titled[0]!.titleCut)
     notes[0]!.unshift({
       kind: 'paragraph',
@@ -48,7 +48,7 @@ export function layOutSlide(slide: Slide, options: LayoutOptions): readonly Page
       blocks: slide.title.blocks,
       anchor: null,
     });
-  const passages = passagesByPage(slide, placed);
+  const passages = passagesByPage(slide, places, titled.length);
   return titled.map(({ draft }, index) => ({
     key: `${slide.id}:${index}`,
     slide,
@@ -248,32 +248,42 @@ function pictureBox(part: PicturePart, frame: Frame, { pictures }: LayoutOptions
   return { kind: 'picture', frame, part: part.id, picture: part.picture, alt: part.alt, rect };
 }
 
-/** Parts on a page; looked for only where a slide takes more than one. */
-function partsOf(draft: Draft): ReadonlySet<string> {
-  const parts = draft.boxes.flatMap((box) => (box.kind === 'text' ? box.paras.map(({ part }) => part) : [box.part]));
-  return new Set(parts.filter((part) => part !== null));
+/** Pages of each part; looked for only where a slide takes more than one. */
+function placesOf(drafts: readonly Draft[]): ReadonlyMap<string, readonly number[]> {
+  const places = new Map<string, number[]>();
+  if (drafts.length === 1) return places;
+  drafts.forEach((draft, page) => {
+    const parts = draft.boxes.flatMap((box) => (box.kind === 'text' ? box.paras.map(({ part }) => part) : [box.part]));
+    for (const part of new Set(parts)) {
+      if (part === null) continue;
+      const known = places.get(part);
+      if (known === undefined) places.set(part, [page]);
+      else known.push(page);
+    }
+  });
+  return places;
 }
 
-function notesByPage(slide: Slide, placed: readonly ReadonlySet<string>[]): Note[][] {
-  if (placed.length === 0) return [[...slide.notes]];
-  const notes: Note[][] = placed.map(() => []);
-  for (const note of slide.notes) {
-    const page = note.anchor === null ? 0 : placed.findIndex((parts) => parts.has(note.anchor!));
-    notes[Math.max(0, page)]!.push(note);
-  }
+function notesByPage(slide: Slide, places: ReadonlyMap<string, readonly number[]>, count: number): Note[][] {
+  const notes = Array.from({ length: count }, (): Note[] => []);
+  for (const note of slide.notes)
+    notes[(note.anchor === null ? undefined : places.get(note.anchor)?.[0]) ?? 0]!.push(note);
   return notes;
 }
 
 /** A passage stands on every page that shows it; one that is spoken or left out stands with the one before it. */
-function passagesByPage(slide: Slide, placed: readonly ReadonlySet<string>[]): readonly (readonly string[])[] {
-  if (placed.length === 0) return [slide.passages];
-  const passages: string[][] = placed.map(() => []);
+function passagesByPage(
+  slide: Slide,
+  places: ReadonlyMap<string, readonly number[]>,
+  count: number,
+): readonly (readonly string[])[] {
+  if (count === 1) return [slide.passages];
+  const passages = Array.from({ length: count }, (): string[] => []);
   const partOf = new Map(slide.content.flatMap((part) => part.blocks.map((block) => [block, part.id] as const)));
   let current = 0;
   for (const block of slide.passages) {
-    const part = partOf.get(block);
-    const on = part === undefined ? [] : placed.flatMap((parts, i) => (parts.has(part) ? [i] : []));
-    if (on.length > 0) current = on.at(-1)!;
+    const on = places.get(partOf.get(block) ?? '') ?? [];
+    current = on.at(-1) ?? current;
     for (const page of on.length > 0 ? on : [current]) passages[page]!.push(block);
   }
   return passages;

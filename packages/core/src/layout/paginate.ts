@@ -56,21 +56,37 @@ function pageCost(pieces: readonly Para[], from: number, to: number, slack: numb
 
 /** Splits a paragraph that alone is taller than the frame: after a sentence where one ends on the page, else after a line. */
 function splitPara(para: Para, frame: Frame, theme: Theme, size: number, room: number): readonly Para[] {
+  if (measurePara(para, frame, theme, size).height <= room) return [para];
+  const text = runsText(para.runs);
+  const trim = (runs: Para['runs']): Para['runs'] => (para.style === 'code' ? runs : trimRuns(runs));
   const pieces: Para[] = [];
-  let rest = para;
-  for (;;) {
-    const { lines, height, lineHeight } = measurePara(rest, frame, theme, size);
-    if (height <= room) return [...pieces, rest];
-    const most = Math.max(1, Math.floor(room / lineHeight));
-    const text = runsText(rest.runs);
-    const limit = lines[most - 1]!.end;
-    const sentence = Math.max(
-      ...[...text.slice(0, limit).matchAll(/[.!?。！？]["”’)]*\s/g)].map((match) => match.index + match[0].length),
-      0,
-    );
-    const at = para.style !== 'code' && sentence > limit / 2 ? sentence : limit;
-    pieces.push({ ...rest, runs: trimRuns(sliceRuns(rest.runs, 0, at)) });
-    const runs = sliceRuns(rest.runs, at, text.length);
-    rest = { ...rest, runs: para.style === 'code' ? runs : trimRuns(runs) };
+  let from = 0;
+  let window = WINDOW;
+  while (from < text.length) {
+    // A window, not all that is left: measuring a book again for each of its slides would take forever.
+    const runs = trim(sliceRuns(para.runs, from, from + window));
+    const skipped = para.style === 'code' ? 0 : text.slice(from, from + window).search(/\S|$/);
+    const { lines, height, lineHeight } = measurePara({ ...para, runs }, frame, theme, size);
+    const atEnd = from + window >= text.length;
+    if (height <= room) {
+      if (atEnd) return runs.length === 0 ? pieces : [...pieces, { ...para, runs }];
+      window *= 2;
+      continue;
+    }
+    const limit = lines[Math.max(1, Math.floor(room / lineHeight)) - 1]!.end;
+    const at = para.style === 'code' ? limit : (sentenceEnd(runsText(runs).slice(0, limit)) ?? limit);
+    pieces.push({ ...para, runs: trim(sliceRuns(runs, 0, at)) });
+    from += skipped + at;
   }
+  return pieces;
+}
+
+/** Characters that are measured at once; more than a slide holds at the least size. */
+const WINDOW = 8000;
+
+/** Where the last sentence of `text` ends, if that is in its second half. */
+function sentenceEnd(text: string): number | undefined {
+  let end = 0;
+  for (const match of text.matchAll(/[.!?。！？]["”’)]*\s/g)) end = match.index + match[0].length;
+  return end > text.length / 2 ? end : undefined;
 }
