@@ -16,6 +16,8 @@ export const LIMITS = {
   xmlAttributes: 256,
   /** Pixels of one picture. */
   picturePixels: 100_000_000,
+  /** Numbers of one chart. */
+  chartPoints: 10_000,
   /** Blocks of one document. */
   blocks: 200_000,
 } as const;

@@ -14,6 +14,7 @@ export type DiagnosticCode =
   | 'picture-missing'
   | 'picture-format'
   | 'picture-too-large'
+  | 'chart-as-table'
   | 'chart-not-read'
   | 'drawing-not-read'
   | 'object-not-read'

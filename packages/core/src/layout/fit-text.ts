@@ -52,14 +52,15 @@ export function continuedPages(
   frame: Frame,
   theme: Theme,
 ): { size: number; pages: readonly (readonly Para[])[] } {
-  const { sizes } = frame.style;
-  const floor = sizes.at(-1)!;
-  const fewest = paginate(paras, frame, theme, floor);
-  for (const size of sizes.slice(0, -1)) {
+  // From the floor up: a larger size never needs fewer pages, so the first that needs more ends the search.
+  const [floor, ...larger] = frame.style.sizes.toReversed();
+  let best = { size: floor!, pages: paginate(paras, frame, theme, floor!) };
+  for (const size of larger) {
     const pages = paginate(paras, frame, theme, size);
-    if (pages.length === fewest.length) return { size, pages };
+    if (pages.length > best.pages.length) break;
+    best = { size, pages };
   }
-  return { size: floor, pages: fewest };
+  return best;
 }
 
 const COLUMN_LEAST = 6;

@@ -29,6 +29,13 @@ const texts = (page: Page): readonly string[] =>
   );
 const words = (text: string): readonly string[] => text.split(/\s+/).filter((word) => word !== '');
 
+test('a word of a hundred thousand characters goes on over pages, and not one is lost', () => {
+  const endless = 'abcdefghij'.repeat(10_000);
+  const pages = pagesOf(doc(h(1, 'T'), li(endless)));
+  expect(pages.flatMap(texts).join('')).toBe(endless);
+  expect(pages.every((page) => page.fit.state !== 'spills')).toBe(true);
+});
+
 describe('layouts are chosen by content', () => {
   test.each([
     ['points', [h(1, 'T'), li('a')], ['points']],

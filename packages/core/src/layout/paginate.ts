@@ -77,12 +77,14 @@ function splitPara(para: Para, frame: Frame, theme: Theme, size: number, room: n
     const at = para.style === 'code' ? limit : (sentenceEnd(runsText(runs).slice(0, limit)) ?? limit);
     pieces.push({ ...para, runs: trim(sliceRuns(runs, 0, at)) });
     from += skipped + at;
+    window = Math.max(LEAST_WINDOW, 2 * (skipped + at));
   }
   return pieces;
 }
 
-/** Characters that are measured at once; more than a slide holds at the least size. */
+/** Characters that are measured at first; more than a slide holds at the least size. */
 const WINDOW = 8000;
+const LEAST_WINDOW = 500;
 
 /** Where the last sentence of `text` ends, if that is in its second half. */
 function sentenceEnd(text: string): number | undefined {

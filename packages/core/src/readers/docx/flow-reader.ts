@@ -2,12 +2,15 @@
  * Reads a flow of WordprocessingML (ECMA-376-1 §17): paragraphs, tables and what is in them, from the events of one
  * part. Tracked insertions are kept and deletions dropped; content controls are opened; field codes are not text.
  */
-import { safeLink, type Run } from '../../content/index.ts';
+import { safeLink } from '../../content/index.ts';
 import type { Attributes, XmlHandler } from '../../container/index.ts';
 import { draftBreak, type Draft } from '../read-result.ts';
 import type { PartContext } from './context.ts';
+import { Drawings } from './drawings.ts';
+import { fieldLink, Fields } from './fields.ts';
 import { ParagraphDraft, paragraphBlock } from './paragraph.ts';
-import { isMono, isOn } from './styles.ts';
+import { applyRunProperty, plainRun, type RunLook } from './run-look.ts';
+import { isOn } from './styles.ts';
 import { TableDraft } from './table-draft.ts';
 
 /** A place that holds paragraphs: the body, a cell, a text box, a note. */
@@ -15,26 +18,6 @@ interface Flow {
   readonly out: (draft: Draft) => void;
   paragraph: ParagraphDraft | undefined;
   table: TableDraft | undefined;
-}
-interface Field {
-  instruction: string;
-  phase: 'code' | 'result';
-  link: string | undefined;
-  contents: boolean;
-}
-interface RunLook {
-  look: Omit<Run, 'text'>;
-  hidden: boolean;
-  size: number;
-  bold: boolean | undefined;
-  caps: boolean;
-  mono: boolean;
-}
-interface Drawing {
-  alt: string | null;
-  found: boolean;
-  /** What had been produced when it began. */
-  readonly start: number;
 }
 interface Cell {
   readonly drafts: Draft[];
@@ -60,22 +43,18 @@ const SKIPPED = new Set([
   'w:numberingChange',
 ]);
 
-const NO_LOOK: Omit<Run, 'text'> = {};
-
 export class FlowReader implements XmlHandler {
   readonly #context: PartContext;
   readonly #nextNote = { footnote: 0, endnote: 0 };
   #flow: Flow;
   readonly #outerFlows: Flow[] = [];
   readonly #cells: Cell[] = [];
-  readonly #fields: Field[] = [];
+  readonly #fields = new Fields();
+  readonly #drawings: Drawings;
   readonly #links: (string | undefined)[] = [];
   readonly #contentsControls: boolean[] = [];
-  readonly #drawings: Drawing[] = [];
-  readonly #alternatives: number[] = [];
-  #run: RunLook = { look: NO_LOOK, hidden: false, size: 0, bold: undefined, caps: false, mono: false };
+  #run: RunLook = plainRun();
   #paragraphs = 0;
-  #produced = 0;
   #skip = 0;
   #capture: 'none' | 'text' | 'code' | 'math' = 'none';
   #inParagraphProperties = false;
@@ -84,6 +63,10 @@ export class FlowReader implements XmlHandler {
   constructor(context: PartContext, out: (draft: Draft) => void) {
     this.#context = context;
     this.#flow = { out, paragraph: undefined, table: undefined };
+    this.#drawings = new Drawings(context, {
+      place: () => this.#place(),
+      out: (draft) => (this.#flow.paragraph ? this.#flow.paragraph.aside.push(draft) : this.#flow.out(draft)),
+    });
   }
 
   open(name: string, a: Attributes): void {
@@ -95,7 +78,7 @@ export class FlowReader implements XmlHandler {
     if (this.#inParagraphProperties && this.#paragraphProperty(name, a)) return;
     switch (name) {
       case 'w:r':
-        this.#run = { look: NO_LOOK, hidden: false, size: 0, bold: undefined, caps: false, mono: false };
+        this.#run = plainRun();
         break;
       case 'w:rPr':
         this.#inRunProperties = true;
@@ -135,7 +118,8 @@ export class FlowReader implements XmlHandler {
         this.#links.push(fieldLink(a['w:instr'] ?? ''));
         break;
       case 'w:fldChar':
-        this.#fieldMark(a['w:fldCharType']);
+        this.#fields.mark(a['w:fldCharType']);
+        if (this.#fields.inContents && this.#flow.paragraph) this.#flow.paragraph.inContents = true;
         break;
       case 'w:instrText':
         this.#capture = 'code';
@@ -189,49 +173,15 @@ export class FlowReader implements XmlHandler {
       case 'w:txbxContent':
         this.#startBox();
         break;
-      case 'mc:AlternateContent':
-        this.#alternatives.push(this.#produced);
-        break;
       case 'mc:Choice':
       case 'mc:Fallback':
-        // A later branch says the same in other terms; it counts only where the former gave us nothing.
-        if (this.#produced > (this.#alternatives.at(-1) ?? this.#produced)) this.#skip = 1;
-        break;
-      case 'w:drawing':
-      case 'w:pict':
-      case 'w:object':
-        this.#drawings.push({ alt: null, found: false, start: this.#produced });
-        break;
-      case 'wp:docPr':
-      case 'pic:cNvPr':
-      case 'v:shape':
-        this.#describe(a['descr'] || a['alt'] || a['title']);
-        break;
-      case 'a:blip':
-        this.#picture(a['r:embed'] ?? a['r:link']);
-        break;
-      case 'v:imagedata':
-        this.#describe(a['o:title']);
-        this.#picture(a['r:id']);
-        break;
-      case 'c:chart':
-        this.#lostDrawing(
-          'chart-not-read',
-          'A chart could not be brought in yet; a mark stands in its place.',
-          'Chart',
-        );
-        break;
-      case 'dgm:relIds':
-        this.#lostDrawing(
-          'drawing-not-read',
-          'A diagram could not be brought in; a mark stands in its place.',
-          'Diagram',
-        );
+        if (this.#drawings.branchIsTold) this.#skip = 1;
         break;
       case 'm:oMath':
         this.#context.report.add('equation-flattened', 'An equation was brought in as a line of text.', this.#place());
         break;
       default:
+        if (this.#drawings.open(name, a)) return;
         if (SKIPPED.has(name)) {
           if (name === 'w:del' && this.#flow.paragraph === undefined && this.#flow.table?.row)
             this.#flow.table.row.deleted = true;
@@ -278,23 +228,15 @@ export class FlowReader implements XmlHandler {
       case 'w:txbxContent':
         this.#flow = this.#outerFlows.pop()!;
         break;
-      case 'mc:AlternateContent':
-        if (this.#alternatives.pop() === this.#produced) this.#lostShape();
-        break;
-      case 'w:drawing':
-      case 'w:pict':
-      case 'w:object':
-        this.#endDrawing(name);
-        break;
+      default:
+        this.#drawings.close(name);
     }
   }
 
   text(text: string): void {
     if (this.#capture === 'none' || this.#skip > 0) return;
-    if (this.#capture === 'code') {
-      const field = this.#fields.at(-1);
-      if (field) field.instruction += text;
-    } else this.#text(text);
+    if (this.#capture === 'code') this.#fields.instruct(text);
+    else this.#text(text);
   }
 
   /** Ends a flow that has no closing element of its own, such as a body. */
@@ -310,8 +252,7 @@ export class FlowReader implements XmlHandler {
     this.#paragraphs++;
     if (this.#flow.paragraph?.joinsNext) this.#flow.paragraph.joinsNext = false;
     else this.#flow.paragraph = new ParagraphDraft(this.#place());
-    this.#flow.paragraph!.inContents =
-      (this.#contentsControls.at(-1) ?? false) || this.#fields.some((field) => field.contents);
+    this.#flow.paragraph!.inContents = (this.#contentsControls.at(-1) ?? false) || this.#fields.inContents;
   }
 
   #endParagraph(last = false): void {
@@ -362,72 +303,25 @@ export class FlowReader implements XmlHandler {
       }
       return !SKIPPED.has(name);
     }
-    switch (name) {
-      case 'w:rStyle': {
-        const style = this.#context.styles.get(a['w:val']);
-        if (style.bold) this.#setBold(true);
-        if (style.italic) run.look = { ...run.look, italic: true };
-        if (style.strike) run.look = { ...run.look, strike: true };
-        if (style.hidden) run.hidden = true;
-        if (style.position) run.look = { ...run.look, position: style.position };
-        if (style.mono || style.use === 'code') run.mono = true;
-        return true;
-      }
-      case 'w:b':
-        this.#setBold(isOn(a));
-        return true;
-      case 'w:i':
-        run.look = isOn(a) ? { ...run.look, italic: true } : without(run.look, 'italic');
-        return true;
-      case 'w:strike':
-      case 'w:dstrike':
-        if (isOn(a)) run.look = { ...run.look, strike: true };
-        return true;
-      case 'w:vertAlign':
-        if (a['w:val'] === 'superscript') run.look = { ...run.look, position: 'super' };
-        if (a['w:val'] === 'subscript') run.look = { ...run.look, position: 'sub' };
-        return true;
-      case 'w:vanish':
-        run.hidden = isOn(a);
-        return true;
-      case 'w:sz':
-        run.size = Number(a['w:val']) / 2;
-        return true;
-      case 'w:caps':
-        run.caps = isOn(a);
-        return true;
-      case 'w:rFonts':
-        run.mono = isMono(a['w:ascii']);
-        return true;
-      default:
-        return !SKIPPED.has(name);
-    }
-  }
-
-  #setBold(on: boolean): void {
-    this.#run.bold = on;
-    if (on) this.#run.look = { ...this.#run.look, bold: true };
-    else {
-      this.#run.look = without(this.#run.look, 'bold');
-    }
+    return applyRunProperty(run, name, a, this.#context.styles) || !SKIPPED.has(name);
   }
 
   #text(text: string): void {
     const run = this.#run;
     const { paragraph } = this.#flow;
     if (paragraph === undefined || run.hidden) return;
-    if (this.#fields.length > 0 && this.#fields.some((field) => field.phase === 'code')) return;
+    if (this.#fields.inCode) return;
     const style = this.#context.styles.get(paragraph.styleId);
     if (style.hidden) return;
     if (text.trim() !== '') {
-      this.#produced++;
+      this.#drawings.produced++;
       const size = run.size || (style.size ?? 0);
       if (size > paragraph.largest) paragraph.largest = size;
       if (!(run.bold ?? style.bold)) paragraph.allBold = false;
       if (paragraph.allCaps && !(run.caps || style.caps) && text !== text.toUpperCase()) paragraph.allCaps = false;
       if (!(run.mono || style.mono)) paragraph.allMono = false;
     }
-    const link = this.#links.at(-1) ?? this.#fields.at(-1)?.link;
+    const link = this.#links.at(-1) ?? this.#fields.link;
     let look = run.look;
     if (link !== undefined) look = { ...look, link };
     if (run.mono && !style.mono) look = { ...look, code: true };
@@ -450,19 +344,6 @@ export class FlowReader implements XmlHandler {
   #hyperlink(a: Attributes): string | undefined {
     const rel = this.#context.relationships.get(a['r:id'] ?? '');
     return safeLink(rel?.target ?? (a['w:anchor'] === undefined ? '' : `#${a['w:anchor']}`)) ?? this.#links.at(-1);
-  }
-
-  #fieldMark(type: string | undefined): void {
-    if (type === 'begin') this.#fields.push({ instruction: '', phase: 'code', link: undefined, contents: false });
-    else if (type === 'end') this.#fields.pop();
-    else if (type === 'separate') {
-      const field = this.#fields.at(-1);
-      if (field === undefined) return;
-      field.phase = 'result';
-      field.link = fieldLink(field.instruction);
-      field.contents = /^\s*TOC\b/.test(field.instruction);
-      if (field.contents && this.#flow.paragraph) this.#flow.paragraph.inContents = true;
-    }
   }
 
   #note(type: 'footnote' | 'endnote', id: string | undefined): void {
@@ -507,67 +388,4 @@ export class FlowReader implements XmlHandler {
     this.#outerFlows.push(this.#flow);
     this.#flow = { out, paragraph: undefined, table: undefined };
   }
-
-  #describe(text: string | undefined): void {
-    const drawing = this.#drawings.at(-1);
-    if (drawing !== undefined && text?.trim()) drawing.alt ??= text.trim();
-  }
-
-  #picture(relationshipId: string | undefined): void {
-    const drawing = this.#drawings.at(-1);
-    if (drawing === undefined || relationshipId === undefined) return;
-    drawing.found = true;
-    const rel = this.#context.relationships.get(relationshipId);
-    const place = this.#place();
-    let picture;
-    if (rel === undefined || rel.external || !this.#context.zip.has(rel.target))
-      this.#context.report.add(
-        'picture-missing',
-        `A picture is not in the file${rel ? `: ${rel.target}` : ''}.`,
-        place,
-      );
-    else picture = this.#context.pictures.take(rel.target, () => this.#context.zip.read(rel.target), place);
-    this.#addPicture({ kind: 'picture', alt: drawing.alt, place, ...(picture === undefined ? {} : { picture }) });
-  }
-
-  #lostDrawing(code: 'chart-not-read' | 'drawing-not-read', message: string, what: string): void {
-    const drawing = this.#drawings.at(-1);
-    if (drawing === undefined || drawing.found) return;
-    drawing.found = true;
-    this.#context.report.add(code, message, this.#place());
-    this.#addPicture({
-      kind: 'picture',
-      alt: drawing.alt === null ? what : `${what}: ${drawing.alt}`,
-      place: this.#place(),
-    });
-  }
-
-  #addPicture(draft: Draft): void {
-    this.#produced++;
-    if (this.#flow.paragraph) this.#flow.paragraph.aside.push(draft);
-    else this.#flow.out(draft);
-  }
-
-  #endDrawing(name: string): void {
-    const drawing = this.#drawings.pop();
-    if (drawing === undefined || drawing.found || this.#produced > drawing.start || name === 'w:pict') return;
-    if (name === 'w:object')
-      this.#context.report.add('object-not-read', 'An embedded object could not be brought in.', this.#place());
-    // Another branch may still give the picture.
-    else if (this.#alternatives.length === 0) this.#lostShape();
-  }
-
-  #lostShape(): void {
-    this.#context.report.add('drawing-not-read', 'A drawn shape without text could not be brought in.', this.#place());
-  }
-}
-
-function without(look: Omit<Run, 'text'>, key: 'bold' | 'italic'): Omit<Run, 'text'> {
-  return Object.fromEntries(Object.entries(look).filter(([name]) => name !== key));
-}
-
-function fieldLink(instruction: string): string | undefined {
-  const match = /^\s*HYPERLINK\s+(?:"([^"]+)"|\\l\s+"([^"]+)")/.exec(instruction);
-  if (match === null) return undefined;
-  return safeLink(match[1] ?? `#${match[2]!}`);
 }

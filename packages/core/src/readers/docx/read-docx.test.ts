@@ -2,26 +2,13 @@ import { describe, expect, test } from '@jest/globals';
 import { strToU8, zipSync } from 'fflate';
 import { ReadError } from '../../base/index.ts';
 import { cellText, runsText } from '../../content/index.ts';
-import { blockText, type Block } from '../../document/index.ts';
+import { blockText } from '../../document/index.ts';
 import { docx, para, png, run, style, styled, type DocxParts } from '../../test/docx.ts';
+import { shortBlock } from '../../test/short-block.ts';
 import { readDocx } from './read-docx.ts';
 
 const read = (parts: DocxParts) => readDocx(docx(parts)).document;
-const short = (block: Block): string => {
-  switch (block.kind) {
-    case 'heading':
-      return `h${block.level} ${blockText(block)}`;
-    case 'listItem':
-      return `${'  '.repeat(block.depth - 1)}${block.ordered ? `${block.number}.` : '-'} ${blockText(block)}`;
-    case 'paragraph':
-      return `${block.role ?? 'p'} ${blockText(block)}`;
-    case 'picture':
-      return `picture ${block.alt ?? ''}`.trim();
-    default:
-      return `${block.kind} ${blockText(block)}`.trim();
-  }
-};
-const blocks = (parts: DocxParts): readonly string[] => read(parts).blocks.map(short);
+const blocks = (parts: DocxParts): readonly string[] => read(parts).blocks.map(shortBlock);
 
 describe('headings', () => {
   test('by style, by a style based on one, by outline level of style or paragraph', () => {
@@ -72,7 +59,7 @@ describe('headings', () => {
       body: para('The mill', styled('T')) + para('For all', styled('S')),
       styles: style('T', 'Title') + style('S', 'Subtitle'),
     });
-    expect(document.blocks.map(short)).toEqual(['title The mill', 'subtitle For all']);
+    expect(document.blocks.map(shortBlock)).toEqual(['title The mill', 'subtitle For all']);
     expect(document.title).toBe('The mill');
   });
 });
@@ -181,7 +168,7 @@ describe('runs', () => {
 
   test('equations become a line of text and are reported', () => {
     const document = read({ body: '<w:p><m:oMath><m:r><m:t>E=mc²</m:t></m:r></m:oMath></w:p>' });
-    expect(document.blocks.map(short)).toEqual(['p E=mc²']);
+    expect(document.blocks.map(shortBlock)).toEqual(['p E=mc²']);
     expect(document.diagnostics.map((one) => one.code)).toEqual(['equation-flattened']);
   });
 });
@@ -285,7 +272,7 @@ describe('pictures', () => {
     const box = `<w:txbxContent>${para('in the box')}<w:p><w:r>${drawing('p1', 'Inner')}</w:r></w:p></w:txbxContent>`;
     const body = `<w:p>${run('text')}<w:r>${drawing('p1', 'The pit')}</w:r></w:p><w:p>${run('host')}<w:r><mc:AlternateContent><mc:Choice Requires="wps"><w:drawing><wps:wsp><wps:txbx>${box}</wps:txbx></wps:wsp></w:drawing></mc:Choice><mc:Fallback><w:pict><v:textbox>${box}</v:textbox></w:pict></mc:Fallback></mc:AlternateContent></w:r></w:p>`;
     const { document, pictures } = readDocx(docx({ body, rels, files }));
-    expect(document.blocks.map(short)).toEqual([
+    expect(document.blocks.map(shortBlock)).toEqual([
       'p text',
       'picture The pit',
       'p host',
@@ -301,7 +288,13 @@ describe('pictures', () => {
       ['p2', 'p3', 'p4', 'p9'].map((id) => `<w:p><w:r>${drawing(id)}</w:r></w:p>`).join('') +
       '<w:p><w:r><w:drawing><wp:docPr descr="Costs"/><c:chart r:id="c"/></w:drawing></w:r></w:p>';
     const document = read({ body, rels, files });
-    expect(document.blocks.map(short)).toEqual(['picture', 'picture', 'picture', 'picture', 'picture Chart: Costs']);
+    expect(document.blocks.map(shortBlock)).toEqual([
+      'picture',
+      'picture',
+      'picture',
+      'picture',
+      'picture Chart: Costs',
+    ]);
     expect(document.diagnostics.map((one) => [one.code, one.place.paragraph])).toEqual([
       ['picture-too-large', 1],
       ['picture-missing', 2],
@@ -310,6 +303,34 @@ describe('pictures', () => {
       ['chart-not-read', 5],
     ]);
     expect(document.pictures).toEqual([]);
+  });
+});
+
+describe('a chart', () => {
+  const points = (values: readonly (string | number)[]): string =>
+    values.map((value, i) => `<c:pt idx="${i}"><c:v>${value}</c:v></c:pt>`).join('');
+  const series = (name: string, values: readonly number[]): string =>
+    `<c:ser><c:tx><c:strRef><c:strCache>${points([name])}</c:strCache></c:strRef></c:tx><c:cat><c:strRef><c:strCache>${points(['Spring', 'Autumn'])}</c:strCache></c:strRef></c:cat><c:val><c:numRef><c:numCache>${points(values)}</c:numCache></c:numRef></c:val></c:ser>`;
+  const chart = (inner: string): string =>
+    `<c:chartSpace xmlns:c="http://schemas.openxmlformats.org/drawingml/2006/chart" xmlns:a="http://schemas.openxmlformats.org/drawingml/2006/main"><c:chart><c:title><c:tx><c:rich><a:p><a:r><a:t>Visitors</a:t></a:r></a:p></c:rich></c:tx></c:title><c:plotArea><c:barChart>${inner}</c:barChart><c:valAx><c:title><c:tx><c:rich><a:p><a:r><a:t>People</a:t></a:r></a:p></c:rich></c:tx></c:title></c:valAx></c:plotArea></c:chart></c:chartSpace>`;
+  const withChart = (inner: string): DocxParts => ({
+    body: '<w:p><w:r><w:drawing><wp:docPr descr="Costs"/><c:chart r:id="c"/></w:drawing></w:r></w:p>',
+    rels: '<Relationship Id="c" Type="x/chart" Target="charts/chart1.xml"/>',
+    files: { 'word/charts/chart1.xml': chart(inner) },
+  });
+
+  test('comes as the table of its numbers, under its title', () => {
+    const document = read(withChart(series('Mill', [120, 0.30000000000000004]) + series('Quay', [80, 95])));
+    expect(document.blocks.map(blockText)).toEqual([
+      'Visitors',
+      ' | Mill | Quay\nSpring | 120 | 80\nAutumn | 0.3 | 95',
+    ]);
+    expect(document.diagnostics.map(({ code }) => code)).toEqual(['chart-as-table']);
+  });
+
+  test('without numbers, or with absurdly many, leaves a mark', () => {
+    for (const inner of ['', '<c:ser><c:val><c:pt idx="4000000000"><c:v>1</c:v></c:pt></c:val></c:ser>'])
+      expect(blocks(withChart(inner))).toEqual(['picture Chart: Costs']);
   });
 });
 
@@ -379,7 +400,7 @@ describe('bad input', () => {
 
   test('characters that XML forbids are dropped', () => {
     const document = read({ body: para('a\ufffeb\ufffcc') });
-    expect(document.blocks.map(short)).toEqual(['p ab\ufffcc']);
+    expect(document.blocks.map(shortBlock)).toEqual(['p ab\ufffcc']);
     expect(document.diagnostics.map((one) => one.code)).toEqual(['characters-dropped']);
   });
 });

@@ -3,25 +3,19 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { ReadError } from '../../base/index.ts';
 import { cellText } from '../../content/index.ts';
-import { blockText, type Block } from '../../document/index.ts';
+import { blockText } from '../../document/index.ts';
 import { png } from '../../test/docx.ts';
+import { shortBlock } from '../../test/short-block.ts';
 import { readMarkdown } from './read-markdown.ts';
 
 const read = (source: string) => readMarkdown(new TextEncoder().encode(source));
-const short = (block: Block): string => {
-  if (block.kind === 'heading') return `h${block.level} ${blockText(block)}`;
-  if (block.kind === 'listItem')
-    return `${'  '.repeat(block.depth - 1)}${block.checked === undefined ? (block.ordered ? `${block.number}.` : '-') : block.checked ? '[x]' : '[ ]'} ${blockText(block)}`;
-  if (block.kind === 'picture') return `picture ${block.alt}${block.picture === undefined ? ' gone' : ''}`;
-  return `${block.kind} ${blockText(block)}`.trim();
-};
-const blocks = (source: string): readonly string[] => read(source).document.blocks.map(short);
+const blocks = (source: string): readonly string[] => read(source).document.blocks.map(shortBlock);
 
 test('headings of both kinds, paragraphs, breaks', () => {
   expect(blocks('Title\n=====\n\nSub\n---\n\ntext\nwrapped  \nbroken\n\n---\n\n###### six ######\n')).toEqual([
     'h1 Title',
     'h2 Sub',
-    'paragraph text wrapped\nbroken',
+    'p text wrapped\nbroken',
     'break',
     'h6 six',
   ]);
@@ -40,7 +34,7 @@ test('nested lists, tasks, numbers, and text below an item', () => {
     '[x] done',
     '[ ] open',
     '7. seven',
-    'paragraph below seven',
+    'p below seven',
     'code code',
     '8. eight',
   ]);
@@ -80,7 +74,7 @@ test('quotes, code and footnotes', () => {
   expect(blocks('> said\n> so\n\n```js\nlet x;\n```\n\na[^n] b[^n]\n\n[^n]: the *note*\n')).toEqual([
     'quote said so',
     'code let x;',
-    'paragraph a b',
+    'p a b',
     'footnote the note',
   ]);
 });
@@ -89,11 +83,11 @@ test('front matter gives title, cover lines and properties, once', () => {
   const { document } = read(
     '---\ntitle: The mill\nsubtitle: For all\nauthor: [A, B]\ndate: 2027-05-01\nlang: en\ntags: [x]\n---\n\n# One\n',
   );
-  expect(document.blocks.map(short)).toEqual([
-    'paragraph The mill',
-    'paragraph For all',
-    'paragraph A, B',
-    'paragraph 2027-05-01',
+  expect(document.blocks.map(shortBlock)).toEqual([
+    'title The mill',
+    'subtitle For all',
+    'subtitle A, B',
+    'subtitle 2027-05-01',
     'h1 One',
   ]);
   expect(document).toMatchObject({ title: 'The mill', author: 'A, B', language: 'en' });
@@ -111,13 +105,13 @@ test('inline HTML is made harmless and keeps its text', () => {
     blocks(
       '<script>alert(1)</script>\n\n<div align="center">\n<h1>Head</h1>\n<p>Text <b>bold</b></p>\n</div>\n\na <span onclick="x()">b</span>\n',
     ),
-  ).toEqual(['h1 Head', 'paragraph Text bold', 'paragraph a b']);
+  ).toEqual(['h1 Head', 'p Text bold', 'p a b']);
 });
 
 test('pictures within the text come along, others are reported with their line', () => {
   const data = `data:image/png;base64,${Buffer.from(png()).toString('base64')}`;
   const { document, pictures } = read(`# A\n\n![in](${data})\n\ntext ![out](out.png)\n`);
-  expect(document.blocks.map(short)).toEqual(['h1 A', 'picture in', 'paragraph text', 'picture out gone']);
+  expect(document.blocks.map(shortBlock)).toEqual(['h1 A', 'picture in', 'p text', 'picture out']);
   expect(pictures).toHaveLength(1);
   expect(document.diagnostics.map((one) => [one.code, one.place.line])).toEqual([['picture-missing', 5]]);
 });
@@ -126,9 +120,9 @@ describe('encodings', () => {
   test.each([
     ['UTF-8 with a mark', Buffer.from('\ufeff# Łódź')],
     ['UTF-16', Buffer.from('\ufeff# Łódź', 'utf16le')],
-  ])('%s', (_, bytes) => expect(readMarkdown(bytes).document.blocks.map(short)).toEqual(['h1 Łódź']));
+  ])('%s', (_, bytes) => expect(readMarkdown(bytes).document.blocks.map(shortBlock)).toEqual(['h1 Łódź']));
   test('Windows-1252 where it is not UTF-8', () =>
-    expect(readMarkdown(Buffer.from('# M\xfchle', 'latin1')).document.blocks.map(short)).toEqual(['h1 Mühle']));
+    expect(readMarkdown(Buffer.from('# M\xfchle', 'latin1')).document.blocks.map(shortBlock)).toEqual(['h1 Mühle']));
 });
 
 test('what is nested too deep is told of', () => {
@@ -173,7 +167,7 @@ test('documents of other people: ids are unique, and no text is without a block'
     const plainHeads = [...fenced.matchAll(/^(#{1,6}) ([A-Za-z0-9 ]+)$/gm)].map(
       (match) => `h${match[1]!.length} ${match[2]!.trim()}`,
     );
-    const heads = new Set(document.blocks.filter((block) => block.kind === 'heading').map(short));
+    const heads = new Set(document.blocks.filter((block) => block.kind === 'heading').map(shortBlock));
     expect(plainHeads.filter((head) => !heads.has(head))).toEqual([]);
   }
 });

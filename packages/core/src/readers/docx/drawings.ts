@@ -1,0 +1,148 @@
+/** Takes pictures, charts and what else is drawn in a paragraph (ECMA-376-1 §20, §21; VML in Part 4). */
+import type { SourcePlace } from '../../base/index.ts';
+import type { Attributes } from '../../container/index.ts';
+import type { Draft } from '../read-result.ts';
+import { readChart } from './chart.ts';
+import type { PartContext } from './context.ts';
+
+interface Drawing {
+  alt: string | null;
+  found: boolean;
+  /** What had been produced when it began. */
+  readonly start: number;
+}
+
+export class Drawings {
+  /** Pieces of text and pictures so far; tells whether a drawing or a branch gave anything. */
+  produced = 0;
+  readonly #context: PartContext;
+  readonly #host: { place: () => SourcePlace; out: (draft: Draft) => void };
+  readonly #open: Drawing[] = [];
+  readonly #alternatives: number[] = [];
+
+  constructor(context: PartContext, host: { place: () => SourcePlace; out: (draft: Draft) => void }) {
+    this.#context = context;
+    this.#host = host;
+  }
+
+  /** A later branch of alternate content says the same in other terms; it counts only where the former gave nothing. */
+  get branchIsTold(): boolean {
+    return this.produced > (this.#alternatives.at(-1) ?? this.produced);
+  }
+
+  /** @returns Whether the element was one of ours. */
+  open(name: string, a: Attributes): boolean {
+    switch (name) {
+      case 'mc:AlternateContent':
+        this.#alternatives.push(this.produced);
+        return true;
+      case 'w:drawing':
+      case 'w:pict':
+      case 'w:object':
+        this.#open.push({ alt: null, found: false, start: this.produced });
+        return true;
+      case 'wp:docPr':
+      case 'pic:cNvPr':
+      case 'v:shape':
+        this.#describe(a['descr'] || a['alt'] || a['title']);
+        return true;
+      case 'a:blip':
+        this.#picture(a['r:embed'] ?? a['r:link']);
+        return true;
+      case 'v:imagedata':
+        this.#describe(a['o:title']);
+        this.#picture(a['r:id']);
+        return true;
+      case 'c:chart':
+        this.#chart(a['r:id']);
+        return true;
+      case 'dgm:relIds':
+        this.#lost('drawing-not-read', 'A diagram could not be brought in; a mark stands in its place.', 'Diagram');
+        return true;
+      default:
+        return false;
+    }
+  }
+
+  close(name: string): void {
+    switch (name) {
+      case 'mc:AlternateContent':
+        if (this.#alternatives.pop() === this.produced) this.#lostShape();
+        break;
+      case 'w:drawing':
+      case 'w:pict':
+      case 'w:object':
+        this.#end(name);
+        break;
+    }
+  }
+
+  #describe(text: string | undefined): void {
+    const drawing = this.#open.at(-1);
+    if (drawing !== undefined && text?.trim()) drawing.alt ??= text.trim();
+  }
+
+  #picture(relationshipId: string | undefined): void {
+    const drawing = this.#open.at(-1);
+    if (drawing === undefined || relationshipId === undefined) return;
+    drawing.found = true;
+    const { relationships, zip, report, pictures } = this.#context;
+    const rel = relationships.get(relationshipId);
+    const place = this.#host.place();
+    let picture;
+    if (rel === undefined || rel.external || !zip.has(rel.target))
+      report.add('picture-missing', `A picture is not in the file${rel ? `: ${rel.target}` : ''}.`, place);
+    else picture = pictures.take(rel.target, () => zip.read(rel.target), place);
+    this.#add({ kind: 'picture', alt: drawing.alt, place, ...(picture === undefined ? {} : { picture }) });
+  }
+
+  /** A chart comes as the table of its numbers, which the file keeps beside the drawing (§21.2.2.121). */
+  #chart(relationshipId: string | undefined): void {
+    const drawing = this.#open.at(-1);
+    if (drawing === undefined || drawing.found) return;
+    const { relationships, zip } = this.#context;
+    const rel = relationships.get(relationshipId ?? '');
+    const chart = rel === undefined || rel.external || !zip.has(rel.target) ? undefined : readChart(zip, rel.target);
+    const place = this.#host.place();
+    if (chart === undefined) {
+      this.#lost('chart-not-read', 'A chart could not be brought in; a mark stands in its place.', 'Chart');
+      return;
+    }
+    drawing.found = true;
+    this.#context.report.add('chart-as-table', 'A chart was brought in as the table of its numbers.', place);
+    const title = chart.title ?? drawing.alt;
+    if (title !== null) this.#add({ kind: 'paragraph', role: 'caption', runs: [{ text: title }], place });
+    this.#add({ kind: 'table', table: chart.table, place });
+  }
+
+  #lost(code: 'chart-not-read' | 'drawing-not-read', message: string, what: string): void {
+    const drawing = this.#open.at(-1);
+    if (drawing === undefined || drawing.found) return;
+    drawing.found = true;
+    const place = this.#host.place();
+    this.#context.report.add(code, message, place);
+    this.#add({ kind: 'picture', alt: drawing.alt === null ? what : `${what}: ${drawing.alt}`, place });
+  }
+
+  #add(draft: Draft): void {
+    this.produced++;
+    this.#host.out(draft);
+  }
+
+  #end(name: string): void {
+    const drawing = this.#open.pop();
+    if (drawing === undefined || drawing.found || this.produced > drawing.start || name === 'w:pict') return;
+    if (name === 'w:object')
+      this.#context.report.add('object-not-read', 'An embedded object could not be brought in.', this.#host.place());
+    // Another branch may still give the picture.
+    else if (this.#alternatives.length === 0) this.#lostShape();
+  }
+
+  #lostShape(): void {
+    this.#context.report.add(
+      'drawing-not-read',
+      'A drawn shape without text could not be brought in.',
+      this.#host.place(),
+    );
+  }
+}
