@@ -10,7 +10,7 @@ const core = {
   structure: ['base', 'content', 'document'],
   mapping: ['base', 'content', 'document', 'structure', 'deck', 'shorten'],
   shorten: ['base', 'content'],
-  edits: ['base', 'content', 'document', 'deck'],
+  edits: ['base', 'content', 'document', 'structure', 'deck'],
   theme: ['base', 'content'],
   layout: ['base', 'content', 'fonts', 'theme', 'deck'],
   scene: ['base', 'content', 'fonts', 'theme', 'layout', 'deck'],

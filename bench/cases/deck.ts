@@ -4,14 +4,14 @@ import { drawPage } from '../../packages/web/src/worker/draw.ts';
 import { deckSource } from '../deck-source.ts';
 import { best, tell } from '../measure.ts';
 
-const { document } = readDocument(new TextEncoder().encode(deckSource(1000)), 'markdown');
+const { document } = await readDocument(new TextEncoder().encode(deckSource(1000)), 'markdown');
 const [, , subject] = process.argv;
 const map = presetMap('talk', document);
 let state: Converted = convert(document, []);
 
 if (subject === 'scratch') {
   // Text that was measured once is not measured again, so a second run would flatter.
-  const fresh = readDocument(new TextEncoder().encode(deckSource(1000)), 'markdown').document;
+  const fresh = (await readDocument(new TextEncoder().encode(deckSource(1000)), 'markdown')).document;
   tell(await best(1, () => convert(fresh, [])));
 } else if (subject === 'edit') {
   const slide = state.deck.slides[500]!;

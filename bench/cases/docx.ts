@@ -56,7 +56,7 @@ const runs = subject === 'mammoth' ? 1 : 3;
 
 if (subject === 'ours') {
   let words = 0;
-  const ms = await best(runs, () => (words = documentWords(readDocument(bytes, 'docx').document)));
+  const ms = await best(runs, async () => (words = documentWords((await readDocument(bytes, 'docx')).document)));
   tell(ms, { words });
 } else if (subject === 'floor') {
   tell(

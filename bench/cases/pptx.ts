@@ -16,12 +16,12 @@ if (subject === 'ours') {
   const source = content
     .map(({ title, points, notes }) => `# ${title}\n\n${points.map((point) => `- ${point}`).join('\n')}\n\n${notes}\n`)
     .join('\n');
-  const { document } = readDocument(new TextEncoder().encode(source), 'markdown');
+  const { document } = await readDocument(new TextEncoder().encode(source), 'markdown');
   const converted = convert(document, []);
   let size = 0;
   const ms = await best(
     3,
-    () => (size = exportPptx(document, [], converted, (bytes) => deflateRawSync(bytes, DEFLATE_SETTINGS)).length),
+    () => (size = exportPptx([], converted, (bytes) => deflateRawSync(bytes, DEFLATE_SETTINGS)).length),
   );
   tell(ms, { bytes: size });
 } else {

@@ -1,6 +1,7 @@
 /** The command line: a thin shell around the core. */
 import { readFileSync, writeFileSync } from 'node:fs';
 import { basename } from 'node:path';
+import { fileURLToPath } from 'node:url';
 import { parseArgs } from 'node:util';
 import { deflateRawSync } from 'node:zlib';
 import {
@@ -10,10 +11,10 @@ import {
   detectType,
   DOCUMENT_TYPES,
   exportPptx,
+  openDocument,
   placeText,
   PRESET_NAMES,
   presetMap,
-  readDocument,
   ReadError,
   themeNamed,
   THEMES,
@@ -37,7 +38,7 @@ const EXIT = { usage: 2, unreadable: 3 } as const;
 
 class UsageError extends Error {}
 
-function main(): void {
+async function main(): Promise<void> {
   const { positionals, values } = parseArgs({
     allowPositionals: true,
     options: {
@@ -60,17 +61,17 @@ function main(): void {
     case 'themes':
       return print(THEMES.map((theme) => theme.name).join('\n'));
     case 'outline':
-      return print(JSON.stringify(outlineJson(read(file, values.type).document), null, 2));
+      return print(JSON.stringify(outlineJson((await read(file, values.type)).document), null, 2));
     case 'deck': {
-      const { document } = read(file, values.type);
+      const { document } = await read(file, values.type);
       return print(JSON.stringify(deckJson(convert(document, choices(document, values.map, values.theme))), null, 2));
     }
     case 'convert': {
       if (values.out === undefined) throw new UsageError('Say where to write: -o OUT.pptx');
-      const { document, pictures } = read(file, values.type);
+      const { document, pictures } = await read(file, values.type);
       writeFileSync(
         values.out,
-        exportPptx(document, pictures, convert(document, choices(document, values.map, values.theme)), (bytes) =>
+        exportPptx(pictures, convert(document, choices(document, values.map, values.theme)), (bytes) =>
           deflateRawSync(bytes, DEFLATE_SETTINGS),
         ),
       );
@@ -99,7 +100,7 @@ function choices(
   ];
 }
 
-function read(file: string | undefined, type: string | undefined): ReadResult {
+async function read(file: string | undefined, type: string | undefined): Promise<ReadResult> {
   if (file === undefined) throw new UsageError('Say which file.');
   if (type !== undefined && !DOCUMENT_TYPES.includes(type as DocumentType))
     throw new UsageError(`There is no type ${type}; there are ${DOCUMENT_TYPES.join(', ')}.`);
@@ -110,11 +111,13 @@ function read(file: string | undefined, type: string | undefined): ReadResult {
   } catch (error) {
     throw new UsageError(`The file ${file} cannot be opened: ${(error as Error).message}`);
   }
-  return readDocument(bytes, (type as DocumentType | undefined) ?? detectType(bytes, basename(file)));
+  return openDocument(bytes, (type as DocumentType | undefined) ?? detectType(bytes, basename(file)), {
+    pdfAssets: fileURLToPath(new URL('.', import.meta.resolve('pdfjs-dist/package.json'))),
+  });
 }
 
 try {
-  main();
+  await main();
 } catch (error) {
   if (error instanceof ReadError) {
     const place = placeText(error.place);

@@ -1,5 +1,5 @@
 /** What goes between server and web, as JSON schemas from which the types are taken. */
-import { DESTINATIONS, TEXT_KINDS, type LogEntry } from '@alvex/core';
+import { DESTINATIONS, LEFT_KINDS, TEXT_KINDS, type LogEntry } from '@alvex/core';
 import { Type, type Static, type TSchema } from '@sinclair/typebox';
 
 const closed = { additionalProperties: false } as const;
@@ -47,29 +47,106 @@ const NoteText = Type.Object(
   closed,
 );
 
-const Entry = Type.Unsafe<LogEntry>({
-  type: 'object',
-  required: ['kind'],
-  discriminator: { propertyName: 'kind' },
-  oneOf: [
-    entry('map', { name: Type.Union([Type.String({ maxLength: 100 }), Type.Null()]), map: LevelMap }),
-    entry('theme', { theme: Type.String({ maxLength: 100 }) }),
-    entry('full', { rule: literals(['continue', 'report'] as const) }),
-    entry('turn', { block: Id, to: Type.Union([literals(DESTINATIONS), Type.Null()]) }),
-    entry('cut', { block: Id }),
-    entry('join', { block: Id }),
-    entry('retitle', { slide: Id, runs: Runs }),
-    entry('reword', { part: Id, runs: Runs }),
-    entry('renote', {
-      slide: Id,
-      replaces: Type.Array(Id, { maxItems: 1000 }),
-      anchor: Type.Union([Id, Type.Null()]),
-      notes: Type.Array(NoteText, { maxItems: 1000 }),
+const oneOf = (schemas: readonly TSchema[]) =>
+  Type.Unsafe<never>({
+    type: 'object',
+    required: ['kind'],
+    discriminator: { propertyName: 'kind' },
+    oneOf: [...schemas],
+  });
+
+const Level = Type.Integer({ minimum: 1, maximum: 6 });
+const Depth = Type.Integer({ minimum: 1, maximum: 100 });
+const Ids = Type.Array(Id, { maxItems: 200_000 });
+const Left = literals(LEFT_KINDS);
+const Cell = Type.Object(
+  {
+    runs: Runs,
+    columns: Type.Integer({ minimum: 1, maximum: 100 }),
+    rows: Type.Integer({ minimum: 1, maximum: 1000 }),
+  },
+  closed,
+);
+const Table = Type.Object(
+  {
+    rows: Type.Array(Type.Object({ cells: Type.Array(Cell, { maxItems: 1000 }), header: Type.Boolean() }, closed), {
+      maxItems: 10_000,
     }),
+    columns: Type.Integer({ minimum: 0, maximum: 100_000 }),
+  },
+  closed,
+);
+const written = <K extends string, P extends Record<string, TSchema>>(kind: K, properties: P) =>
+  entry(kind, { id: Id, left: Type.Optional(Left), ...properties });
+const WrittenBlock = oneOf([
+  written('heading', { level: Level, runs: Runs }),
+  written('paragraph', {
+    runs: Runs,
+    role: Type.Optional(literals(['title', 'subtitle', 'contents', 'caption'] as const)),
+  }),
+  written('listItem', {
+    depth: Depth,
+    ordered: Type.Boolean(),
+    number: Type.Optional(Type.Integer()),
+    checked: Type.Optional(Type.Boolean()),
+    runs: Runs,
+  }),
+  written('quote', { runs: Runs }),
+  written('footnote', { label: Type.String({ maxLength: 100 }), runs: Runs }),
+  written('code', {
+    text: Type.String({ maxLength: 1_000_000 }),
+    language: Type.Optional(Type.String({ maxLength: 100 })),
+  }),
+  written('table', { table: Table }),
+  written('picture', {
+    picture: Type.Optional(Type.String({ pattern: '^[0-9a-f]{64}$' })),
+    alt: Type.Union([Type.String({ maxLength: 10_000 }), Type.Null()]),
+  }),
+  written('break', { type: literals(['page', 'rule'] as const) }),
+]);
+const Shape = oneOf([
+  entry('heading', { level: Level }),
+  entry('paragraph', {}),
+  entry('title', {}),
+  entry('quote', {}),
+  entry('listItem', { depth: Depth, ordered: Type.Boolean() }),
+]);
+
+const SINGLE_EDITS: readonly TSchema[] = [
+  entry('shape', { shapes: Type.Array(Type.Object({ block: Id, as: Shape }, closed), { maxItems: 200_000 }) }),
+  entry('write', {
+    replaces: Type.Array(Id, { maxItems: 5000 }),
+    after: Type.Union([Id, Type.Null()]),
+    blocks: Type.Array(WrittenBlock, { maxItems: 5000 }),
+  }),
+  entry('move', { blocks: Ids, before: Type.Union([Id, Type.Null()]) }),
+  entry('leave', { blocks: Ids, as: Left }),
+  entry('keep', { blocks: Ids }),
+  entry('describe', { block: Id, alt: Type.String({ maxLength: 10_000 }) }),
+  entry('map', { name: Type.Union([Type.String({ maxLength: 100 }), Type.Null()]), map: LevelMap }),
+  entry('theme', { theme: Type.String({ maxLength: 100 }) }),
+  entry('full', { rule: literals(['continue', 'report'] as const) }),
+  entry('turn', { block: Id, to: Type.Union([literals(DESTINATIONS), Type.Null()]) }),
+  entry('cut', { block: Id }),
+  entry('join', { block: Id }),
+  entry('retitle', { slide: Id, runs: Runs }),
+  entry('reword', { part: Id, runs: Runs }),
+  entry('renote', {
+    slide: Id,
+    replaces: Type.Array(Id, { maxItems: 1000 }),
+    anchor: Type.Union([Id, Type.Null()]),
+    notes: Type.Array(NoteText, { maxItems: 1000 }),
+  }),
+];
+
+const Entry = Type.Unsafe<LogEntry>(
+  oneOf([
+    ...SINGLE_EDITS,
+    entry('all', { edits: Type.Array(oneOf(SINGLE_EDITS), { minItems: 1, maxItems: 10_000 }) }),
     entry('undo', {}),
     entry('redo', {}),
-  ],
-});
+  ]),
+);
 
 export const AppendEntries = Type.Object(
   { base: Type.Integer({ minimum: 0 }), entries: Type.Array(Entry, { minItems: 1, maxItems: 500 }) },

@@ -12,6 +12,8 @@ export const LIMITS = {
   zipRatio: 250,
   /** Elements within elements in XML and HTML. */
   xmlDepth: 256,
+  /** Groups within groups in RTF. */
+  rtfDepth: 1000,
   /** Attributes of one XML element. */
   xmlAttributes: 256,
   /** Pixels of one picture. */

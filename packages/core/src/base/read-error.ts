@@ -12,6 +12,8 @@ export type ReadErrorCode =
   | 'wrong-type'
   | 'unknown-type'
   | 'part-missing'
+  | 'bad-pdf'
+  | 'no-text'
   | 'bad-xml'
   | 'doctype'
   | 'bomb'
@@ -21,13 +23,17 @@ export type ReadErrorCode =
 const MESSAGES: Readonly<Record<ReadErrorCode, string>> = {
   empty: 'The file is empty. Choose a file that has text in it.',
   'too-large': `The file is larger than the limit of ${megabytes(LIMITS.fileBytes)}. Make its pictures smaller, or bring it in in parts.`,
-  'not-a-zip': 'The file says that it is a word processor document, but its content is not. Save it as DOCX again.',
+  'not-a-zip':
+    'The file says that it is a word processor document, but its content is not. Save it again with the program that made it.',
   truncated: 'The file ends too early, as if a copy or a download had been cut off. Fetch it again.',
   encrypted: 'The file is protected by a password. Save a copy without a password and bring in that.',
   'old-binary': 'The file is in an old binary format. Save it as DOCX and bring in that.',
   'wrong-type': 'The file is a package of another kind, not a word processor document.',
-  'unknown-type': 'This kind of file cannot be read yet. DOCX, Markdown, HTML and plain text can.',
+  'unknown-type': 'This kind of file cannot be read. DOCX, ODT, RTF, PDF, Markdown, HTML, OPML and plain text can.',
   'part-missing': 'A part that every document needs is not in the file. Save it again with the program that made it.',
+  'bad-pdf': 'The PDF is damaged and cannot be read. Fetch or export it again.',
+  'no-text':
+    'The PDF holds pictures of pages and no text. Recognise its text with a scanning program first, or bring in the original.',
   'bad-xml': 'A part of the file is not well-formed XML. Save it again with the program that made it.',
   doctype:
     'A part of the file declares a document type, which no document needs and which can be harmful. It was not read.',

@@ -6,6 +6,8 @@ export interface SourcePlace {
   readonly part?: string;
   /** 1-based line of a text format. */
   readonly line?: number;
+  /** 1-based page, where the format has pages. */
+  readonly page?: number;
   /** 1-based paragraph of the part, in document order. */
   readonly paragraph?: number;
 }
@@ -24,6 +26,7 @@ export type DiagnosticCode =
   | 'characters-dropped'
   | 'comments-left'
   | 'header-footer-left'
+  | 'running-head-left'
   | 'front-matter-invalid'
   | 'markup-dropped';
 
@@ -51,6 +54,7 @@ export class Report {
 export function placeText(place: SourcePlace): string {
   const parts: string[] = [];
   if (place.part !== undefined) parts.push(place.part);
+  if (place.page !== undefined) parts.push(`page ${place.page}`);
   if (place.paragraph !== undefined) parts.push(`paragraph ${place.paragraph}`);
   if (place.line !== undefined) parts.push(`line ${place.line}`);
   return parts.join(', ');

@@ -37,6 +37,18 @@ const NAMESPACES: Readonly<Record<string, string>> = {
   'http://purl.oclc.org/ooxml/officeDocument/math': 'm',
   'urn:schemas-microsoft-com:vml': 'v',
   'urn:schemas-microsoft-com:office:office': 'o',
+  'urn:oasis:names:tc:opendocument:xmlns:office:1.0': 'office',
+  'urn:oasis:names:tc:opendocument:xmlns:text:1.0': 'text',
+  'urn:oasis:names:tc:opendocument:xmlns:table:1.0': 'table',
+  'urn:oasis:names:tc:opendocument:xmlns:drawing:1.0': 'draw',
+  'urn:oasis:names:tc:opendocument:xmlns:style:1.0': 'style',
+  'urn:oasis:names:tc:opendocument:xmlns:chart:1.0': 'chart',
+  'urn:oasis:names:tc:opendocument:xmlns:xsl-fo-compatible:1.0': 'fo',
+  'urn:oasis:names:tc:opendocument:xmlns:svg-compatible:1.0': 'svg',
+  'urn:oasis:names:tc:opendocument:xmlns:meta:1.0': 'meta',
+  'urn:oasis:names:tc:opendocument:xmlns:manifest:1.0': 'manifest',
+  'http://www.w3.org/1999/xlink': 'xlink',
+  'http://www.w3.org/1998/Math/MathML': 'math',
   'http://purl.org/dc/elements/1.1/': 'dc',
   'http://purl.org/dc/terms/': 'dcterms',
   'http://schemas.openxmlformats.org/package/2006/metadata/core-properties': 'cp',
@@ -64,6 +76,13 @@ export function readXmlPart(
   parser.close();
 }
 
+/** Parses a whole XML text. @throws ReadError `bad-xml`, `doctype`, `bomb`. */
+export function readXmlText(text: string, handler: XmlHandler): void {
+  const parser = xmlParser(handler, undefined);
+  parser.write(text);
+  parser.close();
+}
+
 // XML 1.0 Appendix F: UTF-16 starts with a byte order mark; everything else in a package is UTF-8 (ECMA-376-2 §8.2.1).
 function encodingOf(start: Uint8Array): string {
   if (start[0] === 0xff && start[1] === 0xfe) return 'utf-16le';
@@ -71,10 +90,10 @@ function encodingOf(start: Uint8Array): string {
   return 'utf-8';
 }
 
-function xmlParser(handler: XmlHandler, part: string): { write(text: string): void; close(): void } {
+function xmlParser(handler: XmlHandler, part: string | undefined): { write(text: string): void; close(): void } {
   // saxes' own namespace support doubles the time (measured); a package's prefixes are declared once, so a table will do.
   const parser = new SaxesParser({ xmlns: false, position: false });
-  const place = { part };
+  const place = part === undefined ? {} : { part };
   const prefixes = new Map<string, string>();
   const names = new Map<string, string>();
   const open: string[] = [];

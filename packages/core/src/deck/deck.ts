@@ -63,7 +63,8 @@ export interface Slide {
   readonly passages: readonly SourceId[];
 }
 
-export type LeftOutReason = 'by-mark' | 'by-map' | 'contents' | 'no-picture' | 'no-words' | 'removed';
+export type LeftOutReason =
+  'by-mark' | 'by-map' | 'contents' | 'furniture' | 'deleted' | 'no-picture' | 'no-words' | 'removed';
 
 export interface LeftOut {
   readonly block: SourceId;

@@ -13,10 +13,29 @@ export interface Look {
   readonly align?: 'center' | 'right';
 }
 
+/** What a block is, when it is not part of the text: the furniture of a page, or what the author took out. */
+export const LEFT_KINDS = [
+  'navigation',
+  'advert',
+  'share',
+  'cookies',
+  'related',
+  'comments',
+  'aside',
+  'page-footer',
+  'sign-up',
+  'running-head',
+  'page-number',
+  'deleted',
+] as const;
+export type LeftKind = (typeof LEFT_KINDS)[number];
+
 interface Base {
   readonly id: BlockId;
   readonly place: SourcePlace;
   readonly look?: Look;
+  /** Present for what stays in its place in the document and is left out of the deck unless it is brought back. */
+  readonly left?: LeftKind;
 }
 export interface Heading extends Base {
   readonly kind: 'heading';

@@ -20,6 +20,7 @@ function search(blocks: readonly Block[]): Block | undefined {
   let others = 0;
   let lone = true;
   for (const block of blocks) {
+    if (block.left !== undefined) continue;
     if (block.kind === 'paragraph' && block.role === 'title') return block;
     if (block.kind !== 'heading' || blockText(block).trim() === '') continue;
     if (first === undefined) first = block;
@@ -34,6 +35,7 @@ function search(blocks: readonly Block[]): Block | undefined {
 /** Heading levels in use, highest first, without the title's. */
 export function headingLevels(blocks: readonly Block[], title = findTitle(blocks)): readonly Level[] {
   const levels = new Set<Level>();
-  for (const block of blocks) if (block.kind === 'heading' && block !== title) levels.add(block.level);
+  for (const block of blocks)
+    if (block.kind === 'heading' && block.left === undefined && block !== title) levels.add(block.level);
   return [...levels].sort((a, b) => a - b);
 }

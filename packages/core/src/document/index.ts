@@ -3,3 +3,4 @@ export * from './block-ids.ts';
 export * from './block-index.ts';
 export * from './block-text.ts';
 export * from './find-title.ts';
+export * from './line-marks.ts';

@@ -1,6 +1,7 @@
 /** The author's edits as data: a closed union, kept in the order in which they were made. */
 import type { Runs } from '../content/index.ts';
 import type { Destination, LevelMap, PartId, SlideId } from '../deck/index.ts';
+import type { StructureChange } from '../structure/index.ts';
 
 /** What is done with a slide that holds too much: go on with it on another slide, or say so and shrink it. */
 export type FullRule = 'continue' | 'report';
@@ -13,6 +14,9 @@ export interface NoteText {
 }
 
 export type Edit =
+  | StructureChange
+  /** Several edits that were one action, and are undone as one. */
+  | { readonly kind: 'all'; readonly edits: readonly Edit[] }
   /** Lays a level map on the document. `name` is a ready-made map's, or null for the author's own. */
   | { readonly kind: 'map'; readonly name: string | null; readonly map: LevelMap }
   | { readonly kind: 'theme'; readonly theme: string }
@@ -62,4 +66,11 @@ export function foldLog(log: readonly LogEntry[]): History {
     }
   }
   return { done, undone };
+}
+
+/** Edits one by one, without the groups in which they were made. */
+export function singleEdits(edits: readonly Edit[]): readonly Edit[] {
+  return edits.some(({ kind }) => kind === 'all')
+    ? edits.flatMap((edit) => (edit.kind === 'all' ? singleEdits(edit.edits) : [edit]))
+    : edits;
 }

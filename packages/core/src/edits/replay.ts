@@ -88,14 +88,21 @@ export function replay(deck: Deck, edits: readonly Edit[], blocks: ReadonlySet<s
         slides.set(slide.id, { ...slide, notes: [...rest.slice(0, at), ...fresh, ...rest.slice(at)] });
         return undefined;
       }
-      case 'map':
-      case 'theme':
-      case 'full':
+      // Done before slides were made.
+      default:
         return undefined;
     }
   }
 }
 
-const namesTarget = (edit: Edit): boolean => edit.kind !== 'map' && edit.kind !== 'theme' && edit.kind !== 'full';
+const TARGETED: ReadonlySet<string> = new Set([
+  'turn',
+  'cut',
+  'join',
+  'retitle',
+  'reword',
+  'renote',
+] satisfies Edit['kind'][]);
+const namesTarget = (edit: Edit): boolean => TARGETED.has(edit.kind);
 const changesSlides = (edit: Edit): boolean =>
   edit.kind === 'retitle' || edit.kind === 'reword' || edit.kind === 'renote';

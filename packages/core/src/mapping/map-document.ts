@@ -30,6 +30,7 @@ type Open = { -readonly [K in keyof Slide]: Slide[K] } & { content: Content[]; n
 
 /** What one stretch of the document, from a title up to the next, gave; and all that this depended on. */
 interface Stretch {
+  readonly blocks: readonly Block[];
   readonly codes: Uint8Array;
   readonly title: Block | undefined;
   readonly sectionBefore: string | null;
@@ -107,7 +108,8 @@ class Mapper {
       known !== undefined &&
       known.title === this.#title &&
       known.sectionBefore === this.#section &&
-      sameCodes(known.codes, codes)
+      sameCodes(known.codes, codes) &&
+      sameBlocks(known.blocks, this.#document.blocks, from)
     ) {
       this.#slides.push(...known.slides);
       this.#leftOut.push(...known.leftOut);
@@ -123,6 +125,7 @@ class Mapper {
     this.#release();
     this.#close();
     stretches.set(first, {
+      blocks: this.#document.blocks.slice(from, to),
       codes,
       title: this.#title,
       sectionBefore,
@@ -144,10 +147,7 @@ class Mapper {
     if (this.#blank[i] && block.kind !== 'picture') return this.#leaveOut(block, 'no-words');
     if (block.kind === 'picture' && destination === 'notes' && block.alt === null)
       return this.#leaveOut(block, 'by-map');
-    if (destination === 'out') {
-      const contents = block.kind === 'paragraph' && block.role === 'contents';
-      return this.#leaveOut(block, turned ? 'by-mark' : contents ? 'contents' : 'by-map');
-    }
+    if (destination === 'out') return this.#leaveOut(block, turned ? 'by-mark' : ownReason(block));
     if (destination === 'notes') return this.#addNotes(block);
     const onCover = this.#slide?.kind === 'cover' && block.kind === 'paragraph' && block.role === 'subtitle' && !turned;
     if (onCover)
@@ -284,6 +284,16 @@ class Mapper {
     const words = [runsText(first), ...blocks.map(blockText)].find((text) => text.trim() !== '');
     return plain(title ?? (words === undefined ? 'Untitled' : suggestTitle(words)));
   }
+}
+
+function ownReason(block: Block): LeftOut['reason'] {
+  if (block.left !== undefined) return block.left === 'deleted' ? 'deleted' : 'furniture';
+  return block.kind === 'paragraph' && block.role === 'contents' ? 'contents' : 'by-map';
+}
+
+function sameBlocks(known: readonly Block[], blocks: readonly Block[], from: number): boolean {
+  for (let i = 0; i < known.length; i++) if (known[i] !== blocks[from + i]) return false;
+  return true;
 }
 
 function sameCodes(a: Uint8Array, b: Uint8Array): boolean {

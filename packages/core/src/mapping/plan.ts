@@ -68,6 +68,7 @@ function rowsOf(document: DocumentModel): Uint8Array {
 
 function rowOf(block: Block, title: Block | undefined): number {
   if (block === title) return ROLES.title;
+  if (block.left !== undefined) return ROLES.out;
   if (block.kind === 'paragraph' && block.role === 'contents') return ROLES.out;
   if (block.kind === 'paragraph' && block.role === 'subtitle') return ROLES.onSlide;
   const kind = textKindOf(block);

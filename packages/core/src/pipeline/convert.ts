@@ -1,12 +1,15 @@
 /** Joins the stages: document and edits to deck, pages and ledger. */
-import { decide, replay, type Decisions, type Edit, type Unplaced } from '../edits/index.ts';
+import { decide, replay, singleEdits, type Decisions, type Edit, type Unplaced } from '../edits/index.ts';
 import type { Deck, LevelMap, Slide } from '../deck/index.ts';
 import type { DocumentModel } from '../document/index.ts';
+import { isStructureChange, restructure, type Restructured, type StructureChange } from '../structure/index.ts';
 import { layOutSlide, type Page } from '../layout/index.ts';
 import { makeLedger, mapDocument, presetMap, PRESET_NAMES, type Ledger, type PresetName } from '../mapping/index.ts';
 import { DEFAULT_THEME, themeNamed, type Theme } from '../theme/index.ts';
 
 export interface Converted {
+  /** The document as the author's changes of structure and text left it. */
+  readonly document: DocumentModel;
   readonly deck: Deck;
   readonly pages: readonly Page[];
   readonly ledger: Ledger;
@@ -25,7 +28,9 @@ export const DEFAULT_MAP: PresetName = PRESET_NAMES[0];
  * @param previous What the same document gave before; slides that come out the same keep their identity, so that
  *   nothing is laid out or sent twice.
  */
-export function convert(document: DocumentModel, edits: readonly Edit[], previous?: Converted): Converted {
+export function convert(original: DocumentModel, log: readonly Edit[], previous?: Converted): Converted {
+  const edits = singleEdits(log);
+  const { document, unplaced: unplacedChanges } = structured(original, edits.filter(isStructureChange));
   const decisions = decide(edits);
   const map = decisions.map?.map ?? defaultMap(document);
   const mapped = mapDocument(document, map, decisions);
@@ -35,15 +40,31 @@ export function convert(document: DocumentModel, edits: readonly Edit[], previou
   const pictures = pictureMap(document);
   const pages = deck.slides.flatMap((slide) => pagesOf(slide, theme, decisions.full, pictures));
   return {
+    document,
     deck,
     pages,
     ledger: makeLedger(document, deck),
-    unplaced,
+    unplaced: [...unplacedChanges.map((edit): Unplaced => ({ edit, reason: 'block-gone' })), ...unplaced],
     theme,
     mapName: decisions.map === undefined ? DEFAULT_MAP : decisions.map.name,
     map,
     decisions,
   };
+}
+
+// Most edits leave the structure alone; then the document is the same, down to its identity.
+const structures = new WeakMap<DocumentModel, { changes: readonly StructureChange[]; result: Restructured }>();
+function structured(original: DocumentModel, changes: readonly StructureChange[]): Restructured {
+  const known = structures.get(original);
+  if (
+    known !== undefined &&
+    known.changes.length === changes.length &&
+    known.changes.every((one, i) => one === changes[i])
+  )
+    return known.result;
+  const result = restructure(original, changes);
+  structures.set(original, { changes, result });
+  return result;
 }
 
 const defaultMaps = new WeakMap<DocumentModel, LevelMap>();

@@ -1,3 +1,4 @@
 export { DEFLATE_SETTINGS } from '../container/index.ts';
 export * from './convert.ts';
 export * from './export-pptx.ts';
+export * from './open-document.ts';

@@ -1,7 +1,7 @@
 /** Builds runs from nested inline marks, as HTML and Markdown have them. */
 import { mergeRuns, trimRuns, type Run, type Runs } from '../content/index.ts';
 
-type Mark = 'bold' | 'italic' | 'strike' | 'code' | 'super' | 'sub';
+export type Mark = 'bold' | 'italic' | 'strike' | 'code' | 'super' | 'sub';
 
 /** The mark that an HTML element sets (HTML Standard, "Text-level semantics"). */
 export const ELEMENT_MARKS: Readonly<Record<string, Mark>> = {

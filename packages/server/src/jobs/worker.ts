@@ -1,4 +1,5 @@
 /** A worker thread: the core, and nothing else. */
+import { fileURLToPath } from 'node:url';
 import { deflateRawSync, gunzipSync, gzipSync } from 'node:zlib';
 import {
   convert,
@@ -7,7 +8,7 @@ import {
   documentWords,
   exportPptx,
   foldLog,
-  readDocument,
+  openDocument,
   ReadError,
   DOCUMENT_TYPES,
   type DocumentModel,
@@ -18,9 +19,9 @@ import type { ExportTask, Outcome, ReadDone, ReadTask } from './tasks.ts';
 
 const PROGRESS_STEP = 0.02;
 
-export default function run(task: ReadTask | ExportTask): Outcome<ReadDone> | Outcome<Uint8Array> {
+export default async function run(task: ReadTask | ExportTask): Promise<Outcome<ReadDone> | Outcome<Uint8Array>> {
   try {
-    return { ok: true, value: task.kind === 'read' ? read(task) : exportDeck(task) } as
+    return { ok: true, value: task.kind === 'read' ? await read(task) : exportDeck(task) } as
       Outcome<ReadDone> | Outcome<Uint8Array>;
   } catch (error) {
     if (error instanceof ReadError) return { ok: false, failure: { code: error.code, place: error.place } };
@@ -28,10 +29,13 @@ export default function run(task: ReadTask | ExportTask): Outcome<ReadDone> | Ou
   }
 }
 
-function read({ bytes, type, name, port }: ReadTask): ReadDone {
+const PDF_ASSETS = fileURLToPath(new URL('.', import.meta.resolve('pdfjs-dist/package.json')));
+
+async function read({ bytes, type, name, port }: ReadTask): Promise<ReadDone> {
   const known = DOCUMENT_TYPES.find((candidate) => candidate === type) ?? detectType(bytes, name);
   let told = 0;
-  const { document, pictures } = readDocument(bytes, known satisfies DocumentType, {
+  const { document, pictures } = await openDocument(bytes, known satisfies DocumentType, {
+    pdfAssets: PDF_ASSETS,
     progress: (done) => {
       if (done - told < PROGRESS_STEP) return;
       told = done;
@@ -55,7 +59,5 @@ function exportDeck({ packed, pictures, log }: ExportTask): Uint8Array {
     const found = bytes.get(picture.id);
     return found === undefined ? [] : [{ ...picture, bytes: found }];
   });
-  return exportPptx(document, data, convert(document, foldLog(log).done), (bytes) =>
-    deflateRawSync(bytes, DEFLATE_SETTINGS),
-  );
+  return exportPptx(data, convert(document, foldLog(log).done), (bytes) => deflateRawSync(bytes, DEFLATE_SETTINGS));
 }

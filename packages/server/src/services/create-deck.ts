@@ -17,6 +17,10 @@ export interface NewFile {
 
 const MIMES: Readonly<Record<string, string>> = {
   docx: 'application/vnd.openxmlformats-officedocument.wordprocessingml.document',
+  odt: 'application/vnd.oasis.opendocument.text',
+  rtf: 'application/rtf',
+  pdf: 'application/pdf',
+  opml: 'text/x-opml',
   markdown: 'text/markdown',
   html: 'text/html',
   text: 'text/plain',

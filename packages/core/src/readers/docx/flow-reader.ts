@@ -11,7 +11,7 @@ import { fieldLink, Fields } from './fields.ts';
 import { ParagraphDraft, paragraphBlock } from './paragraph.ts';
 import { applyRunProperty, plainRun, type RunLook } from './run-look.ts';
 import { isOn } from './styles.ts';
-import { TableDraft } from './table-draft.ts';
+import { TableDraft } from '../table-draft.ts';
 
 /** A place that holds paragraphs: the body, a cell, a text box, a note. */
 interface Flow {
@@ -313,19 +313,19 @@ export class FlowReader implements XmlHandler {
     if (this.#fields.inCode) return;
     const style = this.#context.styles.get(paragraph.styleId);
     if (style.hidden) return;
-    if (text.trim() !== '') {
-      this.#drawings.produced++;
-      const size = run.size || (style.size ?? 0);
-      if (size > paragraph.largest) paragraph.largest = size;
-      if (!(run.bold ?? style.bold)) paragraph.allBold = false;
-      if (paragraph.allCaps && !(run.caps || style.caps) && text !== text.toUpperCase()) paragraph.allCaps = false;
-      if (!(run.mono || style.mono)) paragraph.allMono = false;
-    }
+    if (text.trim() !== '') this.#drawings.produced++;
     const link = this.#links.at(-1) ?? this.#fields.link;
     let look = run.look;
     if (link !== undefined) look = { ...look, link };
     if (run.mono && !style.mono) look = { ...look, code: true };
-    paragraph.append(text, look);
+    paragraph.append(
+      text,
+      look,
+      run.size || (style.size ?? 0),
+      run.bold ?? style.bold,
+      run.caps || style.caps,
+      run.mono || style.mono,
+    );
   }
 
   #symbol(a: Attributes): void {

@@ -1,18 +1,16 @@
 /** Turns one paragraph, as it was gathered, into a block. */
 import type { SourcePlace } from '../../base/index.ts';
-import { dropForbidden } from '../../container/index.ts';
-import { runsText, sameLook, trimRuns, type Run, type Runs } from '../../content/index.ts';
-import type { Level, Look } from '../../document/index.ts';
+import { runsText, type Runs } from '../../content/index.ts';
+import type { Level } from '../../document/index.ts';
+import { cleanRuns } from '../clean-runs.ts';
+import { GatheredText } from '../gathered-text.ts';
 import type { Draft } from '../read-result.ts';
 import type { DocxContext } from './context.ts';
 import type { Style } from './styles.ts';
 
-type Writable<T> = { -readonly [K in keyof T]: T[K] };
-
 /** A paragraph while its elements go by. */
-export class ParagraphDraft {
+export class ParagraphDraft extends GatheredText {
   readonly place: SourcePlace;
-  readonly runs: Run[] = [];
   styleId: string | undefined;
   outline: number | undefined;
   numId: string | undefined;
@@ -24,24 +22,10 @@ export class ParagraphDraft {
   /** Pictures and breaks before the first text, and what comes after the text: pictures, text boxes, footnotes. */
   readonly before: Draft[] = [];
   readonly after: Draft[] = [];
-  largest = 0;
-  allBold = true;
-  allCaps = true;
-  allMono = true;
 
   constructor(place: SourcePlace) {
+    super();
     this.place = place;
-  }
-
-  get empty(): boolean {
-    return this.runs.length === 0;
-  }
-
-  /** Adds text in `look`; neighbours of one look become one run, as word processors split runs at every edit. */
-  append(text: string, look: Omit<Run, 'text'>): void {
-    const last = this.runs.at(-1) as Writable<Run> | undefined;
-    if (last !== undefined && sameLook(last, look as Run)) last.text += text;
-    else this.runs.push({ ...look, text });
   }
 
   /** Where a picture or a break goes that stands here. */
@@ -56,7 +40,7 @@ export function paragraphBlock(draft: ParagraphDraft, context: DocxContext): Dra
   const text = runsText(draft.runs);
   const { place } = draft;
   const empty = text.trim() === '';
-  const runs = empty ? [] : cleanRuns(draft.runs, draft, context);
+  const runs = empty ? [] : cleanRuns(draft.runs, place, context.report);
   const use = draft.inContents ? 'contents' : style.use;
 
   if (use === 'contents') return empty ? undefined : { kind: 'paragraph', role: 'contents', runs, place };
@@ -71,7 +55,7 @@ export function paragraphBlock(draft: ParagraphDraft, context: DocxContext): Dra
 
   const item = listItem(draft, style, runs, context);
   if (item !== undefined) return item;
-  const look = lookOf(draft, style);
+  const look = draft.look(draft.align, style.size);
   return { kind: 'paragraph', runs, place, ...(look === undefined ? {} : { look }) };
 }
 
@@ -92,30 +76,4 @@ function listItem(draft: ParagraphDraft, style: Style, runs: Runs, context: Docx
   const depth = Math.max(level + 1, style.listDepth ?? 1);
   const { ordered, number } = position;
   return { kind: 'listItem', depth, ordered, ...(ordered ? { number } : {}), runs, place: draft.place };
-}
-
-function lookOf(draft: ParagraphDraft, style: Style): Look | undefined {
-  const look: Writable<Look> = {};
-  const size = draft.largest || style.size;
-  if (size !== undefined) look.size = size;
-  if (draft.allBold) look.bold = true;
-  if (draft.allCaps) look.caps = true;
-  if (draft.align === 'center' || draft.align === 'right') look.align = draft.align;
-  return Object.keys(look).length === 0 ? undefined : look;
-}
-
-const UNWANTED = /[\u0000-\u0008\u000b\u000c\u000e-\u001f\ufffc-\uffff\ud800-\udfff]/;
-
-export function cleanRuns(
-  runs: readonly Run[],
-  { place }: { place: SourcePlace },
-  { report }: Pick<DocxContext, 'report'>,
-): Runs {
-  let cleaned: readonly Run[] = runs;
-  if (runs.some((run) => UNWANTED.test(run.text))) {
-    cleaned = runs.map((run) => ({ ...run, text: dropForbidden(run.text) })).filter((run) => run.text !== '');
-    if (runsText(cleaned) !== runsText(runs))
-      report.add('characters-dropped', 'Characters that no document may hold were left out.', place);
-  }
-  return trimRuns(cleaned);
 }

@@ -2,6 +2,7 @@
 import { Report } from '../../base/index.ts';
 import { readXmlPart, type ZipReader } from '../../container/index.ts';
 import { trimRuns, type Run, type Runs } from '../../content/index.ts';
+import { CodeLines } from '../code-lines.ts';
 import { PictureStore } from '../picture-store.ts';
 import { BlockList, readResult, type Draft, type ReadOptions, type ReadResult } from '../read-result.ts';
 import type { DocxContext } from './context.ts';
@@ -31,24 +32,12 @@ export function readDocx(bytes: Uint8Array, options: ReadOptions = {}): ReadResu
   }
 
   const list = new BlockList();
-  const code: { lines: (Draft & { kind: 'code' }) | undefined } = { lines: undefined };
-  const flush = (): void => {
-    if (code.lines) list.add(code.lines);
-    code.lines = undefined;
-  };
-  const reader = new FlowReader({ ...context, part, relationships }, (draft) => {
-    // Word processors make every line of code a paragraph.
-    if (draft.kind === 'code')
-      code.lines = code.lines ? { ...code.lines, text: `${code.lines.text}\n${draft.text}` } : draft;
-    else {
-      flush();
-      list.add(draft);
-    }
-  });
+  const code = new CodeLines((draft) => list.add(draft));
+  const reader = new FlowReader({ ...context, part, relationships }, (draft) => code.add(draft));
   const size = Math.max(1, zip.packedSize(part));
   readXmlPart(zip, part, reader, (used) => options.progress?.(used / size));
   reader.finish();
-  flush();
+  code.flush();
   reportHeaders(zip, relationships, report);
   return readResult(list, context.pictures.pictures, report, readProperties(zip));
 }

@@ -1,6 +1,6 @@
 /** Reads styles.xml and resolves inheritance (ECMA-376-1 §17.7). */
 import { readXmlPart, type Attributes, type ZipReader } from '../../container/index.ts';
-import { listDepthByName, styleUse, type StyleUse } from './style-names.ts';
+import { listDepthByName, styleUse, type StyleUse } from '../style-names.ts';
 
 interface Raw {
   readonly id: string;

@@ -1,6 +1,7 @@
 /** Reads HTML: a saved page or what a word processor or browser puts on the clipboard. */
 import { decodeText, ReadError, Report } from '../../base/index.ts';
-import { readMarkup } from '../markup/index.ts';
+import { blockText } from '../../document/index.ts';
+import { readPage } from '../markup/index.ts';
 import { PictureStore } from '../picture-store.ts';
 import { BlockList, readResult, type ReadResult } from '../read-result.ts';
 
@@ -13,7 +14,11 @@ export function readHtml(bytes: Uint8Array): ReadResult {
   const list = new BlockList();
   // The clipboard marks what was chosen with comments; the rest is the page around it.
   const chosen = /<!--\s*StartFragment\s*-->([\s\S]*)<!--\s*EndFragment\s*-->/i.exec(html);
-  readMarkup(chosen?.[1] ?? html, { report, pictures, place: {}, out: (draft) => list.add(draft) });
-  const title = /<title[^>]*>([^<]*)<\/title>/i.exec(html)?.[1] ?? null;
+  readPage(chosen?.[1] ?? html, { report, pictures, place: {}, out: (draft) => list.add(draft) });
+  const named = /<title[^>]*>([^<]*)<\/title>/i.exec(html)?.[1]?.trim() ?? null;
+  // Sites put their own name behind that of the page, which its heading has alone.
+  const heading = list.blocks.find((block) => block.kind === 'heading' && block.left === undefined);
+  const text = heading === undefined ? '' : blockText(heading).trim();
+  const title = text !== '' && named?.includes(text) === true ? text : named;
   return readResult(list, pictures.pictures, report, { title });
 }

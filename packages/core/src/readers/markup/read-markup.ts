@@ -2,18 +2,26 @@
  * Turns HTML elements into blocks (HTML Standard, parsed by parse5). Scripts, styles and hidden elements are left
  * out; unknown elements give their text.
  */
-import { parseFragment, type DefaultTreeAdapterTypes } from 'parse5';
+import { parse, parseFragment } from 'parse5';
 import { LIMITS, ReadError, type Report, type SourcePlace } from '../../base/index.ts';
-import { safeLink, type TableCell, type TableRow } from '../../content/index.ts';
+import {
+  runsText,
+  safeLink,
+  sliceRuns,
+  trimRuns,
+  type Runs,
+  type TableCell,
+  type TableRow,
+} from '../../content/index.ts';
 import { dropForbidden } from '../../container/index.ts';
-import type { Level } from '../../document/index.ts';
-import { ELEMENT_MARKS, InlineRuns } from '../inline-runs.ts';
+import { lineMark, type LeftKind, type Level, type Look } from '../../document/index.ts';
+import { ELEMENT_MARKS, InlineRuns, type Mark } from '../inline-runs.ts';
 import { namedPicture } from '../named-picture.ts';
 import type { PictureStore } from '../picture-store.ts';
 import { draftBreak, type Draft } from '../read-result.ts';
-
-type Node = DefaultTreeAdapterTypes.ChildNode;
-type Element = DefaultTreeAdapterTypes.Element;
+import { attribute, isElement, isText, textOf, type Element, type Node } from './elements.ts';
+import { findFurniture } from './furniture.ts';
+import { inlineStyle, type InlineStyle } from './inline-style.ts';
 
 export interface MarkupContext {
   readonly report: Report;
@@ -22,67 +30,36 @@ export interface MarkupContext {
   readonly out: (draft: Draft) => void;
 }
 
-const LEFT_OUT = new Set([
-  'script',
-  'style',
-  'head',
-  'template',
-  'noscript',
-  'svg',
-  'math',
-  'iframe',
-  'object',
-  'embed',
-  'form',
-  'input',
-  'button',
-  'select',
-  'textarea',
-  'audio',
-  'canvas',
-]);
-const BLOCKS = new Set([
-  'address',
-  'article',
-  'aside',
-  'blockquote',
-  'body',
-  'center',
-  'dd',
-  'details',
-  'dialog',
-  'div',
-  'dl',
-  'dt',
-  'fieldset',
-  'figcaption',
-  'figure',
-  'footer',
-  'h1',
-  'h2',
-  'h3',
-  'h4',
-  'h5',
-  'h6',
-  'header',
-  'hgroup',
-  'hr',
-  'html',
-  'li',
-  'main',
-  'nav',
-  'ol',
-  'p',
-  'pre',
-  'section',
-  'summary',
-  'table',
-  'ul',
-]);
+/** Subtrees that are not text. */
+const LEFT_OUT = new Set('script style head template noscript svg math object canvas input'.split(' '));
+/** Subtrees of controls, whose labels are told of. */
+const CONTROLS = new Set('form button select textarea'.split(' '));
+const MEDIA = new Set('iframe embed video audio'.split(' '));
+const BLOCKS = new Set(
+  'address article aside blockquote body center dd details dialog div dl dt fieldset figcaption figure footer h1 h2 h3 h4 h5 h6 header hgroup hr html li main nav ol p pre section summary table ul'.split(
+    ' ',
+  ),
+);
 
 /** @throws ReadError `bomb` when elements are nested too deep. */
 export function readMarkup(html: string, context: MarkupContext): void {
   new MarkupReader(context).read(parseFragment(html).childNodes);
+}
+
+/** Reads a page or a piece of one: what stands around its text is marked as left out. @throws ReadError `bomb`. */
+export function readPage(html: string, context: MarkupContext): void {
+  const whole = /<(?:html|body|head)\b/i.test(html);
+  const { childNodes } = whole ? parse(html) : parseFragment(html);
+  checkDepth(childNodes, context);
+  new MarkupReader(context, findFurniture(childNodes)).read(childNodes);
+}
+
+function checkDepth(nodes: readonly Node[], { place }: MarkupContext): void {
+  let level: readonly Node[] = nodes;
+  for (let depth = 0; level.length > 0; depth++) {
+    if (depth > LIMITS.xmlDepth) throw new ReadError('bomb', place);
+    level = level.filter(isElement).flatMap((element) => element.childNodes);
+  }
 }
 
 interface ListState {
@@ -99,9 +76,16 @@ class MarkupReader {
   #quoted = 0;
   #depth = 0;
   #after: Draft[] = [];
+  readonly #furniture: ReadonlyMap<Element, LeftKind>;
+  #left: LeftKind | undefined;
+  /** Of the block being read. */
+  #style: InlineStyle | undefined;
+  readonly #sizes: number[] = [];
+  #largest = 0;
 
-  constructor(context: MarkupContext) {
+  constructor(context: MarkupContext, furniture: ReadonlyMap<Element, LeftKind> = new Map()) {
     this.#context = context;
+    this.#furniture = furniture;
   }
 
   read(nodes: readonly Node[]): void {
@@ -110,12 +94,13 @@ class MarkupReader {
   }
 
   #node(node: Node): void {
-    if (node.nodeName === '#text') {
-      const text = dropForbidden((node as DefaultTreeAdapterTypes.TextNode).value).replace(/[ \t\r\n\f]+/g, ' ');
+    if (isText(node)) {
+      const text = dropForbidden(node.value).replace(/[ \t\r\n\f]+/g, ' ');
+      if (text.trim() !== '') this.#largest = Math.max(this.#largest, this.#sizes.at(-1) ?? 0);
       if (text !== ' ' || !this.#inline.empty) this.#inline.text(text);
       return;
     }
-    if (!('tagName' in node)) return;
+    if (!isElement(node)) return;
     if (++this.#depth > LIMITS.xmlDepth) throw new ReadError('bomb', this.#context.place);
     this.#element(node);
     this.#depth--;
@@ -128,18 +113,34 @@ class MarkupReader {
   #element(element: Element): void {
     const name = element.tagName;
     const { place } = this.#context;
-    if (
-      LEFT_OUT.has(name) ||
-      attribute(element, 'hidden') !== undefined ||
-      /display\s*:\s*none/i.test(attribute(element, 'style') ?? '')
-    )
+    if (LEFT_OUT.has(name)) return;
+    const style = inlineStyle(element);
+    if (style.hidden || CONTROLS.has(name)) {
+      this.#dropped(element, style.hidden ? 'A hidden part' : 'A form or button');
       return;
-    if (BLOCKS.has(name)) this.#flush();
+    }
+    const left = this.#furniture.get(element);
+    if (left !== undefined && this.#left === undefined) {
+      this.#flush();
+      this.#left = left;
+      this.#children(element);
+      this.#flush();
+      this.#left = undefined;
+      return;
+    }
+    if (MEDIA.has(name)) {
+      this.#media(element);
+      return;
+    }
+    if (BLOCKS.has(name)) {
+      this.#flush();
+      this.#style = style;
+    }
     const heading = /^h([1-6])$/.exec(name);
     if (heading !== null) {
       this.#children(element);
       const runs = this.#inline.take();
-      if (runs.length > 0) this.#context.out({ kind: 'heading', level: Number(heading[1]) as Level, runs, place });
+      if (runs.length > 0) this.#out({ kind: 'heading', level: Number(heading[1]) as Level, runs, place });
       this.#flushAside();
       return;
     }
@@ -148,10 +149,12 @@ class MarkupReader {
         this.#inline.text('\n');
         return;
       case 'hr':
-        this.#context.out(draftBreak('rule', place));
+        this.#out(draftBreak('rule', place));
         return;
       case 'img':
         this.#picture(element);
+        return;
+      case 'title':
         return;
       case 'a':
         this.#inline.pushLink(safeLink(attribute(element, 'href') ?? ''));
@@ -160,7 +163,7 @@ class MarkupReader {
         return;
       case 'pre': {
         const text = textOf(element).replace(/\n$/, '');
-        if (text.trim() !== '') this.#context.out({ kind: 'code', text: dropForbidden(text), place });
+        if (text.trim() !== '') this.#out({ kind: 'code', text: dropForbidden(text), place });
         return;
       }
       case 'ul':
@@ -186,21 +189,53 @@ class MarkupReader {
         this.#table(element);
         return;
     }
-    const mark = ELEMENT_MARKS[name];
-    if (mark !== undefined) this.#inline.push(mark);
+    const marks = marksOf(name, style);
+    for (const mark of marks) this.#inline.push(mark);
+    if (style.size !== undefined) this.#sizes.push(style.size);
     this.#children(element);
-    if (mark !== undefined) this.#inline.pop(mark);
+    if (style.size !== undefined) this.#sizes.pop();
+    for (const mark of marks) this.#inline.pop(mark);
     if (BLOCKS.has(name)) this.#flush();
+  }
+
+  #out(draft: Draft): void {
+    this.#context.out(this.#left === undefined ? draft : { ...draft, left: this.#left });
+  }
+
+  #dropped(element: Element, what: string): void {
+    const text = textOf(element).replace(/\s+/g, ' ').trim();
+    if (/[\p{L}\p{N}]/u.test(text))
+      this.#context.report.add(
+        'markup-dropped',
+        `${what} of the page was left out: “${text.slice(0, 60)}”.`,
+        this.#context.place,
+      );
+  }
+
+  /** A video or sound stays a link with its title. */
+  #media(element: Element): void {
+    const source =
+      attribute(element, 'src') ??
+      element.childNodes
+        .filter(isElement)
+        .map((child) => attribute(child, 'src'))
+        .find((src) => src !== undefined);
+    const link = safeLink(source?.replace(/^\/\//, 'https://') ?? '');
+    const title = attribute(element, 'title') ?? attribute(element, 'aria-label');
+    if (link === undefined) this.#dropped(element, 'A video or sound');
+    else this.#out({ kind: 'paragraph', runs: [{ text: title?.trim() || link, link }], place: this.#context.place });
   }
 
   /** Ends the paragraph being gathered. */
   #flush(): void {
     const runs = this.#inline.take();
-    const { out, place } = this.#context;
+    const { place } = this.#context;
+    const look = this.#look();
+    this.#largest = 0;
     if (runs.length > 0) {
       const item = this.#item;
       if (item !== undefined) {
-        out({
+        this.#out({
           kind: 'listItem',
           depth: Math.max(1, this.#lists.length),
           ordered: item.ordered,
@@ -210,20 +245,42 @@ class MarkupReader {
         });
         // A second paragraph of the item is text that belongs to it, not an item.
         this.#item = undefined;
-      } else if (this.#quoted > 0) out({ kind: 'quote', runs, place });
-      else out({ kind: 'paragraph', runs, place });
+      } else if (this.#quoted > 0) this.#out({ kind: 'quote', runs, place });
+      else this.#out(this.#paragraph(runs, look));
     }
     this.#flushAside();
   }
 
+  #look(): Look | undefined {
+    const align = this.#style?.align;
+    if (this.#largest === 0 && align === undefined) return undefined;
+    return { ...(this.#largest > 0 ? { size: this.#largest } : {}), ...(align === undefined ? {} : { align }) };
+  }
+
+  /** A paragraph, or what its style and its first characters say it is. */
+  #paragraph(runs: Runs, look: Look | undefined): Draft {
+    const { place } = this.#context;
+    const style = this.#style;
+    const use = style?.use;
+    if (typeof use === 'number') return { kind: 'heading', level: use, runs, place };
+    if (use === 'quote') return { kind: 'quote', runs, place };
+    if (use === 'title' || use === 'subtitle' || use === 'caption')
+      return { kind: 'paragraph', role: use, runs, place };
+    const item = pastedItem(runs, style);
+    if (item !== undefined) return { ...item, place };
+    return { kind: 'paragraph', runs, place, ...(look === undefined ? {} : { look }) };
+  }
+
   #flushAside(): void {
-    for (const draft of this.#after) this.#context.out(draft);
+    for (const draft of this.#after) this.#out(draft);
     this.#after = [];
   }
 
   #picture(element: Element): void {
     const source = attribute(element, 'src');
     if (source === undefined || source === '') return;
+    // Counters of visits are pictures that nobody sees.
+    if (Number(attribute(element, 'width') ?? 9) <= 2 || Number(attribute(element, 'height') ?? 9) <= 2) return;
     this.#after.push(
       namedPicture(
         source,
@@ -236,7 +293,7 @@ class MarkupReader {
   }
 
   #table(table: Element): void {
-    const { place, out } = this.#context;
+    const { place } = this.#context;
     const rows: TableRow[] = [];
     const outside: Draft[] = [];
     for (const { row, head } of tableRows(table)) {
@@ -252,8 +309,8 @@ class MarkupReader {
     }
     const columns = Math.max(0, ...rows.map((row) => row.cells.reduce((sum, cell) => sum + cell.columns, 0)));
     if (rows.some((row) => row.cells.some((cell) => cell.runs.length > 0)))
-      out({ kind: 'table', table: { rows, columns }, place });
-    for (const draft of outside) out(draft);
+      this.#out({ kind: 'table', table: { rows, columns }, place });
+    for (const draft of outside) this.#out(draft);
   }
 
   #cell(cell: Element, outside: Draft[]) {
@@ -285,16 +342,37 @@ function* tableRows(table: Element): Generator<{ row: Element; head: boolean }> 
 
 const span = (cell: Element, name: string): number => Math.min(Math.max(1, Number(attribute(cell, name)) || 1), 100);
 
-function attribute(element: Element, name: string): string | undefined {
-  return element.attrs.find((attr) => attr.name === name)?.value;
+function marksOf(name: string, { bold, italic, strike, mono }: InlineStyle): readonly Mark[] {
+  const own = ELEMENT_MARKS[name];
+  const marks: Mark[] = [];
+  // Editors wrap whole pages in a bold element whose style says that it is not bold.
+  if (own !== undefined && !(own === 'bold' && bold === false) && !(own === 'italic' && italic === false))
+    marks.push(own);
+  if (bold && own !== 'bold' && !/^h[1-6]$/.test(name)) marks.push('bold');
+  if (italic && own !== 'italic') marks.push('italic');
+  if (strike && own !== 'strike') marks.push('strike');
+  if (mono && own !== 'code' && name !== 'pre' && !BLOCKS.has(name)) marks.push('code');
+  return marks;
 }
 
-function textOf(element: Element): string {
-  let text = '';
-  for (const child of element.childNodes) {
-    if (child.nodeName === '#text') text += (child as DefaultTreeAdapterTypes.TextNode).value;
-    else if (child.nodeName === 'br') text += '\n';
-    else if ('tagName' in child) text += textOf(child);
-  }
-  return text;
+const INDENT_STEP = 36; // points
+
+/** Lists that are pasted as paragraphs: a bullet or a number, then spaces that hold it apart from the text. */
+function pastedItem(
+  runs: Runs,
+  style: InlineStyle | undefined,
+): Omit<Draft & { kind: 'listItem' }, 'place'> | undefined {
+  const text = runsText(runs);
+  const mark = lineMark(text);
+  const level = style?.listLevel;
+  if (mark === undefined || (level === undefined && !/^[•·◦▪▫‣●○■□\uf0b7\uf0a7]\s|^\S{1,4}[\u00a0\t]/u.test(text)))
+    return undefined;
+  const ordered = mark.kind === 'number';
+  return {
+    kind: 'listItem',
+    depth: level ?? Math.max(1, Math.round((style?.indent ?? 0) / INDENT_STEP)),
+    ordered,
+    ...(ordered ? { number: mark.number ?? 1 } : {}),
+    runs: trimRuns(sliceRuns(runs, text.length - mark.text.length, text.length)),
+  };
 }

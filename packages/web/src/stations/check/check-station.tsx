@@ -52,6 +52,8 @@ const REASONS: Readonly<Record<LeftOutReason, string>> = {
   'by-mark': 'you turned its mark',
   'by-map': 'the map leaves this kind out',
   contents: 'table of contents',
+  furniture: 'not part of the text: page furniture',
+  deleted: 'you took it out of the document',
   'no-picture': 'the picture is not in the file',
   'no-words': 'no words in it',
   removed: 'you took it off',

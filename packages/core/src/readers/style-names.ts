@@ -1,5 +1,5 @@
 /** What a style is for, from its name in the languages that word processors write. */
-import type { Level } from '../../document/index.ts';
+import type { Level } from '../document/index.ts';
 
 // "Heading" as built-in style names say it; the number stands behind.
 const HEADING = new RegExp(

@@ -1,7 +1,8 @@
-/** Gathers a table and resolves its merged cells (ECMA-376-1 §17.4). */
-import type { SourcePlace } from '../../base/index.ts';
-import { mergeRuns, tableText, type Run, type Runs, type TableCell, type TableRow } from '../../content/index.ts';
-import type { Draft } from '../read-result.ts';
+/** Gathers a table of a word processor and resolves its merged cells (ECMA-376-1 §17.4). */
+import type { SourcePlace } from '../base/index.ts';
+import { tableText, type TableCell, type TableRow } from '../content/index.ts';
+import { cellRuns } from './cell-runs.ts';
+import type { Draft } from './read-result.ts';
 
 interface RawCell {
   readonly drafts: readonly Draft[];
@@ -71,17 +72,4 @@ function continuedBelow(rows: readonly RawRow[], from: number, column: number): 
   let count = 0;
   while (rows[from + 1 + count]?.cells.some((cell) => cell.continues && cell.column === column)) count++;
   return count;
-}
-
-function cellRuns(drafts: readonly Draft[], outside: Draft[]): Runs {
-  const runs: Run[] = [];
-  for (const draft of drafts) {
-    let added: Runs = [];
-    if (draft.kind === 'picture' || draft.kind === 'footnote') outside.push(draft);
-    else if ('runs' in draft) added = draft.runs;
-    else if (draft.kind === 'code') added = [{ text: draft.text, code: true }];
-    else if (draft.kind === 'table') added = [{ text: tableText(draft.table) }];
-    if (added.length > 0) runs.push(...(runs.length > 0 ? [{ text: '\n' }] : []), ...added);
-  }
-  return mergeRuns(runs);
 }

@@ -1,0 +1,49 @@
+/** Decides what kind of document a file is: by its content; its name only says what plain text is meant as. */
+import { decodeText, ReadError } from '../base/index.ts';
+import { ZipReader } from '../container/index.ts';
+import { looksLikeMarkdown } from './text/index.ts';
+
+export const DOCUMENT_TYPES = ['docx', 'odt', 'rtf', 'pdf', 'markdown', 'html', 'opml', 'text'] as const;
+export type DocumentType = (typeof DOCUMENT_TYPES)[number];
+
+const ODT_TYPES = /^application\/vnd\.oasis\.opendocument\.text(-template)?$/;
+const START = 64 * 1024;
+
+/** @throws ReadError `empty`, `unknown-type`, and for packages that are no documents `wrong-type`. */
+export function detectType(bytes: Uint8Array, name: string): DocumentType {
+  if (bytes.length === 0) throw new ReadError('empty');
+  const start = bytes.subarray(0, START);
+  const head = String.fromCharCode(...start.subarray(0, 1024));
+  if (head.startsWith('PK')) return packageType(bytes);
+  // A compound file ([MS-CFB]): encrypted or old; the reader of DOCX tells which.
+  if (head.startsWith('\u00d0\u00cf\u0011\u00e0')) return 'docx';
+  if (head.startsWith('{\\rtf')) return 'rtf';
+  // Readers of PDF look for the header in the first 1024 bytes (ISO 32000-1, Annex H).
+  if (head.includes('%PDF-')) return 'pdf';
+  const utf16 = /^(\u00ff\u00fe|\u00fe\u00ff)/.test(head);
+  if (!utf16 && (start.includes(0) || /^(\u0089PNG|GIF8|\u00ff\u00d8\u00ff|BM|II\*|MM\0\*)/.test(head))) {
+    if (/\.(docx|docm|dotx|odt|ott)$/i.test(name)) throw new ReadError('not-a-zip');
+    throw new ReadError('unknown-type');
+  }
+  if (/\.(docx|docm|dotx|odt|ott)$/i.test(name)) throw new ReadError('not-a-zip');
+  return textType(decodeText(start), name);
+}
+
+function packageType(bytes: Uint8Array): DocumentType {
+  const zip = new ZipReader(bytes);
+  if (!zip.has('mimetype')) return 'docx';
+  const mime = decodeText(zip.read('mimetype').subarray(0, 200)).trim();
+  if (ODT_TYPES.test(mime)) return 'odt';
+  throw new ReadError('wrong-type', { part: 'mimetype' });
+}
+
+function textType(text: string, name: string): DocumentType {
+  const begin = text.replace(/^\s+/, '').slice(0, 2000);
+  if (/^(<\?xml[^>]*>\s*)?(<!--[\s\S]*?-->\s*)?<opml\b/i.test(begin)) return 'opml';
+  if (/^(<\?xml[^>]*>\s*)?(<!--[\s\S]*?-->\s*)*<(!doctype\s+html|html|head|body)\b/i.test(begin)) return 'html';
+  if (/^version:[\s\S]{0,400}starthtml:/i.test(begin) || /^<!--startfragment/i.test(begin)) return 'html';
+  if (/\.(html?|xhtml)$/i.test(name) && /<(p|div|h[1-6]|ul|ol|table|article|section|span|a)\b[^>]*>/i.test(text))
+    return 'html';
+  if (/\.(md|markdown|mdown|mkd)$/i.test(name) || looksLikeMarkdown(text)) return 'markdown';
+  return 'text';
+}

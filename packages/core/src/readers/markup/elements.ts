@@ -1,0 +1,23 @@
+/** Small questions to parse5's tree. */
+import type { DefaultTreeAdapterTypes } from 'parse5';
+
+export type Node = DefaultTreeAdapterTypes.ChildNode;
+export type Element = DefaultTreeAdapterTypes.Element;
+
+export const isElement = (node: Node): node is Element => 'tagName' in node;
+export const isText = (node: Node): node is DefaultTreeAdapterTypes.TextNode => node.nodeName === '#text';
+
+export function attribute(element: Element, name: string): string | undefined {
+  return element.attrs.find((attr) => attr.name === name)?.value;
+}
+
+/** All text below an element; line breaks count. */
+export function textOf(element: Element): string {
+  let text = '';
+  for (const child of element.childNodes) {
+    if (isText(child)) text += child.value;
+    else if (child.nodeName === 'br') text += '\n';
+    else if (isElement(child)) text += textOf(child);
+  }
+  return text;
+}

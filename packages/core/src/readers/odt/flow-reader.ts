@@ -1,0 +1,479 @@
+/** Reads the text of an ODT (OASIS ODF 1.3 part 3, §5 and §9): paragraphs, lists, tables, notes and frames. */
+import { safeLink, type Run, type TableCell, type TableRow } from '../../content/index.ts';
+import type { Report, SourcePlace } from '../../base/index.ts';
+import type { Attributes, XmlHandler, ZipReader } from '../../container/index.ts';
+import type { Level } from '../../document/index.ts';
+import { cellRuns } from '../cell-runs.ts';
+import { cleanRuns } from '../clean-runs.ts';
+import { GatheredText } from '../gathered-text.ts';
+import type { PictureStore } from '../picture-store.ts';
+import { draftBreak, type Draft } from '../read-result.ts';
+import { readOdfChart } from './chart.ts';
+import type { Style, Styles } from './styles.ts';
+
+export interface OdtContext {
+  readonly zip: ZipReader;
+  readonly styles: Styles;
+  readonly pictures: PictureStore;
+  readonly report: Report;
+}
+
+interface Paragraph {
+  readonly text: GatheredText;
+  readonly style: Style;
+  /** Of a heading, by its element. */
+  readonly level: number | undefined;
+  readonly before: Draft[];
+  readonly after: Draft[];
+  readonly item: { depth: number; ordered: boolean; number: number } | undefined;
+}
+interface List {
+  readonly style: string | undefined;
+  next: number | undefined;
+  started: boolean;
+}
+interface Grid {
+  readonly rows: { readonly header: boolean; readonly cells: TableCell[] }[];
+  header: boolean;
+  readonly outside: Draft[];
+  readonly place: SourcePlace;
+}
+interface Cell {
+  readonly drafts: Draft[];
+  readonly columns: number;
+  readonly rows: number;
+  readonly repeated: number;
+}
+interface Frame {
+  alt: string | null;
+  found: boolean;
+  pending: { readonly kind: 'picture' | 'object'; readonly href: string } | undefined;
+}
+
+/** Subtrees that hold no text of the document. */
+const SKIPPED = new Set([
+  'text:tracked-changes',
+  'office:annotation',
+  'office:forms',
+  'text:sequence-decls',
+  'text:variable-decls',
+  'office:event-listeners',
+  'text:ruby-text',
+  'text:table-of-content-source',
+  'text:index-title-template',
+  'office:binary-data',
+]);
+
+const MOST_REPEATED = 100;
+
+export class OdtFlowReader implements XmlHandler {
+  readonly #context: OdtContext;
+  #out: (draft: Draft) => void;
+  #paragraph: Paragraph | undefined;
+  readonly #outer: { out: (draft: Draft) => void; paragraph: Paragraph | undefined; lists: List[] }[] = [];
+  #lists: List[] = [];
+  #itemOpen = false;
+  readonly #spans: Style[] = [];
+  readonly #links: (string | undefined)[] = [];
+  readonly #grids: Grid[] = [];
+  readonly #cells: Cell[] = [];
+  readonly #frames: Frame[] = [];
+  #contents = 0;
+  #note: { label: string; readonly drafts: Draft[] } | undefined;
+  #inCitation = false;
+  #describing: 'svg:title' | 'svg:desc' | undefined;
+  #skip = 0;
+  #paragraphs = 0;
+
+  constructor(context: OdtContext, out: (draft: Draft) => void) {
+    this.#context = context;
+    this.#out = out;
+  }
+
+  open(name: string, a: Attributes): void {
+    if (this.#skip > 0) {
+      this.#skip++;
+      return;
+    }
+    switch (name) {
+      case 'text:p':
+      case 'text:h':
+        this.#start(name === 'text:h' ? Number(a['text:outline-level'] ?? 1) || 1 : undefined, a['text:style-name']);
+        break;
+      case 'text:span':
+        this.#spans.push(this.#context.styles.get('text', a['text:style-name']));
+        break;
+      case 'text:a':
+        this.#links.push(safeLink(a['xlink:href'] ?? ''));
+        break;
+      case 'text:s':
+        this.#text(' '.repeat(Math.min(Number(a['text:c'] ?? 1) || 1, 200)));
+        break;
+      case 'text:tab':
+        this.#text('\t');
+        break;
+      case 'text:line-break':
+        this.#text('\n');
+        break;
+      case 'text:list': {
+        const style = a['text:style-name'] ?? this.#lists.at(-1)?.style;
+        this.#lists.push({ style, next: undefined, started: false });
+        break;
+      }
+      case 'text:list-item':
+      case 'text:list-header':
+        this.#itemOpen = name === 'text:list-item';
+        if (a['text:start-value'] !== undefined && this.#lists.length > 0)
+          this.#lists.at(-1)!.next = Number(a['text:start-value']) || 1;
+        break;
+      case 'text:note':
+        this.#note = { label: '', drafts: [] };
+        break;
+      case 'text:note-citation':
+        this.#inCitation = true;
+        break;
+      case 'text:note-body':
+        this.#enter((draft) => this.#note?.drafts.push(draft));
+        break;
+      case 'text:table-of-content':
+      case 'text:alphabetical-index':
+        this.#contents++;
+        break;
+      case 'table:table':
+        this.#grids.push({ rows: [], header: false, outside: [], place: this.#place() });
+        break;
+      case 'table:table-header-rows':
+        if (this.#grids.length > 0) this.#grids.at(-1)!.header = true;
+        break;
+      case 'table:table-row':
+        this.#grids.at(-1)?.rows.push({ header: this.#grids.at(-1)!.header, cells: [] });
+        break;
+      case 'table:covered-table-cell':
+        this.#skip = 1;
+        break;
+      case 'table:table-cell':
+        this.#startCell(a);
+        break;
+      case 'draw:frame':
+        this.#frames.push({ alt: null, found: false, pending: undefined });
+        break;
+      case 'draw:image':
+      case 'draw:object':
+        this.#frameContent(name === 'draw:image' ? 'picture' : 'object', a['xlink:href']);
+        break;
+      case 'draw:text-box':
+        if (this.#frames.length > 0) this.#frames.at(-1)!.found = true;
+        this.#enterBox();
+        break;
+      case 'svg:title':
+      case 'svg:desc':
+        this.#describing = name;
+        break;
+      case 'math:math':
+        this.#context.report.add('equation-flattened', 'An equation could not be brought in.', this.#place());
+        this.#skip = 1;
+        break;
+      case 'draw:custom-shape':
+      case 'draw:rect':
+      case 'draw:ellipse':
+        this.#enterBox();
+        break;
+      default:
+        if (name === 'office:annotation')
+          this.#context.report.add('comments-left', 'The comments in the document are not brought in.', {
+            part: 'content.xml',
+          });
+        if (SKIPPED.has(name)) this.#skip = 1;
+    }
+  }
+
+  close(name: string): void {
+    if (this.#skip > 0) {
+      this.#skip--;
+      return;
+    }
+    switch (name) {
+      case 'text:p':
+      case 'text:h':
+        this.#end();
+        break;
+      case 'text:span':
+        this.#spans.pop();
+        break;
+      case 'text:a':
+        this.#links.pop();
+        break;
+      case 'text:list':
+        this.#lists.pop();
+        this.#itemOpen = false;
+        break;
+      case 'text:list-item':
+        this.#itemOpen = false;
+        break;
+      case 'text:note-citation':
+        this.#inCitation = false;
+        break;
+      case 'text:note-body':
+        this.#leave();
+        break;
+      case 'text:note':
+        this.#endNote();
+        break;
+      case 'text:table-of-content':
+      case 'text:alphabetical-index':
+        this.#contents--;
+        break;
+      case 'table:table-header-rows':
+        if (this.#grids.length > 0) this.#grids.at(-1)!.header = false;
+        break;
+      case 'table:table-cell':
+        this.#endCell();
+        break;
+      case 'table:table':
+        this.#endTable();
+        break;
+      case 'svg:title':
+      case 'svg:desc':
+        this.#describing = undefined;
+        break;
+      case 'draw:text-box':
+      case 'draw:custom-shape':
+      case 'draw:rect':
+      case 'draw:ellipse':
+        this.#leave();
+        break;
+      case 'draw:frame':
+        this.#endFrame();
+        break;
+    }
+  }
+
+  text(text: string): void {
+    if (this.#skip > 0) return;
+    if (this.#inCitation) {
+      if (this.#note) this.#note.label += text.trim();
+    } else if (this.#describing !== undefined) {
+      const frame = this.#frames.at(-1);
+      // The description says more than the title, wherever it stands (§9.2.20, §9.2.21).
+      if (frame && text.trim() !== '' && (this.#describing === 'svg:desc' || frame.alt === null))
+        frame.alt = text.trim();
+    } else this.#text(text.replace(/[ \t\r\n]+/g, ' '));
+  }
+
+  #place(): SourcePlace {
+    return { part: 'content.xml', paragraph: Math.max(1, this.#paragraphs) };
+  }
+
+  #start(level: number | undefined, styleName: string | undefined): void {
+    this.#paragraphs++;
+    const style = this.#context.styles.get('paragraph', styleName);
+    this.#paragraph = {
+      text: new GatheredText(),
+      style,
+      level,
+      before: style.breakBefore && this.#cells.length === 0 ? [draftBreak('page', this.#place())] : [],
+      after: [],
+      item: this.#nextItem(),
+    };
+  }
+
+  /** The first paragraph of an item is the item; others are text that belongs to it. */
+  #nextItem(): Paragraph['item'] {
+    const list = this.#lists.at(-1);
+    if (list === undefined || !this.#itemOpen) return undefined;
+    this.#itemOpen = false;
+    const depth = this.#lists.length;
+    const { ordered, start } = this.#context.styles.list(list.style, depth);
+    const number = list.next ?? start;
+    list.next = number + 1;
+    return { depth, ordered, number };
+  }
+
+  #end(): void {
+    const { drafts, after } = this.#finished();
+    for (const draft of [...drafts, ...after]) this.#out(draft);
+  }
+
+  #finished(): { drafts: readonly Draft[]; after: readonly Draft[] } {
+    const paragraph = this.#paragraph;
+    this.#paragraph = undefined;
+    if (paragraph === undefined) return { drafts: [], after: [] };
+    const block = this.#block(paragraph);
+    return { drafts: block === undefined ? paragraph.before : [...paragraph.before, block], after: paragraph.after };
+  }
+
+  #block({ text, style, level, item }: Paragraph): Draft | undefined {
+    const place = this.#place();
+    const raw = text.runs.map(({ text: t }) => t).join('');
+    const empty = raw.trim() === '';
+    const runs = empty ? [] : cleanRuns(text.runs, place, this.#context.report);
+    if (this.#contents > 0) return empty ? undefined : { kind: 'paragraph', role: 'contents', runs, place };
+    const { use } = style;
+    if (use === 'title' && !empty) return { kind: 'paragraph', role: 'title', runs, place };
+    const outline = level ?? (style.outline || (typeof use === 'number' ? use : undefined));
+    if (outline !== undefined)
+      return { kind: 'heading', level: Math.min(Math.max(1, outline), 6) as Level, runs, place };
+    if (empty) return undefined;
+    if (use === 'subtitle' || use === 'caption' || use === 'contents')
+      return { kind: 'paragraph', role: use, runs, place };
+    if (use === 'quote') return { kind: 'quote', runs, place };
+    if (use === 'code' || (text.allMono && style.mono)) return { kind: 'code', text: raw, place };
+    if (item !== undefined) {
+      const { depth, ordered, number } = item;
+      return { kind: 'listItem', depth, ordered, ...(ordered ? { number } : {}), runs, place };
+    }
+    const look = text.look(style.align === 'end' ? 'right' : style.align, style.size);
+    return { kind: 'paragraph', runs, place, ...(look === undefined ? {} : { look }) };
+  }
+
+  #text(text: string): void {
+    const paragraph = this.#paragraph;
+    if (paragraph === undefined || text === '' || paragraph.style.hidden) return;
+    if (paragraph.text.empty && text === ' ') return;
+    const { style } = paragraph;
+    let bold = style.bold ?? false;
+    let size = style.size ?? 0;
+    let mono = style.mono ?? false;
+    let [caps, italic, strike] = [style.caps, false, false];
+    let position: Run['position'];
+    for (const span of this.#spans) {
+      if (span.hidden) return;
+      bold = span.bold ?? bold;
+      size = span.size ?? size;
+      mono = span.mono ?? mono;
+      italic = span.italic ?? italic;
+      caps ||= span.caps;
+      strike ||= span.strike;
+      position = span.position ?? position;
+    }
+    const link = this.#links.at(-1);
+    const look: Omit<Run, 'text'> = {
+      ...(bold && !style.bold ? { bold: true } : {}),
+      ...(italic ? { italic: true } : {}),
+      ...(strike ? { strike: true } : {}),
+      ...(mono && !style.mono ? { code: true } : {}),
+      ...(position === undefined ? {} : { position }),
+      ...(link === undefined ? {} : { link }),
+    };
+    paragraph.text.append(text, look, size, bold, caps, mono);
+  }
+
+  /** Goes into a place with paragraphs of its own. */
+  #enter(out: (draft: Draft) => void): void {
+    this.#outer.push({ out: this.#out, paragraph: this.#paragraph, lists: this.#lists });
+    this.#out = out;
+    this.#paragraph = undefined;
+    this.#lists = [];
+  }
+
+  #enterBox(): void {
+    const host = this.#paragraph;
+    const out = this.#out;
+    this.#enter(host === undefined ? out : (draft) => host.after.push(draft));
+  }
+
+  #leave(): void {
+    const outer = this.#outer.pop();
+    if (outer === undefined) return;
+    this.#out = outer.out;
+    this.#paragraph = outer.paragraph;
+    this.#lists = outer.lists;
+  }
+
+  #endNote(): void {
+    const note = this.#note;
+    this.#note = undefined;
+    if (note === undefined) return;
+    const runs = cellRuns(note.drafts, []);
+    if (runs.length > 0 && this.#paragraph)
+      this.#paragraph.after.push({ kind: 'footnote', label: note.label, runs, place: this.#place() });
+  }
+
+  #startCell(a: Attributes): void {
+    const drafts: Draft[] = [];
+    this.#cells.push({
+      drafts,
+      columns: spanOf(a['table:number-columns-spanned']),
+      rows: spanOf(a['table:number-rows-spanned']),
+      repeated: spanOf(a['table:number-columns-repeated']),
+    });
+    this.#enter((draft) => drafts.push(draft));
+  }
+
+  #endCell(): void {
+    const cell = this.#cells.pop();
+    const grid = this.#grids.at(-1);
+    this.#leave();
+    if (cell === undefined || grid === undefined) return;
+    const { columns, rows } = cell;
+    const made: TableCell = { runs: cellRuns(cell.drafts, grid.outside), columns, rows };
+    for (let i = 0; i < cell.repeated; i++) grid.rows.at(-1)?.cells.push(made);
+  }
+
+  #endTable(): void {
+    const grid = this.#grids.pop();
+    if (grid === undefined) return;
+    const rows: TableRow[] = grid.rows.filter((row) => row.cells.length > 0);
+    const columns = Math.max(0, ...rows.map((row) => row.cells.reduce((sum, cell) => sum + cell.columns, 0)));
+    if (rows.some((row) => row.cells.some((cell) => cell.runs.length > 0)))
+      this.#out({ kind: 'table', table: { rows, columns }, place: grid.place });
+    for (const draft of grid.outside) this.#out(draft);
+  }
+
+  #frameContent(kind: 'picture' | 'object', href: string | undefined): void {
+    const frame = this.#frames.at(-1);
+    if (frame === undefined || frame.found || href === undefined) return;
+    // An object comes with a picture of itself as the second choice (§10.4.1).
+    if (frame.pending === undefined || frame.pending.kind === 'object') {
+      if (frame.pending?.kind === 'object' && !this.#isChart(frame.pending.href)) frame.pending = { kind, href };
+      frame.pending ??= { kind, href };
+    }
+  }
+
+  #isChart(href: string): boolean {
+    return this.#context.zip.has(`${objectPart(href)}/content.xml`) && this.#chart(href) !== undefined;
+  }
+
+  #chart(href: string) {
+    const part = `${objectPart(href)}/content.xml`;
+    return this.#context.zip.has(part) ? readOdfChart(this.#context.zip, part) : undefined;
+  }
+
+  #endFrame(): void {
+    const frame = this.#frames.pop();
+    if (frame === undefined || frame.found) return;
+    const place = this.#place();
+    const { zip, report, pictures } = this.#context;
+    const { pending, alt } = frame;
+    if (pending === undefined) {
+      report.add('drawing-not-read', 'A frame without text could not be brought in.', place);
+      return;
+    }
+    if (pending.kind === 'object') {
+      const chart = this.#chart(pending.href);
+      if (chart !== undefined) {
+        report.add('chart-as-table', 'A chart was brought in as the table of its numbers.', place);
+        const title = chart.title ?? alt;
+        if (title !== null) this.#add({ kind: 'paragraph', role: 'caption', runs: [{ text: title }], place });
+        this.#add({ kind: 'table', table: chart.table, place });
+        return;
+      }
+      report.add('object-not-read', 'An embedded object could not be brought in; a mark stands in its place.', place);
+      this.#add({ kind: 'picture', alt: alt ?? 'Object', place });
+      return;
+    }
+    const name = objectPart(pending.href);
+    let picture;
+    if (!zip.has(name)) report.add('picture-missing', `A picture is not in the file: ${pending.href}.`, place);
+    else picture = pictures.take(name, () => zip.read(name), place);
+    this.#add({ kind: 'picture', alt, place, ...(picture === undefined ? {} : { picture }) });
+  }
+
+  #add(draft: Draft): void {
+    if (this.#paragraph) (this.#paragraph.text.empty ? this.#paragraph.before : this.#paragraph.after).push(draft);
+    else this.#out(draft);
+  }
+}
+
+const objectPart = (href: string): string => href.replace(/^\.\//, '');
+const spanOf = (value: string | undefined): number => Math.min(Math.max(1, Number(value ?? 1) || 1), MOST_REPEATED);

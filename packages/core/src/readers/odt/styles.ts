@@ -1,0 +1,175 @@
+/** Reads the styles of an ODT, named and automatic, and resolves inheritance (OASIS ODF 1.3 part 3, §16). */
+import { readXmlPart, type Attributes, type ZipReader } from '../../container/index.ts';
+import { styleUse, type StyleUse } from '../style-names.ts';
+
+interface Raw {
+  readonly name: string;
+  readonly displayName: string;
+  readonly parent: string | undefined;
+  outline?: number;
+  list?: string;
+  size?: string;
+  bold?: boolean;
+  italic?: boolean;
+  caps?: boolean;
+  strike?: boolean;
+  hidden?: boolean;
+  mono?: boolean;
+  align?: string;
+  position?: 'super' | 'sub';
+  breakBefore?: boolean;
+}
+
+/** A style with what it inherits. */
+export interface Style {
+  readonly use: StyleUse | undefined;
+  /** 1-based; 0 says body text (§19.480). */
+  readonly outline: number | undefined;
+  readonly list: string | undefined;
+  readonly size: number | undefined /* points */;
+  readonly bold: boolean | undefined;
+  readonly italic: boolean | undefined;
+  readonly caps: boolean;
+  readonly strike: boolean;
+  readonly hidden: boolean;
+  readonly mono: boolean | undefined;
+  readonly align: string | undefined;
+  readonly position: 'super' | 'sub' | undefined;
+  readonly breakBefore: boolean;
+}
+
+const INHERITED_DEPTH = 20;
+
+export class Styles {
+  readonly #raw = new Map<string, Raw>();
+  readonly #resolved = new Map<string, Style>();
+  /** Whether each level of a list style, from 1, is numbered, and from where. */
+  readonly #lists = new Map<string, Map<number, { ordered: boolean; start: number }>>();
+
+  /** Reads the styles that a part declares; parts read later win, as content does over styles. */
+  read(zip: ZipReader, part: string): void {
+    if (!zip.has(part)) return;
+    const handler = this.handler();
+    readXmlPart(zip, part, handler);
+  }
+
+  handler(): { open: (name: string, a: Attributes) => void; close: (name: string) => void } {
+    let raw: Raw | undefined;
+    let list: Map<number, { ordered: boolean; start: number }> | undefined;
+    return {
+      open: (name, a) => {
+        switch (name) {
+          case 'style:style': {
+            const id = key(a['style:family'], a['style:name']);
+            raw = {
+              name: a['style:name'] ?? '',
+              displayName: a['style:display-name'] ?? (a['style:name'] ?? '').replaceAll('_20_', ' '),
+              parent: a['style:parent-style-name'],
+            };
+            if (a['style:default-outline-level'] !== undefined)
+              raw.outline = Number(a['style:default-outline-level']) || 0;
+            if (a['style:list-style-name']) raw.list = a['style:list-style-name'];
+            this.#raw.set(id, raw);
+            break;
+          }
+          case 'style:text-properties':
+            if (raw !== undefined) readText(raw, a);
+            break;
+          case 'style:paragraph-properties':
+            if (raw === undefined) break;
+            if (a['fo:text-align'] !== undefined) raw.align = a['fo:text-align'];
+            if (a['fo:break-before'] === 'page') raw.breakBefore = true;
+            break;
+          case 'text:list-style':
+            list = new Map();
+            this.#lists.set(a['style:name'] ?? '', list);
+            break;
+          case 'text:list-level-style-number':
+            // A number without a format is not shown (§19.502).
+            list?.set(Number(a['text:level']), {
+              ordered: (a['style:num-format'] ?? '') !== '',
+              start: Number(a['text:start-value'] ?? 1) || 1,
+            });
+            break;
+          case 'text:list-level-style-bullet':
+            list?.set(Number(a['text:level']), { ordered: false, start: 1 });
+            break;
+        }
+      },
+      close: (name) => {
+        if (name === 'style:style') raw = undefined;
+        if (name === 'text:list-style') list = undefined;
+      },
+    };
+  }
+
+  list(name: string | undefined, level: number): { readonly ordered: boolean; readonly start: number } {
+    return this.#lists.get(name ?? '')?.get(level) ?? { ordered: false, start: 1 };
+  }
+
+  get(family: 'paragraph' | 'text', name: string | undefined): Style {
+    const id = key(family, name);
+    let style = this.#resolved.get(id);
+    if (style === undefined) this.#resolved.set(id, (style = this.#resolve(family, name)));
+    return style;
+  }
+
+  #resolve(family: string, name: string | undefined): Style {
+    const chain: Raw[] = [];
+    for (let next = this.#raw.get(key(family, name)); next && chain.length < INHERITED_DEPTH;) {
+      chain.push(next);
+      next = next.parent === undefined ? undefined : this.#raw.get(key(family, next.parent));
+    }
+    const first = <K extends keyof Raw>(field: K): Raw[K] | undefined =>
+      chain.find((raw) => raw[field] !== undefined)?.[field];
+    let use: StyleUse | undefined;
+    for (const raw of chain) use ??= styleUse(raw.displayName);
+    // Names of styles that the file refers to without declaring still say what they are for.
+    if (chain.length === 0 && name !== undefined) use = styleUse(name.replaceAll('_20_', ' '));
+    return {
+      use,
+      outline: first('outline'),
+      list: first('list'),
+      size: sizeOf(chain),
+      bold: first('bold'),
+      italic: first('italic'),
+      caps: first('caps') ?? false,
+      strike: first('strike') ?? false,
+      hidden: first('hidden') ?? false,
+      mono: first('mono'),
+      align: first('align'),
+      position: first('position'),
+      breakBefore: chain[0]?.breakBefore ?? false,
+    };
+  }
+}
+
+const key = (family: string | undefined, name: string | undefined): string => `${family ?? ''} ${name ?? ''}`;
+
+function readText(raw: Raw, a: Attributes): void {
+  if (a['fo:font-size'] !== undefined) raw.size = a['fo:font-size'];
+  const weight = a['fo:font-weight'];
+  if (weight !== undefined) raw.bold = weight === 'bold' || Number(weight) >= 600;
+  if (a['fo:font-style'] !== undefined) raw.italic = a['fo:font-style'] !== 'normal';
+  if (a['fo:text-transform'] !== undefined) raw.caps = a['fo:text-transform'] === 'uppercase';
+  if (a['style:text-line-through-style'] !== undefined) raw.strike = a['style:text-line-through-style'] !== 'none';
+  if (a['text:display'] !== undefined) raw.hidden = a['text:display'] === 'none';
+  const font = a['style:font-name'] ?? a['fo:font-family'];
+  if (font !== undefined) raw.mono = /mono|courier|consolas|typewriter/i.test(font);
+  const position = a['style:text-position'];
+  if (position !== undefined)
+    if (/^super|^[1-9]/.test(position)) raw.position = 'super';
+    else if (/^sub|^-[1-9]/.test(position)) raw.position = 'sub';
+}
+
+/** A size may be a share of the parent's (§20.196). */
+function sizeOf(chain: readonly Raw[]): number | undefined {
+  let share = 1;
+  for (const { size } of chain) {
+    if (size === undefined) continue;
+    const value = parseFloat(size);
+    if (size.endsWith('%')) share *= value / 100;
+    else return Number.isFinite(value) ? value * share : undefined;
+  }
+  return undefined;
+}

@@ -1,0 +1,167 @@
+/** Makes paragraphs, list items and tables of lines. */
+import { runsText, sliceRuns, trimRuns } from '../../content/index.ts';
+import { lineMark, type Look } from '../../document/index.ts';
+import type { Draft } from '../read-result.ts';
+import type { Line } from './lines.ts';
+import { joinLines } from './runs.ts';
+import { tableAt } from './tables.ts';
+
+export interface PdfText {
+  /** Size of most of the text, in points. */
+  readonly bodySize: number;
+  readonly words: ReadonlySet<string>;
+  /** Whether the text itself is set in type of one width, which then says nothing. */
+  readonly mono: boolean;
+}
+/** A draft with where it begins, so that pictures find their place. */
+export interface Placed {
+  readonly draft: Draft;
+  readonly page: number;
+  readonly y: number;
+}
+
+const SIZE_STEP = 0.08;
+const PARAGRAPH_GAP = 1.4; // of the usual distance of baselines
+const SHORT_LINE = 0.82; // of the column
+
+export function paragraphsOf(lines: readonly Line[], text: PdfText): readonly Placed[] {
+  const leading = usualLeading(lines);
+  const rightEdge = edgesOf(lines);
+  const placed: Placed[] = [];
+  for (let i = 0; i < lines.length;) {
+    const { page, y } = lines[i]!;
+    const table = tableAt(lines, i);
+    if (table !== undefined) {
+      placed.push({ draft: table.draft, page, y });
+      i = table.end;
+      continue;
+    }
+    let end = i + 1;
+    while (end < lines.length && !starts(lines, end, i, leading, rightEdge) && tableAt(lines, end) === undefined) end++;
+    for (const draft of draftsOf(lines.slice(i, end), text, lines)) placed.push({ draft, page, y });
+    i = end;
+  }
+  return placed;
+}
+
+/** The usual distance of baselines in sizes of the type. */
+function usualLeading(lines: readonly Line[]): number {
+  const distances: number[] = [];
+  for (let i = 1; i < lines.length; i++) {
+    const distance = (lines[i - 1]!.y - lines[i]!.y) / lines[i]!.size;
+    if (distance > 0.8 && distance < 2.5 && lines[i]!.page === lines[i - 1]!.page) distances.push(distance);
+  }
+  distances.sort((a, b) => a - b);
+  return distances[Math.floor(distances.length / 2)] ?? 1.2;
+}
+
+/** Whether the line at `i` begins a paragraph, after one that began at `from`. */
+function starts(
+  lines: readonly Line[],
+  i: number,
+  from: number,
+  leading: number,
+  rightEdge: (line: Line) => number,
+): boolean {
+  const [line, before, first] = [lines[i]!, lines[i - 1]!, lines[from]!];
+  if (Math.abs(line.size - before.size) > SIZE_STEP * before.size || line.bold !== before.bold) return true;
+  const ends = /[.!?:;”"’)]$/.test(before.text);
+  const marked = lineMark(line.text) !== undefined;
+  const inItem = lineMark(first.text) !== undefined;
+  if (line.page !== before.page || line.y > before.y)
+    // On over the edge of a page or column: a sentence that had not ended.
+    return marked || ends || !/^[\p{Ll}\d(“"]/u.test(line.text);
+  if ((before.y - line.y) / line.size > leading * PARAGRAPH_GAP) return true;
+  if (marked && (inItem || ends || isShort(before) || line.x > before.x + line.size * 0.5)) return true;
+  if (/\p{L}[-‐\u00ad]$/u.test(before.text)) return false;
+  if (firstWordFits(before, line, rightEdge(before))) return true;
+  if (inItem) return line.x < first.x - 1;
+  const indented = line.x - line.column[0] > line.size * 0.7 && line.x - before.x > line.size * 0.7;
+  return (indented && ends) || (ends && isShort(before));
+}
+
+/** Whether the line before had room for the first word of this one: then it was ended on purpose. */
+function firstWordFits(before: Line, line: Line, edge: number): boolean {
+  if (isCentred(before)) return false;
+  const word = /^\S+/.exec(line.text)?.[0].length ?? 0;
+  const width = ((line.right - line.x) * word) / Math.max(1, line.text.length);
+  return edge - before.right > width * 1.3 + line.size * 1.5;
+}
+
+/** Where lines of one left edge end: the farthest of them, if several reach about as far, else the column. */
+function edgesOf(lines: readonly Line[]): (line: Line) => number {
+  const groups = new Map<string, number[]>();
+  const keyOf = ({ page, x, column }: Line): string => `${page} ${Math.round(column[0])} ${Math.round(x / 3)}`;
+  for (const line of lines) {
+    const group = groups.get(keyOf(line));
+    if (group === undefined) groups.set(keyOf(line), [line.right]);
+    else group.push(line.right);
+  }
+  return (line) => {
+    const [, to] = line.column;
+    const group = groups.get(keyOf(line)) ?? [];
+    const farthest = Math.max(...group);
+    const reaching = group.filter((right) => right >= farthest - (to - line.x) * 0.1).length;
+    return group.length >= 3 && reaching >= group.length * 0.4 && farthest - line.x > (to - line.x) * 0.5
+      ? farthest
+      : to;
+  };
+}
+
+const isShort = ({ right, column: [from, to] }: Line): boolean => right - from < (to - from) * SHORT_LINE;
+
+function draftsOf(
+  lines: readonly Line[],
+  { bodySize, words, mono: plainMono }: PdfText,
+  all: readonly Line[],
+): readonly Draft[] {
+  const [first] = lines;
+  const bold = lines.every((line) => line.bold);
+  const place = { page: first!.page };
+  if (!plainMono && lines.every(isMono)) return [{ kind: 'code', text: codeText(lines), place }];
+  const runs = trimRuns(joinLines(lines, words, bold));
+  const mark = lineMark(runsText(runs));
+  const heading = bold || first!.size > bodySize * (1 + 2 * SIZE_STEP);
+  if (mark !== undefined && !heading && (mark.kind === 'bullet' || mark.parts === 1)) {
+    const ordered = mark.kind === 'number';
+    const text = runsText(runs);
+    return [
+      {
+        kind: 'listItem',
+        depth: depthOf(first!, all),
+        ordered,
+        ...(ordered ? { number: mark.number ?? 1 } : {}),
+        runs: sliceRuns(runs, text.length - mark.text.length, text.length),
+        place,
+      },
+    ];
+  }
+  const look: Look = {
+    size: Math.round(first!.size * 2) / 2,
+    ...(bold ? { bold: true } : {}),
+    ...(isCentred(first!) && lines.length < 3 ? { align: 'center' } : {}),
+  };
+  return [{ kind: 'paragraph', runs, place, look }];
+}
+
+export const isMono = ({ segments }: Line): boolean => segments.every(({ items }) => items.every(({ mono }) => mono));
+
+const codeText = (lines: readonly Line[]): string => {
+  const left = Math.min(...lines.map(({ x }) => x));
+  return lines.map(({ text, x, size }) => ' '.repeat(Math.round((x - left) / (size * 0.6))) + text).join('\n');
+};
+
+/** Ranks of the places where marks begin in this column. */
+function depthOf(line: Line, all: readonly Line[]): number {
+  const ranks: number[] = [];
+  for (const other of all)
+    if (other.page === line.page && other.column === line.column && lineMark(other.text) !== undefined)
+      if (!ranks.some((x) => Math.abs(x - other.x) < 5)) ranks.push(other.x);
+  ranks.sort((a, b) => a - b);
+  return Math.max(1, ranks.findIndex((x) => Math.abs(x - line.x) < 5) + 1);
+}
+
+function isCentred({ x, right, column: [from, to] }: Line): boolean {
+  const [left, after] = [x - from, to - right];
+  return left > (to - from) * 0.08 && Math.abs(left - after) < (to - from) * 0.04;
+}

@@ -1,0 +1,136 @@
+/** Reads PDF with a text layer: bytes to document. Headings come of the file's own bookmarks; others are found by their look later. */
+import { ReadError, Report } from '../../base/index.ts';
+import { runsText } from '../../content/index.ts';
+import { dropForbidden } from '../../container/index.ts';
+import type { Level } from '../../document/index.ts';
+import { CodeLines } from '../code-lines.ts';
+import { PictureStore } from '../picture-store.ts';
+import { BlockList, readResult, type Draft, type ReadOptions, type ReadResult } from '../read-result.ts';
+import { linesOf } from './lines.ts';
+import { isMono, paragraphsOf, type Placed } from './paragraphs.ts';
+import { openPdf, type Bookmark, type PagePicture, type PdfSource } from './pdf-pages.ts';
+import { withoutRunningHeads, type PageLines } from './running-heads.ts';
+import { wordsOf } from './runs.ts';
+
+/** @throws ReadError `encrypted`, `bad-pdf`, `no-text`. */
+export async function readPdf(bytes: Uint8Array, options: ReadOptions = {}): Promise<ReadResult> {
+  const report = new Report();
+  const pictures = new PictureStore(report);
+  const list = new BlockList();
+  const source = await openPdf(bytes, options.pdfAssets, report);
+  try {
+    await read(source, list, pictures, report, options);
+    const { title, author, language } = source;
+    // Exporters write the name of a file where a title should stand.
+    return readResult(list, pictures.pictures, report, {
+      title: title !== null && /\.\w{2,5}$|^untitled/i.test(title) ? null : title,
+      author,
+      language,
+    });
+  } finally {
+    await source.close();
+  }
+}
+
+async function read(
+  source: PdfSource,
+  list: BlockList,
+  pictures: PictureStore,
+  report: Report,
+  options: ReadOptions,
+): Promise<void> {
+  const pages: PageLines[] = [];
+  const drawn: { readonly page: number; readonly picture: PagePicture; readonly draft: Draft }[] = [];
+  for (let number = 1; number <= source.pageCount; number++) {
+    const page = await source.page(number);
+    pages.push({ number, height: page.height, lines: linesOf(page) });
+    for (const picture of page.pictures) {
+      const place = { page: number };
+      const id = pictures.take(`${picture.name} of page ${number}`, picture.png, place);
+      drawn.push({
+        page: number,
+        picture,
+        draft: { kind: 'picture', alt: null, place, ...(id === undefined ? {} : { picture: id }) },
+      });
+    }
+    options.progress?.(number / source.pageCount);
+  }
+  if (pages.every(({ lines }) => lines.length === 0)) throw new ReadError('no-text');
+  const lines = withoutRunningHeads(pages, report).flatMap((page) => page.lines);
+  const mono = lines.filter(isMono).length > lines.length * MOSTLY;
+  const placed = paragraphsOf(lines, { bodySize: commonSize(lines), words: wordsOf(lines), mono });
+  const marked = markBookmarks(placed, source.bookmarks);
+  const code = new CodeLines((draft) => list.add(draft));
+  for (const draft of withPictures(marked, drawn))
+    code.add('runs' in draft ? { ...draft, runs: clean(draft.runs) } : draft);
+  code.flush();
+}
+
+/** Share of lines in type of one width from which on the whole text is set so. */
+const MOSTLY = 0.85;
+
+const clean = <R extends { readonly text: string }>(runs: readonly R[]): readonly R[] =>
+  runs.map((run) => ({ ...run, text: dropForbidden(run.text) })).filter(({ text }) => text !== '');
+
+/** The size in which most characters are set. */
+function commonSize(lines: readonly { readonly size: number; readonly text: string }[]): number {
+  const counts = new Map<number, number>();
+  for (const { size, text } of lines) {
+    const key = Math.round(size * 2) / 2;
+    counts.set(key, (counts.get(key) ?? 0) + text.length);
+  }
+  return [...counts].reduce((best, entry) => (entry[1] > best[1] ? entry : best), [12, 0])[0];
+}
+
+const bare = (text: string): string => text.toLowerCase().replace(/[^\p{L}\p{N}]+/gu, '');
+
+/** A paragraph that a bookmark names is a heading of the bookmark's depth; bookmarks come in the order of the text. */
+function markBookmarks(placed: readonly Placed[], bookmarks: readonly Bookmark[]): readonly Placed[] {
+  if (bookmarks.length === 0) return placed;
+  const result = [...placed];
+  let from = 0;
+  for (const { title, depth } of bookmarks) {
+    const wanted = bare(title);
+    if (wanted === '') continue;
+    const at = result.findIndex(({ draft }, i) => {
+      if (i < from || !('runs' in draft)) return false;
+      const text = runsText(draft.runs);
+      return text.length <= title.length * 2 + 12 && text.length < 300 && matches(bare(text), wanted);
+    });
+    if (at < 0) continue;
+    const { draft } = result[at]!;
+    if ('runs' in draft) {
+      const mark = draft.kind === 'listItem' && draft.ordered ? [{ text: `${draft.number ?? 1}. ` }] : [];
+      result[at] = {
+        ...result[at]!,
+        draft: {
+          kind: 'heading',
+          level: Math.min(depth, 6) as Level,
+          runs: [...mark, ...draft.runs],
+          place: draft.place,
+        },
+      };
+    }
+    from = at + 1;
+  }
+  return result;
+}
+
+const matches = (text: string, wanted: string): boolean =>
+  text === wanted ||
+  (text.endsWith(wanted) && /^[\divx]+$/.test(text.slice(0, -wanted.length))) ||
+  (wanted.endsWith(text) && text.length > 3 && /^[\divx]+$/.test(wanted.slice(0, -text.length)));
+
+/** Puts pictures before the first paragraph of their page that stands below them. */
+function* withPictures(
+  placed: readonly Placed[],
+  drawn: readonly { readonly page: number; readonly picture: PagePicture; readonly draft: Draft }[],
+): Generator<Draft> {
+  const waiting = [...drawn].sort((a, b) => a.page - b.page || b.picture.y - a.picture.y);
+  for (const { draft, page, y } of placed) {
+    while (waiting.length > 0 && (waiting[0]!.page < page || (waiting[0]!.page === page && waiting[0]!.picture.y > y)))
+      yield waiting.shift()!.draft;
+    yield draft;
+  }
+  for (const { draft } of waiting) yield draft;
+}

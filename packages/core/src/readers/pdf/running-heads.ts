@@ -1,0 +1,63 @@
+/** Finds what stands on page after page at the same place: running headers, running footers and page numbers. */
+import type { Report } from '../../base/index.ts';
+import type { Line } from './lines.ts';
+
+export interface PageLines {
+  readonly number: number;
+  readonly height: number;
+  readonly lines: readonly Line[];
+}
+
+const EDGE = 3; // lines from the top and the foot
+const BAND = 0.14; // of the height
+const SHARE = 0.35; // of the pages
+const LEAST_PAGES = 3;
+
+/** @returns The pages without them; what was taken away is told once for each text. */
+export function withoutRunningHeads(pages: readonly PageLines[], report: Report): readonly PageLines[] {
+  const seen = new Map<string, { count: number; text: string }>();
+  for (const page of pages)
+    for (const line of edges(page)) {
+      const key = keyOf(line, page);
+      const known = seen.get(key);
+      if (known === undefined) seen.set(key, { count: 1, text: line.text });
+      else known.count++;
+    }
+  const least = Math.max(Math.min(LEAST_PAGES, pages.length), 2, pages.length * SHARE);
+  const running = new Set([...seen].filter(([, { count }]) => count >= least).map(([key]) => key));
+  const told = new Set<string>();
+  return pages.map((page) => {
+    const gone = new Set(edges(page).filter((line) => running.has(keyOf(line, page)) || isLoneNumber(line, page)));
+    if (gone.size === 0) return page;
+    for (const line of gone) {
+      const key = keyOf(line, page);
+      if (told.has(key)) continue;
+      told.add(key);
+      const number = !/\p{L}/u.test(line.text);
+      report.add(
+        'running-head-left',
+        number
+          ? 'Page numbers were left out.'
+          : `“${line.text.slice(0, 80)}”, at the edge of ${seen.get(key)!.count} pages, was left out.`,
+        number ? {} : { page: page.number },
+      );
+    }
+    return { ...page, lines: page.lines.filter((line) => !gone.has(line)) };
+  });
+}
+
+function edges({ lines, height }: PageLines): readonly Line[] {
+  const sorted = [...lines].sort((a, b) => b.y - a.y);
+  return [...new Set([...sorted.slice(0, EDGE), ...sorted.slice(-EDGE)])].filter(
+    (line) => line.y > height * (1 - BAND) || line.y < height * BAND,
+  );
+}
+
+/** Numbers change from page to page; left and right pages mirror each other. */
+const keyOf = (line: Line, { height }: PageLines): string =>
+  `${Math.round((line.y / height) * 50)} ${line.text.replace(/\d+/g, '#').replace(/\b[ivxlc]{1,6}\b/gi, '#')}`;
+
+const isLoneNumber = (line: Line, { number }: PageLines): boolean => {
+  const text = /^(?:[-–—]\s*)?(?:page\s+)?(\d{1,4})(?:\s*[-–—])?$/i.exec(line.text)?.[1];
+  return text !== undefined && Math.abs(Number(text) - number) <= 30;
+};

@@ -1,0 +1,54 @@
+/** Runs of lines of a PDF: looks of the pieces, and hyphens at line ends taken back. */
+import { mergeRuns, runsText, sliceRuns, type Run, type Runs } from '../../content/index.ts';
+import type { Item } from './pdf-pages.ts';
+import type { Line, Segment } from './lines.ts';
+
+/** @param plainBold The whole paragraph is bold: its look says so, its runs need not. */
+export const segmentRuns = ({ items }: Segment, plainBold: boolean): Runs =>
+  mergeRuns(items.map((item) => runOf(item, plainBold)));
+
+const runOf = (item: Item, plainBold: boolean): Run => ({
+  text: item.text,
+  ...(item.bold && !plainBold ? { bold: true } : {}),
+  ...(item.italic ? { italic: true } : {}),
+  ...(item.link === undefined ? {} : { link: item.link }),
+});
+
+const lineRuns = (line: Line, plainBold: boolean): Runs =>
+  line.segments.flatMap((segment, i) => [...(i > 0 ? [{ text: ' ' }] : []), ...segmentRuns(segment, plainBold)]);
+
+/** Joins lines with spaces; a word that was hyphenated at a line's end is one word again. */
+export function joinLines(lines: readonly Line[], words: ReadonlySet<string>, plainBold: boolean): Runs {
+  let runs: Runs = [];
+  for (const line of lines) {
+    const next = lineRuns(line, plainBold);
+    if (runs.length === 0) {
+      runs = next;
+      continue;
+    }
+    const before = runsText(runs);
+    const kept = hyphenated(before, runsText(next), words);
+    if (kept === undefined) runs = [...runs, { text: ' ' }, ...next];
+    else runs = [...(kept ? runs : sliceRuns(runs, 0, before.length - 1)), ...next];
+  }
+  return mergeRuns(runs);
+}
+
+/** @returns undefined when no word is hyphenated there; else whether the hyphen belongs to the word. */
+function hyphenated(before: string, after: string, words: ReadonlySet<string>): boolean | undefined {
+  if (before.endsWith('\u00ad')) return false;
+  const start = /(\p{L}+)[-‐]$/u.exec(before)?.[1];
+  const rest = /^\p{Ll}+/u.exec(after)?.[0];
+  if (start === undefined || rest === undefined)
+    return /\p{L}[-‐]$/u.test(before) && /^\p{L}/u.test(after) ? true : undefined;
+  if (words.has((start + rest).toLowerCase())) return false;
+  return words.has(`${start}-${rest}`.toLowerCase());
+}
+
+/** All words of the text, for deciding about hyphens. */
+export function wordsOf(lines: readonly Line[]): ReadonlySet<string> {
+  const words = new Set<string>();
+  for (const { text } of lines)
+    for (const word of text.toLowerCase().match(/\p{L}+(?:-\p{L}+)*/gu) ?? []) words.add(word);
+  return words;
+}

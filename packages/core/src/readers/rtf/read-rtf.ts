@@ -1,0 +1,37 @@
+/** Reads RTF (Rich Text Format specification 1.9.1): bytes to document. */
+import { LIMITS, ReadError, Report } from '../../base/index.ts';
+import { PictureStore } from '../picture-store.ts';
+import { CodeLines } from '../code-lines.ts';
+import { BlockList, readResult, type ReadOptions, type ReadResult } from '../read-result.ts';
+import { RtfReader } from './rtf-reader.ts';
+import { rtfTokens } from './tokens.ts';
+
+/** @throws ReadError `wrong-type`, `bomb`. A file that breaks off gives what it holds, and says so. */
+export function readRtf(bytes: Uint8Array, options: ReadOptions = {}): ReadResult {
+  if (String.fromCharCode(...bytes.subarray(0, 5)) !== '{\\rtf') throw new ReadError('wrong-type');
+  const report = new Report();
+  const pictures = new PictureStore(report);
+  const list = new BlockList();
+  const code = new CodeLines((draft) => list.add(draft));
+  const reader = new RtfReader(report, pictures, (draft) => code.add(draft));
+  let depth = 0;
+  for (const token of rtfTokens(bytes, (at) => options.progress?.(at / bytes.length))) {
+    if (token.kind === 'open') {
+      if (++depth > LIMITS.rtfDepth) throw new ReadError('bomb');
+      reader.open();
+    } else if (token.kind === 'close') {
+      if (--depth < 0) break;
+      reader.close();
+      if (depth === 0) break;
+    } else if (token.kind === 'word') reader.word(token.name, token.value);
+    else if (token.kind === 'bytes') reader.bytes(token.bytes);
+    else reader.data(token.bytes);
+  }
+  reader.finish();
+  code.flush();
+  if (depth > 0)
+    report.add('part-not-read', 'The file ends too early; what stands after its last paragraph is missing.', {
+      paragraph: Math.max(1, reader.paragraphs),
+    });
+  return readResult(list, pictures.pictures, report, reader.info);
+}

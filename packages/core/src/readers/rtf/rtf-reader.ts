@@ -1,0 +1,708 @@
+/** Turns the tokens of an RTF file into blocks: groups scope the look, destinations hold what is not text. */
+import { decodeUtf8, textDecoder, type Report, type SourcePlace, type TextDecoding } from '../../base/index.ts';
+import { runsText, safeLink, type Run } from '../../content/index.ts';
+import { isDivision, lineMark, type Level } from '../../document/index.ts';
+import { cellRuns } from '../cell-runs.ts';
+import { cleanRuns } from '../clean-runs.ts';
+import { GatheredText } from '../gathered-text.ts';
+import type { PictureStore } from '../picture-store.ts';
+import { draftBreak, type Draft } from '../read-result.ts';
+import { styleUse, type StyleUse } from '../style-names.ts';
+import { TableDraft } from '../table-draft.ts';
+
+type Destination =
+  'text' | 'skip' | 'fonts' | 'styles' | 'picture' | 'instruction' | 'note' | 'info' | 'list-text' | 'list-table';
+
+/** What a group scopes. */
+interface State {
+  readonly destination: Destination;
+  readonly bold: boolean;
+  readonly italic: boolean;
+  readonly strike: boolean;
+  readonly hidden: boolean;
+  readonly caps: boolean;
+  readonly position: 'super' | 'sub' | undefined;
+  readonly size: number /* points */;
+  readonly font: number;
+  readonly style: number;
+  /** Characters that stand in for a Unicode character and are skipped. */
+  readonly standIns: number;
+  readonly infoKey: string;
+}
+/** What `\pard` resets. */
+interface ParagraphState {
+  outline: number | undefined;
+  style: number;
+  align: string | undefined;
+  inTable: boolean;
+  list: number | undefined;
+  depth: number;
+  listText: string;
+}
+interface StyleEntry {
+  name: string;
+  outline: number | undefined;
+  size: number | undefined;
+  bold: boolean;
+}
+/** What a row's definition says of a cell: it goes on from the one before it, or from the one above. */
+interface CellMerge {
+  across: boolean;
+  down: boolean;
+}
+const noMerge = (): CellMerge => ({ across: false, down: false });
+
+/** `\cpg` and `\fcharset` numbers and the encodings that they name. */
+const CHARSETS: Readonly<Record<number, string>> = {
+  0: 'windows-1252',
+  77: 'macintosh',
+  128: 'shift_jis',
+  129: 'euc-kr',
+  134: 'gbk',
+  136: 'big5',
+  161: 'windows-1253',
+  162: 'windows-1254',
+  163: 'windows-1258',
+  177: 'windows-1255',
+  178: 'windows-1256',
+  186: 'windows-1257',
+  204: 'windows-1251',
+  222: 'windows-874',
+  238: 'windows-1250',
+};
+const CODE_PAGES: Readonly<Record<number, string>> = {
+  932: 'shift_jis',
+  936: 'gbk',
+  949: 'euc-kr',
+  950: 'big5',
+  10000: 'macintosh',
+  65001: 'utf-8',
+};
+const SYMBOLS: Readonly<Record<string, string>> = {
+  tab: '\t',
+  line: '\n',
+  emdash: '—',
+  endash: '–',
+  lquote: '‘',
+  rquote: '’',
+  ldblquote: '“',
+  rdblquote: '”',
+  bullet: '•',
+  emspace: '\u2003',
+  enspace: '\u2002',
+  '~': '\u00a0',
+  _: '\u2011',
+  '\\': '\\',
+  '{': '{',
+  '}': '}',
+};
+/** Destinations whose words are no text of the document; those that have words of the author's are told. */
+const SKIPPED = new Set(
+  'colortbl rsidtbl generator themedata colorschememapping datastore latentstyles xmlnstbl filetbl pgptbl objdata nonshppict pnseclvl revtbl fldtype bkmkstart bkmkend atnid atnauthor atntime atnref mmathPr private template wgrffmtfilter ftnsep ftnsepc aftnsep aftnsepc protusertbl picprop'.split(
+    ' ',
+  ),
+);
+const HEADERS = new Set('header headerl headerr headerf footer footerl footerr footerf'.split(' '));
+
+const START: State = {
+  destination: 'text',
+  bold: false,
+  italic: false,
+  strike: false,
+  hidden: false,
+  caps: false,
+  position: undefined,
+  size: 12,
+  font: 0,
+  style: 0,
+  standIns: 1,
+  infoKey: '',
+};
+const freshParagraph = (): ParagraphState => ({
+  outline: undefined,
+  style: 0,
+  align: undefined,
+  inTable: false,
+  list: undefined,
+  depth: 1,
+  listText: '',
+});
+
+export class RtfReader {
+  paragraphs = 0;
+  readonly info: { title?: string; author?: string } = {};
+  readonly #report: Report;
+  readonly #pictures: PictureStore;
+  readonly #out: (draft: Draft) => void;
+  #state: State = START;
+  readonly #stack: State[] = [];
+  #paragraph = freshParagraph();
+  #text = new GatheredText();
+  #before: Draft[] = [];
+  #after: Draft[] = [];
+  #encoding = 'windows-1252';
+  readonly #fonts = new Map<number, { encoding: string | undefined; mono: boolean }>();
+  readonly #styles = new Map<number, StyleEntry>();
+  #fontEntry = 0;
+  #styleEntry: { id: number; entry: StyleEntry } | undefined;
+  #pending: number[] = [];
+  #pendingDecoder: string | undefined;
+  readonly #decoders = new Map<string, TextDecoding>();
+  #skipBytes = 0;
+  #starred = false;
+  #link: { depth: number; instruction: string; target: string | undefined }[] = [];
+  #picture: { format: string; hex: string; data: Uint8Array | undefined } | undefined;
+  #noteDepth = -1;
+  readonly #notes: { saved: { text: GatheredText; paragraph: ParagraphState }; drafts: Draft[] }[] = [];
+  #noteNumber = 0;
+  #table: TableDraft | undefined;
+  /** Finished cells of the open row, and what the open cell holds so far. */
+  #cells: Draft[][] = [];
+  #cell: Draft[] = [];
+  #merges: CellMerge[] = [];
+  #merge = noMerge();
+  #headerRow = false;
+  #unnamedPictures = 0;
+  /** Kinds of the levels of each list, by list id, then ids by override number. */
+  readonly #lists = new Map<number, boolean[]>();
+  readonly #overrides = new Map<number, number>();
+  #levels: boolean[] = [];
+  #listId = 0;
+  readonly #counters = new Map<number, number[]>();
+
+  constructor(report: Report, pictures: PictureStore, out: (draft: Draft) => void) {
+    this.#report = report;
+    this.#pictures = pictures;
+    this.#out = out;
+  }
+
+  open(): void {
+    this.#flushBytes();
+    this.#stack.push(this.#state);
+    this.#starred = false;
+  }
+
+  close(): void {
+    this.#flushBytes();
+    const { destination } = this.#state;
+    const depth = this.#stack.length;
+    if (destination === 'picture' && this.#stack.at(-1)?.destination !== 'picture') this.#endPicture();
+    if (destination === 'fonts') this.#fontEntry = 0;
+    if (destination === 'styles') this.#endStyle();
+    if (this.#noteDepth === depth) this.#endNote();
+    if (this.#link.at(-1)?.depth === depth) this.#link.pop();
+    this.#state = this.#stack.pop() ?? START;
+    this.#starred = false;
+  }
+
+  bytes(bytes: Uint8Array): void {
+    let from = 0;
+    if (this.#skipBytes > 0) {
+      from = Math.min(this.#skipBytes, bytes.length);
+      this.#skipBytes -= from;
+    }
+    if (this.#state.destination === 'skip' || from === bytes.length) return;
+    for (let i = from; i < bytes.length; i++) this.#pending.push(bytes[i]!);
+    // Escaped bytes of one character come one by one.
+    this.#pendingDecoder ??= this.#currentEncoding();
+    if (this.#pending.length > 65_536) this.#flushBytes();
+  }
+
+  data(bytes: Uint8Array): void {
+    if (this.#picture !== undefined && this.#state.destination === 'picture') this.#picture.data = bytes;
+  }
+
+  word(name: string, value: number | undefined): void {
+    if (name !== '*') this.#flushBytes();
+    if (name === '*') {
+      this.#starred = true;
+      return;
+    }
+    const starred = this.#starred;
+    this.#starred = false;
+    if (name === 'u') return this.#unicode(value ?? 0);
+    if (this.#skipBytes > 0 && name.length === 1) {
+      this.#skipBytes--;
+      return;
+    }
+    if (this.#destination(name, starred)) return;
+    if (this.#state.destination === 'skip') return;
+    if (this.#definition(name, value)) return;
+    if (this.#look(name, value)) return;
+    this.#structure(name, value);
+  }
+
+  finish(): void {
+    this.#flushBytes();
+    while (this.#notes.length > 0) this.#endNote();
+    if (!this.#text.empty || this.#before.length > 0 || this.#after.length > 0) this.#endParagraph();
+    this.#endTable();
+  }
+
+  #place(): SourcePlace {
+    return { paragraph: Math.max(1, this.paragraphs) };
+  }
+
+  #set(change: Partial<State>): void {
+    this.#state = { ...this.#state, ...change };
+  }
+
+  /** A control word that opens a destination. @returns Whether it was one. */
+  #destination(name: string, starred: boolean): boolean {
+    if (this.#state.destination === 'skip') return true;
+    switch (name) {
+      case 'fonttbl':
+        this.#set({ destination: 'fonts' });
+        return true;
+      case 'stylesheet':
+        this.#set({ destination: 'styles' });
+        return true;
+      case 'listtable':
+      case 'listoverridetable':
+        this.#set({ destination: 'list-table' });
+        return true;
+      case 'pict':
+        this.#picture = { format: '', hex: '', data: undefined };
+        this.#set({ destination: 'picture' });
+        return true;
+      case 'shppict':
+        return true;
+      case 'fldinst':
+        this.#link.push({ depth: this.#stack.length - 1, instruction: '', target: undefined });
+        this.#set({ destination: 'instruction' });
+        return true;
+      case 'fldrslt':
+        if (this.#link.length > 0) this.#link.at(-1)!.target = linkOf(this.#link.at(-1)!.instruction);
+        return true;
+      case 'footnote':
+        this.#startNote();
+        return true;
+      case 'info':
+        this.#set({ destination: 'info' });
+        return true;
+      case 'listtext':
+      case 'pntext':
+        this.#set({ destination: 'list-text' });
+        this.#paragraph.listText = '';
+        return true;
+      case 'annotation':
+        this.#report.add('comments-left', 'The comments in the document are not brought in.', this.#place());
+        this.#set({ destination: 'skip' });
+        return true;
+    }
+    if (HEADERS.has(name)) {
+      this.#report.add(
+        'header-footer-left',
+        `A page ${name.slice(0, 6)} is not part of the text and was left out.`,
+        {},
+      );
+      this.#set({ destination: 'skip' });
+      return true;
+    }
+    if (name === 'object')
+      this.#report.add('object-not-read', 'An embedded object could not be brought in.', this.#place());
+    // The result of an object is what the reader of the page sees of it.
+    if (name === 'object' || name === 'result') return true;
+    if (SKIPPED.has(name) || (starred && !KNOWN_STARRED.has(name))) {
+      this.#set({ destination: 'skip' });
+      return true;
+    }
+    return false;
+  }
+
+  /** Control words of the tables at the head of the file. */
+  #definition(name: string, value: number | undefined): boolean {
+    const { destination } = this.#state;
+    switch (destination) {
+      case 'fonts':
+        if (name === 'f') {
+          this.#fontEntry = value ?? 0;
+          this.#fonts.set(this.#fontEntry, { encoding: undefined, mono: false });
+        } else if (name === 'fcharset') this.#font().encoding = CHARSETS[value ?? 0];
+        else if (name === 'fmodern') this.#font().mono = true;
+        return true;
+      case 'styles': {
+        if (name === 's' || name === 'cs' || name === 'ds') {
+          this.#styleEntry = { id: name === 's' ? (value ?? 0) : -1, entry: emptyStyle() };
+          return true;
+        }
+        const { entry } = (this.#styleEntry ??= { id: 0, entry: emptyStyle() });
+        if (name === 'outlinelevel') entry.outline = value;
+        if (name === 'fs') entry.size = (value ?? 24) / 2;
+        if (name === 'b') entry.bold = value !== 0;
+        return true;
+      }
+      case 'list-table':
+        if (name === 'list' || name === 'listoverride') this.#levels = [];
+        // Both say the kind of number; 23 is a bullet, 255 none. The newer one stands behind and wins.
+        if (name === 'levelnfcn') this.#levels.pop();
+        if (name === 'levelnfc' || name === 'levelnfcn') this.#levels.push(value !== 23 && value !== 255);
+        if (name === 'listid') {
+          this.#listId = value ?? 0;
+          if (this.#levels.length > 0) this.#lists.set(this.#listId, this.#levels);
+        }
+        if (name === 'ls') this.#overrides.set(value ?? 0, this.#listId);
+        return true;
+      case 'picture':
+        if (this.#picture && /^(pngblip|jpegblip|emfblip|wmetafile|dibitmap|wbitmap|macpict)$/.test(name))
+          this.#picture.format = name;
+        return true;
+      case 'info':
+        this.#set({ infoKey: name });
+        return true;
+      case 'instruction':
+        return name !== 'u';
+      default:
+        if (name === 'ansicpg') this.#encoding = CODE_PAGES[value ?? 0] ?? `windows-${value ?? 1252}`;
+        if (name === 'mac') this.#encoding = 'macintosh';
+        return name === 'ansicpg' || name === 'mac';
+    }
+  }
+
+  #look(name: string, value: number | undefined): boolean {
+    const on = value !== 0;
+    switch (name) {
+      case 'plain': {
+        const { destination, standIns } = this.#state;
+        this.#state = { ...START, destination, standIns };
+        return true;
+      }
+      case 'b':
+        this.#set({ bold: on });
+        return true;
+      case 'i':
+        this.#set({ italic: on });
+        return true;
+      case 'strike':
+      case 'striked':
+        this.#set({ strike: on });
+        return true;
+      case 'v':
+      case 'deleted':
+        this.#set({ hidden: on });
+        return true;
+      case 'caps':
+        this.#set({ caps: on });
+        return true;
+      case 'super':
+        this.#set({ position: on ? 'super' : undefined });
+        return true;
+      case 'sub':
+        this.#set({ position: on ? 'sub' : undefined });
+        return true;
+      case 'nosupersub':
+        this.#set({ position: undefined });
+        return true;
+      case 'fs':
+        this.#set({ size: (value ?? 24) / 2 });
+        return true;
+      case 'f':
+        this.#set({ font: value ?? 0 });
+        return true;
+      case 'uc':
+        this.#set({ standIns: value ?? 1 });
+        return true;
+    }
+    const symbol = SYMBOLS[name];
+    if (symbol === undefined) return false;
+    this.#append(symbol);
+    return true;
+  }
+
+  #structure(name: string, value: number | undefined): void {
+    const paragraph = this.#paragraph;
+    switch (name) {
+      case 'par':
+      case 'sect':
+        if (this.#state.destination === 'list-text') return;
+        this.#endParagraph();
+        return;
+      case 'pard':
+        this.#paragraph = { ...freshParagraph(), listText: paragraph.listText };
+        return;
+      case 's':
+        paragraph.style = value ?? 0;
+        return;
+      case 'outlinelevel':
+        paragraph.outline = value;
+        return;
+      case 'qc':
+        paragraph.align = 'center';
+        return;
+      case 'qr':
+        paragraph.align = 'right';
+        return;
+      case 'ls':
+        paragraph.list = value;
+        return;
+      case 'ilvl':
+        paragraph.depth = Math.min((value ?? 0) + 1, 9);
+        return;
+      case 'page':
+        (this.#text.empty ? this.#before : this.#after).push(draftBreak('page', this.#place()));
+        return;
+      case 'intbl':
+        paragraph.inTable = true;
+        return;
+      case 'trowd':
+        this.#merges = [];
+        this.#merge = noMerge();
+        this.#headerRow = false;
+        return;
+      case 'trhdr':
+        this.#headerRow = true;
+        return;
+      case 'clmrg':
+        this.#merge.across = true;
+        return;
+      case 'clvmrg':
+        this.#merge.down = true;
+        return;
+      case 'cellx':
+        this.#merges.push(this.#merge);
+        this.#merge = noMerge();
+        return;
+      case 'cell':
+        this.#endCell();
+        return;
+      case 'row':
+        this.#endRow();
+        return;
+    }
+  }
+
+  #font(): { encoding: string | undefined; mono: boolean } {
+    let font = this.#fonts.get(this.#fontEntry);
+    if (font === undefined) this.#fonts.set(this.#fontEntry, (font = { encoding: undefined, mono: false }));
+    return font;
+  }
+
+  #currentEncoding(): string {
+    return this.#fonts.get(this.#state.font)?.encoding ?? this.#encoding;
+  }
+
+  #flushBytes(): void {
+    if (this.#pending.length === 0) return;
+    const bytes = Uint8Array.from(this.#pending);
+    const label = this.#pendingDecoder ?? this.#encoding;
+    this.#pending = [];
+    this.#pendingDecoder = undefined;
+    let decoder = this.#decoders.get(label);
+    if (decoder === undefined) {
+      try {
+        decoder = textDecoder(label);
+      } catch {
+        decoder = textDecoder('windows-1252');
+      }
+      this.#decoders.set(label, decoder);
+    }
+    this.#append(bytes.every((byte) => byte < 0x80) ? decodeUtf8(bytes) : decoder.decode(bytes));
+  }
+
+  #unicode(value: number): void {
+    this.#flushBytes();
+    this.#skipBytes = this.#state.standIns;
+    if (this.#state.destination === 'skip') return;
+    // Negative: sixteen bits written as a signed number.
+    this.#append(String.fromCharCode(value < 0 ? value + 65_536 : value));
+  }
+
+  #append(text: string): void {
+    const { destination, infoKey } = this.#state;
+    switch (destination) {
+      case 'skip':
+      case 'list-table':
+        return;
+      case 'fonts':
+        if (/mono|courier|consolas|typewriter/i.test(text)) this.#font().mono = true;
+        return;
+      case 'styles':
+        (this.#styleEntry ??= { id: 0, entry: emptyStyle() }).entry.name += text;
+        if (text.includes(';')) this.#endStyle();
+        return;
+      case 'picture':
+        if (this.#picture) this.#picture.hex += text;
+        return;
+      case 'instruction':
+        if (this.#link.length > 0) this.#link.at(-1)!.instruction += text;
+        return;
+      case 'info':
+        if (infoKey === 'title') this.info.title = (this.info.title ?? '') + text;
+        if (infoKey === 'author') this.info.author = (this.info.author ?? '') + text;
+        return;
+      case 'list-text':
+        this.#paragraph.listText += text;
+        return;
+      case 'note':
+      case 'text':
+        this.#appendText(text);
+    }
+  }
+
+  #appendText(text: string): void {
+    const { bold, italic, strike, hidden, caps, position, size, font } = this.#state;
+    if (hidden) return;
+    const style = this.#styles.get(this.#paragraph.style);
+    const mono = this.#fonts.get(font)?.mono ?? false;
+    const link = this.#link.at(-1)?.target;
+    const look: Omit<Run, 'text'> = {
+      ...(bold && !style?.bold ? { bold: true } : {}),
+      ...(italic ? { italic: true } : {}),
+      ...(strike ? { strike: true } : {}),
+      ...(position === undefined ? {} : { position }),
+      ...(link === undefined ? {} : { link }),
+    };
+    this.#text.append(text, look, size, bold, caps, mono);
+  }
+
+  #endStyle(): void {
+    if (this.#styleEntry === undefined) return;
+    const { id, entry } = this.#styleEntry;
+    if (id >= 0) this.#styles.set(id, { ...entry, name: entry.name.replace(/;\s*$/, '').trim() });
+    this.#styleEntry = undefined;
+  }
+
+  #endParagraph(): void {
+    this.paragraphs++;
+    const block = this.#block();
+    const drafts = [...this.#before, ...(block === undefined ? [] : [block]), ...this.#after];
+    [this.#text, this.#before, this.#after] = [new GatheredText(), [], []];
+    this.#paragraph.listText = '';
+    const note = this.#notes.at(-1);
+    if (note !== undefined) note.drafts.push(...drafts);
+    else if (this.#paragraph.inTable) this.#cell.push(...drafts);
+    else {
+      this.#endTable();
+      for (const draft of drafts) this.#out(draft);
+    }
+  }
+
+  #block(): Draft | undefined {
+    const { outline, style: styleId, align, list, depth, listText } = this.#paragraph;
+    const style = this.#styles.get(styleId);
+    const place = this.#place();
+    const raw = runsText(this.#text.runs);
+    const empty = raw.trim() === '';
+    const runs = empty ? [] : cleanRuns(this.#text.runs, place, this.#report);
+    const use: StyleUse | undefined = style === undefined ? undefined : styleUse(style.name);
+    if (use === 'title' && !empty) return { kind: 'paragraph', role: 'title', runs, place };
+    const own = outline ?? style?.outline;
+    const level = own !== undefined && own >= 0 && own < 9 ? own + 1 : typeof use === 'number' ? use : undefined;
+    if (level !== undefined) return { kind: 'heading', level: Math.min(level, 6) as Level, runs, place };
+    if (empty) return undefined;
+    if (use === 'subtitle' || use === 'caption' || use === 'contents')
+      return { kind: 'paragraph', role: use, runs, place };
+    if (use === 'quote') return { kind: 'quote', runs, place };
+    if (use === 'code' || (use === undefined && this.#text.allMono && raw.length > 0 && this.#codeStyle(style)))
+      return { kind: 'code', text: raw, place };
+    const mark = listText.trim() === '' ? undefined : lineMark(`${listText.trim()} x`);
+    if (list !== undefined || mark !== undefined) {
+      const ordered =
+        mark?.kind === 'number' ||
+        (mark === undefined && (this.#lists.get(this.#overrides.get(list!) ?? 0)?.[depth - 1] ?? false));
+      const number = mark?.number ?? this.#count(list ?? -1, depth);
+      return { kind: 'listItem', depth, ordered, ...(ordered ? { number } : {}), runs, place };
+    }
+    // A number that the processor set before a heading of no style is part of what people read.
+    const look = this.#text.look(align, style?.size);
+    const prefix = listText.trim() !== '' && isDivision(listText.trim()) ? [{ text: `${listText.trim()} ` }] : [];
+    return { kind: 'paragraph', runs: [...prefix, ...runs], place, ...(look === undefined ? {} : { look }) };
+  }
+
+  #codeStyle(style: StyleEntry | undefined): boolean {
+    return style !== undefined && /code|listing|preformatted/i.test(style.name);
+  }
+
+  #count(list: number, depth: number): number {
+    let counters = this.#counters.get(list);
+    if (counters === undefined) this.#counters.set(list, (counters = []));
+    counters.length = Math.min(counters.length, depth);
+    return (counters[depth - 1] = (counters[depth - 1] ?? 0) + 1);
+  }
+
+  #endCell(): void {
+    if (this.#notes.length > 0) return;
+    this.#paragraph.inTable = true;
+    if (!this.#text.empty || this.#before.length > 0 || this.#after.length > 0) this.#endParagraph();
+    this.#cells.push(this.#cell);
+    this.#cell = [];
+  }
+
+  #endRow(): void {
+    if (this.#cells.length === 0) return;
+    const table = (this.#table ??= new TableDraft(this.#place()));
+    table.startRow().header = this.#headerRow;
+    for (let i = 0; i < this.#cells.length;) {
+      let span = 1;
+      while (i + span < this.#cells.length && this.#merges[i + span]?.across) span++;
+      const drafts = this.#cells.slice(i, i + span).flat();
+      table.addCell(drafts, span, this.#merges[i]?.down ?? false);
+      i += span;
+    }
+    this.#cells = [];
+  }
+
+  #endTable(): void {
+    this.#endRow();
+    const table = this.#table;
+    this.#table = undefined;
+    const left = this.#cell;
+    this.#cell = [];
+    for (const draft of [...(table?.finish() ?? []), ...left]) this.#out(draft);
+  }
+
+  #startNote(): void {
+    this.#notes.push({ saved: { text: this.#text, paragraph: this.#paragraph }, drafts: [] });
+    this.#text = new GatheredText();
+    this.#paragraph = freshParagraph();
+    this.#noteDepth = this.#stack.length;
+    this.#set({ destination: 'note' });
+  }
+
+  #endNote(): void {
+    const note = this.#notes.at(-1);
+    this.#noteDepth = -1;
+    if (note === undefined) return;
+    if (!this.#text.empty) this.#endParagraph();
+    this.#notes.pop();
+    this.#text = note.saved.text;
+    this.#paragraph = note.saved.paragraph;
+    const runs = cellRuns(note.drafts, []);
+    if (runs.length > 0)
+      this.#after.push({ kind: 'footnote', label: `${++this.#noteNumber}`, runs, place: this.#place() });
+  }
+
+  #endPicture(): void {
+    const picture = this.#picture;
+    this.#picture = undefined;
+    if (picture === undefined) return;
+    const place = this.#place();
+    const name = `picture ${++this.#unnamedPictures}`;
+    const bytes = picture.data ?? fromHex(picture.hex);
+    let id;
+    if (picture.format === 'pngblip' || picture.format === 'jpegblip')
+      id = this.#pictures.take(name, () => bytes, place);
+    else this.#report.add('picture-format', `The ${name} is in a format that slides cannot show.`, place);
+    const draft: Draft = { kind: 'picture', alt: null, place, ...(id === undefined ? {} : { picture: id }) };
+    (this.#text.empty ? this.#before : this.#after).push(draft);
+  }
+}
+
+/** Starred destinations that we read. */
+const KNOWN_STARRED = new Set(['shppict', 'fldinst', 'listtable', 'listoverridetable', 'cs', 'ds', 'footnote']);
+
+const emptyStyle = (): StyleEntry => ({ name: '', outline: undefined, size: undefined, bold: false });
+
+function linkOf(instruction: string): string | undefined {
+  const match = /HYPERLINK\s+(?:\\l\s+)?"([^"]+)"|HYPERLINK\s+(\S+)/i.exec(instruction);
+  if (match === null) return undefined;
+  const target = match[1] ?? match[2]!;
+  return safeLink(/\\l/.test(instruction) ? `#${target}` : target);
+}
+
+function fromHex(text: string): Uint8Array {
+  const digits = text.replace(/[^0-9a-f]/gi, '');
+  const bytes = new Uint8Array(digits.length >> 1);
+  for (let i = 0; i < bytes.length; i++) bytes[i] = parseInt(digits.slice(2 * i, 2 * i + 2), 16);
+  return bytes;
+}

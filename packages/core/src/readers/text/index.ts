@@ -1,0 +1,2 @@
+export * from './read-text.ts';
+export * from './looks-like-markdown.ts';

@@ -1,0 +1,5 @@
+export * from './change.ts';
+export * from './evidence.ts';
+export * from './findings.ts';
+export * from './look-alikes.ts';
+export * from './restructure.ts';

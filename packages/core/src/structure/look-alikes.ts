@@ -1,0 +1,117 @@
+/** Gathers lines of one look and proposes a level for each look, so that one action marks them all. */
+import { headingLevels, type BlockId, type DocumentModel, type Level } from '../document/index.ts';
+import type { StructureChange } from './change.ts';
+import { headingEvidence, traitsKey, traitsOf, traitsText, type Evidence, type Traits } from './evidence.ts';
+
+export interface LookAlikes {
+  readonly key: string;
+  readonly traits: Traits;
+  /** The look in words: `bold, 14 pt`. */
+  readonly look: string;
+  readonly blocks: readonly BlockId[];
+  readonly level: Level;
+  readonly confidence: number /* mean, 0 to 1 */;
+  /** Reasons that hold for most of them. */
+  readonly reasons: readonly string[];
+}
+
+/** Groups of lines that look like headings and are not marked, in the order of their proposed levels. */
+export function lookAlikes(document: DocumentModel): readonly LookAlikes[] {
+  const groups = new Map<string, Evidence[]>();
+  for (const evidence of headingEvidence(document)) {
+    const key = traitsKey(evidence.traits);
+    const group = groups.get(key);
+    if (group === undefined) groups.set(key, [evidence]);
+    else group.push(evidence);
+  }
+  const levels = proposeLevels(document, groups);
+  return [...groups]
+    .map(([key, group]): LookAlikes => ({
+      key,
+      traits: group[0]!.traits,
+      look: traitsText(group[0]!.traits),
+      blocks: group.map(({ block }) => block.id),
+      level: levels.get(key)!,
+      confidence: group.reduce((sum, { confidence }) => sum + confidence, 0) / group.length,
+      reasons: commonReasons(group),
+    }))
+    .sort((a, b) => a.level - b.level || b.blocks.length - a.blocks.length);
+}
+
+function commonReasons(group: readonly Evidence[]): readonly string[] {
+  const counts = new Map<string, number>();
+  for (const { reasons } of group) for (const reason of reasons) counts.set(reason, (counts.get(reason) ?? 0) + 1);
+  return [...counts].filter(([, count]) => count * 2 > group.length).map(([reason]) => reason);
+}
+
+/** The more a look stands out, the higher; looks that stand out alike are one level. Below the marked headings, where there are any. */
+function proposeLevels(
+  document: DocumentModel,
+  groups: ReadonlyMap<string, readonly Evidence[]>,
+): ReadonlyMap<string, Level> {
+  const marked = headingLevels(document.blocks);
+  const levels = new Map<string, Level>();
+  if (marked.length > 0) {
+    const under = levelsAbove(document);
+    for (const [key, group] of groups) {
+      const above = group.map(({ block }) => under.get(block.id) ?? 0).sort((a, b) => a - b);
+      levels.set(key, Math.min(above[Math.floor(above.length / 2)]! + 1, 6) as Level);
+    }
+    return levels;
+  }
+  const ranked = [...groups].sort((a, b) => prominence(b[1][0]!.traits) - prominence(a[1][0]!.traits));
+  let level = 0;
+  let before = Infinity;
+  for (const [key, group] of ranked) {
+    const now = prominence(group[0]!.traits);
+    if (before - now > 0.4) level++;
+    before = now;
+    levels.set(key, Math.min(level, 6) as Level);
+  }
+  return levels;
+}
+
+function prominence({ size, bold, caps, centred, numbered, division }: Traits): number {
+  const part = division ? 1 : numbered > 0 ? 1 - numbered : 0;
+  return (size ?? 0) + (bold ? 0.5 : 0) + (caps ? 0.5 : 0) + (centred ? 0.1 : 0) + part;
+}
+
+/** For every block, the level of the marked heading that it stands under. */
+function levelsAbove(document: DocumentModel): ReadonlyMap<BlockId, number> {
+  const above = new Map<BlockId, number>();
+  let level = 0;
+  for (const block of document.blocks) {
+    if (block.kind === 'heading' && block.left === undefined) level = block.level;
+    above.set(block.id, level);
+  }
+  return above;
+}
+
+/** All lines of text that look like this one, itself among them. */
+export function linesLike(document: DocumentModel, id: BlockId): readonly BlockId[] {
+  const model = document.blocks.find((block) => block.id === id);
+  if (model === undefined || !('runs' in model)) return [];
+  const key = traitsKey(traitsOf(model));
+  return document.blocks
+    .filter((block) => block.kind === model.kind && block.left === undefined && traitsKey(traitsOf(block)) === key)
+    .filter((block) => model.kind !== 'heading' || (block.kind === 'heading' && block.level === model.level))
+    .map(({ id: other }) => other);
+}
+
+export const markAs = (blocks: readonly BlockId[], level: Level): StructureChange => ({
+  kind: 'shape',
+  shapes: blocks.map((block) => ({ block, as: { kind: 'heading', level } })),
+});
+
+/**
+ * Marks what looks like a heading in a document that has no marks of its own, as formats without styles do not.
+ * @returns The changes; none where headings are marked already.
+ */
+export function impliedHeadings(document: DocumentModel): readonly StructureChange[] {
+  if (document.blocks.filter(({ kind }) => kind === 'heading').length > 2) return [];
+  return lookAlikes(document)
+    .filter(({ confidence }) => confidence >= SURE)
+    .map(({ blocks, level }) => markAs(blocks, level));
+}
+
+const SURE = 0.55;
