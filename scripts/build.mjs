@@ -1,5 +1,6 @@
 /** Builds what is run: command line, server with its worker, and the web application. `npm run build [cli|server|web ...]` */
 import { build } from 'esbuild';
+import { existsSync, readdirSync, rmSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 
@@ -13,6 +14,8 @@ const node = {
   logLevel: 'warning',
   // Packages stay outside: bundled, piscina's tasks hang.
   packages: 'external',
+  // What is imported on demand stands in files of its own; without, its modules would be wrapped and run out of order.
+  splitting: true,
   alias: {
     '@alvex/contract/validate': at('packages/contract/src/validate.ts'),
     '@alvex/core': at('packages/core/src/index.ts'),
@@ -20,19 +23,25 @@ const node = {
   },
 };
 
+/** Files of an earlier build have other names and would stay. */
+const fresh = (folder) => {
+  for (const name of existsSync(folder) ? readdirSync(folder) : []) if (/\.mjs(\.map)?$/.test(name)) rmSync(join(folder, name));
+  return folder;
+};
+
 const targets = {
   cli: () =>
     build({
       ...node,
       entryPoints: { alvex: at('packages/cli/src/main.ts') },
-      outdir: at('packages/cli/dist'),
+      outdir: fresh(at('packages/cli/dist')),
       outExtension: { '.js': '.mjs' },
     }),
   server: () =>
     build({
       ...node,
       entryPoints: { main: at('packages/server/src/main.ts'), worker: at('packages/server/src/jobs/worker.ts') },
-      outdir: at('packages/server/dist'),
+      outdir: fresh(at('packages/server/dist')),
       outExtension: { '.js': '.mjs' },
       sourcemap: true,
     }),

@@ -126,6 +126,7 @@ const SINGLE_EDITS: readonly TSchema[] = [
   entry('map', { name: Type.Union([Type.String({ maxLength: 100 }), Type.Null()]), map: LevelMap }),
   entry('theme', { theme: Type.String({ maxLength: 100 }) }),
   entry('full', { rule: literals(['continue', 'report'] as const) }),
+  entry('breaks', { start: Type.Boolean() }),
   entry('turn', { block: Id, to: Type.Union([literals(DESTINATIONS), Type.Null()]) }),
   entry('cut', { block: Id }),
   entry('join', { block: Id }),

@@ -6,6 +6,8 @@ export interface Decisions {
   readonly map: { readonly name: string | null; readonly map: LevelMap } | undefined;
   readonly theme: string | undefined;
   readonly full: FullRule;
+  /** Separators and page breaks start slides. */
+  readonly breaks: boolean;
   readonly turned: ReadonlyMap<string, Destination>;
   readonly cuts: ReadonlySet<string>;
   readonly joins: ReadonlySet<string>;
@@ -15,6 +17,7 @@ export function decide(edits: readonly Edit[]): Decisions {
   let map: Decisions['map'];
   let theme: string | undefined;
   let full: FullRule = 'continue';
+  let breaks = false;
   const turned = new Map<string, Destination>();
   const cuts = new Set<string>();
   const joins = new Set<string>();
@@ -28,6 +31,9 @@ export function decide(edits: readonly Edit[]): Decisions {
         break;
       case 'full':
         full = edit.rule;
+        break;
+      case 'breaks':
+        breaks = edit.start;
         break;
       case 'turn':
         if (edit.to === null) turned.delete(edit.block);
@@ -43,5 +49,5 @@ export function decide(edits: readonly Edit[]): Decisions {
         break;
     }
   }
-  return { map, theme, full, turned, cuts, joins };
+  return { map, theme, full, breaks, turned, cuts, joins };
 }

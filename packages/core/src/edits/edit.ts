@@ -21,6 +21,8 @@ export type Edit =
   | { readonly kind: 'map'; readonly name: string | null; readonly map: LevelMap }
   | { readonly kind: 'theme'; readonly theme: string }
   | { readonly kind: 'full'; readonly rule: FullRule }
+  /** Whether separators and page breaks start slides. */
+  | { readonly kind: 'breaks'; readonly start: boolean }
   /** Sends one block somewhere else; null gives it back to the map. */
   | { readonly kind: 'turn'; readonly block: string; readonly to: Destination | null }
   /** Starts a new slide at a block. */

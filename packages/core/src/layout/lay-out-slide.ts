@@ -71,6 +71,12 @@ function emptyPage(slide: Slide, theme: Theme): Draft {
 
 const TITLE_FLOOR = [20, 18, 16, 14];
 
+/** Whether a title fits the frame of a slide with points at one of the theme's own sizes. */
+export function titleFits(runs: Runs, theme: Theme): boolean {
+  const frame = frameOf(layoutNamed(theme, 'points'), 'title')!;
+  return largestSize([{ part: null, style: 'title', level: 1, runs }], frame, theme, frame.style.sizes) !== undefined;
+}
+
 /** Adds the title; one that fits at no size is cut with an ellipsis, and stands in the notes in full. */
 function withTitle(draft: Draft, slide: Slide, theme: Theme): { draft: Draft; titleCut: boolean } {
   const frame = frameOf(layoutNamed(theme, draft.layout), 'title')!;

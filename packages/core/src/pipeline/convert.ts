@@ -33,7 +33,7 @@ export function convert(original: DocumentModel, log: readonly Edit[], previous?
   const { document, unplaced: unplacedChanges } = structured(original, edits.filter(isStructureChange));
   const decisions = decide(edits);
   const map = decisions.map?.map ?? defaultMap(document);
-  const mapped = mapDocument(document, map, decisions);
+  const mapped = mapDocument(document, map, decisions.breaks ? withBreaks(document, decisions) : decisions);
   const { deck: fresh, unplaced } = replay(mapped, edits, blockIds(document));
   const deck = previous === undefined ? fresh : { ...fresh, slides: keepIdentity(previous.deck.slides, fresh.slides) };
   const theme = themeNamed(decisions.theme) ?? DEFAULT_THEME;
@@ -66,6 +66,11 @@ function structured(original: DocumentModel, changes: readonly StructureChange[]
   structures.set(original, { changes, result });
   return result;
 }
+
+const withBreaks = (document: DocumentModel, decisions: Decisions): Decisions => ({
+  ...decisions,
+  cuts: new Set([...decisions.cuts, ...document.blocks.filter(({ kind }) => kind === 'break').map(({ id }) => id)]),
+});
 
 const defaultMaps = new WeakMap<DocumentModel, LevelMap>();
 function defaultMap(document: DocumentModel): LevelMap {

@@ -1,5 +1,5 @@
 /** Gathers lines of one look and proposes a level for each look, so that one action marks them all. */
-import { headingLevels, type BlockId, type DocumentModel, type Level } from '../document/index.ts';
+import { headingLevels, type Block, type BlockId, type DocumentModel, type Level } from '../document/index.ts';
 import type { StructureChange } from './change.ts';
 import { headingEvidence, traitsKey, traitsOf, traitsText, type Evidence, type Traits } from './evidence.ts';
 
@@ -88,11 +88,11 @@ function levelsAbove(document: DocumentModel): ReadonlyMap<BlockId, number> {
 }
 
 /** All lines of text that look like this one, itself among them. */
-export function linesLike(document: DocumentModel, id: BlockId): readonly BlockId[] {
-  const model = document.blocks.find((block) => block.id === id);
+export function linesLike(blocks: readonly Block[], id: BlockId): readonly BlockId[] {
+  const model = blocks.find((block) => block.id === id);
   if (model === undefined || !('runs' in model)) return [];
   const key = traitsKey(traitsOf(model));
-  return document.blocks
+  return blocks
     .filter((block) => block.kind === model.kind && block.left === undefined && traitsKey(traitsOf(block)) === key)
     .filter((block) => model.kind !== 'heading' || (block.kind === 'heading' && block.level === model.level))
     .map(({ id: other }) => other);

@@ -80,7 +80,10 @@ export function DeckFrame() {
   }, []);
   const phase = useDeck((state) => state.phase);
   const failure = useDeck((state) => state.failure);
-  const unread = useDeck((state) => state.diagnostics.length);
+  const unread = useDeck(
+    (state) =>
+      state.diagnostics.length + (state.structure?.groups.length ?? 0) + (state.structure?.findings.length ?? 0),
+  );
   const full = useDeck(spills);
   const toCheck = useDeck((state) => (state.view?.unplaced.length ?? 0) + (state.view?.sums.lost ? 1 : 0));
   return (

@@ -6,13 +6,24 @@ import {
   type Destination,
   type Diagnostic,
   type Edit,
+  type Finding,
   type History,
   type LevelMap,
   type LogEntry,
+  type LookAlikes,
 } from '@alvex/core';
 import { create } from 'zustand';
 import { ApiError, documentUrl, fetchDeck } from '../api/client.ts';
-import type { Drawing, FromWorker, PlacedEntry, Row, SeenPages, ToWorker, View } from '../worker/protocol.ts';
+import type {
+  ChangedDocument,
+  Drawing,
+  FromWorker,
+  PlacedEntry,
+  Row,
+  SeenPages,
+  ToWorker,
+  View,
+} from '../worker/protocol.ts';
 import { Sync, type SyncState } from './sync.ts';
 
 export interface DeckState {
@@ -25,8 +36,10 @@ export interface DeckState {
   readonly blocks: readonly Block[];
   readonly blockById: ReadonlyMap<string, Block>;
   readonly diagnostics: readonly Diagnostic[];
+  /** What the worker found in the document's structure; null until it has looked. */
+  readonly structure: { readonly groups: readonly LookAlikes[]; readonly findings: readonly Finding[] } | null;
   readonly presets: Readonly<Record<string, LevelMap>>;
-  readonly view: Omit<View, 'destinations' | 'seen'> | null;
+  readonly view: Omit<View, 'destinations' | 'seen' | 'document'> | null;
   /** Newest revision of every page, by key. */
   readonly revs: ReadonlyMap<string, number>;
   /** Pages that were seen; one whose revision is not the newest is asked for again when it is seen again. */
@@ -50,6 +63,7 @@ const EMPTY: DeckState = {
   blocks: [],
   blockById: new Map(),
   diagnostics: [],
+  structure: null,
   presets: {},
   view: null,
   revs: new Map(),
@@ -72,6 +86,8 @@ let seq = 0;
 const asked = new Map<string, number>();
 let asking: string[] = [];
 const finding = new Map<string, (key: string | null) => void>();
+const trying = new Map<number, (slides: number) => void>();
+let tries = 0;
 
 const tell = (message: ToWorker): void => worker?.postMessage(message);
 
@@ -100,6 +116,7 @@ export function closeDeck(): void {
   asked.clear();
   asking = [];
   finding.clear();
+  trying.clear();
   set(EMPTY);
 }
 
@@ -136,6 +153,13 @@ function receive(message: FromWorker): void {
       set({ dressed });
       return;
     }
+    case 'structure':
+      set({ structure: { groups: message.groups, findings: message.findings } });
+      return;
+    case 'tried':
+      trying.get(message.ask)?.(message.slides);
+      trying.delete(message.ask);
+      return;
     case 'ledger':
       set({ ledger: message.entries });
       return;
@@ -152,8 +176,9 @@ function withPages(state: Pick<DeckState, 'rows' | 'drawings'>, seen: SeenPages)
   };
 }
 
-function takeView({ destinations: turned, seen, ...view }: View): void {
+function takeView({ destinations: turned, seen, document, ...view }: View): void {
   const state = get();
+  if (document !== undefined) set(withDocument(state.blockById, document));
   const { order, revs } = view.pages;
   const newest = new Map(order.map((key, i) => [key, revs[i]!]));
   const still = <T>(map: ReadonlyMap<string, T>): ReadonlyMap<string, T> =>
@@ -161,6 +186,15 @@ function takeView({ destinations: turned, seen, ...view }: View): void {
   const pages = withPages({ rows: still(state.rows), drawings: still(state.drawings) }, seen);
   const destinations = turned.length === 0 ? state.destinations : new Map([...state.destinations, ...turned]);
   set({ ...pages, revs: newest, destinations, view, ledger: null, phase: 'open' });
+}
+
+function withDocument(
+  before: DeckState['blockById'],
+  { order, blocks: changed }: ChangedDocument,
+): Pick<DeckState, 'blocks' | 'blockById'> {
+  const fresh = new Map(changed.map((block) => [block.id as string, block]));
+  const blocks = order.map((id) => fresh.get(id) ?? before.get(id)!);
+  return { blocks, blockById: new Map(blocks.map((block) => [block.id, block])) };
 }
 
 function convertNow(): void {
@@ -213,6 +247,14 @@ export function findPage(block: string): Promise<string | null> {
   return new Promise((resolve) => {
     finding.set(block, resolve);
     tell({ kind: 'find', block });
+  });
+}
+
+/** How many slides there would be with more edits. */
+export function trySlides(edits: readonly Edit[]): Promise<number> {
+  return new Promise((resolve) => {
+    trying.set(++tries, resolve);
+    tell({ kind: 'try', edits, ask: tries });
   });
 }
 

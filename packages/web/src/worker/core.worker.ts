@@ -2,22 +2,27 @@
 import {
   convert,
   countWords,
+  findings,
   layOutSlide,
   ledgerEntries,
+  lookAlikes,
   measureAhead,
   presetMap,
   PRESET_NAMES,
   runsWords,
   tableText,
   themeNamed,
+  titleFits,
+  type Block,
   type Converted,
   type Destination,
   type DocumentModel,
+  type Edit,
   type LevelMap,
   type Page,
 } from '@alvex/core';
 import { drawPage } from './draw.ts';
-import type { Counts, FromWorker, PlacedEntry, Row, SeenPages, ToWorker, View } from './protocol.ts';
+import type { ChangedDocument, Counts, FromWorker, PlacedEntry, Row, SeenPages, ToWorker } from './protocol.ts';
 
 declare const self: DedicatedWorkerGlobalScope;
 
@@ -27,16 +32,20 @@ interface Known {
   readonly rev: number;
 }
 
+/** As it was read; the author's changes are laid over it at every conversion. */
 let document: DocumentModel | undefined;
+let edits: readonly Edit[] = [];
+/** The blocks that the page has. */
+let sent: ReadonlyMap<string, Block> = new Map();
+let sentDocument: DocumentModel | undefined;
 let converted: Converted | undefined;
 /** The pages of the last view, by key. */
 let known = new Map<string, Known>();
-let destinations: readonly Destination[] = [];
+let destinations: ReadonlyMap<string, Destination> = new Map();
 let revision = 0;
 /** Keys of the pages that were asked for last. */
 let recent: readonly string[] = [];
 const MOST_RECENT = 24;
-const NOTHING: View['destinations'] = [];
 
 const say = (message: FromWorker): void => self.postMessage(message);
 
@@ -58,6 +67,8 @@ async function handle(message: ToWorker): Promise<void> {
       return say({ kind: 'found', block: message.block, key: pageOf(message.block)?.key ?? null });
     case 'dress':
       return dress(message.theme, message.keys);
+    case 'try':
+      return tryEdits(message);
     case 'ledger':
       return say({ kind: 'ledger', entries: placedEntries() });
   }
@@ -70,17 +81,21 @@ async function open(url: string): Promise<void> {
   document = model;
   converted = undefined;
   known = new Map();
-  destinations = [];
+  destinations = new Map();
+  sentDocument = model;
+  sent = new Map(model.blocks.map((block) => [block.id, block]));
   const presets = Object.fromEntries(PRESET_NAMES.map((name): [string, LevelMap] => [name, presetMap(name, model)]));
   say({ kind: 'document', title: model.title, blocks: model.blocks, diagnostics: model.diagnostics, presets });
 }
 
-function update({ edits, seq }: ToWorker & { kind: 'edits' }): void {
+function update({ edits: made, seq }: ToWorker & { kind: 'edits' }): void {
   if (document === undefined) return;
   const start = performance.now();
   const before = converted;
+  edits = made;
   converted = convert(document, edits, converted);
-  if (before?.theme !== converted.theme) setTimeout(prepare, 0, document);
+  if (before?.document !== converted.document) planReview();
+  if (before?.theme !== converted.theme) setTimeout(prepare, 0, converted.document);
   const { pages, theme, deck } = converted;
   const next = new Map<string, Known>();
   pages.forEach((page, i) => {
@@ -91,17 +106,22 @@ function update({ edits, seq }: ToWorker & { kind: 'edits' }): void {
   });
   const former = known;
   known = next;
-  const { blocks } = document;
-  const turned = deck.destinations.flatMap((destination, i): View['destinations'] =>
-    destination === destinations[i] ? NOTHING : [[blocks[i]!.id, destination]],
-  );
-  destinations = deck.destinations;
+  const { blocks } = converted.document;
+  const turned: [string, Destination][] = [];
+  deck.destinations.forEach((destination, i) => {
+    const { id } = blocks[i]!;
+    if (destinations.get(id) !== destination) turned.push([id, destination]);
+  });
+  if (turned.length > 0)
+    destinations = new Map(deck.destinations.map((destination, i) => [blocks[i]!.id, destination]));
+  const changed = changedDocument(converted.document);
   const words = pages.map(wordsOf);
   say({
     kind: 'view',
     seq,
     ms: performance.now() - start,
     view: {
+      ...(changed === undefined ? {} : { document: changed }),
       seen: seenPages(recent.filter((key) => former.get(key)?.rev !== known.get(key)?.rev)),
       pages: {
         order: pages.map((page) => page.key),
@@ -120,15 +140,49 @@ function update({ edits, seq }: ToWorker & { kind: 'edits' }): void {
       mapName: converted.mapName,
       theme: theme.name,
       full: converted.decisions.full,
+      breaks: converted.decisions.breaks,
     },
   });
+}
+
+function changedDocument(model: DocumentModel): ChangedDocument | undefined {
+  if (model === sentDocument) return undefined;
+  const blocks = model.blocks.filter((block) => sent.get(block.id) !== block);
+  sentDocument = model;
+  sent = new Map(model.blocks.map((block) => [block.id, block]));
+  return { title: model.title, order: model.blocks.map(({ id }) => id), blocks };
+}
+
+const REVIEW_MS = 60;
+let review: ReturnType<typeof setTimeout> | undefined;
+
+/** Looks the structure through once no edit comes for a moment. */
+function planReview(): void {
+  clearTimeout(review);
+  review = setTimeout(() => {
+    if (converted === undefined) return;
+    const { document: model, theme, decisions } = converted;
+    say({
+      kind: 'structure',
+      groups: lookAlikes(model),
+      findings: findings(model, {
+        titleFits: (runs) => titleFits(runs, theme),
+        settled: (id) => decisions.turned.has(id),
+      }),
+    });
+  }, REVIEW_MS);
+}
+
+function tryEdits({ edits: more, ask }: ToWorker & { kind: 'try' }): void {
+  if (document === undefined || converted === undefined) return;
+  say({ kind: 'tried', ask, slides: convert(document, [...edits, ...more], converted).pages.length });
 }
 
 const SLICE_MS = 6;
 
 /** Measures the document's text in short slices, between which edits are answered. */
 function prepare(model: DocumentModel, from = 0): void {
-  if (document !== model || converted === undefined) return;
+  if (converted?.document !== model) return;
   const end = performance.now() + SLICE_MS;
   let i = from;
   for (; i < model.blocks.length && performance.now() < end; i++) {
@@ -218,12 +272,12 @@ function seenPages(keys: readonly string[]): SeenPages {
 const pageOf = (block: string): Page | undefined => converted?.pages.find((page) => page.passages.includes(block));
 
 function placedEntries(): readonly PlacedEntry[] {
-  if (document === undefined || converted === undefined) return [];
+  if (converted === undefined) return [];
   const numbers = new Map<string, number>();
   converted.pages.forEach((page, i) => {
     for (const block of page.passages) if (!numbers.has(block)) numbers.set(block, i + 1);
   });
-  return ledgerEntries(document, converted.deck).map((entry) => ({
+  return ledgerEntries(converted.document, converted.deck).map((entry) => ({
     ...entry,
     slide: numbers.get(entry.block) ?? null,
   }));

@@ -6,11 +6,13 @@ import type {
   Destination,
   Diagnostic,
   Edit,
+  Finding,
   Fit,
   LayoutName,
   Ledger,
   LedgerEntry,
   LevelMap,
+  LookAlikes,
   Note,
   Piece,
   SlideId,
@@ -112,7 +114,16 @@ export interface Counts {
   readonly pictures: number;
 }
 
+/** The document after a change of its structure or text: the order of all blocks, and those that are new or other than before. */
+export interface ChangedDocument {
+  readonly title: string | null;
+  readonly order: readonly string[];
+  readonly blocks: readonly Block[];
+}
+
 export interface View {
+  /** Absent while the document is the one sent last. */
+  readonly document?: ChangedDocument;
   readonly pages: Pages;
   /** What is new of the slides that were seen last, so that they need not be asked for. */
   readonly seen: SeenPages;
@@ -125,6 +136,7 @@ export interface View {
   readonly mapName: string | null;
   readonly theme: string;
   readonly full: Decisions['full'];
+  readonly breaks: boolean;
 }
 
 export interface PlacedEntry extends LedgerEntry {
@@ -141,6 +153,8 @@ export type ToWorker =
   | { readonly kind: 'find'; readonly block: string }
   /** Drawings of some slides in another theme. */
   | { readonly kind: 'dress'; readonly theme: string; readonly keys: readonly string[] }
+  /** How many slides there would be with more edits. */
+  | { readonly kind: 'try'; readonly edits: readonly Edit[]; readonly ask: number }
   | { readonly kind: 'ledger' };
 
 export type FromWorker =
@@ -156,4 +170,6 @@ export type FromWorker =
   | { readonly kind: 'found'; readonly block: string; readonly key: string | null }
   | { readonly kind: 'dressed'; readonly theme: string; readonly drawings: readonly Drawing[] }
   | { readonly kind: 'ledger'; readonly entries: readonly PlacedEntry[] }
+  | { readonly kind: 'structure'; readonly groups: readonly LookAlikes[]; readonly findings: readonly Finding[] }
+  | { readonly kind: 'tried'; readonly ask: number; readonly slides: number }
   | { readonly kind: 'failed'; readonly message: string };

@@ -1,136 +1,243 @@
-/** The Document station: the text with its level marks, its outline, and what could not be read. */
+/** The Document station: the text with its levels, read, repaired and written in place. */
 import { Box, chakra } from '@chakra-ui/react';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { Download } from 'lucide-react';
-import { useMemo, useRef, useState } from 'react';
-import { Link } from 'react-router';
-import { blockWords, placeText, runsText, type Block } from '@alvex/core';
+import {
+  lazy,
+  Suspense,
+  useCallback,
+  useEffect,
+  useMemo,
+  useRef,
+  useState,
+  type KeyboardEvent,
+  type MouseEvent,
+} from 'react';
+import { blockWords, placeText, type Block, type BlockId, type Level } from '@alvex/core';
 import { originalUrl } from '../../api/client.ts';
-import { useDeck } from '../../state/deck-store.ts';
-import { BlockText } from '../../ui/block-text.tsx';
-import { count, grouped } from '../../ui/format.ts';
-import { Action, Heading, Notice, Small } from '../../ui/recipes.tsx';
+import { edit, useDeck } from '../../state/deck-store.ts';
+import { count } from '../../ui/format.ts';
+import { Action, Notice, Small } from '../../ui/recipes.tsx';
 import { VirtualRows } from '../../ui/virtual-rows.tsx';
+import { BlockLine } from './block-line.tsx';
+import { FindBar } from './find-bar.tsx';
+import { shapeAll, shiftBranches, stretchAround } from './line-actions.ts';
+import { LineBar } from './line-bar.tsx';
+import { Outline } from './outline.tsx';
+import { StructurePanel } from './structure-panel.tsx';
+import { chooseOnly, clearSelection, extendTo, toggle, useSelection, write } from './use-selection.ts';
+
+const StretchEditor = lazy(() => import('./stretch-editor.tsx'));
 
 const Page = chakra('div', {
   base: {
     h: '100%',
     display: 'grid',
-    gridTemplateColumns: '300px minmax(0, 1fr)',
+    gridTemplateColumns: '270px minmax(0, 1fr) 300px',
+    '@media (max-width: 1100px)': { gridTemplateColumns: '240px minmax(0, 1fr)' },
     '@media (max-width: 820px)': { gridTemplateColumns: 'minmax(0, 1fr)' },
   },
 });
-const Side = chakra('aside', {
+const Panel = chakra('aside', {
   base: {
-    borderRight: '1px solid',
+    borderLeft: '1px solid',
     borderColor: 'line',
     overflowY: 'auto',
-    p: '18px 12px 18px 20px',
+    p: '18px 18px 30px',
     minH: 0,
-    '@media (max-width: 820px)': { display: 'none' },
+    '@media (max-width: 1100px)': { display: 'none' },
   },
-});
-const OutlineRow = chakra('button', {
-  base: {
-    display: 'grid',
-    gridTemplateColumns: 'minmax(0, 1fr) auto',
-    gap: '8px',
-    w: '100%',
-    border: 0,
-    bg: 'transparent',
-    textAlign: 'left',
-    py: '3px',
-    pr: '4px',
-    cursor: 'pointer',
-    fontFamily: 'heading',
-    fontSize: 'md',
-    lineHeight: 1.35,
-    _hover: { bg: 'pineWash' },
-  },
-});
-const Line = chakra('div', {
-  base: {
-    display: 'grid',
-    gridTemplateColumns: '74px minmax(0, 680px) 60px',
-    gap: '14px',
-    alignItems: 'baseline',
-    py: '4px',
-    px: '20px',
-    '& .to-slide': { opacity: 0 },
-    '&:hover .to-slide, & .to-slide:focus-visible': { opacity: 1 },
-    '@media (max-width: 560px)': {
-      gridTemplateColumns: '44px minmax(0, 1fr)',
-      px: '10px',
-      '& .to-slide': { display: 'none' },
+  variants: {
+    over: {
+      true: {
+        '@media (max-width: 1100px)': {
+          display: 'block',
+          position: 'absolute',
+          right: 0,
+          top: 0,
+          bottom: 0,
+          w: 'min(320px, 92vw)',
+          bg: 'paper',
+          zIndex: 5,
+        },
+      },
     },
   },
 });
-const Margin = chakra('span', {
-  base: { textAlign: 'right', fontSize: 'xs', color: 'soft', fontFamily: 'body', whiteSpace: 'nowrap' },
-});
 
 const ROW = 34;
-const OUTLINE_ROW = 24;
+type Item =
+  { readonly kind: 'line'; readonly block: Block } | { readonly kind: 'writing'; readonly ids: readonly BlockId[] };
+
+/** Lines as they are shown: those that are being written are one item. */
+function itemsOf(blocks: readonly Block[], writing: readonly BlockId[] | null): readonly Item[] {
+  if (writing === null) return blocks.map((block) => ({ kind: 'line', block }));
+  const inside = new Set<string>(writing);
+  const items: Item[] = [];
+  let shown = false;
+  for (const block of blocks)
+    if (!inside.has(block.id)) items.push({ kind: 'line', block });
+    else if (!shown) {
+      shown = true;
+      items.push({ kind: 'writing', ids: writing });
+    }
+  return items;
+}
 
 export function DocumentStation() {
   const blocks = useDeck((state) => state.blocks);
   const diagnostics = useDeck((state) => state.diagnostics);
+  const breaks = useDeck((state) => state.view?.breaks ?? false);
   const deck = useDeck((state) => state.deck);
+  const toRepair = useDeck((state) => (state.structure?.groups.length ?? 0) + (state.structure?.findings.length ?? 0));
   const [showFaults, setShowFaults] = useState(false);
-  const outline = useMemo(() => makeOutline(blocks), [blocks]);
-  const words = useMemo(() => blocks.reduce((sum, block) => sum + blockWords(block), 0), [blocks]);
+  const [showPanel, setShowPanel] = useState(false);
+  const [found, setFound] = useState<ReadonlySet<string>>(new Set());
+  const chosen = useSelection((state) => state.chosen);
+  const focus = useSelection((state) => state.focus);
+  const writing = useSelection((state) => state.writing);
+  useEffect(() => {
+    clearSelection();
+    return clearSelection;
+  }, []);
+  const words = useMemo(
+    () => blocks.reduce((sum, block) => (block.left === undefined ? sum + blockWords(block) : sum), 0),
+    [blocks],
+  );
+  const separators = useMemo(() => blocks.filter((block) => block.kind === 'break').length, [blocks]);
+  const furniture = useMemo(
+    () => blocks.filter((block) => block.left !== undefined && block.left !== 'deleted').length,
+    [blocks],
+  );
+  const items = useMemo(() => itemsOf(blocks, writing), [blocks, writing]);
   const scroller = useRef<HTMLDivElement>(null);
   const virtualizer = useVirtualizer({
-    count: blocks.length,
+    count: items.length,
     getScrollElement: () => scroller.current,
     estimateSize: () => ROW,
-    getItemKey: (i) => blocks[i]!.id,
+    getItemKey: (i) => {
+      const item = items[i]!;
+      return item.kind === 'line' ? item.block.id : 'writing';
+    },
     overscan: 8,
+    scrollPaddingEnd: 90,
   });
-  const sideScroller = useRef<HTMLElement>(null);
-  const headings = useVirtualizer<HTMLElement, Element>({
-    count: outline.length,
-    getScrollElement: () => sideScroller.current,
-    estimateSize: () => OUTLINE_ROW,
-    overscan: 20,
+  const scrollTo = useRef<(id: string, align: 'start' | 'auto') => void>(() => undefined);
+  useEffect(() => {
+    scrollTo.current = (id, align) => {
+      const at = items.findIndex((item) =>
+        item.kind === 'line' ? item.block.id === id : item.ids.includes(id as BlockId),
+      );
+      if (at >= 0) virtualizer.scrollToIndex(at, { align });
+    };
   });
+  const go = useCallback((id: BlockId) => {
+    chooseOnly(id);
+    scrollTo.current(id, 'start');
+    setShowPanel(false);
+  }, []);
+  const onFound = useCallback((ids: ReadonlySet<string>, at: string | null) => {
+    setFound(ids);
+    if (at !== null) scrollTo.current(at, 'auto');
+  }, []);
+  const choose = useCallback((id: string, event: MouseEvent) => {
+    if (event.shiftKey) extendTo(id, useDeck.getState().blocks);
+    else if (event.ctrlKey || event.metaKey) toggle(id);
+    else chooseOnly(id);
+  }, []);
+  const startWriting = useCallback((id: string) => write(stretchAround(useDeck.getState().blocks, id)), []);
+  const chosenBlocks = useMemo(() => blocks.filter((block) => chosen.has(block.id)), [blocks, chosen]);
+  // The key that is pressed next should find the line that has the focus, wherever it was scrolled to.
+  useEffect(() => {
+    if (focus === null || writing !== null) return;
+    scrollTo.current(focus, 'auto');
+    const frame = requestAnimationFrame(() => {
+      const active = document.activeElement;
+      if (active !== null && active !== document.body && scroller.current?.contains(active) !== true) return;
+      scroller.current
+        ?.querySelector<HTMLElement>(`[data-block="${CSS.escape(focus)}"]`)
+        ?.focus({ preventScroll: true });
+    });
+    return () => cancelAnimationFrame(frame);
+  }, [focus, writing, blocks]);
+
+  const onKey = (event: KeyboardEvent) => {
+    if (event.altKey || event.ctrlKey || event.metaKey) return;
+    const { key } = event;
+    const at = blocks.findIndex((block) => block.id === focus);
+    if (key === 'ArrowDown' || key === 'ArrowUp') {
+      const next = blocks[Math.min(blocks.length - 1, Math.max(0, at + (key === 'ArrowDown' ? 1 : -1)))];
+      if (next !== undefined) {
+        if (event.shiftKey) extendTo(next.id, blocks);
+        else chooseOnly(next.id);
+      }
+    } else if (chosenBlocks.length === 0) return;
+    else if (/^[1-6]$/.test(key)) edit(shapeAll(chosenBlocks, { kind: 'heading', level: Number(key) as Level }));
+    else if (key === '0') edit(shapeAll(chosenBlocks, { kind: 'paragraph' }));
+    else if (key === '-') edit(shapeAll(chosenBlocks, { kind: 'listItem', depth: 1, ordered: false }));
+    else if (key === '<' || key === '>') {
+      const made = shiftBranches(blocks, chosenBlocks, key === '<' ? -1 : 1);
+      if (made !== undefined) edit(made);
+    } else if (key === 'Enter' && (event.target as HTMLElement).getAttribute('role') === 'row')
+      startWriting(chosenBlocks[0]!.id);
+    else if (key === 'Delete') edit({ kind: 'leave', blocks: chosenBlocks.map((block) => block.id), as: 'deleted' });
+    else if (key === 'Escape') clearSelection();
+    else return;
+    event.preventDefault();
+  };
   if (deck === null) return null;
   return (
     <Page>
-      <Side aria-label="Outline" ref={sideScroller}>
-        <Heading fontSize="lg">Outline</Heading>
-        <Small mb="10px">
-          {count(outline.length, 'heading')}, {count(words, 'word')}
-        </Small>
-        {outline.length === 0 && <Small>No headings are marked in this document.</Small>}
-        <VirtualRows
-          virtualizer={headings}
-          row={(i) => (
-            <OutlineLine
-              entry={outline[i]!}
-              go={() => virtualizer.scrollToIndex(outline[i]!.index, { align: 'start' })}
-            />
-          )}
-        />
-      </Side>
-      <Box display="flex" flexDirection="column" minH="0">
+      <Outline blocks={blocks} words={words} go={go} />
+      <Box display="flex" flexDirection="column" minH="0" minW="0">
         <Box
           px="20px"
-          py="10px"
+          py="8px"
           borderBottom="1px solid"
           borderColor="line"
           display="flex"
           gap="12px"
+          rowGap="6px"
           alignItems="center"
           flexWrap="wrap"
         >
-          <Small>{deck.fileName}, kept byte for byte</Small>
-          {/* A link, so that the browser saves it as any other file. */}
-          <a href={originalUrl(deck.id)} download style={{ marginLeft: 'auto', textDecoration: 'none' }}>
-            <Action as="span" size="small">
-              <Download size={13} /> Original
+          <FindBar blocks={blocks} show={onFound} />
+          <Small overflow="hidden" textOverflow="ellipsis" whiteSpace="nowrap" minW="0">
+            {deck.fileName}, kept byte for byte
+          </Small>
+          {separators > 0 && (
+            <chakra.label
+              fontSize="sm"
+              color="soft"
+              display="inline-flex"
+              gap="6px"
+              alignItems="center"
+              whiteSpace="nowrap"
+            >
+              <input
+                type="checkbox"
+                checked={breaks}
+                onChange={(event) => edit({ kind: 'breaks', start: event.target.checked })}
+              />
+              {count(separators, 'separator starts', 'separators start')} a slide
+            </chakra.label>
+          )}
+          <Box ml="auto" display="flex" gap="6px">
+            <Action
+              size="small"
+              aria-expanded={showPanel}
+              onClick={() => setShowPanel(!showPanel)}
+              css={{ '@media (min-width: 1101px)': { display: 'none' } }}
+            >
+              Structure{toRepair > 0 ? ` (${toRepair})` : ''}
             </Action>
-          </a>
+            {/* A link, so that the browser saves it as any other file. */}
+            <a href={originalUrl(deck.id)} download style={{ textDecoration: 'none' }}>
+              <Action as="span" size="small">
+                <Download size={13} /> Original
+              </Action>
+            </a>
+          </Box>
         </Box>
         {diagnostics.length > 0 && (
           <Notice role="status">
@@ -152,83 +259,77 @@ export function DocumentStation() {
             )}
           </Notice>
         )}
-        <Box ref={scroller} flex="1" minH="0" overflowY="auto" py="12px" data-testid="document-text">
-          <VirtualRows virtualizer={virtualizer} row={(i) => <BlockLine block={blocks[i]!} deck={deck.id} />} />
+        {furniture > 0 && (
+          <Notice tone="calm" role="status">
+            <Box flex="1">
+              {count(furniture, 'line')} of page furniture {furniture === 1 ? 'is' : 'are'} left out and shown pale.
+            </Box>
+            <Action
+              size="small"
+              onClick={() =>
+                edit({
+                  kind: 'keep',
+                  blocks: blocks
+                    .filter((block) => block.left !== undefined && block.left !== 'deleted')
+                    .map((block) => block.id),
+                })
+              }
+            >
+              Bring all back
+            </Action>
+          </Notice>
+        )}
+        <Box position="relative" flex="1" minH="0">
+          <Box
+            ref={scroller}
+            h="100%"
+            overflowY="auto"
+            pt="12px"
+            pb="90px"
+            data-testid="document-text"
+            role="grid"
+            aria-label="Text"
+            aria-multiselectable
+            tabIndex={focus === null ? 0 : -1}
+            onFocus={(event) => {
+              if (event.target === event.currentTarget && focus === null && blocks[0] !== undefined)
+                chooseOnly(blocks[0].id);
+            }}
+            onKeyDown={onKey}
+          >
+            <VirtualRows
+              virtualizer={virtualizer}
+              row={(i) => {
+                const item = items[i]!;
+                return item.kind === 'line' ? (
+                  <BlockLine
+                    block={item.block}
+                    deck={deck.id}
+                    found={found.has(item.block.id)}
+                    tabbable={item.block.id === focus}
+                    choose={choose}
+                    write={startWriting}
+                  />
+                ) : (
+                  <Suspense fallback={<Small px="20px">Opening …</Small>}>
+                    <StretchEditor ids={item.ids} />
+                  </Suspense>
+                );
+              }}
+            />
+          </Box>
+          {/* Over the text, not above it: what one clicks must not move away. */}
+          {chosenBlocks.length > 0 && writing === null && <LineBar blocks={blocks} chosen={chosenBlocks} />}
         </Box>
       </Box>
+      <Panel aria-label="Structure" over={showPanel}>
+        <Box float="right" css={{ '@media (min-width: 1101px)': { display: 'none' } }}>
+          <Action size="small" onClick={() => setShowPanel(false)}>
+            Close
+          </Action>
+        </Box>
+        <StructurePanel go={go} />
+      </Panel>
     </Page>
   );
-}
-
-function OutlineLine({ entry, go }: { readonly entry: OutlineEntry; readonly go: () => void }) {
-  return (
-    <OutlineRow
-      style={{ paddingLeft: (entry.level - 1) * 14 + 4 }}
-      fontWeight={entry.level === 1 ? 600 : 400}
-      onClick={go}
-    >
-      <span>{entry.text || <i>empty heading</i>}</span>
-      <chakra.span color="soft" fontFamily="body" fontSize="xs" fontWeight={400}>
-        {grouped(entry.words)}
-      </chakra.span>
-    </OutlineRow>
-  );
-}
-
-function BlockLine({ block, deck }: { readonly block: Block; readonly deck: string }) {
-  return (
-    <Line>
-      <Margin alignSelf={block.kind === 'picture' || block.kind === 'table' ? 'start' : undefined}>
-        {marginText(block)}
-      </Margin>
-      <BlockText block={block} deck={deck} whole />
-      <Link
-        className="to-slide"
-        to={`../slides?at=${encodeURIComponent(block.id)}`}
-        style={{ fontSize: 11, color: 'var(--chakra-colors-pine)' }}
-      >
-        its slide
-      </Link>
-    </Line>
-  );
-}
-
-function marginText(block: Block): string {
-  switch (block.kind) {
-    case 'heading':
-      return `heading ${block.level}`;
-    case 'listItem':
-      return block.depth > 1 ? `list, ${block.depth}` : 'list';
-    case 'paragraph':
-      return block.role ?? '';
-    case 'break':
-      return '';
-    default:
-      return block.kind;
-  }
-}
-
-interface OutlineEntry {
-  readonly block: Block;
-  readonly index: number;
-  readonly level: number;
-  readonly text: string;
-  /** Its own and those of all under it. */
-  readonly words: number;
-}
-
-function makeOutline(blocks: readonly Block[]): readonly OutlineEntry[] {
-  const entries: { block: Block; index: number; level: number; text: string; words: number }[] = [];
-  const open: (typeof entries)[number][] = [];
-  blocks.forEach((block, index) => {
-    if (block.kind === 'heading') {
-      while (open.length > 0 && open.at(-1)!.level >= block.level) open.pop();
-      const entry = { block, index, level: block.level, text: runsText(block.runs), words: 0 };
-      entries.push(entry);
-      open.push(entry);
-    }
-    const words = blockWords(block);
-    for (const entry of open) entry.words += words;
-  });
-  return entries;
 }

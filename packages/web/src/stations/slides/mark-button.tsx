@@ -1,7 +1,7 @@
 /** The mark of a passage: turned with the arrow keys, or chosen from all destinations. */
 import { Box, chakra } from '@chakra-ui/react';
 import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
-import { DESTINATIONS, destinationsOf, textKindOf, type Block, type Destination } from '@alvex/core';
+import { DESTINATIONS, destinationsOf, singleEdits, textKindOf, type Block, type Destination } from '@alvex/core';
 import { edit, useDeck } from '../../state/deck-store.ts';
 import { DESTINATION_LABELS, Mark } from '../../ui/mark.tsx';
 
@@ -54,7 +54,9 @@ export function MarkButton({ block, destination }: { readonly block: Block; read
   const [open, setOpen] = useState(false);
   const root = useRef<HTMLDivElement>(null);
   const kind = textKindOf(block);
-  const turned = useDeck((state) => state.history.done.some((done) => done.kind === 'turn' && done.block === block.id));
+  const turned = useDeck((state) =>
+    singleEdits(state.history.done).some((done) => done.kind === 'turn' && done.block === block.id),
+  );
   useEffect(() => {
     if (!open) return;
     root.current?.querySelector<HTMLButtonElement>('[aria-checked="true"]')?.focus();

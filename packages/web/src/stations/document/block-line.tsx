@@ -1,0 +1,118 @@
+/** One line of the document: its kind in the margin, its text, and the way to its slide. */
+import { Box, chakra } from '@chakra-ui/react';
+import { memo, type MouseEvent } from 'react';
+import { Link } from 'react-router';
+import type { Block } from '@alvex/core';
+import { edit } from '../../state/deck-store.ts';
+import { BlockText } from '../../ui/block-text.tsx';
+import { Action } from '../../ui/recipes.tsx';
+import { LEFT } from './labels.ts';
+import { useSelection } from './use-selection.ts';
+
+const Line = chakra('div', {
+  base: {
+    display: 'grid',
+    gridTemplateColumns: '74px minmax(0, 660px) 84px',
+    gap: '14px',
+    alignItems: 'baseline',
+    py: '4px',
+    px: '20px',
+    cursor: 'default',
+    outlineOffset: '-2px',
+    '& .to-slide': { opacity: 0 },
+    '&:hover .to-slide, & .to-slide:focus-visible': { opacity: 1 },
+    '@media (max-width: 560px)': {
+      gridTemplateColumns: '44px minmax(0, 1fr) auto',
+      px: '10px',
+      '& .to-slide': { display: 'none' },
+    },
+  },
+  variants: {
+    chosen: { true: { bg: 'pineWash', boxShadow: 'inset 3px 0 0 {colors.pine}' } },
+    left: { true: { color: 'pale', '& img': { opacity: 0.4 } } },
+    found: { true: { bg: 'amberWash' } },
+  },
+});
+const Margin = chakra('span', {
+  base: { textAlign: 'right', fontSize: 'xs', color: 'soft', fontFamily: 'body', whiteSpace: 'nowrap' },
+});
+
+export const BlockLine = memo(function BlockLine({
+  block,
+  deck,
+  found,
+  tabbable,
+  choose,
+  write,
+}: {
+  readonly block: Block;
+  readonly deck: string;
+  readonly found: boolean;
+  readonly tabbable: boolean;
+  readonly choose: (id: string, event: MouseEvent) => void;
+  readonly write: (id: string) => void;
+}) {
+  const chosen = useSelection((state) => state.chosen.has(block.id));
+  const { left } = block;
+  return (
+    <Line
+      role="row"
+      aria-selected={chosen}
+      data-block={block.id}
+      data-left={left}
+      chosen={chosen}
+      left={left !== undefined}
+      found={found && !chosen}
+      tabIndex={tabbable ? 0 : -1}
+      onMouseDown={(event) => {
+        // Shift and a click would choose letters.
+        if (event.shiftKey) event.preventDefault();
+      }}
+      onClick={(event) => choose(block.id, event)}
+      onDoubleClick={() => write(block.id)}
+    >
+      <Margin alignSelf={block.kind === 'picture' || block.kind === 'table' ? 'start' : undefined}>
+        {left === undefined ? marginText(block) : LEFT[left]}
+      </Margin>
+      <Box minW="0" role="gridcell">
+        <BlockText block={block} deck={deck} whole />
+      </Box>
+      {left === undefined ? (
+        <Link
+          className="to-slide"
+          to={`../slides?at=${encodeURIComponent(block.id)}`}
+          style={{ fontSize: 11, color: 'var(--chakra-colors-pine)' }}
+          tabIndex={-1}
+        >
+          its slide
+        </Link>
+      ) : (
+        <Action
+          size="small"
+          look="quiet"
+          onClick={(event) => {
+            event.stopPropagation();
+            edit({ kind: 'keep', blocks: [block.id] });
+          }}
+        >
+          Bring it back
+        </Action>
+      )}
+    </Line>
+  );
+});
+
+function marginText(block: Block): string {
+  switch (block.kind) {
+    case 'heading':
+      return `heading ${block.level}`;
+    case 'listItem':
+      return block.depth > 1 ? `list, ${block.depth}` : 'list';
+    case 'paragraph':
+      return block.role ?? '';
+    case 'break':
+      return '';
+    default:
+      return block.kind;
+  }
+}

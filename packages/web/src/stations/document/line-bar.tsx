@@ -1,0 +1,134 @@
+/** What can be done with the chosen lines. */
+import { Box, chakra } from '@chakra-ui/react';
+import { ArrowLeft, ArrowRight, PencilLine } from 'lucide-react';
+import { linesLike, type Block, type Destination, type Level, type Shape } from '@alvex/core';
+import { edit } from '../../state/deck-store.ts';
+import { count } from '../../ui/format.ts';
+import { DESTINATION_LABELS, Mark } from '../../ui/mark.tsx';
+import { Action } from '../../ui/recipes.tsx';
+import { canShape, shapeAll, shiftBranches, stretchAround, turnAll } from './line-actions.ts';
+import { chooseAll, clearSelection, write } from './use-selection.ts';
+
+const Group = chakra('div', {
+  base: {
+    display: 'inline-flex',
+    alignItems: 'center',
+    '& > button': { borderRadius: 0, ml: '-1px', minW: '30px', justifyContent: 'center' },
+    '& > button:first-of-type': { borderLeftRadius: 'sm' },
+    '& > button:last-of-type': { borderRightRadius: 'sm' },
+  },
+});
+
+const LEVELS: readonly Level[] = [1, 2, 3, 4, 5, 6];
+const DESTINATIONS: readonly Destination[] = ['point1', 'slide', 'notes', 'out'];
+
+export function LineBar({ blocks, chosen }: { readonly blocks: readonly Block[]; readonly chosen: readonly Block[] }) {
+  const [first] = chosen;
+  if (first === undefined) return null;
+  const shaped = chosen.some(canShape);
+  const shape = (as: Shape) => edit(shapeAll(chosen, as));
+  const shift = (by: 1 | -1) => {
+    const made = shiftBranches(blocks, chosen, by);
+    if (made !== undefined) edit(made);
+  };
+  const isLevel = (level: Level) => chosen.every((block) => block.kind === 'heading' && block.level === level);
+  const like = chosen.length === 1 ? linesLike(blocks, first.id) : [];
+  const branches = chosen.some((block) => block.kind === 'heading' || block.kind === 'listItem');
+  return (
+    <Box
+      role="toolbar"
+      aria-label="Chosen lines"
+      px="20px"
+      py="8px"
+      bg="card"
+      borderTop="1px solid"
+      borderColor="soft"
+      position="absolute"
+      left="0"
+      right="0"
+      bottom="0"
+      display="flex"
+      gap="8px"
+      rowGap="6px"
+      alignItems="center"
+      flexWrap="wrap"
+      fontSize="sm"
+    >
+      <chakra.b minW="62px">{count(chosen.length, 'line')}</chakra.b>
+      <Group role="group" aria-label="Heading level">
+        {LEVELS.map((level) => (
+          <Action
+            key={level}
+            size="small"
+            look={isLevel(level) ? 'chosen' : 'plain'}
+            aria-label={`Heading ${level}`}
+            aria-pressed={isLevel(level)}
+            title={`Heading ${level} (key ${level})`}
+            disabled={!shaped}
+            onClick={() => shape({ kind: 'heading', level })}
+          >
+            {level}
+          </Action>
+        ))}
+        <Action size="small" disabled={!shaped} title="Body text (key 0)" onClick={() => shape({ kind: 'paragraph' })}>
+          text
+        </Action>
+        <Action
+          size="small"
+          disabled={!shaped}
+          title="List item (key -)"
+          onClick={() => shape({ kind: 'listItem', depth: 1, ordered: false })}
+        >
+          item
+        </Action>
+      </Group>
+      <Group role="group" aria-label="Branch">
+        <Action
+          size="small"
+          disabled={!branches}
+          aria-label="Raise the branch"
+          title="Raise the branch (key <)"
+          onClick={() => shift(-1)}
+        >
+          <ArrowLeft size={13} /> branch
+        </Action>
+        <Action
+          size="small"
+          disabled={!branches}
+          aria-label="Lower the branch"
+          title="Lower the branch (key >)"
+          onClick={() => shift(1)}
+        >
+          <ArrowRight size={13} />
+        </Action>
+      </Group>
+      <Group role="group" aria-label="Where they go">
+        {DESTINATIONS.map((to) => (
+          <Action
+            key={to}
+            size="small"
+            aria-label={DESTINATION_LABELS[to]}
+            title={DESTINATION_LABELS[to]}
+            onClick={() => edit(turnAll(chosen, to))}
+          >
+            <Mark destination={to} size={22} />
+          </Action>
+        ))}
+        <Action size="small" onClick={() => edit(turnAll(chosen, null))}>
+          as the map says
+        </Action>
+      </Group>
+      {like.length > 1 && (
+        <Action size="small" onClick={() => chooseAll(like)}>
+          {like.length} like this one
+        </Action>
+      )}
+      <Action size="small" title="Write here (Enter)" onClick={() => write(stretchAround(blocks, first.id))}>
+        <PencilLine size={13} /> Write
+      </Action>
+      <Action size="small" look="quiet" onClick={clearSelection}>
+        Choose none
+      </Action>
+    </Box>
+  );
+}

@@ -1,0 +1,276 @@
+/** What was found in the structure: lines that look like headings, and what would make poor slides, with repairs. */
+import { Box, chakra } from '@chakra-ui/react';
+import { useEffect, useMemo, useState } from 'react';
+import {
+  blockText,
+  markAs,
+  raiseSkipped,
+  type Block,
+  type BlockId,
+  type Edit,
+  type Finding,
+  type FindingKind,
+  type Level,
+  type LookAlikes,
+  type Repair,
+} from '@alvex/core';
+import { edit, trySlides, useDeck } from '../../state/deck-store.ts';
+import { count } from '../../ui/format.ts';
+import { Action, Field, Heading, Small } from '../../ui/recipes.tsx';
+import { FINDINGS, REPAIRS } from './labels.ts';
+import { together } from './line-actions.ts';
+import { chooseAll } from './use-selection.ts';
+
+const Card = chakra('section', {
+  base: { borderTop: '1px solid', borderColor: 'line', py: '12px', display: 'grid', gap: '7px' },
+});
+const Jump = chakra('button', {
+  base: {
+    border: 0,
+    bg: 'transparent',
+    p: 0,
+    textAlign: 'left',
+    cursor: 'pointer',
+    fontFamily: 'heading',
+    overflow: 'hidden',
+    textOverflow: 'ellipsis',
+    whiteSpace: 'nowrap',
+    minW: 0,
+    _hover: { textDecoration: 'underline' },
+  },
+});
+const Select = chakra('select', {
+  base: {
+    bg: 'card',
+    border: '1px solid',
+    borderColor: 'line',
+    borderRadius: 'sm',
+    px: '4px',
+    py: '2px',
+    fontSize: 'xs',
+  },
+});
+
+const SHOWN = 4;
+const LEVELS: readonly Level[] = [1, 2, 3, 4, 5, 6];
+
+interface Props {
+  readonly go: (block: BlockId) => void;
+}
+
+export function StructurePanel({ go }: Props) {
+  const structure = useDeck((state) => state.structure);
+  const blockById = useDeck((state) => state.blockById);
+  const kinds = useMemo(() => byKind(structure?.findings ?? []), [structure]);
+  if (structure === null) return <Small>Looking the document through …</Small>;
+  const nothing = structure.groups.length === 0 && kinds.length === 0;
+  return (
+    <>
+      <Heading as="h2" fontSize="lg">
+        Structure
+      </Heading>
+      {nothing && <Small mt="6px">Nothing to put right: levels follow each other, and every heading has text.</Small>}
+      {structure.groups.length > 1 && (
+        <Action
+          look="main"
+          size="small"
+          my="10px"
+          onClick={() =>
+            edit({ kind: 'all', edits: structure.groups.map(({ blocks, level }) => markAs(blocks, level)) })
+          }
+        >
+          Mark them all as proposed
+        </Action>
+      )}
+      {structure.groups.map((group) => (
+        <LookAlikeCard key={group.key} group={group} blockById={blockById} go={go} />
+      ))}
+      {kinds.map(([kind, found]) => (
+        <FindingCard key={kind} kind={kind} found={found} blockById={blockById} go={go} />
+      ))}
+    </>
+  );
+}
+
+function byKind(findings: readonly Finding[]): readonly (readonly [FindingKind, readonly Finding[]])[] {
+  const kinds = new Map<FindingKind, Finding[]>();
+  for (const finding of findings) kinds.set(finding.kind, [...(kinds.get(finding.kind) ?? []), finding]);
+  return [...kinds];
+}
+
+function LookAlikeCard({
+  group,
+  blockById,
+  go,
+}: Props & { readonly group: LookAlikes; readonly blockById: ReadonlyMap<string, Block> }) {
+  const [level, setLevel] = useState<Level>(group.level);
+  const [slides, setSlides] = useState<number | null>(null);
+  const now = useDeck((state) => state.view?.pages.order.length ?? 0);
+  const [first] = group.blocks;
+  const sample = blockById.get(first!);
+  const change = markAs(group.blocks, level);
+  useEffect(() => {
+    let wanted = true;
+    void trySlides([markAs(group.blocks, level)]).then((then) => {
+      if (wanted) setSlides(then);
+    });
+    return () => {
+      wanted = false;
+    };
+  }, [group, level]);
+  return (
+    <Card aria-label={`Lines that look alike: ${group.look}`}>
+      <Box fontSize="sm">
+        <b>{count(group.blocks.length, 'line looks', 'lines look')}</b> like{' '}
+        {group.blocks.length === 1 ? 'a heading' : 'headings'}: {group.look}
+      </Box>
+      {sample !== undefined && (
+        <Jump onClick={() => go(first!)} aria-label={`Go to “${blockText(sample)}”`}>
+          <chakra.span
+            display="block"
+            bg="card"
+            border="1px solid"
+            borderColor="line"
+            px="10px"
+            py="6px"
+            overflow="hidden"
+            textOverflow="ellipsis"
+            style={{
+              fontWeight: group.traits.bold ? 700 : 400,
+              fontStyle: group.traits.italic ? 'italic' : 'normal',
+              fontSize: Math.min(22, Math.max(11, (group.traits.size ?? 12) * 1.15)),
+              textAlign: group.traits.centred ? 'center' : 'left',
+            }}
+          >
+            {blockText(sample)}
+          </chakra.span>
+        </Jump>
+      )}
+      <Small fontSize="xs">
+        {Math.round(group.confidence * 100)} % sure: {group.reasons.join('; ')}.
+      </Small>
+      <Box display="flex" gap="6px" alignItems="center" flexWrap="wrap">
+        <Select aria-label="Level" value={level} onChange={(event) => setLevel(Number(event.target.value) as Level)}>
+          {LEVELS.map((one) => (
+            <option key={one} value={one}>
+              heading {one}
+            </option>
+          ))}
+        </Select>
+        <Action look="main" size="small" onClick={() => edit(change)}>
+          {group.blocks.length === 1 ? 'Mark it' : `Mark all ${group.blocks.length}`}
+        </Action>
+        <Action size="small" look="quiet" onClick={() => chooseAll(group.blocks)}>
+          Choose them
+        </Action>
+      </Box>
+      <Small fontSize="xs" role="status">
+        {slides === null ? '\u00a0' : `${count(now, 'slide')} now, ${slides} then`}
+      </Small>
+    </Card>
+  );
+}
+
+/** One repair for all of a kind; levels that are raised depend on each other and are raised in one pass. */
+function repairAll(kind: FindingKind, found: readonly Finding[], name: Repair['name'], blocks: readonly Block[]): Edit {
+  if (kind === 'skipped-level') return raiseSkipped(blocks);
+  return {
+    kind: 'all',
+    edits: found.flatMap((finding) => finding.repairs.find((repair) => repair.name === name)?.changes ?? []),
+  };
+}
+
+function FindingCard({
+  kind,
+  found,
+  blockById,
+  go,
+}: Props & {
+  readonly kind: FindingKind;
+  readonly found: readonly Finding[];
+  readonly blockById: ReadonlyMap<string, Block>;
+}) {
+  const [all, setAll] = useState(false);
+  const blocks = useDeck((state) => state.blocks);
+  const [one, many] = FINDINGS[kind];
+  const common = found[0]!.repairs.filter((repair) => repair.ask === undefined);
+  return (
+    <Card aria-label={`${found.length} ${many}`}>
+      <Box fontSize="sm">
+        <b>{found.length}</b> {found.length === 1 ? one : many}
+      </Box>
+      {found.slice(0, all ? 300 : SHOWN).map((finding) => (
+        <FindingRow
+          key={finding.block + finding.detail}
+          finding={finding}
+          block={blockById.get(finding.block)}
+          go={go}
+        />
+      ))}
+      <Box display="flex" gap="6px" flexWrap="wrap">
+        {found.length > 1 &&
+          common.map((repair) => (
+            <Action key={repair.name} size="small" onClick={() => edit(repairAll(kind, found, repair.name, blocks))}>
+              {REPAIRS[repair.name].replace(/\bit\b/, 'all')}
+            </Action>
+          ))}
+        {found.length > SHOWN && (
+          <Action size="small" look="quiet" onClick={() => setAll(!all)}>
+            {all ? 'Show fewer' : `Show all ${found.length}`}
+          </Action>
+        )}
+      </Box>
+    </Card>
+  );
+}
+
+function FindingRow({ finding, block, go }: Props & { readonly finding: Finding; readonly block: Block | undefined }) {
+  const [asking, setAsking] = useState<Repair | null>(null);
+  if (block === undefined) return null;
+  const text = blockText(block).trim() || (block.kind === 'picture' ? 'picture' : 'no words');
+  const make = (repair: Repair) => {
+    if (repair.ask === undefined) edit(...together(repair.changes));
+    else setAsking(repair);
+  };
+  const describe = (alt: string) => {
+    setAsking(null);
+    if (alt.trim() !== '' && block.kind === 'picture') edit({ kind: 'describe', block: block.id, alt });
+  };
+  return (
+    <Box display="grid" gap="3px" fontSize="sm" minW="0">
+      <Box display="grid" gridTemplateColumns="minmax(0, 1fr) auto" gap="8px">
+        <Jump onClick={() => go(block.id)}>{text}</Jump>
+        <chakra.span
+          color="soft"
+          fontSize="xs"
+          maxW="150px"
+          overflow="hidden"
+          textOverflow="ellipsis"
+          whiteSpace="nowrap"
+        >
+          {finding.detail}
+        </chakra.span>
+      </Box>
+      {asking !== null ? (
+        <Field
+          autoFocus
+          aria-label="Description of the picture"
+          placeholder="What the picture shows"
+          onBlur={(event) => describe(event.target.value)}
+          onKeyDown={(event) => {
+            if (event.key === 'Enter') event.currentTarget.blur();
+            if (event.key === 'Escape') setAsking(null);
+          }}
+        />
+      ) : (
+        <Box display="flex" gap="4px" flexWrap="wrap">
+          {finding.repairs.map((repair) => (
+            <Action key={repair.name} size="small" onClick={() => make(repair)}>
+              {REPAIRS[repair.name]}
+            </Action>
+          ))}
+        </Box>
+      )}
+    </Box>
+  );
+}

@@ -1,0 +1,254 @@
+/** Blocks of the document as the editor's document, and back. What the editor does not know stays whole, by its id. */
+import type { JSONContent } from '@tiptap/core';
+import {
+  mergeRuns,
+  type Block,
+  type BlockId,
+  type Level,
+  type Run,
+  type Runs,
+  type TableCell,
+  type TableRow,
+  type WrittenBlock,
+} from '@alvex/core';
+
+type Mark = NonNullable<JSONContent['marks']>[number];
+
+export function toEditor(blocks: readonly Block[]): JSONContent {
+  const content: JSONContent[] = [];
+  for (let i = 0; i < blocks.length;) {
+    const block = blocks[i]!;
+    if (block.kind === 'listItem' && block.left === undefined) {
+      let end = i;
+      while (end < blocks.length && blocks[end]!.kind === 'listItem' && blocks[end]!.left === undefined) end++;
+      content.push(...lists(blocks.slice(i, end) as readonly ListItem[], 1));
+      i = end;
+    } else {
+      content.push(nodeOf(block));
+      i++;
+    }
+  }
+  return { type: 'doc', content };
+}
+
+type ListItem = Block & { kind: 'listItem' };
+
+/** Nested lists of a flat run of items; a depth that is skipped is filled with the next that is there. */
+function lists(items: readonly ListItem[], depth: number): JSONContent[] {
+  const result: JSONContent[] = [];
+  for (let i = 0; i < items.length;) {
+    const item = items[i]!;
+    let end = i + 1;
+    while (end < items.length && items[end]!.depth > Math.max(depth, item.depth)) end++;
+    const node: JSONContent = {
+      type: 'listItem',
+      content: [paragraph(item.id, item.runs), ...lists(items.slice(i + 1, end), Math.max(depth, item.depth) + 1)],
+    };
+    const type = item.ordered ? 'orderedList' : 'bulletList';
+    const last = result.at(-1);
+    if (last?.type === type) last.content!.push(node);
+    else result.push({ type, ...(item.ordered ? { attrs: { start: item.number ?? 1 } } : {}), content: [node] });
+    i = end;
+  }
+  return result;
+}
+
+const paragraph = (id: string, runs: Runs): JSONContent => ({
+  type: 'paragraph',
+  attrs: { blockId: id },
+  content: inline(runs),
+});
+
+function nodeOf(block: Block): JSONContent {
+  const attrs = { blockId: block.id };
+  if (block.left !== undefined) return { type: 'keptBlock', attrs };
+  switch (block.kind) {
+    case 'heading':
+      return { type: 'heading', attrs: { ...attrs, level: block.level }, content: inline(block.runs) };
+    case 'paragraph':
+      // A title or a caption is one by its role, which the editor does not know.
+      return block.role === undefined
+        ? paragraph(block.id, block.runs)
+        : { type: 'paragraph', attrs: { ...attrs, role: block.role }, content: inline(block.runs) };
+    case 'quote':
+      return { type: 'blockquote', content: [paragraph(block.id, block.runs)] };
+    case 'code':
+      return { type: 'codeBlock', attrs, content: block.text === '' ? [] : [{ type: 'text', text: block.text }] };
+    case 'break':
+      return block.type === 'rule' ? { type: 'horizontalRule', attrs } : { type: 'keptBlock', attrs };
+    case 'table':
+      return tableNode(block);
+    case 'listItem':
+    case 'picture':
+    case 'footnote':
+      return { type: 'keptBlock', attrs };
+  }
+}
+
+function tableNode(block: Block & { kind: 'table' }): JSONContent {
+  const rows = block.table.rows.filter((row) => row.cells.length > 0);
+  if (rows.length === 0) return { type: 'keptBlock', attrs: { blockId: block.id } };
+  return {
+    type: 'table',
+    attrs: { blockId: block.id },
+    content: rows.map((row) => ({
+      type: 'tableRow',
+      content: row.cells.map((cell) => ({
+        type: row.header ? 'tableHeader' : 'tableCell',
+        attrs: { colspan: cell.columns, rowspan: cell.rows },
+        content: [{ type: 'paragraph', content: inline(cell.runs) }],
+      })),
+    })),
+  };
+}
+
+function inline(runs: Runs): JSONContent[] {
+  return runs.flatMap((run) => {
+    const marks = marksOf(run);
+    return run.text
+      .split('\n')
+      .flatMap((text, i): JSONContent[] => [
+        ...(i > 0 ? [{ type: 'hardBreak' }] : []),
+        ...(text === '' ? [] : [{ type: 'text', text, ...(marks.length === 0 ? {} : { marks }) }]),
+      ]);
+  });
+}
+
+function marksOf(run: Run): Mark[] {
+  const marks: Mark[] = [];
+  for (const type of ['bold', 'italic', 'strike', 'code'] as const) if (run[type]) marks.push({ type });
+  if (run.position !== undefined) marks.push({ type: 'position', attrs: { at: run.position } });
+  if (run.link !== undefined) marks.push({ type: 'link', attrs: { href: run.link } });
+  return marks;
+}
+
+/**
+ * The blocks of the editor's document.
+ * @param known What stood there; blocks that the editor only keeps are taken from it.
+ * @param newId Gives ids for blocks that are new.
+ */
+export function fromEditor(
+  doc: JSONContent,
+  known: ReadonlyMap<string, Block>,
+  newId: () => string,
+): readonly WrittenBlock[] {
+  const used = new Set<string>();
+  const idOf = (node: JSONContent): BlockId => {
+    const own = node.attrs?.['blockId'] as string | null | undefined;
+    // A block that was split in two has its id twice; the first keeps it.
+    const id = own && !used.has(own) ? own : newId();
+    used.add(id);
+    return id as BlockId;
+  };
+  const blocks: WrittenBlock[] = [];
+  const walk = (node: JSONContent, depth: number, ordered: boolean): void => {
+    const children = node.content ?? [];
+    switch (node.type) {
+      case 'heading': {
+        const runs = runsOf(node);
+        if (runs.length > 0)
+          blocks.push({ kind: 'heading', id: idOf(node), level: (node.attrs?.['level'] ?? 1) as Level, runs });
+        return;
+      }
+      case 'paragraph': {
+        const runs = runsOf(node);
+        const role = node.attrs?.['role'] as (Block & { kind: 'paragraph' })['role'] | null | undefined;
+        if (runs.length > 0) blocks.push({ kind: 'paragraph', id: idOf(node), runs, ...(role ? { role } : {}) });
+        return;
+      }
+      case 'blockquote':
+        for (const child of children) {
+          const runs = runsOf(child);
+          if (runs.length > 0) blocks.push({ kind: 'quote', id: idOf(child), runs });
+        }
+        return;
+      case 'codeBlock': {
+        const text = children.map((child) => child.text ?? '').join('');
+        if (text.trim() !== '') blocks.push({ kind: 'code', id: idOf(node), text });
+        return;
+      }
+      case 'bulletList':
+      case 'orderedList':
+        children.forEach((child, i) => {
+          const number = ((node.attrs?.['start'] as number | undefined) ?? 1) + i;
+          listItem(child, depth + 1, node.type === 'orderedList', number);
+        });
+        return;
+      case 'horizontalRule':
+        blocks.push({ kind: 'break', id: idOf(node), type: 'rule' });
+        return;
+      case 'table':
+        blocks.push({ kind: 'table', id: idOf(node), table: tableOf(node) });
+        return;
+      case 'keptBlock': {
+        const block = known.get((node.attrs?.['blockId'] as string | undefined) ?? '');
+        if (block === undefined || used.has(block.id)) return;
+        used.add(block.id);
+        const kept = Object.entries(block).filter(([key]) => key !== 'place' && key !== 'look');
+        blocks.push(Object.fromEntries(kept) as unknown as WrittenBlock);
+        return;
+      }
+      default:
+        for (const child of children) walk(child, depth, ordered);
+    }
+  };
+  const listItem = (node: JSONContent, depth: number, ordered: boolean, number: number): void => {
+    let first = true;
+    for (const child of node.content ?? []) {
+      const runs = child.type === 'paragraph' ? runsOf(child) : [];
+      if (first && child.type === 'paragraph') {
+        const id = idOf(child);
+        const checked = (known.get(id) as ListItem | undefined)?.checked;
+        if (runs.length > 0)
+          blocks.push({
+            kind: 'listItem',
+            id,
+            depth,
+            ordered,
+            ...(ordered ? { number } : {}),
+            ...(checked === undefined ? {} : { checked }),
+            runs,
+          });
+      } else walk(child, depth, ordered);
+      first = false;
+    }
+  };
+  walk(doc, 0, false);
+  return blocks;
+}
+
+function runsOf(node: JSONContent): Runs {
+  const runs = mergeRuns(
+    (node.content ?? []).map((child): Run => {
+      if (child.type === 'hardBreak') return { text: '\n' };
+      const run: { -readonly [K in keyof Run]: Run[K] } = { text: child.text ?? '' };
+      for (const mark of child.marks ?? []) {
+        if (mark.type === 'bold' || mark.type === 'italic' || mark.type === 'strike' || mark.type === 'code')
+          run[mark.type] = true;
+        if (mark.type === 'position') run.position = mark.attrs?.['at'] as 'super' | 'sub';
+        const href = mark.type === 'link' ? (mark.attrs?.['href'] as string | undefined) : undefined;
+        if (href !== undefined && /^(https?:\/\/|mailto:|#)/i.test(href)) run.link = href;
+      }
+      return run;
+    }),
+  );
+  return runs.some((run) => run.text.trim() !== '') ? runs : [];
+}
+
+function tableOf(node: JSONContent): (Block & { kind: 'table' })['table'] {
+  const rows = (node.content ?? []).map((row): TableRow => {
+    const cells = row.content ?? [];
+    return {
+      header: cells.length > 0 && cells.every((cell) => cell.type === 'tableHeader'),
+      cells: cells.map((cell): TableCell => ({
+        runs: mergeRuns(
+          (cell.content ?? []).flatMap((part, i) => [...(i > 0 ? [{ text: '\n' }] : []), ...runsOf(part)]),
+        ),
+        columns: (cell.attrs?.['colspan'] as number | undefined) ?? 1,
+        rows: (cell.attrs?.['rowspan'] as number | undefined) ?? 1,
+      })),
+    };
+  });
+  const columns = Math.max(0, ...rows.map((row) => row.cells.reduce((sum, cell) => sum + cell.columns, 0)));
+  return { rows, columns };
+}
