@@ -10,6 +10,7 @@ const core = {
   structure: ['base', 'content', 'document'],
   mapping: ['base', 'content', 'document', 'structure', 'deck', 'shorten'],
   shorten: ['base', 'content'],
+  starter: ['base'],
   edits: ['base', 'content', 'document', 'structure', 'deck'],
   theme: ['base', 'content'],
   layout: ['base', 'content', 'fonts', 'theme', 'deck'],

@@ -45,7 +45,7 @@ test('a dropped Markdown file becomes slides', async ({ page, alvex }) => {
     data.items.add(new File(['# Silt\n\n- Nine centimetres\n\nSpoken only.\n'], 'silt.md'));
     return data;
   });
-  await page.getByRole('heading', { name: 'Drop a document here' }).dispatchEvent('drop', { dataTransfer: transfer });
+  await page.getByRole('heading', { name: 'Drop documents here' }).dispatchEvent('drop', { dataTransfer: transfer });
   await page.waitForURL(/slides/);
   await expect(slide(page, 1).getByLabel('Write: Silt')).toBeVisible();
   await expect(slide(page, 1).getByLabel('Write speaker notes')).toHaveText('Spoken only.');

@@ -1,5 +1,6 @@
 /** The Document station: structure found, repaired, changed by keys and by hand, and the text written in place. */
 import type { Locator, Page } from '@playwright/test';
+import { strFromU8, unzipSync } from 'fflate';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import PDFDocument from 'pdfkit';
@@ -10,7 +11,8 @@ const toDocument = (page: Page) => page.getByRole('link', { name: /^Document/ })
 const toSlides = (page: Page) => page.getByRole('link', { name: /^Slides/ }).click();
 const line = (page: Page, text: string): Locator => page.locator('[role=row][data-block]').filter({ hasText: text });
 const margin = (page: Page, text: string): Locator => line(page, text).locator('span').first();
-const outline = (page: Page): Locator => page.getByRole('complementary', { name: 'Outline' }).getByRole('button');
+const outline = (page: Page): Locator =>
+  page.getByRole('complementary', { name: 'Outline' }).getByRole('button', { name: /, level \d/ });
 const titles = (page: Page): Promise<readonly string[]> =>
   outline(page).evaluateAll((rows) => rows.map((row) => row.getAttribute('aria-label')!.replace(/, \d+ words?$/, '')));
 
@@ -201,3 +203,77 @@ for (const [name, content] of [
     await expect(slide(page, 1).getByLabel('Write: The pond')).toBeVisible();
     await expect(slide(page, 2).getByLabel('Write: The gate')).toBeVisible();
   });
+
+test('several files become parts of one document, in an order that can be changed before and after', async ({
+  page,
+  alvex,
+}, info) => {
+  await page.goto(alvex.address);
+  const file = (name: string, content: string) => ({ name, mimeType: 'text/plain', buffer: Buffer.from(content) });
+  await page
+    .getByLabel('Document')
+    .setInputFiles([
+      file('one.md', '# One\n\na\n'),
+      file('two.md', '# Two\n\nb\n'),
+      file('three.txt', 'Three\n=====\n\nc\n'),
+    ]);
+  await expect(page.getByRole('heading', { name: '3 files will be parts of one document' })).toBeVisible();
+  await page.getByRole('button', { name: 'Earlier: two.md' }).click();
+  await page.getByRole('button', { name: 'Make slides of them' }).click();
+  await page.waitForURL(/slides/);
+  await toDocument(page);
+  await expect.poll(() => titles(page)).toEqual(['Two, level 1', 'One, level 1', 'Three, level 1']);
+  await page.getByRole('list', { name: 'Parts' }).getByRole('button', { name: 'Later: two.md' }).click();
+  await expect.poll(() => titles(page)).toEqual(['One, level 1', 'Two, level 1', 'Three, level 1']);
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('link', { name: 'Original' }).click(),
+  ]);
+  const path = info.outputPath('originals.zip');
+  await download.saveAs(path);
+  const files = unzipSync(readFileSync(path));
+  expect(Object.keys(files)).toEqual(['two.md', 'one.md', 'three.txt']);
+  expect(strFromU8(files['three.txt']!)).toBe('Three\n=====\n\nc\n');
+});
+
+test('a part that cannot be read is named, and nothing is made', async ({ page, alvex }) => {
+  await page.goto(alvex.address);
+  const before = await page.getByRole('listitem').count();
+  await page.getByLabel('Document').setInputFiles([
+    { name: 'good.md', mimeType: 'text/plain', buffer: Buffer.from('# A\n') },
+    { name: 'bad.docx', mimeType: 'text/plain', buffer: Buffer.from('no package') },
+  ]);
+  await page.getByRole('button', { name: 'Make slides of them' }).click();
+  await expect(page.getByRole('alert')).toContainText('bad.docx');
+  await page.reload();
+  await expect(page.getByRole('listitem')).toHaveCount(before);
+});
+
+test('without a document one starts with an outline of prompts', async ({ page, alvex }) => {
+  await page.goto(alvex.address);
+  await page.getByRole('button', { name: 'Start an outline' }).click();
+  await page.getByRole('radio', { name: /Proposal/ }).click();
+  await page.getByLabel('Topic').fill('A bench by the pond');
+  await page.getByLabel('Audience').fill('the trustees');
+  await page.getByRole('spinbutton', { name: 'Minutes' }).fill('6');
+  await expect(page.getByLabel('The outline')).toContainText('What we ask of you');
+  await page.getByRole('button', { name: 'Begin with it' }).click();
+  await page.waitForURL(/document/);
+  await expect
+    .poll(() => titles(page))
+    .toEqual([
+      'A bench by the pond, level 1',
+      'What we propose, level 2',
+      'Why now, level 2',
+      'What we ask of you, level 2',
+    ]);
+});
+
+test('indented lines that are pasted are an outline', async ({ page, alvex }) => {
+  await page.goto(alvex.address);
+  await page.getByRole('button', { name: 'Paste text' }).click();
+  await page.getByRole('textbox', { name: 'Text' }).fill('Opening\n\tWho\n\tWhy\nMoney\n\tCosts\n');
+  await page.getByRole('button', { name: 'Make slides of it' }).click();
+  await page.waitForURL(/slides/);
+  await expect(slide(page, 2).getByLabel('Write: Money')).toBeVisible();
+});

@@ -25,7 +25,8 @@ const node = {
 
 /** Files of an earlier build have other names and would stay. */
 const fresh = (folder) => {
-  for (const name of existsSync(folder) ? readdirSync(folder) : []) if (/\.mjs(\.map)?$/.test(name)) rmSync(join(folder, name));
+  for (const name of existsSync(folder) ? readdirSync(folder) : [])
+    if (/\.mjs(\.map)?$/.test(name)) rmSync(join(folder, name));
   return folder;
 };
 

@@ -155,6 +155,26 @@ export const AppendEntries = Type.Object(
 );
 export type AppendEntries = { readonly base: number; readonly entries: readonly LogEntry[] };
 
+const MOST_PARTS = 50;
+/** Files that were sent before, by hash, to become parts of one document in this order. */
+export const NewParts = Type.Object(
+  {
+    parts: Type.Array(
+      Type.Object(
+        { hash: Type.String({ pattern: '^[0-9a-f]{64}$' }), name: Type.String({ minLength: 1, maxLength: 255 }) },
+        closed,
+      ),
+      { minItems: 1, maxItems: MOST_PARTS },
+    ),
+  },
+  closed,
+);
+export type NewParts = Static<typeof NewParts>;
+/** What the server says of a file that it keeps. */
+export interface KeptFile {
+  readonly hash: string;
+}
+
 export const RenameDeck = Type.Object({ name: DeckName }, closed);
 export type RenameDeck = Static<typeof RenameDeck>;
 

@@ -1,7 +1,14 @@
 /** Validators of what the server receives (Ajv). Apart from the schemas: Ajv writes code, which a page's policy forbids. */
 import { Ajv, type ErrorObject } from 'ajv';
 import addFormats from 'ajv-formats';
-import { AppendEntries, RenameDeck, type AppendEntries as Append, type RenameDeck as Rename } from './schemas.ts';
+import {
+  AppendEntries,
+  NewParts,
+  RenameDeck,
+  type AppendEntries as Append,
+  type NewParts as Parts,
+  type RenameDeck as Rename,
+} from './schemas.ts';
 
 const ajv = new Ajv({ discriminator: true, strict: true, strictRequired: false, allowUnionTypes: true });
 addFormats.default(ajv);
@@ -17,4 +24,5 @@ const faultText = (errors: readonly ErrorObject[] | null | undefined): string =>
   (errors ?? []).map((error) => `${error.instancePath || 'the body'} ${error.message ?? 'is wrong'}`).join('; ');
 
 export const validateAppendEntries = validator<Append>(AppendEntries);
+export const validateNewParts = validator<Parts>(NewParts);
 export const validateRenameDeck = validator<Rename>(RenameDeck);

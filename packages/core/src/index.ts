@@ -9,5 +9,6 @@ export * from './mapping/index.ts';
 export * from './pipeline/index.ts';
 export * from './readers/index.ts';
 export * from './scene/index.ts';
+export * from './starter/index.ts';
 export * from './structure/index.ts';
 export * from './theme/index.ts';

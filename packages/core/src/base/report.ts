@@ -2,6 +2,8 @@
 
 /** Where in the original something stands: a part of the file and a count in it, or a line of text. */
 export interface SourcePlace {
+  /** Name of the file, where a document was made of several. */
+  readonly file?: string;
   /** Part of a package (`word/document.xml`), absent for plain formats. */
   readonly part?: string;
   /** 1-based line of a text format. */
@@ -53,6 +55,7 @@ export class Report {
 /** `word/document.xml, paragraph 12`, `line 4`, or the empty string. */
 export function placeText(place: SourcePlace): string {
   const parts: string[] = [];
+  if (place.file !== undefined) parts.push(place.file);
   if (place.part !== undefined) parts.push(place.part);
   if (place.page !== undefined) parts.push(`page ${place.page}`);
   if (place.paragraph !== undefined) parts.push(`paragraph ${place.paragraph}`);

@@ -1,3 +1,4 @@
 export * from './detect-type.ts';
 export * from './read-document.ts';
+export { looksLikeMarkdown } from './text/index.ts';
 export type { ReadOptions, ReadResult } from './read-result.ts';

@@ -1,5 +1,6 @@
 export * from './change.ts';
 export * from './evidence.ts';
 export * from './findings.ts';
+export * from './join-documents.ts';
 export * from './look-alikes.ts';
 export * from './restructure.ts';

@@ -5,7 +5,7 @@ import compress from 'koa-compress';
 import type { Logger } from 'pino';
 import type { Config } from '../config/config.ts';
 import type { Context } from '../services/context.ts';
-import { deckRoutes } from './deck-routes.ts';
+import { deckRoutes, fileRoutes } from './deck-routes.ts';
 import { errors } from './errors.ts';
 import { sameOrigin } from './same-origin.ts';
 import { security } from './security.ts';
@@ -38,6 +38,7 @@ export function makeApp(context: Context, { host, webRoot }: Pick<Config, 'host'
   });
   app.use(health.routes());
   app.use(deckRoutes(context).routes());
+  app.use(fileRoutes(context).routes());
   if (webRoot !== '') app.use(webFiles(webRoot));
   return app;
 }

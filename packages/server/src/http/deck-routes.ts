@@ -1,13 +1,13 @@
 /** Routes of decks: each parses, calls one service, replies. */
 import Router from '@koa/router';
-import type { CreationLine, Stale } from '@alvex/contract';
-import { validateAppendEntries, validateRenameDeck } from '@alvex/contract/validate';
+import type { CreationLine, KeptFile, Stale } from '@alvex/contract';
+import { validateAppendEntries, validateNewParts, validateRenameDeck } from '@alvex/contract/validate';
 import { PassThrough } from 'node:stream';
 import { gunzipSync } from 'node:zlib';
 import type { Context as KoaContext } from 'koa';
 import { failureOf } from '../services/app-error.ts';
 import type { Context } from '../services/context.ts';
-import { createDeck, type NewFile } from '../services/create-deck.ts';
+import { createDeck, keepFile, partsOf, type NewFile } from '../services/create-deck.ts';
 import {
   append,
   deleteDeck,
@@ -25,6 +25,19 @@ import { readBody, readJson } from './body.ts';
 const WATCHED = 'application/x-ndjson';
 const PPTX = 'application/vnd.openxmlformats-officedocument.presentationml.presentation';
 
+/** Takes a file that is to become part of a document with others. */
+export function fileRoutes(context: Context): Router {
+  const router = new Router({ prefix: '/api/files' });
+  router.post('/', async (ctx) => {
+    ctx.status = 201;
+    ctx.body = { hash: await keepFile(context, await readBody(ctx.req)) } satisfies KeptFile;
+  });
+  return router;
+}
+
+const queried = (value: unknown): string | undefined => (typeof value === 'string' ? value : undefined);
+const nameOf = ({ name }: { name?: unknown }): string => queried(name)?.trim() || 'Untitled';
+
 export function deckRoutes(context: Context): Router {
   const router = new Router({ prefix: '/api/decks' });
   const id = (ctx: { params: Record<string, string> }): string => ctx.params.id ?? '';
@@ -34,19 +47,16 @@ export function deckRoutes(context: Context): Router {
   });
 
   router.post('/', async (ctx) => {
-    const fileName = typeof ctx.query.name === 'string' && ctx.query.name.trim() !== '' ? ctx.query.name : 'Untitled';
-    const file: NewFile = {
-      bytes: await readBody(ctx.req),
-      fileName,
-      type: typeof ctx.query.type === 'string' ? ctx.query.type : undefined,
-    };
+    const files = ctx.is('application/json')
+      ? await partsOf(context, (await readJson(ctx.req, validateNewParts)).parts)
+      : [{ bytes: await readBody(ctx.req), fileName: nameOf(ctx.query), type: queried(ctx.query.type) }];
     const cancel = new AbortController();
     ctx.res.on('close', () => {
       if (!ctx.res.writableFinished) cancel.abort();
     });
-    if (ctx.get('Accept') === WATCHED) watchCreation(ctx, context, file, cancel.signal);
+    if (ctx.get('Accept') === WATCHED) watchCreation(ctx, context, files, cancel.signal);
     else {
-      const deck = await createDeck(context, file, undefined, cancel.signal);
+      const deck = await createDeck(context, files, undefined, cancel.signal);
       ctx.status = 201;
       ctx.body = { deck };
     }
@@ -120,7 +130,7 @@ export function deckRoutes(context: Context): Router {
 }
 
 /** Answers at once and tells of the progress line by line; the last line is the deck or the failure. */
-function watchCreation(ctx: KoaContext, context: Context, file: NewFile, cancel: AbortSignal): void {
+function watchCreation(ctx: KoaContext, context: Context, files: readonly NewFile[], cancel: AbortSignal): void {
   const stream = new PassThrough();
   const say = (line: CreationLine): void => {
     if (!stream.destroyed) stream.write(`${JSON.stringify(line)}\n`);
@@ -128,7 +138,7 @@ function watchCreation(ctx: KoaContext, context: Context, file: NewFile, cancel:
   ctx.status = 200;
   ctx.type = WATCHED;
   ctx.body = stream;
-  createDeck(context, file, (progress) => say({ progress }), cancel)
+  createDeck(context, files, (progress) => say({ progress }), cancel)
     .then(
       (deck) => say({ deck }),
       (error: unknown) => {

@@ -4,15 +4,20 @@ import type { MessagePort } from 'node:worker_threads';
 
 export interface ReadTask {
   readonly kind: 'read';
+  /** Several become parts of one document, in this order. */
+  readonly files: readonly ReadFile[];
+  /** Gets the fraction done. */
+  readonly port?: MessagePort;
+}
+export interface ReadFile {
   readonly bytes: Uint8Array;
   /** Undefined: decided by content and name. */
   readonly type: string | undefined;
   readonly name: string;
-  /** Gets the fraction done. */
-  readonly port?: MessagePort;
 }
 export interface ReadDone {
-  readonly type: string;
+  /** Of each file. */
+  readonly types: readonly string[];
   readonly title: string | null;
   readonly words: number;
   /** The document as JSON, gzip. */

@@ -8,6 +8,7 @@ import {
   documentWords,
   exportPptx,
   foldLog,
+  joinDocuments,
   openDocument,
   ReadError,
   DOCUMENT_TYPES,
@@ -15,7 +16,7 @@ import {
   type DocumentType,
   type PictureData,
 } from '@alvex/core';
-import type { ExportTask, Outcome, ReadDone, ReadTask } from './tasks.ts';
+import type { ExportTask, Outcome, ReadDone, ReadFile, ReadTask } from './tasks.ts';
 
 const PROGRESS_STEP = 0.02;
 
@@ -31,24 +32,45 @@ export default async function run(task: ReadTask | ExportTask): Promise<Outcome<
 
 const PDF_ASSETS = fileURLToPath(new URL('.', import.meta.resolve('pdfjs-dist/package.json')));
 
-async function read({ bytes, type, name, port }: ReadTask): Promise<ReadDone> {
+async function readFile({ bytes, type, name }: ReadFile, progress: (done: number) => void) {
   const known = DOCUMENT_TYPES.find((candidate) => candidate === type) ?? detectType(bytes, name);
+  return { type: known, ...(await openDocument(bytes, known, { pdfAssets: PDF_ASSETS, progress })) };
+}
+
+async function read({ files, port }: ReadTask): Promise<ReadDone> {
   let told = 0;
-  const { document, pictures } = await openDocument(bytes, known satisfies DocumentType, {
-    pdfAssets: PDF_ASSETS,
-    progress: (done) => {
+  const types: DocumentType[] = [];
+  const parts: { name: string; document: DocumentModel }[] = [];
+  const pictures = new Map<string, PictureData>();
+  for (const [i, file] of files.entries()) {
+    const progress = (part: number): void => {
+      const done = (i + part) / files.length;
       if (done - told < PROGRESS_STEP) return;
       told = done;
       port?.postMessage(done);
-    },
-  });
+    };
+    const {
+      type,
+      document,
+      pictures: own,
+    } = await readFile(file, progress).catch((error: unknown) => {
+      // Of several files the author has to be told which.
+      if (error instanceof ReadError && files.length > 1)
+        throw new ReadError(error.code, { file: file.name, ...error.place }, { cause: error });
+      throw error;
+    });
+    types.push(type);
+    parts.push({ name: file.name, document });
+    for (const picture of own) pictures.set(picture.id, picture);
+  }
   port?.close();
+  const document = parts.length === 1 ? parts[0]!.document : joinDocuments(parts);
   return {
-    type: known,
+    types,
     title: document.title,
     words: documentWords(document),
     packed: gzipSync(JSON.stringify(document), { level: 4 }),
-    pictures: pictures.map(({ id, mime, bytes: data }) => ({ id, mime, bytes: data })),
+    pictures: [...pictures.values()].map(({ id, mime, bytes }) => ({ id, mime, bytes })),
   };
 }
 

@@ -2,7 +2,7 @@
 import { createHash, randomUUID } from 'node:crypto';
 import type { DeckSummary } from '@alvex/contract';
 import { READER_VERSION } from '@alvex/core';
-import { putBlob } from '../db/blobs.ts';
+import { getBlob, putBlob } from '../db/blobs.ts';
 import { getDeck, insertDeck, summary } from '../db/decks.ts';
 import { putDocument } from '../db/documents.ts';
 import { TaskStopped } from '../jobs/pool.ts';
@@ -15,6 +15,15 @@ export interface NewFile {
   readonly type: string | undefined;
 }
 
+/** One of several files of which a deck was made, as it is kept. */
+export interface PartFile {
+  readonly name: string;
+  readonly type: string;
+  readonly hash: string;
+}
+/** Type of a deck whose original is a list of files. */
+export const PARTS = 'parts';
+
 const MIMES: Readonly<Record<string, string>> = {
   docx: 'application/vnd.openxmlformats-officedocument.wordprocessingml.document',
   odt: 'application/vnd.oasis.opendocument.text',
@@ -26,43 +35,76 @@ const MIMES: Readonly<Record<string, string>> = {
   text: 'text/plain',
 };
 
-/** @throws ReadError, AppError `reading-stopped` or `cancelled`. */
+/**
+ * Makes a deck of one file, or of several that become parts of one document.
+ * @throws ReadError, AppError `reading-stopped` or `cancelled`.
+ */
 export async function createDeck(
   context: Context,
-  file: NewFile,
+  files: readonly NewFile[],
   progress: ((done: number) => void) | undefined,
   cancel: AbortSignal,
 ): Promise<DeckSummary> {
   const { db, pool, workspace } = context;
   const read = await pool
-    .read({ bytes: file.bytes, type: file.type, name: file.fileName }, progress, cancel)
+    .read({ files: files.map(({ bytes, type, fileName }) => ({ bytes, type, name: fileName })) }, progress, cancel)
     .catch((error: unknown) => {
       if (error instanceof TaskStopped)
         throw new AppError(error.cancelled ? 'cancelled' : 'reading-stopped', undefined, { cause: error });
       throw error;
     });
-  const original = createHash('sha256').update(file.bytes).digest('hex');
-  await putBlob(db, workspace, {
-    hash: original,
-    mime: MIMES[read.type] ?? 'application/octet-stream',
-    bytes: file.bytes,
-  });
+  const kept: PartFile[] = [];
+  for (const [i, { bytes, fileName }] of files.entries())
+    kept.push({ name: fileName, type: read.types[i]!, hash: await keepFile(context, bytes, read.types[i]!) });
+  const [only] = kept;
+  const original = kept.length === 1 ? only! : { ...(await keepParts(context, kept)), type: PARTS };
   for (const { id, mime, bytes } of read.pictures) await putBlob(db, workspace, { hash: id, mime, bytes });
-  await putDocument(db, { workspace, original, type: read.type, reader: READER_VERSION }, read.packed);
+  await putDocument(
+    db,
+    { workspace, original: original.hash, type: original.type, reader: READER_VERSION },
+    read.packed,
+  );
   const id = randomUUID();
-  const name = (read.title ?? file.fileName.replace(/\.[^.]+$/, '')).trim().slice(0, 200) || 'Untitled';
+  const name = (read.title ?? only!.name.replace(/\.[^.]+$/, '')).trim().slice(0, 200) || 'Untitled';
   await insertDeck(
     db,
     {
       id,
       workspace_id: workspace,
       name,
-      file_name: file.fileName.slice(0, 255),
-      type: read.type,
-      original,
+      file_name: original.name.slice(0, 255),
+      type: original.type,
+      original: original.hash,
       words: read.words,
     },
     context.now(),
   );
   return summary((await getDeck(db, workspace, id))!);
+}
+
+/** Keeps a file byte for byte. @returns The hash by which it is known. */
+export async function keepFile({ db, workspace }: Context, bytes: Uint8Array, type?: string): Promise<string> {
+  const hash = createHash('sha256').update(bytes).digest('hex');
+  await putBlob(db, workspace, { hash, mime: MIMES[type ?? ''] ?? 'application/octet-stream', bytes });
+  return hash;
+}
+
+/** Files that were kept before. @throws AppError `file-not-found`. */
+export async function partsOf(
+  { db, workspace }: Context,
+  parts: readonly { readonly hash: string; readonly name: string }[],
+): Promise<readonly NewFile[]> {
+  return Promise.all(
+    parts.map(async ({ hash, name }) => {
+      const blob = await getBlob(db, workspace, hash);
+      if (blob === undefined) throw new AppError('file-not-found');
+      return { bytes: blob.bytes, fileName: name, type: undefined };
+    }),
+  );
+}
+
+/** The original of a deck of several files is the list of them. */
+async function keepParts(context: Context, parts: readonly PartFile[]): Promise<{ hash: string; name: string }> {
+  const hash = await keepFile(context, Buffer.from(JSON.stringify(parts)));
+  return { hash, name: `${parts.length} files: ${parts.map(({ name }) => name).join(', ')}` };
 }

@@ -1,12 +1,14 @@
 /** Finding, opening, naming, deleting decks, and adding to their logs. */
 import type { AppendEntries, DeckSummary, OpenDeck } from '@alvex/contract';
 import { READER_VERSION, type DocumentModel, type LogEntry } from '@alvex/core';
+import { zipSync } from 'fflate';
 import { gunzipSync } from 'node:zlib';
 import { getBlob, putBlob, type Blob } from '../db/blobs.ts';
 import { appendEntries, entriesAfter, getDeck, listDecks, summary, updateDeck, type DeckRow } from '../db/decks.ts';
 import { getDocument, putDocument } from '../db/documents.ts';
 import { AppError } from './app-error.ts';
 import type { Context } from './context.ts';
+import { PARTS, type PartFile } from './create-deck.ts';
 
 export const recentDecks = async ({ db, workspace }: Context): Promise<readonly DeckSummary[]> =>
   (await listDecks(db, workspace)).map(summary);
@@ -53,14 +55,45 @@ export async function append(context: Context, id: string, { base, entries }: Ap
   return { ok: false, version: base + newer.length, newer };
 }
 
+/** The original of a deck, byte for byte; of several files a ZIP archive that holds them as they were. */
 export async function originalOf(
   context: Context,
   id: string,
-): Promise<{ readonly blob: Blob; readonly fileName: string }> {
+): Promise<{ readonly blob: Omit<Blob, 'hash'>; readonly fileName: string }> {
   const row = await existing(context, id);
-  const blob = await getBlob(context.db, context.workspace, row.original);
-  if (blob === undefined) throw new AppError('not-found');
-  return { blob, fileName: row.file_name };
+  const files = await filesOf(context, row);
+  if (row.type !== PARTS) {
+    const [{ bytes, mime, name }] = files as [KeptFile];
+    return { blob: { bytes, mime }, fileName: name };
+  }
+  const names = new Map<string, Uint8Array>();
+  for (const { name, bytes } of files) {
+    let unique = name;
+    for (let i = 2; names.has(unique); i++) unique = `${i} ${name}`;
+    names.set(unique, bytes);
+  }
+  const zip = zipSync(Object.fromEntries(names), { level: 0, mtime: new Date('1980-01-01T00:00:00') });
+  return { blob: { bytes: zip, mime: 'application/zip' }, fileName: `${row.name}.zip` };
+}
+
+interface KeptFile {
+  readonly name: string;
+  readonly type: string;
+  readonly mime: string;
+  readonly bytes: Uint8Array;
+}
+
+/** The files that a deck was made of, in their order. */
+async function filesOf({ db, workspace }: Context, row: DeckRow): Promise<readonly KeptFile[]> {
+  const fetch = async (hash: string): Promise<Blob> => {
+    const blob = await getBlob(db, workspace, hash);
+    if (blob === undefined) throw new AppError('not-found');
+    return blob;
+  };
+  const original = await fetch(row.original);
+  if (row.type !== PARTS) return [{ ...original, name: row.file_name, type: row.type }];
+  const parts = JSON.parse(Buffer.from(original.bytes).toString('utf8')) as readonly PartFile[];
+  return Promise.all(parts.map(async ({ name, type, hash }) => ({ ...(await fetch(hash)), name, type })));
 }
 
 /** The document of a deck, gzip; read again from the original where the cache has none of today's reader. */
@@ -70,12 +103,7 @@ export async function packedDocument(context: Context, id: string): Promise<Uint
   const key = { workspace, original: row.original, type: row.type, reader: READER_VERSION };
   const cached = await getDocument(db, key);
   if (cached !== undefined) return cached;
-  const { blob } = await originalOf(context, id);
-  const read = await pool.read(
-    { bytes: blob.bytes, type: row.type, name: row.file_name },
-    undefined,
-    new AbortController().signal,
-  );
+  const read = await pool.read({ files: await filesOf(context, row) }, undefined, new AbortController().signal);
   for (const { id: hash, mime, bytes } of read.pictures) await putBlob(db, workspace, { hash, mime, bytes });
   await putDocument(db, key, read.packed);
   return read.packed;

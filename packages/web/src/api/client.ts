@@ -1,5 +1,5 @@
 /** The server's routes. */
-import type { Appended, CreationLine, DeckSummary, ErrorBody, OpenDeck, Stale } from '@alvex/contract';
+import type { Appended, CreationLine, DeckSummary, ErrorBody, KeptFile, OpenDeck, Stale } from '@alvex/contract';
 import type { LogEntry } from '@alvex/core';
 
 /** A failure that the server told, or that it could not be reached. */
@@ -80,6 +80,29 @@ export interface NewDocument {
   readonly type?: string;
 }
 
+const BYTES = { 'Content-Type': 'application/octet-stream' };
+const WATCHED = { Accept: 'application/x-ndjson' };
+
+/** Makes a deck of several files, as parts of one document in this order. Sending counts as half of the way. */
+export async function createDeckOfParts(
+  documents: readonly NewDocument[],
+  progress: (done: number) => void,
+  signal: AbortSignal,
+): Promise<DeckSummary> {
+  const parts: { hash: string; name: string }[] = [];
+  for (const { body, name } of documents) {
+    const response = await request('/api/files', { method: 'POST', body, signal, headers: BYTES });
+    parts.push({ hash: ((await response.json()) as KeptFile).hash, name });
+    progress(parts.length / documents.length / 2);
+  }
+  const response = await request('/api/decks', {
+    ...json('POST', { parts }),
+    signal,
+    headers: { ...WATCHED, 'Content-Type': 'application/json' },
+  });
+  return creation(response, (done) => progress(0.5 + done / 2));
+}
+
 /**
  * Sends a document and follows its reading.
  * @throws ApiError with the reader's reason; DOMException `AbortError` when cancelled.
@@ -94,8 +117,12 @@ export async function createDeck(
     method: 'POST',
     body,
     signal,
-    headers: { Accept: 'application/x-ndjson', 'Content-Type': 'application/octet-stream' },
+    headers: { ...WATCHED, ...BYTES },
   });
+  return creation(response, progress);
+}
+
+async function creation(response: Response, progress: (done: number) => void): Promise<DeckSummary> {
   for await (const line of lines(response)) {
     const said = JSON.parse(line) as CreationLine;
     if ('progress' in said) progress(said.progress);

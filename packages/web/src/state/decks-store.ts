@@ -4,6 +4,7 @@ import { create } from 'zustand';
 import {
   ApiError,
   createDeck,
+  createDeckOfParts,
   deleteDeck,
   listDecks,
   renameDeck,
@@ -46,18 +47,19 @@ export async function refreshDecks(): Promise<void> {
 }
 
 /** Makes a deck of a document. @returns undefined when it failed or was cancelled; the reason is shown. */
-export async function bringIn(document: NewDocument): Promise<DeckSummary | undefined> {
+export async function bringIn(...documents: readonly NewDocument[]): Promise<DeckSummary | undefined> {
   const abort = new AbortController();
-  set({ failure: null, reading: { name: document.name, done: 0, cancel: () => abort.abort() } });
+  const [document] = documents;
+  if (document === undefined) return undefined;
+  const name = documents.length === 1 ? document.name : `${documents.length} files`;
+  const progress = (done: number) => set((state) => ({ reading: state.reading && { ...state.reading, done } }));
+  set({ failure: null, reading: { name, done: 0, cancel: () => abort.abort() } });
   try {
-    return await createDeck(
-      document,
-      (done) => set((state) => ({ reading: state.reading && { ...state.reading, done } })),
-      abort.signal,
-    );
+    return documents.length === 1
+      ? await createDeck(document, progress, abort.signal)
+      : await createDeckOfParts(documents, progress, abort.signal);
   } catch (error) {
-    if (!(error instanceof DOMException && error.name === 'AbortError'))
-      set({ failure: failureOf(error, document.name) });
+    if (!(error instanceof DOMException && error.name === 'AbortError')) set({ failure: failureOf(error, name) });
     return undefined;
   } finally {
     set({ reading: null });

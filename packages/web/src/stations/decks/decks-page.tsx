@@ -9,7 +9,9 @@ import { closeDeck } from '../../state/deck-store.ts';
 import { count, dayAndTime } from '../../ui/format.ts';
 import { NameField } from '../../ui/name-field.tsx';
 import { Action, Heading, Notice, Small } from '../../ui/recipes.tsx';
+import { FilesPanel } from './files-panel.tsx';
 import { PastePanel } from './paste-panel.tsx';
+import { StarterPanel } from './starter-panel.tsx';
 
 const Drop = chakra('div', {
   base: {
@@ -40,12 +42,17 @@ const Row = chakra('li', {
 });
 const Track = chakra('div', { base: { height: '4px', bg: 'line', width: '100%', maxW: '360px', overflow: 'hidden' } });
 
-const ACCEPTED = '.docx,.docm,.md,.markdown,.html,.htm,.txt';
+const ACCEPTED = '.docx,.docm,.odt,.rtf,.pdf,.md,.markdown,.html,.htm,.opml,.txt';
 
 export function DecksPage() {
   const { decks, failure, reading, deleted } = useDecks();
   const [over, setOver] = useState(false);
-  const [pasting, setPasting] = useState(false);
+  const [open, setOpen] = useState<'paste' | 'start' | null>(null);
+  const [several, setSeveral] = useState<readonly NewDocument[]>([]);
+  const close = () => {
+    setOpen(null);
+    setSeveral([]);
+  };
   const chooser = useRef<HTMLInputElement>(null);
   const navigate = useNavigate();
   useEffect(() => {
@@ -53,15 +60,19 @@ export function DecksPage() {
     void refreshDecks();
   }, []);
 
-  const take = async (document: NewDocument) => {
-    const deck = await bringIn(document);
-    if (deck !== undefined) await navigate(`/decks/${deck.id}/slides`);
+  const take = async (documents: readonly NewDocument[], station = 'slides') => {
+    const deck = await bringIn(...documents);
+    if (deck !== undefined) await navigate(`/decks/${deck.id}/${station}`);
+  };
+  const takeFiles = (files: FileList | null) => {
+    const documents = [...(files ?? [])].map((file): NewDocument => ({ body: file, name: file.name }));
+    if (documents.length > 1) setSeveral(documents);
+    else if (documents.length === 1) void take(documents);
   };
   const drop = (event: DragEvent) => {
     event.preventDefault();
     setOver(false);
-    const file = event.dataTransfer.files[0];
-    if (file !== undefined) void take({ body: file, name: file.name });
+    takeFiles(event.dataTransfer.files);
   };
 
   return (
@@ -76,7 +87,11 @@ export function DecksPage() {
       {failure !== null && (
         <Notice tone="fault" role="alert">
           <Box flex="1" minW="240px">
-            <b>{failure.file === undefined ? 'That did not work' : `${failure.file} was not brought in`}</b>
+            <b>
+              {failure.file === undefined
+                ? 'That did not work'
+                : `${failure.file} ${/^\d+ files$/.test(failure.file) ? 'were' : 'was'} not brought in`}
+            </b>
             <Box>{failure.message}</Box>
             {failure.kept !== undefined && <Box color="soft">{failure.kept}</Box>}
           </Box>
@@ -112,8 +127,12 @@ export function DecksPage() {
             Cancel
           </Action>
         </Drop>
-      ) : pasting ? (
-        <PastePanel take={(document) => void take(document)} close={() => setPasting(false)} />
+      ) : several.length > 0 ? (
+        <FilesPanel files={several} take={(...documents) => void take(documents)} close={close} />
+      ) : open === 'paste' ? (
+        <PastePanel take={(document) => void take([document])} close={close} />
+      ) : open === 'start' ? (
+        <StarterPanel take={(document) => void take([document], 'document')} close={close} />
       ) : (
         <Drop
           over={over}
@@ -124,27 +143,28 @@ export function DecksPage() {
           onDragLeave={() => setOver(false)}
           onDrop={drop}
         >
-          <Heading as="h2">Drop a document here</Heading>
+          <Heading as="h2">Drop documents here</Heading>
           <Small>
-            DOCX, Markdown, HTML or plain text. Its headings become slides, its text your notes. The file itself is not
-            changed.
+            DOCX, ODT, RTF, PDF, Markdown, HTML, OPML or plain text. Headings become slides, text your notes. Several
+            files become parts of one document. The files themselves are not changed.
           </Small>
           <Box display="flex" gap="10px">
             <Action look="main" onClick={() => chooser.current?.click()}>
-              Choose a file
+              Choose files
             </Action>
-            <Action onClick={() => setPasting(true)}>Paste text</Action>
+            <Action onClick={() => setOpen('paste')}>Paste text</Action>
+            <Action onClick={() => setOpen('start')}>Start an outline</Action>
           </Box>
           <input
             ref={chooser}
             type="file"
+            multiple
             accept={ACCEPTED}
             hidden
             aria-label="Document"
             onChange={(event) => {
-              const file = event.target.files?.[0];
+              takeFiles(event.target.files);
               event.target.value = '';
-              if (file !== undefined) void take({ body: file, name: file.name });
             }}
           />
         </Drop>

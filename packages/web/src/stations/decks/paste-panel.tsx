@@ -1,7 +1,7 @@
-/** Takes pasted text: rich text keeps its headings, lists and tables, plain text is read as Markdown. */
+/** Takes pasted text: rich text keeps its headings, lists and tables; plain text is Markdown or an outline. */
 import { Box, chakra } from '@chakra-ui/react';
 import { useState, type ClipboardEvent } from 'react';
-import { countWords } from '@alvex/core';
+import { countWords, looksLikeMarkdown } from '@alvex/core';
 import type { NewDocument } from '../../api/client.ts';
 import { count } from '../../ui/format.ts';
 import { Action, Notice, Small } from '../../ui/recipes.tsx';
@@ -42,15 +42,20 @@ export function PastePanel({
     setText(event.clipboardData.getData('text/plain'));
   };
   const make = () => {
-    const [body, type] = rich === null ? [text, 'markdown'] : [rich, 'html'];
-    take({ body: new Blob([body]), name: rich === null ? 'Pasted text.md' : 'Pasted text.html', type });
+    // Plain text is Markdown where it looks like it, else an outline by its indents.
+    const [body, type] = rich === null ? [text, looksLikeMarkdown(text) ? 'markdown' : 'text'] : [rich, 'html'];
+    take({
+      body: new Blob([body]),
+      name: `Pasted text.${type === 'html' ? 'html' : type === 'text' ? 'txt' : 'md'}`,
+      type,
+    });
   };
   return (
     <Box display="grid" gap="10px">
       <Area
         autoFocus
         aria-label="Text"
-        placeholder="Paste or write here. A line that begins with # is a heading, one with - a list item."
+        placeholder="Paste or write here. A line that begins with # is a heading, one with - a list item; indented lines are an outline."
         value={text}
         readOnly={rich !== null}
         onChange={(event) => setText(event.target.value)}

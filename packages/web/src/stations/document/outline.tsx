@@ -10,6 +10,7 @@ import { count, grouped } from '../../ui/format.ts';
 import { Heading, Small } from '../../ui/recipes.tsx';
 import { VirtualRows } from '../../ui/virtual-rows.tsx';
 import { moveBranch, shiftBranches, together } from './line-actions.ts';
+import { Parts } from './parts.tsx';
 import { makeOutline, type OutlineEntry } from './make-outline.ts';
 
 const Side = chakra('aside', {
@@ -93,6 +94,7 @@ export function Outline({ blocks, words, go }: Props) {
   };
   return (
     <Side aria-label="Outline" ref={scroller}>
+      <Parts blocks={blocks} go={go} />
       <Heading fontSize="lg">Outline</Heading>
       <Small mb="10px">
         {count(outline.length, 'heading')}, {count(words, 'word')}

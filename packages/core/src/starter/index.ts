@@ -1,0 +1,2 @@
+export * from './purposes.ts';
+export * from './start-outline.ts';
