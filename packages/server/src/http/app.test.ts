@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import type { DeckSummary, ErrorBody, OpenDeck, Stale } from '@alvex/contract';
 import type { LogEntry } from '@alvex/core';
-import { strToU8, zipSync } from 'fflate';
+import { strToU8, unzipSync, zipSync } from 'fflate';
 import { createHash } from 'node:crypto';
 import { once } from 'node:events';
 import { readFileSync } from 'node:fs';
@@ -287,4 +287,89 @@ test('unknown addresses get the one kind of error', async () => {
 test('migrating twice changes nothing', async () => {
   await migrate(real.context.db);
   expect((await call('/api/decks')).status).toBe(200);
+});
+
+describe('several files', () => {
+  const keep = async (content: string): Promise<string> =>
+    ((await (await call('/api/files', { method: 'POST', body: content })).json()) as { hash: string }).hash;
+  const join = (parts: readonly object[]): Promise<Response> =>
+    call('/api/decks', {
+      method: 'POST',
+      body: JSON.stringify({ parts }),
+      headers: { 'Content-Type': 'application/json' },
+    });
+
+  test('become parts of one document, and come back as they were', async () => {
+    const parts = [
+      { name: 'a.md', hash: await keep('# One\n\na\n') },
+      { name: 'b.txt', hash: await keep('Two\n===\n\nb\n') },
+      { name: 'a.md', hash: await keep('# Three\n') },
+    ];
+    const { deck } = (await (await join(parts)).json()) as { deck: DeckSummary };
+    expect(deck).toMatchObject({ type: 'parts', fileName: '3 files: a.md, b.txt, a.md', words: 5 });
+    const zip = unzipSync(new Uint8Array(await (await call(`/api/decks/${deck.id}/original`)).arrayBuffer()));
+    expect(Object.entries(zip).map(([name, bytes]) => [name, Buffer.from(bytes).toString()])).toEqual([
+      ['a.md', '# One\n\na\n'],
+      ['b.txt', 'Two\n===\n\nb\n'],
+      ['2 a.md', '# Three\n'],
+    ]);
+    // Without the cache they are read again, to the same document.
+    const packed = await packedDocument(real.context, deck.id);
+    await real.context.db('documents').delete();
+    expect(Buffer.compare(Buffer.from(await packedDocument(real.context, deck.id)), Buffer.from(packed))).toBe(0);
+  });
+
+  test('of which one cannot be read or is not there make no deck', async () => {
+    const good = { name: 'a.md', hash: await keep('# One\n') };
+    const bad = { name: 'b.docx', hash: await keep('no package') };
+    expect(await failure(await join([good, bad]))).toMatchObject({ status: 422, code: 'not-a-zip', place: 'b.docx' });
+    expect(await failure(await join([good, { name: 'c.md', hash: '0'.repeat(64) }]))).toMatchObject({
+      status: 404,
+      code: 'file-not-found',
+    });
+    expect(await failure(await join([]))).toMatchObject({ status: 400 });
+  });
+});
+
+test('changes of structure and text, and groups of edits, are kept and given back', async () => {
+  const deck = await newDeck('# One\n\ntext\n');
+  const entries: readonly LogEntry[] = [
+    { kind: 'shape', shapes: [{ block: 'x' as never, as: { kind: 'heading', level: 2 } }] },
+    {
+      kind: 'all',
+      edits: [
+        { kind: 'leave', blocks: ['x' as never], as: 'advert' },
+        { kind: 'keep', blocks: ['x' as never] },
+        { kind: 'describe', block: 'x' as never, alt: 'The gate' },
+      ],
+    },
+    {
+      kind: 'write',
+      replaces: ['x' as never],
+      after: null,
+      blocks: [
+        { kind: 'paragraph', id: 'x' as never, runs: [{ text: 'a', link: 'https://a.example/' }] },
+        {
+          kind: 'table',
+          id: 'y' as never,
+          table: { columns: 1, rows: [{ header: true, cells: [{ runs: [], columns: 1, rows: 1 }] }] },
+        },
+      ],
+    },
+    { kind: 'breaks', start: true },
+  ];
+  expect((await post(`/api/decks/${deck.id}/entries`, { base: 0, entries })).status).toBe(200);
+  expect(((await (await call(`/api/decks/${deck.id}`)).json()) as OpenDeck).log).toEqual(entries);
+  for (const entry of [
+    { kind: 'shape', shapes: [{ block: 'x', as: { kind: 'heading', level: 7 } }] },
+    { kind: 'leave', blocks: ['x'], as: 'because' },
+    { kind: 'all', edits: [{ kind: 'undo' }] },
+    {
+      kind: 'write',
+      replaces: [],
+      after: null,
+      blocks: [{ kind: 'paragraph', id: 'x', runs: [{ text: 'a', link: 'javascript:x' }] }],
+    },
+  ])
+    expect((await post(`/api/decks/${deck.id}/entries`, { base: 4, entries: [entry] })).status).toBe(400);
 });

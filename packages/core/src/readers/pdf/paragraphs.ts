@@ -88,23 +88,25 @@ function firstWordFits(before: Line, line: Line, edge: number): boolean {
   return edge - before.right > width * 1.3 + line.size * 1.5;
 }
 
-/** Where lines of one left edge end: the farthest of them, if several reach about as far, else the column. */
+/** Where lines of one left edge and size end: where many of them end, else the column. */
 function edgesOf(lines: readonly Line[]): (line: Line) => number {
   const groups = new Map<string, number[]>();
-  const keyOf = ({ page, x, column }: Line): string => `${page} ${Math.round(column[0])} ${Math.round(x / 3)}`;
+  const keyOf = ({ page, x, size, column }: Line): string =>
+    `${page} ${Math.round(column[0])} ${Math.round(x / 3)} ${Math.round(size)}`;
   for (const line of lines) {
     const group = groups.get(keyOf(line));
     if (group === undefined) groups.set(keyOf(line), [line.right]);
     else group.push(line.right);
   }
+  const edges = new Map<string, { readonly at: number; readonly count: number; readonly near: number }>();
+  for (const [key, rights] of groups) {
+    rights.sort((a, b) => a - b);
+    const at = rights[Math.floor((rights.length - 1) * 0.95)]!;
+    edges.set(key, { at, count: rights.length, near: rights.filter((right) => right >= at * 0.93).length });
+  }
   return (line) => {
-    const [, to] = line.column;
-    const group = groups.get(keyOf(line)) ?? [];
-    const farthest = Math.max(...group);
-    const reaching = group.filter((right) => right >= farthest - (to - line.x) * 0.1).length;
-    return group.length >= 3 && reaching >= group.length * 0.4 && farthest - line.x > (to - line.x) * 0.5
-      ? farthest
-      : to;
+    const { at, count, near } = edges.get(keyOf(line))!;
+    return count >= 4 && near >= count * 0.4 && at - line.x > 80 ? Math.min(at, line.column[1]) : line.column[1];
   };
 }
 

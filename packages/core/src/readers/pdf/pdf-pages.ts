@@ -235,8 +235,14 @@ const ONE_BIT = 1;
 const RGB = 2;
 
 function encodePng({ width, height, kind, data }: Bitmap): Uint8Array {
-  const bytes = Uint8Array.from(data!);
-  if (kind !== ONE_BIT) return encode({ width, height, data: bytes, depth: 8, channels: kind === RGB ? 3 : 4 });
+  if (kind !== ONE_BIT) {
+    const channels = kind === RGB ? 3 : 4;
+    // A damaged picture has too few bytes, or too many.
+    const pixels = new Uint8Array(width * height * channels);
+    pixels.set(data!.subarray(0, pixels.length));
+    return encode({ width, height, data: pixels, depth: 8, channels });
+  }
+  const bytes = data!;
   const gray = new Uint8Array(width * height);
   const stride = (width + 7) >> 3;
   for (let y = 0; y < height; y++)

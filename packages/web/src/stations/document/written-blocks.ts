@@ -108,7 +108,7 @@ function inline(runs: Runs): JSONContent[] {
     return run.text
       .split('\n')
       .flatMap((text, i): JSONContent[] => [
-        ...(i > 0 ? [{ type: 'hardBreak' }] : []),
+        ...(i > 0 ? [{ type: 'hardBreak', ...(marks.length === 0 ? {} : { marks }) }] : []),
         ...(text === '' ? [] : [{ type: 'text', text, ...(marks.length === 0 ? {} : { marks }) }]),
       ]);
   });
@@ -220,8 +220,7 @@ export function fromEditor(
 function runsOf(node: JSONContent): Runs {
   const runs = mergeRuns(
     (node.content ?? []).map((child): Run => {
-      if (child.type === 'hardBreak') return { text: '\n' };
-      const run: { -readonly [K in keyof Run]: Run[K] } = { text: child.text ?? '' };
+      const run: { -readonly [K in keyof Run]: Run[K] } = { text: child.type === 'hardBreak' ? '\n' : (child.text ?? '') };
       for (const mark of child.marks ?? []) {
         if (mark.type === 'bold' || mark.type === 'italic' || mark.type === 'strike' || mark.type === 'code')
           run[mark.type] = true;

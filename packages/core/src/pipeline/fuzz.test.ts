@@ -1,0 +1,72 @@
+/** Damaged files of every format: never a crash, a hang or a lost word. ALVEX_FUZZ sets how many of each; ALVEX_SEED where to begin. */
+import { expect, test } from '@jest/globals';
+import { strToU8, unzipSync, zipSync } from 'fflate';
+import { existsSync, readdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { ReadError } from '../base/index.ts';
+import { detectType } from '../readers/index.ts';
+import { findings, lookAlikes } from '../structure/index.ts';
+import { random } from '../test/build.ts';
+import { mutate } from '../test/mutate.ts';
+import { convert } from './convert.ts';
+import { openDocument } from './open-document.ts';
+
+const rounds = Number(process.env['ALVEX_FUZZ'] ?? 12);
+const seed = Number(process.env['ALVEX_SEED'] ?? 1);
+const MOST_SECONDS = 10;
+const MOST_MEGABYTES = 1024;
+const fixtures = join(import.meta.dirname, '../../fixtures');
+const names = readdirSync(fixtures).filter((name) => existsSync(join(fixtures, name, inputOf(name))));
+
+function inputOf(name: string): string {
+  return readdirSync(join(fixtures, name)).find((file) => file.startsWith('input.')) ?? '';
+}
+
+/** Packages are damaged within their parts too: what is wrong outside of them is found at once. */
+function damaged(bytes: Uint8Array, file: string, next: () => number): Uint8Array {
+  if (!/\.(docx|odt)$/.test(file) || next() < 0.3) return mutate(bytes, next);
+  const parts = unzipSync(bytes);
+  const inner = Object.keys(parts).filter((part) => part.endsWith('.xml') || part.endsWith('.rels'));
+  const part = inner[Math.floor(next() * inner.length)]!;
+  return zipSync({ ...parts, [part]: mutate(parts[part]!, next) }, { level: 1 });
+}
+
+test.each(names)(
+  '%s, damaged',
+  async (name) => {
+    const file = inputOf(name);
+    const original = new Uint8Array(readFileSync(join(fixtures, name, file)));
+    for (let i = 0; i < rounds; i++) {
+      const next = random(seed * 1000 + i);
+      const bytes = damaged(original, file, next);
+      const start = performance.now();
+      const told = `${name}, seed ${seed * 1000 + i}`;
+      try {
+        const { document } = await openDocument(bytes, detectType(bytes, file));
+        lookAlikes(document);
+        findings(document, { titleFits: () => true });
+        expect([told, convert(document, []).ledger.lost]).toEqual([told, 0]);
+      } catch (error) {
+        // The one error of readers has a code and a sentence; anything else is a fault of ours.
+        if (!(error instanceof ReadError)) throw new Error(told, { cause: error });
+        expect(error.message).not.toBe('');
+      }
+      expect([told, performance.now() - start < MOST_SECONDS * 1000]).toEqual([told, true]);
+    }
+    expect(process.resourceUsage().maxRSS / 1024).toBeLessThan(MOST_MEGABYTES);
+  },
+  600_000,
+);
+
+test('files of nothing but noise are refused or read', async () => {
+  for (let i = 0; i < rounds * 3; i++) {
+    const next = random(seed * 7919 + i);
+    const bytes = Uint8Array.from({ length: 1 + Math.floor(next() * 3000) }, () => Math.floor(next() * 256));
+    for (const start of ['', 'PK\u0003\u0004', '{\\rtf1', '%PDF-1.7\n', '<html>', '<opml>']) {
+      const file = Uint8Array.from(Buffer.concat([strToU8(start), bytes]));
+      await Promise.resolve()
+        .then(() => openDocument(file, detectType(file, 'noise')))
+        .catch((error: unknown) => expect(error).toBeInstanceOf(ReadError));
+    }
+  }
+}, 120_000);

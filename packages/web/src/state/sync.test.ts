@@ -1,0 +1,88 @@
+import { afterEach, beforeEach, expect, jest, test } from '@jest/globals';
+import type { LogEntry } from '@alvex/core';
+import { Sync, type SyncState } from './sync.ts';
+
+const cut = (block: string): LogEntry => ({ kind: 'cut', block });
+type Answer = { readonly status: number; readonly body: unknown } | 'away';
+let answers: Answer[] = [];
+let sent: { base: number; entries: LogEntry[] }[] = [];
+let states: SyncState[] = [];
+let merged: (readonly [readonly LogEntry[], number])[] = [];
+let sync: Sync;
+
+beforeEach(() => {
+  jest.useFakeTimers({ doNotFake: ['setImmediate', 'nextTick', 'queueMicrotask'] });
+  [answers, sent, states, merged] = [[], [], [], []];
+  Object.assign(globalThis, {
+    window: { addEventListener: () => undefined, removeEventListener: () => undefined },
+    fetch: (_path: string, init: RequestInit) => {
+      sent.push(JSON.parse(init.body as string) as (typeof sent)[number]);
+      const answer = answers.shift() ?? 'away';
+      if (answer === 'away') return Promise.reject(new TypeError('no network'));
+      return Promise.resolve(new Response(JSON.stringify(answer.body), { status: answer.status }));
+    },
+  });
+  sync = new Sync(
+    'deck',
+    3,
+    (state) => states.push(state),
+    (entries, unsent) => merged.push([entries, unsent]),
+  );
+});
+afterEach(() => {
+  sync.stop();
+  jest.useRealTimers();
+});
+const settle = async (): Promise<void> => {
+  for (let i = 0; i < 20; i++) await new Promise((resolve) => setImmediate(resolve));
+};
+
+test('entries are sent in order against the version that is known, and then kept', async () => {
+  answers = [
+    { status: 200, body: { version: 4 } },
+    { status: 200, body: { version: 5 } },
+  ];
+  sync.push([cut('a')]);
+  sync.push([cut('b')]);
+  await settle();
+  expect(sent).toEqual([
+    { base: 3, entries: [cut('a')] },
+    { base: 4, entries: [cut('b')] },
+  ]);
+  expect(states.at(-1)).toMatchObject({ state: 'kept', waiting: 0 });
+});
+
+test('what others wrote comes first, then ours is sent again behind it', async () => {
+  answers = [
+    { status: 409, body: { version: 5, newer: [cut('x'), cut('y')] } },
+    { status: 200, body: { version: 6 } },
+  ];
+  sync.push([cut('a')]);
+  await settle();
+  expect(merged).toEqual([[[cut('x'), cut('y')], 1]]);
+  expect(sent.map(({ base }) => base)).toEqual([3, 5]);
+  expect(states.at(-1)).toMatchObject({ state: 'kept', merged: 2 });
+});
+
+test('while the server is away entries wait, and are sent when it is back', async () => {
+  answers = ['away', { status: 200, body: { version: 5 } }];
+  sync.push([cut('a')]);
+  await settle();
+  sync.push([cut('b')]);
+  expect(states.at(-1)).toMatchObject({ state: 'sending' });
+  await settle();
+  jest.advanceTimersByTime(2500);
+  await settle();
+  expect(sent.at(-1)).toEqual({ base: 3, entries: [cut('a'), cut('b')] });
+  expect(states.at(-1)).toMatchObject({ state: 'kept', waiting: 0 });
+});
+
+test('what the server refuses is not sent for ever', async () => {
+  answers = [{ status: 400, body: { error: { code: 'bad-request', message: 'no' } } }];
+  sync.push([cut('a')]);
+  await settle();
+  jest.advanceTimersByTime(60_000);
+  await settle();
+  expect(sent).toHaveLength(1);
+  expect(states.at(-1)).toMatchObject({ state: 'refused', waiting: 1 });
+});
