@@ -91,6 +91,24 @@ if (wanted('markdown')) {
     ours.ms / parse.ms <= 1.5,
   );
 }
+if (wanted('readers'))
+  for (const [format, what, floorName] of [
+    ['html', '1 MB of HTML', 'parse5’s own parse'],
+    ['odt', 'ODT of 5 MB of XML', 'unzip and SAX'],
+    ['rtf', '5 MB of RTF', 'its tokens'],
+    ['text', '5 MB of plain text', 'its lines'],
+    ['opml', '1 MB of OPML', 'SAX'],
+    ['markdown', '10 MB of Markdown', 'markdown-it’s own parse'],
+    ['pdf', 'PDF of 100 pages', 'pdfjs’ own texts and operators'],
+  ]) {
+    const [ours, floor] = inTurns('readers', ['ours', 'floor'], format);
+    row(
+      `${what}, to ${floorName}`,
+      `${times(ours.ms / floor.ms)} (${ms(ours.ms)} / ${ms(floor.ms)}), ${Math.round(ours.peakMegabytes)} MB at most`,
+      '',
+      true,
+    );
+  }
 if (wanted('deck')) {
   const scratch = run('deck', 'scratch');
   const edit = run('deck', 'edit');

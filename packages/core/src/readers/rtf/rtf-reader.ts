@@ -8,7 +8,9 @@ import { GatheredText } from '../gathered-text.ts';
 import type { PictureStore } from '../picture-store.ts';
 import { draftBreak, type Draft } from '../read-result.ts';
 import { styleUse, type StyleUse } from '../style-names.ts';
-import { TableDraft } from '../table-draft.ts';
+import { SYMBOLS } from './charsets.ts';
+import { Definitions, type RtfStyle } from './definitions.ts';
+import { TableRows } from './table-rows.ts';
 
 type Destination =
   'text' | 'skip' | 'fonts' | 'styles' | 'picture' | 'instruction' | 'note' | 'info' | 'list-text' | 'list-table';
@@ -39,63 +41,6 @@ interface ParagraphState {
   depth: number;
   listText: string;
 }
-interface StyleEntry {
-  name: string;
-  outline: number | undefined;
-  size: number | undefined;
-  bold: boolean;
-}
-/** What a row's definition says of a cell: it goes on from the one before it, or from the one above. */
-interface CellMerge {
-  across: boolean;
-  down: boolean;
-}
-const noMerge = (): CellMerge => ({ across: false, down: false });
-
-/** `\cpg` and `\fcharset` numbers and the encodings that they name. */
-const CHARSETS: Readonly<Record<number, string>> = {
-  0: 'windows-1252',
-  77: 'macintosh',
-  128: 'shift_jis',
-  129: 'euc-kr',
-  134: 'gbk',
-  136: 'big5',
-  161: 'windows-1253',
-  162: 'windows-1254',
-  163: 'windows-1258',
-  177: 'windows-1255',
-  178: 'windows-1256',
-  186: 'windows-1257',
-  204: 'windows-1251',
-  222: 'windows-874',
-  238: 'windows-1250',
-};
-const CODE_PAGES: Readonly<Record<number, string>> = {
-  932: 'shift_jis',
-  936: 'gbk',
-  949: 'euc-kr',
-  950: 'big5',
-  10000: 'macintosh',
-  65001: 'utf-8',
-};
-const SYMBOLS: Readonly<Record<string, string>> = {
-  tab: '\t',
-  line: '\n',
-  emdash: '—',
-  endash: '–',
-  lquote: '‘',
-  rquote: '’',
-  ldblquote: '“',
-  rdblquote: '”',
-  bullet: '•',
-  emspace: '\u2003',
-  enspace: '\u2002',
-  '~': '\u00a0',
-  _: '\u2011',
-  '\\': '\\',
-  '{': '{',
-  '}': '}',
-};
 /** Destinations whose words are no text of the document; those that have words of the author's are told. */
 const SKIPPED = new Set(
   'colortbl rsidtbl generator themedata colorschememapping datastore latentstyles xmlnstbl filetbl pgptbl objdata nonshppict pnseclvl revtbl fldtype bkmkstart bkmkend atnid atnauthor atntime atnref mmathPr private template wgrffmtfilter ftnsep ftnsepc aftnsep aftnsepc protusertbl picprop'.split(
@@ -140,11 +85,8 @@ export class RtfReader {
   #text = new GatheredText();
   #before: Draft[] = [];
   #after: Draft[] = [];
-  #encoding = 'windows-1252';
-  readonly #fonts = new Map<number, { encoding: string | undefined; mono: boolean }>();
-  readonly #styles = new Map<number, StyleEntry>();
-  #fontEntry = 0;
-  #styleEntry: { id: number; entry: StyleEntry } | undefined;
+  readonly #definitions = new Definitions();
+  readonly #table = new TableRows();
   #pending: number[] = [];
   #pendingDecoder: string | undefined;
   readonly #decoders = new Map<string, TextDecoding>();
@@ -155,19 +97,7 @@ export class RtfReader {
   #noteDepth = -1;
   readonly #notes: { saved: { text: GatheredText; paragraph: ParagraphState }; drafts: Draft[] }[] = [];
   #noteNumber = 0;
-  #table: TableDraft | undefined;
-  /** Finished cells of the open row, and what the open cell holds so far. */
-  #cells: Draft[][] = [];
-  #cell: Draft[] = [];
-  #merges: CellMerge[] = [];
-  #merge = noMerge();
-  #headerRow = false;
   #unnamedPictures = 0;
-  /** Kinds of the levels of each list, by list id, then ids by override number. */
-  readonly #lists = new Map<number, boolean[]>();
-  readonly #overrides = new Map<number, number>();
-  #levels: boolean[] = [];
-  #listId = 0;
   readonly #counters = new Map<number, number[]>();
 
   constructor(report: Report, pictures: PictureStore, out: (draft: Draft) => void) {
@@ -187,8 +117,7 @@ export class RtfReader {
     const { destination } = this.#state;
     const depth = this.#stack.length;
     if (destination === 'picture' && this.#stack.at(-1)?.destination !== 'picture') this.#endPicture();
-    if (destination === 'fonts') this.#fontEntry = 0;
-    if (destination === 'styles') this.#endStyle();
+    if (destination === 'styles') this.#definitions.endStyle();
     if (this.#noteDepth === depth) this.#endNote();
     if (this.#link.at(-1)?.depth === depth) this.#link.pop();
     this.#state = this.#stack.pop() ?? START;
@@ -315,33 +244,13 @@ export class RtfReader {
     const { destination } = this.#state;
     switch (destination) {
       case 'fonts':
-        if (name === 'f') {
-          this.#fontEntry = value ?? 0;
-          this.#fonts.set(this.#fontEntry, { encoding: undefined, mono: false });
-        } else if (name === 'fcharset') this.#font().encoding = CHARSETS[value ?? 0];
-        else if (name === 'fmodern') this.#font().mono = true;
+        this.#definitions.fontWord(name, value);
         return true;
-      case 'styles': {
-        if (name === 's' || name === 'cs' || name === 'ds') {
-          this.#styleEntry = { id: name === 's' ? (value ?? 0) : -1, entry: emptyStyle() };
-          return true;
-        }
-        const { entry } = (this.#styleEntry ??= { id: 0, entry: emptyStyle() });
-        if (name === 'outlinelevel') entry.outline = value;
-        if (name === 'fs') entry.size = (value ?? 24) / 2;
-        if (name === 'b') entry.bold = value !== 0;
+      case 'styles':
+        this.#definitions.styleWord(name, value);
         return true;
-      }
       case 'list-table':
-        if (name === 'list' || name === 'listoverride') this.#levels = [];
-        // Both say the kind of number; 23 is a bullet, 255 none. The newer one stands behind and wins.
-        if (name === 'levelnfcn') this.#levels.pop();
-        if (name === 'levelnfc' || name === 'levelnfcn') this.#levels.push(value !== 23 && value !== 255);
-        if (name === 'listid') {
-          this.#listId = value ?? 0;
-          if (this.#levels.length > 0) this.#lists.set(this.#listId, this.#levels);
-        }
-        if (name === 'ls') this.#overrides.set(value ?? 0, this.#listId);
+        this.#definitions.listWord(name, value);
         return true;
       case 'picture':
         if (this.#picture && /^(pngblip|jpegblip|emfblip|wmetafile|dibitmap|wbitmap|macpict)$/.test(name))
@@ -353,9 +262,7 @@ export class RtfReader {
       case 'instruction':
         return name !== 'u';
       default:
-        if (name === 'ansicpg') this.#encoding = CODE_PAGES[value ?? 0] ?? `windows-${value ?? 1252}`;
-        if (name === 'mac') this.#encoding = 'macintosh';
-        return name === 'ansicpg' || name === 'mac';
+        return this.#definitions.encodingWord(name, value);
     }
   }
 
@@ -444,47 +351,25 @@ export class RtfReader {
       case 'intbl':
         paragraph.inTable = true;
         return;
-      case 'trowd':
-        this.#merges = [];
-        this.#merge = noMerge();
-        this.#headerRow = false;
-        return;
-      case 'trhdr':
-        this.#headerRow = true;
-        return;
-      case 'clmrg':
-        this.#merge.across = true;
-        return;
-      case 'clvmrg':
-        this.#merge.down = true;
-        return;
-      case 'cellx':
-        this.#merges.push(this.#merge);
-        this.#merge = noMerge();
-        return;
       case 'cell':
         this.#endCell();
         return;
       case 'row':
-        this.#endRow();
+        this.#table.endRow(this.#place());
         return;
+      default:
+        this.#table.word(name);
     }
   }
 
-  #font(): { encoding: string | undefined; mono: boolean } {
-    let font = this.#fonts.get(this.#fontEntry);
-    if (font === undefined) this.#fonts.set(this.#fontEntry, (font = { encoding: undefined, mono: false }));
-    return font;
-  }
-
   #currentEncoding(): string {
-    return this.#fonts.get(this.#state.font)?.encoding ?? this.#encoding;
+    return this.#definitions.encodingOf(this.#state.font);
   }
 
   #flushBytes(): void {
     if (this.#pending.length === 0) return;
     const bytes = Uint8Array.from(this.#pending);
-    const label = this.#pendingDecoder ?? this.#encoding;
+    const label = this.#pendingDecoder ?? this.#currentEncoding();
     this.#pending = [];
     this.#pendingDecoder = undefined;
     let decoder = this.#decoders.get(label);
@@ -514,11 +399,10 @@ export class RtfReader {
       case 'list-table':
         return;
       case 'fonts':
-        if (/mono|courier|consolas|typewriter/i.test(text)) this.#font().mono = true;
+        this.#definitions.fontName(text);
         return;
       case 'styles':
-        (this.#styleEntry ??= { id: 0, entry: emptyStyle() }).entry.name += text;
-        if (text.includes(';')) this.#endStyle();
+        this.#definitions.styleName(text);
         return;
       case 'picture':
         if (this.#picture) this.#picture.hex += text;
@@ -542,8 +426,8 @@ export class RtfReader {
   #appendText(text: string): void {
     const { bold, italic, strike, hidden, caps, position, size, font } = this.#state;
     if (hidden) return;
-    const style = this.#styles.get(this.#paragraph.style);
-    const mono = this.#fonts.get(font)?.mono ?? false;
+    const style = this.#definitions.style(this.#paragraph.style);
+    const mono = this.#definitions.isMono(font);
     const link = this.#link.at(-1)?.target;
     const look: Omit<Run, 'text'> = {
       ...(bold && !style?.bold ? { bold: true } : {}),
@@ -555,13 +439,6 @@ export class RtfReader {
     this.#text.append(text, look, size, bold, caps, mono);
   }
 
-  #endStyle(): void {
-    if (this.#styleEntry === undefined) return;
-    const { id, entry } = this.#styleEntry;
-    if (id >= 0) this.#styles.set(id, { ...entry, name: entry.name.replace(/;\s*$/, '').trim() });
-    this.#styleEntry = undefined;
-  }
-
   #endParagraph(): void {
     this.paragraphs++;
     const block = this.#block();
@@ -570,7 +447,7 @@ export class RtfReader {
     this.#paragraph.listText = '';
     const note = this.#notes.at(-1);
     if (note !== undefined) note.drafts.push(...drafts);
-    else if (this.#paragraph.inTable) this.#cell.push(...drafts);
+    else if (this.#paragraph.inTable) this.#table.add(drafts);
     else {
       this.#endTable();
       for (const draft of drafts) this.#out(draft);
@@ -579,7 +456,7 @@ export class RtfReader {
 
   #block(): Draft | undefined {
     const { outline, style: styleId, align, list, depth, listText } = this.#paragraph;
-    const style = this.#styles.get(styleId);
+    const style = this.#definitions.style(styleId);
     const place = this.#place();
     const raw = runsText(this.#text.runs);
     const empty = raw.trim() === '';
@@ -597,9 +474,7 @@ export class RtfReader {
       return { kind: 'code', text: raw, place };
     const mark = listText.trim() === '' ? undefined : lineMark(`${listText.trim()} x`);
     if (list !== undefined || mark !== undefined) {
-      const ordered =
-        mark?.kind === 'number' ||
-        (mark === undefined && (this.#lists.get(this.#overrides.get(list!) ?? 0)?.[depth - 1] ?? false));
+      const ordered = mark?.kind === 'number' || (mark === undefined && this.#definitions.isOrdered(list!, depth));
       const number = mark?.number ?? this.#count(list ?? -1, depth);
       return { kind: 'listItem', depth, ordered, ...(ordered ? { number } : {}), runs, place };
     }
@@ -609,7 +484,7 @@ export class RtfReader {
     return { kind: 'paragraph', runs: [...prefix, ...runs], place, ...(look === undefined ? {} : { look }) };
   }
 
-  #codeStyle(style: StyleEntry | undefined): boolean {
+  #codeStyle(style: RtfStyle | undefined): boolean {
     return style !== undefined && /code|listing|preformatted/i.test(style.name);
   }
 
@@ -624,31 +499,11 @@ export class RtfReader {
     if (this.#notes.length > 0) return;
     this.#paragraph.inTable = true;
     if (!this.#text.empty || this.#before.length > 0 || this.#after.length > 0) this.#endParagraph();
-    this.#cells.push(this.#cell);
-    this.#cell = [];
-  }
-
-  #endRow(): void {
-    if (this.#cells.length === 0) return;
-    const table = (this.#table ??= new TableDraft(this.#place()));
-    table.startRow().header = this.#headerRow;
-    for (let i = 0; i < this.#cells.length;) {
-      let span = 1;
-      while (i + span < this.#cells.length && this.#merges[i + span]?.across) span++;
-      const drafts = this.#cells.slice(i, i + span).flat();
-      table.addCell(drafts, span, this.#merges[i]?.down ?? false);
-      i += span;
-    }
-    this.#cells = [];
+    this.#table.endCell();
   }
 
   #endTable(): void {
-    this.#endRow();
-    const table = this.#table;
-    this.#table = undefined;
-    const left = this.#cell;
-    this.#cell = [];
-    for (const draft of [...(table?.finish() ?? []), ...left]) this.#out(draft);
+    for (const draft of this.#table.take(this.#place())) this.#out(draft);
   }
 
   #startNote(): void {
@@ -690,8 +545,6 @@ export class RtfReader {
 
 /** Starred destinations that we read. */
 const KNOWN_STARRED = new Set(['shppict', 'fldinst', 'listtable', 'listoverridetable', 'cs', 'ds', 'footnote']);
-
-const emptyStyle = (): StyleEntry => ({ name: '', outline: undefined, size: undefined, bold: false });
 
 function linkOf(instruction: string): string | undefined {
   const match = /HYPERLINK\s+(?:\\l\s+)?"([^"]+)"|HYPERLINK\s+(\S+)/i.exec(instruction);

@@ -220,7 +220,9 @@ export function fromEditor(
 function runsOf(node: JSONContent): Runs {
   const runs = mergeRuns(
     (node.content ?? []).map((child): Run => {
-      const run: { -readonly [K in keyof Run]: Run[K] } = { text: child.type === 'hardBreak' ? '\n' : (child.text ?? '') };
+      const run: { -readonly [K in keyof Run]: Run[K] } = {
+        text: child.type === 'hardBreak' ? '\n' : (child.text ?? ''),
+      };
       for (const mark of child.marks ?? []) {
         if (mark.type === 'bold' || mark.type === 'italic' || mark.type === 'strike' || mark.type === 'code')
           run[mark.type] = true;

@@ -1,0 +1,117 @@
+/** Each reader beside the bare parse of the same bytes: `readers FORMAT ours|floor`. */
+import { strToU8, unzipSync, zipSync } from 'fflate';
+import MarkdownIt from 'markdown-it';
+import { parse } from 'parse5';
+import PDFDocument from 'pdfkit';
+import { SaxesParser } from 'saxes';
+import { readDocument, type DocumentType } from '../../packages/core/src/index.ts';
+import { rtfTokens } from '../../packages/core/src/readers/rtf/tokens.ts';
+import { odf } from '../../packages/core/src/test/odt.ts';
+import { best, sentence, tell } from '../measure.ts';
+
+const MEGABYTE = 1_000_000;
+
+/** Pieces until `size` characters are full. */
+function filled(size: number, piece: (i: number) => string): string {
+  const pieces: string[] = [];
+  for (let i = 0, length = 0; length < size; i++) {
+    pieces.push(piece(i));
+    length += pieces.at(-1)!.length;
+  }
+  return pieces.join('');
+}
+
+const paragraphs = (i: number): string =>
+  `<text:h text:outline-level="2">${sentence(i, 5)}</text:h><text:p text:style-name="P${i % 3}">${sentence(i, 60)} <text:span text:style-name="B">${sentence(i + 1, 4)}</text:span></text:p><text:list><text:list-item><text:p>${sentence(i + 2, 7)}</text:p></text:list-item></text:list>`;
+
+function pdf(pages: number): Promise<Uint8Array> {
+  const doc = new PDFDocument();
+  const pieces: Buffer[] = [];
+  return new Promise((resolve) => {
+    doc.on('data', (piece: Buffer) => pieces.push(piece));
+    doc.on('end', () => resolve(new Uint8Array(Buffer.concat(pieces))));
+    for (let page = 0; page < pages; page++) {
+      if (page > 0) doc.addPage();
+      doc.font('Helvetica-Bold').fontSize(18).text(sentence(page, 4)).moveDown();
+      for (let i = 0; i < 8; i++)
+        doc
+          .font('Helvetica')
+          .fontSize(11)
+          .text(sentence(page * 8 + i, 55))
+          .moveDown();
+    }
+    doc.end();
+  });
+}
+
+const sax = (text: string): void => {
+  const parser = new SaxesParser({ xmlns: false, position: false });
+  parser.write(text).close();
+};
+
+const cases: Readonly<
+  Record<string, () => Promise<readonly [Uint8Array, DocumentType, (bytes: Uint8Array) => unknown]>>
+> = {
+  html: () => {
+    const source = `<html><body><main>${filled(MEGABYTE, (i) => `<h2>${sentence(i, 5)}</h2><p>${sentence(i, 60)} <b>${sentence(i + 1, 4)}</b> <a href="https://a.example/${i}">x</a></p><ul><li>${sentence(i + 2, 7)}</li></ul>`)}</main></body></html>`;
+    return Promise.resolve([strToU8(source), 'html', () => parse(source)]);
+  },
+  odt: () => {
+    const content = odf(
+      'document-content',
+      `<office:body><office:text>${filled(5 * MEGABYTE, paragraphs)}</office:text></office:body>`,
+    );
+    const bytes = zipSync({
+      mimetype: strToU8('application/vnd.oasis.opendocument.text'),
+      'content.xml': strToU8(content),
+    });
+    return Promise.resolve([bytes, 'odt', (all) => sax(new TextDecoder().decode(unzipSync(all)['content.xml']))]);
+  },
+  rtf: () => {
+    const body = filled(
+      5 * MEGABYTE,
+      (i) =>
+        `\\pard\\s1\\b ${sentence(i, 5)}\\par\\pard\\plain ${sentence(i, 60)} {\\b ${sentence(i + 1, 4)}} caf\\'e9\\par\n`,
+    );
+    const bytes = strToU8(`{\\rtf1\\ansi{\\stylesheet{\\s1 heading 1;}}${body}}`);
+    return Promise.resolve([bytes, 'rtf', (all) => [...rtfTokens(all)].length]);
+  },
+  text: () => {
+    const source = filled(
+      5 * MEGABYTE,
+      (i) =>
+        `${i}. ${sentence(i, 5).slice(0, -1)}\n\n${sentence(i, 60)}\n\n- ${sentence(i + 2, 7)}\n- ${sentence(i + 3, 6)}\n\n`,
+    );
+    return Promise.resolve([strToU8(source), 'text', (all) => new TextDecoder().decode(all).split('\n').length]);
+  },
+  opml: () => {
+    const source = `<opml version="2.0"><body>${filled(MEGABYTE, (i) => `<outline text="${sentence(i, 6)}"><outline text="${sentence(i + 1, 9)}"/><outline text="${sentence(i + 2, 9)}" _note="${sentence(i, 30)}"/></outline>`)}</body></opml>`;
+    return Promise.resolve([strToU8(source), 'opml', () => sax(source)]);
+  },
+  markdown: () => {
+    const source = filled(
+      10 * MEGABYTE,
+      (i) => `## ${sentence(i, 5)}\n\n${sentence(i, 60)} **${sentence(i + 1, 4)}**\n\n- ${sentence(i, 9)}\n\n`,
+    );
+    const parser = new MarkdownIt({ html: true });
+    return Promise.resolve([strToU8(source), 'markdown', () => parser.parse(source, {})]);
+  },
+  pdf: async () => [
+    await pdf(100),
+    'pdf',
+    async (all) => {
+      const { getDocument } = await import('pdfjs-dist/legacy/build/pdf.mjs');
+      const document = await getDocument({ data: new Uint8Array(all), verbosity: 0 }).promise;
+      for (let i = 1; i <= document.numPages; i++) {
+        const page = await document.getPage(i);
+        await page.getOperatorList();
+        await page.getTextContent();
+      }
+    },
+  ],
+};
+
+const [, , subject, format] = process.argv;
+const [bytes, type, floor] = await cases[format!]!();
+const ms = await best(3, () => (subject === 'ours' ? readDocument(bytes, type) : floor(bytes)));
+tell(ms, { megabytes: bytes.length / MEGABYTE });
