@@ -92,7 +92,13 @@ for (const { what, name, content, says } of [
     content: readFileSync(report).subarray(0, 20_000),
     says: 'ends too early',
   },
-  { what: 'a kind that has no reader', name: 'slides.pdf', content: '%PDF-1.7\n', says: 'cannot be read yet' },
+  {
+    what: 'a kind that has no reader',
+    name: 'sound.mp3',
+    content: 'ID3\u0000\u0003',
+    says: 'This kind of file cannot be read',
+  },
+  { what: 'a damaged PDF', name: 'slides.pdf', content: '%PDF-1.7\n', says: 'The PDF is damaged' },
 ])
   test(`${what} gets a clear message, and the server goes on`, async ({ page, alvex }) => {
     await page.goto(alvex.address);

@@ -18,18 +18,45 @@ export const encodeUtf8 = (text: string): Uint8Array<ArrayBuffer> => utf8.encode
 export const decodeUtf8 = (bytes: Uint8Array): string => textDecoder().decode(bytes);
 
 /**
- * Decodes text of unknown encoding: by byte order mark, else UTF-8 where it is valid, else Windows-1252.
+ * Decodes text of unknown encoding: by byte order mark, else UTF-16 where every other byte is zero, else UTF-8 where it
+ * is valid, else what the text declares, else Windows-1252.
+ * @param declared A label that the text itself gives, such as HTML's `charset`.
  * @returns The text without its byte order mark.
  */
-export function decodeText(bytes: Uint8Array): string {
-  if (bytes[0] === 0xff && bytes[1] === 0xfe) return textDecoder('utf-16le').decode(bytes);
-  if (bytes[0] === 0xfe && bytes[1] === 0xff) return textDecoder('utf-16be').decode(bytes);
+export function decodeText(bytes: Uint8Array, declared?: string): string {
+  const wide = wideEncoding(bytes);
+  if (wide !== undefined) return textDecoder(wide).decode(bytes);
   try {
     return textDecoder('utf-8', true).decode(bytes);
   } catch {
-    return textDecoder('windows-1252').decode(bytes);
+    return declaredDecoder(declared).decode(bytes);
   }
 }
+
+function wideEncoding(bytes: Uint8Array): string | undefined {
+  if (bytes[0] === 0xff && bytes[1] === 0xfe) return 'utf-16le';
+  if (bytes[0] === 0xfe && bytes[1] === 0xff) return 'utf-16be';
+  const pairs = Math.min(bytes.length >> 1, 500);
+  let [even, odd] = [0, 0];
+  for (let i = 0; i < pairs; i++) {
+    if (bytes[2 * i] === 0) even++;
+    if (bytes[2 * i + 1] === 0) odd++;
+  }
+  // Latin letters in UTF-16 have a zero beside them; plain text has none at all.
+  if (pairs < 2 || even + odd < pairs * 0.4) return undefined;
+  return odd > even * 4 ? 'utf-16le' : even > odd * 4 ? 'utf-16be' : undefined;
+}
+
+function declaredDecoder(label: string | undefined): Decoder {
+  try {
+    return textDecoder(label ?? 'windows-1252');
+  } catch {
+    return textDecoder('windows-1252');
+  }
+}
+
+/** Whether bytes are text in UTF-16. */
+export const isWide = (bytes: Uint8Array): boolean => wideEncoding(bytes) !== undefined;
 
 declare const atob: (data: string) => string;
 

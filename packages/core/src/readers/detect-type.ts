@@ -1,5 +1,5 @@
 /** Decides what kind of document a file is: by its content; its name only says what plain text is meant as. */
-import { decodeText, ReadError } from '../base/index.ts';
+import { decodeText, isWide, ReadError } from '../base/index.ts';
 import { ZipReader } from '../container/index.ts';
 import { looksLikeMarkdown } from './text/index.ts';
 
@@ -20,8 +20,7 @@ export function detectType(bytes: Uint8Array, name: string): DocumentType {
   if (head.startsWith('{\\rtf')) return 'rtf';
   // Readers of PDF look for the header in the first 1024 bytes (ISO 32000-1, Annex H).
   if (head.includes('%PDF-')) return 'pdf';
-  const utf16 = /^(\u00ff\u00fe|\u00fe\u00ff)/.test(head);
-  if (!utf16 && (start.includes(0) || /^(\u0089PNG|GIF8|\u00ff\u00d8\u00ff|BM|II\*|MM\0\*)/.test(head))) {
+  if (!isWide(start) && (start.includes(0) || /^(\u0089PNG|GIF8|\u00ff\u00d8\u00ff|BM|II\*|MM\0\*)/.test(head))) {
     if (/\.(docx|docm|dotx|odt|ott)$/i.test(name)) throw new ReadError('not-a-zip');
     throw new ReadError('unknown-type');
   }

@@ -1,7 +1,7 @@
 /** What every reader gives, and the means that readers share for building it. */
 import type { Report } from '../base/index.ts';
 import { LIMITS, ReadError, type SourcePlace } from '../base/index.ts';
-import type { PictureData } from '../content/index.ts';
+import { runsText, type PictureData } from '../content/index.ts';
 import { BlockIds, blockText, findTitle, type Block, type DocumentModel } from '../document/index.ts';
 
 export interface ReadResult {
@@ -21,6 +21,12 @@ type WithoutId<B> = B extends Block ? Omit<B, 'id'> : never;
 /** A block before it has its id. */
 export type Draft = WithoutId<Block>;
 
+/** A line of dashes or stars parts the text, in whatever format it stands. */
+const isSeparator = (draft: Draft): boolean =>
+  draft.kind === 'paragraph' &&
+  draft.role === undefined &&
+  /^\s*([-–—_*=~•·])(?:\s?\1){2,}\s*$/u.test(runsText(draft.runs));
+
 /** Collects blocks in document order and gives them ids. */
 export class BlockList {
   readonly blocks: Block[] = [];
@@ -29,7 +35,7 @@ export class BlockList {
   /** @throws ReadError `too-many-blocks`. */
   add(draft: Draft): void {
     if (this.blocks.length >= LIMITS.blocks) throw new ReadError('too-many-blocks', draft.place);
-    const block = draft as Block;
+    const block = (isSeparator(draft) ? draftBreak('rule', draft.place) : draft) as Block;
     const text = block.kind === 'picture' ? `${block.picture ?? ''}${block.alt ?? ''}` : blockText(block);
     this.blocks.push({ ...block, id: this.#ids.next(block.kind, text) });
   }

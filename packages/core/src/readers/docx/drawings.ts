@@ -139,10 +139,12 @@ export class Drawings {
   }
 
   #lostShape(): void {
+    const place = this.#host.place();
     this.#context.report.add(
       'drawing-not-read',
-      'A drawn shape without text could not be brought in.',
-      this.#host.place(),
+      'A drawn shape without text could not be brought in; a mark stands in its place.',
+      place,
     );
+    this.#host.out({ kind: 'picture', alt: 'Drawing', place });
   }
 }

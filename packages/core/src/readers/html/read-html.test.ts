@@ -131,3 +131,10 @@ test('videos stay links with their titles; counters of visits are no pictures', 
     { runs: [{ text: 'https://a.example/m.mp4', link: 'https://a.example/m.mp4' }] },
   ]);
 });
+
+test('a page says its own encoding; a line of dashes is a separator', () => {
+  const page = '<meta charset="windows-1251"><p>';
+  const bytes = Uint8Array.from([...page].map((char) => char.charCodeAt(0)).concat([0xec, 0xe8, 0xeb]));
+  expect(readHtml(bytes).document.blocks.map(blockText)).toEqual(['мил']);
+  expect(blocks('<p>a</p><p>* * *</p><p>b</p>')).toEqual(['paragraph a', 'break', 'paragraph b']);
+});

@@ -5,9 +5,15 @@ import { readPage } from '../markup/index.ts';
 import { PictureStore } from '../picture-store.ts';
 import { BlockList, readResult, type ReadResult } from '../read-result.ts';
 
+/** What the page says of its encoding, in its first 1024 bytes (HTML Standard, "Determining the character encoding"). */
+function declaredCharset(bytes: Uint8Array): string | undefined {
+  const head = String.fromCharCode(...bytes.subarray(0, 1024));
+  return /<meta[^>]+charset\s*=\s*["']?([\w-]+)/i.exec(head)?.[1];
+}
+
 /** @throws ReadError `empty` or `bomb`. */
 export function readHtml(bytes: Uint8Array): ReadResult {
-  const html = decodeText(bytes);
+  const html = decodeText(bytes, declaredCharset(bytes));
   if (html.trim() === '') throw new ReadError('empty');
   const report = new Report();
   const pictures = new PictureStore(report);

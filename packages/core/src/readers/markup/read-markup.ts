@@ -8,6 +8,7 @@ import {
   runsText,
   safeLink,
   sliceRuns,
+  tableText,
   trimRuns,
   type Runs,
   type TableCell,
@@ -36,7 +37,7 @@ const LEFT_OUT = new Set('script style head template noscript svg math object ca
 const CONTROLS = new Set('form button select textarea'.split(' '));
 const MEDIA = new Set('iframe embed video audio'.split(' '));
 const BLOCKS = new Set(
-  'address article aside blockquote body center dd details dialog div dl dt fieldset figcaption figure footer h1 h2 h3 h4 h5 h6 header hgroup hr html li main nav ol p pre section summary table ul'.split(
+  'address article aside blockquote body center dd details dialog div dl dt fieldset figcaption figure footer h1 h2 h3 h4 h5 h6 header hgroup hr html li main nav ol p pre section summary table td th caption tr ul'.split(
     ' ',
   ),
 );
@@ -186,7 +187,9 @@ class MarkupReader {
         this.#quoted--;
         return;
       case 'table':
-        this.#table(element);
+        if (isLayout(element)) this.#children(element);
+        else this.#table(element);
+        this.#flush();
         return;
     }
     const marks = marksOf(name, style);
@@ -296,6 +299,11 @@ class MarkupReader {
     const { place } = this.#context;
     const rows: TableRow[] = [];
     const outside: Draft[] = [];
+    for (const part of table.childNodes)
+      if (isElement(part) && part.tagName === 'caption') {
+        const runs = this.#cell(part, outside);
+        if (runs.length > 0) this.#out({ kind: 'paragraph', role: 'caption', runs, place });
+      }
     for (const { row, head } of tableRows(table)) {
       const cells = row.childNodes.filter((node): node is Element => node.nodeName === 'td' || node.nodeName === 'th');
       rows.push({
@@ -322,6 +330,7 @@ class MarkupReader {
         if (!inline.empty) inline.text('\n');
         if ('runs' in draft) for (const run of draft.runs) inline.text(run.text);
         else if (draft.kind === 'code') inline.text(draft.text);
+        else if (draft.kind === 'table') inline.text(tableText(draft.table));
       },
     });
     inner.#depth = this.#depth;
@@ -329,6 +338,21 @@ class MarkupReader {
     return inline.take();
   }
 }
+
+/** A table that only places things: with one cell, or with headings or other tables in its cells. */
+function isLayout(table: Element): boolean {
+  let cells = 0;
+  for (const { row } of tableRows(table))
+    for (const cell of row.childNodes) {
+      if (!isElement(cell)) continue;
+      cells++;
+      if (hasParts(cell)) return true;
+    }
+  return cells === 1;
+}
+
+const hasParts = (element: Element): boolean =>
+  element.childNodes.some((node) => isElement(node) && (/^(h[1-6]|table)$/.test(node.tagName) || hasParts(node)));
 
 function* tableRows(table: Element): Generator<{ row: Element; head: boolean }> {
   for (const part of table.childNodes) {

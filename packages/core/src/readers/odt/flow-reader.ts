@@ -170,7 +170,12 @@ export class OdtFlowReader implements XmlHandler {
         this.#describing = name;
         break;
       case 'math:math':
-        this.#context.report.add('equation-flattened', 'An equation could not be brought in.', this.#place());
+        this.#context.report.add(
+          'equation-flattened',
+          'An equation could not be brought in; a mark stands in its place.',
+          this.#place(),
+        );
+        this.#add({ kind: 'picture', alt: 'Equation', place: this.#place() });
         this.#skip = 1;
         break;
       case 'draw:custom-shape':
@@ -446,7 +451,8 @@ export class OdtFlowReader implements XmlHandler {
     const { zip, report, pictures } = this.#context;
     const { pending, alt } = frame;
     if (pending === undefined) {
-      report.add('drawing-not-read', 'A frame without text could not be brought in.', place);
+      report.add('drawing-not-read', 'A drawing could not be brought in; a mark stands in its place.', place);
+      this.#add({ kind: 'picture', alt: alt ?? 'Drawing', place });
       return;
     }
     if (pending.kind === 'object') {

@@ -21,7 +21,8 @@ export function readOpml(bytes: Uint8Array): ReadResult {
   const head: Record<string, string> = {};
   let current = '';
   let isOpml = false;
-  readXmlText(decodeText(bytes), {
+  const declared = /^<\?xml[^>]*encoding\s*=\s*["']([\w-]+)/.exec(String.fromCharCode(...bytes.subarray(0, 200)))?.[1];
+  readXmlText(decodeText(bytes, declared), {
     open(name, a) {
       current = name;
       if (name === 'opml') isOpml = true;
