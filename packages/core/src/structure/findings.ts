@@ -415,7 +415,7 @@ function contentsLists(blocks: readonly Block[]): readonly Finding[] {
 const isContentsLine = (block: Block): boolean =>
   (block.kind === 'paragraph' || block.kind === 'listItem') &&
   !('role' in block && block.role !== undefined) &&
-  /\S(?:\s*\.{3,}\s*|\s*…+\s*|\t+\s*)\d{1,4}\s*$/.test(blockText(block));
+  /\S(?:(?:\s*\.){3,}|\s*…+|\t+)\s*\d{1,4}\s*$/.test(blockText(block));
 
 /** Short lines that come again and again are the head or foot of a page. */
 function runningHeads(blocks: readonly Block[]): readonly Finding[] {

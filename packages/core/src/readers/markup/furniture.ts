@@ -82,19 +82,24 @@ interface Measured {
   readonly letters: number;
   readonly linked: number;
   readonly links: number;
-  readonly hasTitle: boolean;
+  /** First-level headings in it. */
+  readonly titles: number;
 }
 
 /** @returns The outermost elements that are furniture, each with what it is. */
 export function findFurniture(roots: readonly Node[]): ReadonlyMap<Element, LeftKind> {
   const found = new Map<Element, LeftKind>();
   const sizes = new Map<Element, Measured>();
-  const total = roots.filter(isElement).reduce((sum, root) => sum + measure(root, sizes).letters, 0);
+  const measured = roots.filter(isElement).map((root) => measure(root, sizes));
+  const total = measured.reduce((sum, { letters }) => sum + letters, 0);
+  const titles = measured.reduce((sum, one) => sum + one.titles, 0);
   const main = hasElement(roots, 'article') || hasElement(roots, 'main');
   let prose = 0;
   const proseLength = total * 0.5;
   const walk = (element: Element, inText: boolean): void => {
-    const { letters, hasTitle } = sizes.get(element)!;
+    const { letters, titles: own } = sizes.get(element)!;
+    // A site's own name may be a heading in its menu, beside that of the page.
+    const hasTitle = own > 0 && own === titles;
     const kind = kindOf(element, inText, main);
     // What holds most of the page, or its title, is not beside the text; comments may be longer than it.
     const most = kind === 'comments' && prose > 0 ? 0.95 : 0.5;
@@ -151,7 +156,7 @@ function isLinkList({ tagName }: Element, { letters, linked, links }: Measured):
 
 function measure(element: Element, sizes: Map<Element, Measured>): Measured {
   let [letters, linked, links] = [0, 0, element.tagName === 'a' ? 1 : 0];
-  let hasTitle = element.tagName === 'h1';
+  let titles = element.tagName === 'h1' ? 1 : 0;
   if (element.tagName !== 'script' && element.tagName !== 'style')
     for (const child of element.childNodes) {
       if (isText(child)) letters += child.value.trim().length;
@@ -160,11 +165,11 @@ function measure(element: Element, sizes: Map<Element, Measured>): Measured {
         letters += inner.letters;
         linked += inner.linked;
         links += inner.links;
-        hasTitle ||= inner.hasTitle;
+        titles += inner.titles;
       }
     }
   if (element.tagName === 'a') linked = letters;
-  const measured = { letters, linked, links, hasTitle };
+  const measured = { letters, linked, links, titles };
   sizes.set(element, measured);
   return measured;
 }

@@ -57,9 +57,10 @@ async function read(
   }
   if (pages.every(({ lines }) => lines.length === 0)) throw new ReadError('no-text');
   const lines = withoutRunningHeads(pages, report).flatMap((page) => page.lines);
+  const bodySize = commonSize(lines);
   const mono = lines.filter(isMono).length > lines.length * MOSTLY;
-  const placed = paragraphsOf(lines, { bodySize: commonSize(lines), words: wordsOf(lines), mono });
-  const marked = markBookmarks(placed, source.bookmarks);
+  const placed = paragraphsOf(lines, { bodySize, words: wordsOf(lines), mono });
+  const marked = markTitle(markBookmarks(placed, source.bookmarks), bodySize);
   const code = new CodeLines((draft) => list.add(draft));
   for (const draft of withPictures(marked, drawn))
     code.add('runs' in draft ? { ...draft, runs: clean(draft.runs) } : draft);
@@ -114,6 +115,22 @@ function markBookmarks(placed: readonly Placed[], bookmarks: readonly Bookmark[]
     from = at + 1;
   }
   return result;
+}
+
+const TITLE_SIZE = 1.4; // of the text's
+
+/** The largest line of the first page, before the first heading, is the title, where bookmarks mark the headings. */
+function markTitle(placed: readonly Placed[], bodySize: number): readonly Placed[] {
+  const first = placed.findIndex(({ draft }) => draft.kind === 'heading');
+  const sizeOf = ({ draft, page }: Placed): number =>
+    page === 1 && draft.kind === 'paragraph' && runsText(draft.runs).length < 150 ? (draft.look?.size ?? 0) : 0;
+  const before = placed.slice(0, Math.max(0, first));
+  const largest = Math.max(0, ...before.map(sizeOf));
+  if (largest < bodySize * TITLE_SIZE) return placed;
+  const at = before.findIndex((one) => sizeOf(one) === largest);
+  return placed.map((one, i) =>
+    i === at && one.draft.kind === 'paragraph' ? { ...one, draft: { ...one.draft, role: 'title' } } : one,
+  );
 }
 
 const matches = (text: string, wanted: string): boolean =>

@@ -25,9 +25,12 @@ export function withoutRunningHeads(pages: readonly PageLines[], report: Report)
     }
   const least = Math.max(Math.min(LEAST_PAGES, pages.length), 2, pages.length * SHARE);
   const running = new Set([...seen].filter(([, { count }]) => count >= least).map(([key]) => key));
+  const counted = countedHeads(pages, least);
   const told = new Set<string>();
   return pages.map((page) => {
-    const gone = new Set(edges(page).filter((line) => running.has(keyOf(line, page)) || isLoneNumber(line, page)));
+    const gone = new Set(
+      edges(page).filter((line) => running.has(keyOf(line, page)) || counted.has(line) || isLoneNumber(line, page)),
+    );
     if (gone.size === 0) return page;
     for (const line of gone) {
       const key = keyOf(line, page);
@@ -38,7 +41,7 @@ export function withoutRunningHeads(pages: readonly PageLines[], report: Report)
         'running-head-left',
         number
           ? 'Page numbers were left out.'
-          : `“${line.text.slice(0, 80)}”, at the edge of ${seen.get(key)!.count} pages, was left out.`,
+          : `“${line.text.slice(0, 80)}”, at the edge of ${count(seen.get(key)!.count)}, was left out.`,
         number ? {} : { page: page.number },
       );
     }
@@ -53,11 +56,27 @@ function edges({ lines, height }: PageLines): readonly Line[] {
   );
 }
 
+const count = (pages: number): string => (pages === 1 ? 'a page' : `${pages} pages`);
+
+/** Heads that change with the chapter still count the pages: at one height, each with the number that its page would have. */
+function countedHeads(pages: readonly PageLines[], least: number): ReadonlySet<Line> {
+  const groups = new Map<string, Line[]>();
+  for (const page of pages)
+    for (const line of edges(page)) {
+      const number = /^(\d{1,4})\s|\s(\d{1,4})$/.exec(line.text);
+      if (number === null) continue;
+      const key = `${Math.round((line.y / page.height) * 50)} ${Number(number[1] ?? number[2]) - page.number}`;
+      groups.set(key, [...(groups.get(key) ?? []), line]);
+    }
+  return new Set([...groups.values()].filter((lines) => lines.length >= least).flat());
+}
+
 /** Numbers change from page to page; left and right pages mirror each other. */
 const keyOf = (line: Line, { height }: PageLines): string =>
   `${Math.round((line.y / height) * 50)} ${line.text.replace(/\d+/g, '#').replace(/\b[ivxlc]{1,6}\b/gi, '#')}`;
 
 const isLoneNumber = (line: Line, { number }: PageLines): boolean => {
   const text = /^(?:[-–—]\s*)?(?:page\s+)?(\d{1,4})(?:\s*[-–—])?$/i.exec(line.text)?.[1];
+  if (/^[ivxlc]{1,6}$/.test(line.text)) return true;
   return text !== undefined && Math.abs(Number(text) - number) <= 30;
 };
