@@ -87,13 +87,20 @@ function levelsAbove(document: DocumentModel): ReadonlyMap<BlockId, number> {
   return above;
 }
 
+const keys = new WeakMap<Block, string>();
+function keyOf(block: Block): string {
+  let key = keys.get(block);
+  if (key === undefined) keys.set(block, (key = traitsKey(traitsOf(block))));
+  return key;
+}
+
 /** All lines of text that look like this one, itself among them. */
 export function linesLike(blocks: readonly Block[], id: BlockId): readonly BlockId[] {
   const model = blocks.find((block) => block.id === id);
   if (model === undefined || !('runs' in model)) return [];
-  const key = traitsKey(traitsOf(model));
+  const key = keyOf(model);
   return blocks
-    .filter((block) => block.kind === model.kind && block.left === undefined && traitsKey(traitsOf(block)) === key)
+    .filter((block) => block.kind === model.kind && block.left === undefined && keyOf(block) === key)
     .filter((block) => model.kind !== 'heading' || (block.kind === 'heading' && block.level === model.level))
     .map(({ id: other }) => other);
 }

@@ -9,14 +9,7 @@ export interface Restructured {
 }
 
 export function restructure(document: DocumentModel, changes: readonly StructureChange[]): Restructured {
-  if (changes.length === 0) return { document, unplaced: [] };
-  let blocks: readonly Block[] = document.blocks;
-  const unplaced: StructureChange[] = [];
-  for (const change of changes) {
-    const next = apply(blocks, change);
-    if (next === undefined) unplaced.push(change);
-    else blocks = next;
-  }
+  const { blocks, unplaced } = restructureBlocks(document.blocks, changes);
   if (blocks === document.blocks) return { document, unplaced };
   const title = findTitle(blocks);
   const hadTitle = findTitle(document.blocks) !== undefined;
@@ -28,6 +21,21 @@ export function restructure(document: DocumentModel, changes: readonly Structure
     },
     unplaced,
   };
+}
+
+/** @returns The same blocks where nothing changed. */
+export function restructureBlocks(
+  original: readonly Block[],
+  changes: readonly StructureChange[],
+): { readonly blocks: readonly Block[]; readonly unplaced: readonly StructureChange[] } {
+  let blocks = original;
+  const unplaced: StructureChange[] = [];
+  for (const change of changes) {
+    const next = apply(blocks, change);
+    if (next === undefined) unplaced.push(change);
+    else blocks = next;
+  }
+  return { blocks, unplaced };
 }
 
 /** @returns undefined when the change finds none of its blocks. */

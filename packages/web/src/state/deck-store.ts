@@ -2,6 +2,9 @@
 import type { DeckSummary } from '@alvex/contract';
 import {
   foldLog,
+  isStructureChange,
+  restructureBlocks,
+  singleEdits,
   type Block,
   type Destination,
   type Diagnostic,
@@ -197,13 +200,24 @@ function withDocument(
   return { blocks, blockById: new Map(blocks.map((block) => [block.id, block])) };
 }
 
+/** Changes of structure are seen at once; what the worker makes of them follows. */
+function structured(
+  blocks: readonly Block[],
+  entries: readonly LogEntry[],
+): Pick<DeckState, 'blocks' | 'blockById'> | undefined {
+  const changes = singleEdits(entries.filter((entry): entry is Edit => entry.kind !== 'undo' && entry.kind !== 'redo'));
+  const changed = restructureBlocks(blocks, changes.filter(isStructureChange)).blocks;
+  if (changed === blocks) return undefined;
+  return { blocks: changed, blockById: new Map(changed.map((block) => [block.id, block])) };
+}
+
 function convertNow(): void {
   tell({ kind: 'edits', edits: get().history.done, seq: ++seq });
 }
 
 function append(entries: readonly LogEntry[]): void {
   const log = [...get().log, ...entries];
-  set({ log, history: foldLog(log) });
+  set({ log, history: foldLog(log), ...structured(get().blocks, entries) });
   sync?.push(entries);
   convertNow();
 }

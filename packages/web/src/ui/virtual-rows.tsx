@@ -1,5 +1,4 @@
 /** The rows of a long list that are near what is seen, each in its place. */
-import { Box } from '@chakra-ui/react';
 import type { Virtualizer } from '@tanstack/react-virtual';
 import type { ReactNode } from 'react';
 
@@ -13,26 +12,23 @@ interface Props {
 
 export function VirtualRows({ virtualizer, row, label, rowLabel }: Props) {
   return (
-    <Box
-      position="relative"
-      style={{ height: virtualizer.getTotalSize() }}
+    // Plain elements: these come and go with every step of scrolling.
+    <div
+      style={{ position: 'relative', height: virtualizer.getTotalSize() }}
       {...(label === undefined ? {} : { role: 'list', 'aria-label': label })}
     >
       {virtualizer.getVirtualItems().map(({ key, index, start }) => (
         // Placed by top, not by transform: what sticks within a row would not see a transform.
-        <Box
+        <div
           key={key}
           ref={virtualizer.measureElement}
           data-index={index}
-          position="absolute"
-          left="0"
-          right="0"
-          style={{ top: start }}
+          style={{ position: 'absolute', left: 0, right: 0, top: start }}
           {...(rowLabel === undefined ? {} : { role: 'listitem', 'aria-label': rowLabel(index) })}
         >
           {row(index)}
-        </Box>
+        </div>
       ))}
-    </Box>
+    </div>
   );
 }

@@ -12,6 +12,7 @@ import {
 import { doc, h, li, p, table } from '../../../../core/src/test/build.ts';
 import { moveBranch, shapeAll, shiftBranches, stretchAround, together, turnAll } from './line-actions.ts';
 import { makeOutline } from './make-outline.ts';
+import { placeBranch, stepBranch } from './outline-moves.ts';
 
 const document = doc(h(1, 'A'), p('a'), h(2, 'B'), li('b'), h(1, 'C'), p('c'), table([['x']]));
 const id = (text: string): BlockId => document.blocks.find((block) => blockText(block) === text)!.id;
@@ -73,4 +74,15 @@ test('what is written together is the part of one heading, and never too long', 
   const stretch = stretchAround(long.blocks, long.blocks[250]!.id);
   expect(stretch).toContain(long.blocks[250]!.id);
   expect(stretch.length).toBeLessThanOrEqual(60);
+});
+
+test('a branch steps past the branch beside it, and is placed no deeper than it may stand', () => {
+  const titles = (...edits: readonly Edit[]): readonly string[] =>
+    makeOutline(after(...edits).blocks).map(({ level, text }) => `${level} ${text}`);
+  expect(titles(...stepBranch(document.blocks, id('A'), 1))).toEqual(['1 C', '1 A', '2 B']);
+  expect(titles(...stepBranch(document.blocks, id('C'), -1))).toEqual(['1 C', '1 A', '2 B']);
+  expect(stepBranch(document.blocks, id('C'), 1)).toEqual([]);
+  expect(stepBranch(document.blocks, id('A'), -1)).toEqual([]);
+  expect(titles(...placeBranch(document.blocks, id('C'), id('A'), 5))).toEqual(['1 C', '1 A', '2 B']);
+  expect(titles(...placeBranch(document.blocks, id('C'), id('B'), 5))).toEqual(['1 A', '2 C', '2 B']);
 });
