@@ -1,5 +1,6 @@
 /** The Document station: structure found, repaired, changed by keys and by hand, and the text written in place. */
 import type { Locator, Page } from '@playwright/test';
+import { encode } from 'fast-png';
 import { strFromU8, unzipSync } from 'fflate';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
@@ -127,6 +128,15 @@ test('the text is written in place, kept at once, and reaches the slides', async
   await text.getByRole('cell', { name: '2' }).click();
   await page.keyboard.press('End');
   await page.keyboard.type('000');
+  await text.getByText('oak').click();
+  await page
+    .getByLabel('Picture file')
+    .setInputFiles({
+      name: 'gate.png',
+      mimeType: 'image/png',
+      buffer: Buffer.from(encode({ width: 40, height: 30, data: new Uint8Array(3600).fill(120), channels: 3 })),
+    });
+  await expect(text.locator('img')).toBeVisible();
   await page.keyboard.press('Escape');
   await expect(line(page, 'The wheel turns. Slowly.')).toBeVisible();
   await expect(margin(page, 'And back.')).toHaveText('heading 1');
@@ -134,8 +144,10 @@ test('the text is written in place, kept at once, and reaches the slides', async
   await kept(page);
   await page.reload();
   await expect(line(page, 'The wheel turns. Slowly.')).toBeVisible();
+  await expect(page.locator('[data-block] img')).toHaveJSProperty('naturalWidth', 40);
   await toSlides(page);
   await expect(slide(page, 2).getByLabel('Write: And back.')).toBeVisible();
+  await expect(page.locator('svg image').first()).toBeVisible();
 });
 
 test('the furniture of a web page is left out with its reason and brought back by a click', async ({ page, alvex }) => {

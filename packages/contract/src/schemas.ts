@@ -104,6 +104,16 @@ const WrittenBlock = oneOf([
   }),
   written('break', { type: literals(['page', 'rule'] as const) }),
 ]);
+const PictureHash = Type.String({ pattern: '^[0-9a-f]{64}$' });
+const Picture = Type.Object(
+  {
+    id: PictureHash,
+    mime: literals(['image/png', 'image/jpeg', 'image/gif'] as const),
+    width: Type.Integer({ minimum: 1 }),
+    height: Type.Integer({ minimum: 1 }),
+  },
+  closed,
+);
 const Shape = oneOf([
   entry('heading', { level: Level }),
   entry('paragraph', {}),
@@ -118,6 +128,7 @@ const SINGLE_EDITS: readonly TSchema[] = [
     replaces: Type.Array(Id, { maxItems: 5000 }),
     after: Type.Union([Id, Type.Null()]),
     blocks: Type.Array(WrittenBlock, { maxItems: 5000 }),
+    pictures: Type.Optional(Type.Array(Picture, { maxItems: 5000 })),
   }),
   entry('move', { blocks: Ids, before: Type.Union([Id, Type.Null()]) }),
   entry('leave', { blocks: Ids, as: Left }),

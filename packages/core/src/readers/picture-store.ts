@@ -2,7 +2,7 @@
 import { sha256 } from '@noble/hashes/sha2.js';
 import { bytesToHex } from '@noble/hashes/utils.js';
 import { imageSize } from 'image-size';
-import { LIMITS, type Report, type SourcePlace } from '../base/index.ts';
+import { LIMITS, Report, type SourcePlace } from '../base/index.ts';
 import type { PictureData, PictureId, PictureMime } from '../content/index.ts';
 
 const FORMATS: Readonly<Record<string, PictureMime>> = { png: 'image/png', jpg: 'image/jpeg', gif: 'image/gif' };
@@ -58,4 +58,12 @@ export class PictureStore {
     if (!this.pictures.some((picture) => picture.id === id)) this.pictures.push({ id, mime, width, height, bytes });
     return id;
   }
+}
+
+/** Checks one picture that stands alone. @returns The picture, or in a sentence why it cannot be carried. */
+export function takePicture(bytes: Uint8Array, name: string): PictureData | string {
+  const report = new Report();
+  const store = new PictureStore(report);
+  store.take(name, () => bytes, {});
+  return store.pictures[0] ?? report.diagnostics[0]!.message;
 }

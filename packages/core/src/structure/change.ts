@@ -1,4 +1,5 @@
 /** Changes of a document's structure and text, as data over the original, which stays as it was. */
+import type { Picture } from '../content/index.ts';
 import type { Block, BlockId, LeftKind, Level } from '../document/index.ts';
 
 /** What a line of text can be made. */
@@ -22,6 +23,8 @@ export type StructureChange =
       readonly replaces: readonly BlockId[];
       readonly after: BlockId | null;
       readonly blocks: readonly WrittenBlock[];
+      /** Pictures among them that the original does not have. */
+      readonly pictures?: readonly Picture[];
     }
   /** Moves blocks, kept in their order, before another; null is the end. */
   | { readonly kind: 'move'; readonly blocks: readonly BlockId[]; readonly before: BlockId | null }
@@ -36,6 +39,10 @@ export interface Turn {
   readonly block: BlockId;
   readonly to: 'notes' | 'out';
 }
+
+/** Pictures that the author put in. */
+export const writtenPictures = (changes: readonly StructureChange[]): readonly Picture[] =>
+  changes.flatMap((change) => (change.kind === 'write' ? (change.pictures ?? []) : []));
 
 const KINDS: ReadonlySet<string> = new Set([
   'shape',

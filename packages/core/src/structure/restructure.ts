@@ -1,6 +1,7 @@
 /** Lays changes of structure over a document, oldest first. A change none of whose blocks is there is told, never dropped. */
 import { blockRuns, blockText, findTitle, type Block, type BlockId, type DocumentModel } from '../document/index.ts';
-import type { Shape, StructureChange } from './change.ts';
+import type { Picture } from '../content/index.ts';
+import { writtenPictures, type Shape, type StructureChange } from './change.ts';
 
 export interface Restructured {
   /** The same document where nothing changed. */
@@ -17,10 +18,16 @@ export function restructure(document: DocumentModel, changes: readonly Structure
     document: {
       ...document,
       blocks,
+      pictures: withPictures(document.pictures, writtenPictures(changes)),
       title: title === undefined ? (hadTitle ? null : document.title) : blockText(title).trim() || null,
     },
     unplaced,
   };
+}
+
+function withPictures(known: readonly Picture[], added: readonly Picture[]): readonly Picture[] {
+  if (added.length === 0) return known;
+  return [...new Map([...known, ...added].map((picture) => [picture.id, picture])).values()];
 }
 
 /** @returns The same blocks where nothing changed. */

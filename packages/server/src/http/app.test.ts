@@ -1,6 +1,7 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import type { DeckSummary, ErrorBody, OpenDeck, Stale } from '@alvex/contract';
-import type { LogEntry } from '@alvex/core';
+import type { LogEntry, Picture } from '@alvex/core';
+import { encode } from 'fast-png';
 import { strToU8, unzipSync, zipSync } from 'fflate';
 import { createHash } from 'node:crypto';
 import { once } from 'node:events';
@@ -372,4 +373,28 @@ test('changes of structure and text, and groups of edits, are kept and given bac
     },
   ])
     expect((await post(`/api/decks/${deck.id}/entries`, { base: 4, entries: [entry] })).status).toBe(400);
+});
+
+test('a picture that is put in is kept, shown, and exported; what is none is refused', async () => {
+  const deck = await newDeck('# One\n\ntext\n');
+  const png = new Uint8Array(encode({ width: 4, height: 3, data: new Uint8Array(36).fill(9), channels: 3 }));
+  const response = await call(`/api/decks/${deck.id}/pictures?name=gate.png`, { method: 'POST', body: png });
+  const picture = (await response.json()) as Picture;
+  expect([response.status, picture]).toMatchObject([201, { mime: 'image/png', width: 4, height: 3 }]);
+  const shown = () => call(`/api/decks/${deck.id}/pictures/${picture.id}`);
+  // Before an edit refers to it, the deck has no such picture.
+  expect((await shown()).status).toBe(404);
+  const entry: LogEntry = {
+    kind: 'write',
+    replaces: [],
+    after: null,
+    blocks: [{ kind: 'picture', id: 'new' as never, picture: picture.id, alt: 'The gate' }],
+    pictures: [picture],
+  };
+  expect((await post(`/api/decks/${deck.id}/entries`, { base: 0, entries: [entry] })).status).toBe(200);
+  expect(Buffer.from(await (await shown()).arrayBuffer()).equals(Buffer.from(png))).toBe(true);
+  const pptx = unzipSync(new Uint8Array(await (await call(`/api/decks/${deck.id}/deck.pptx`)).arrayBuffer()));
+  expect(Object.keys(pptx).filter((name) => name.startsWith('ppt/media/'))).toHaveLength(1);
+  const refused = await call(`/api/decks/${deck.id}/pictures?name=x.png`, { method: 'POST', body: 'no picture' });
+  expect(await failure(refused)).toMatchObject({ status: 422, code: 'picture-unusable' });
 });

@@ -9,6 +9,7 @@ import { failureOf } from '../services/app-error.ts';
 import type { Context } from '../services/context.ts';
 import { createDeck, keepFile, partsOf, type NewFile } from '../services/create-deck.ts';
 import {
+  addPicture,
   append,
   deleteDeck,
   exportDeck,
@@ -110,6 +111,11 @@ export function deckRoutes(context: Context): Router {
     ctx.attachment(fileName);
     ctx.type = blob.mime;
     ctx.body = Buffer.from(blob.bytes);
+  });
+
+  router.post('/:id/pictures', async (ctx) => {
+    ctx.status = 201;
+    ctx.body = await addPicture(context, id(ctx), await readBody(ctx.req), nameOf(ctx.query));
   });
 
   router.get('/:id/pictures/:hash', async (ctx) => {

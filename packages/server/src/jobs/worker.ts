@@ -77,9 +77,10 @@ async function read({ files, port }: ReadTask): Promise<ReadDone> {
 function exportDeck({ packed, pictures, log }: ExportTask): Uint8Array {
   const document = JSON.parse(gunzipSync(packed).toString('utf8')) as DocumentModel;
   const bytes = new Map(pictures.map((picture) => [picture.id, picture.bytes]));
-  const data = document.pictures.flatMap((picture): PictureData[] => {
+  const converted = convert(document, foldLog(log).done);
+  const data = converted.document.pictures.flatMap((picture): PictureData[] => {
     const found = bytes.get(picture.id);
     return found === undefined ? [] : [{ ...picture, bytes: found }];
   });
-  return exportPptx(data, convert(document, foldLog(log).done), (bytes) => deflateRawSync(bytes, DEFLATE_SETTINGS));
+  return exportPptx(data, converted, (part) => deflateRawSync(part, DEFLATE_SETTINGS));
 }

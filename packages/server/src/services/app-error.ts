@@ -6,6 +6,7 @@ const FAILURES = {
   'deck-not-found': { status: 404, message: 'There is no deck at this address. It may have been deleted.' },
   'file-not-found': { status: 404, message: 'One of the files is not kept here. Choose it again.' },
   'not-found': { status: 404, message: 'There is nothing at this address.' },
+  'picture-unusable': { status: 422, message: 'This picture cannot be put in.' },
   'picture-not-found': { status: 404, message: 'This picture is not part of the deck.' },
   'bad-request': { status: 400, message: 'The request was not understood.' },
   stale: { status: 409, message: 'Another window changed this deck in the meantime.' },

@@ -1,6 +1,15 @@
 /** Finding, opening, naming, deleting decks, and adding to their logs. */
 import type { AppendEntries, DeckSummary, OpenDeck } from '@alvex/contract';
-import { READER_VERSION, type DocumentModel, type LogEntry } from '@alvex/core';
+import {
+  isStructureChange,
+  READER_VERSION,
+  singleEdits,
+  takePicture,
+  writtenPictures,
+  type DocumentModel,
+  type LogEntry,
+  type Picture,
+} from '@alvex/core';
 import { zipSync } from 'fflate';
 import { gunzipSync } from 'node:zlib';
 import { getBlob, putBlob, type Blob } from '../db/blobs.ts';
@@ -109,16 +118,32 @@ export async function packedDocument(context: Context, id: string): Promise<Uint
   return read.packed;
 }
 
-function picturesOf(packed: Uint8Array): DocumentModel['pictures'] {
-  return (JSON.parse(gunzipSync(packed).toString('utf8')) as DocumentModel).pictures;
+const documentPictures = (packed: Uint8Array): DocumentModel['pictures'] =>
+  (JSON.parse(gunzipSync(packed).toString('utf8')) as DocumentModel).pictures;
+
+/** Pictures that the author put in, by the log; an edit that was undone can be made again. */
+const loggedPictures = (log: readonly LogEntry[]): DocumentModel['pictures'] =>
+  writtenPictures(
+    singleEdits(log.filter((entry) => entry.kind !== 'undo' && entry.kind !== 'redo')).filter(isStructureChange),
+  );
+
+/** Keeps a picture that is to be put into the document. @throws AppError `picture-unusable`. */
+export async function addPicture(context: Context, id: string, bytes: Uint8Array, name: string): Promise<Picture> {
+  await existing(context, id);
+  const taken = takePicture(bytes, name);
+  if (typeof taken === 'string') throw new AppError('picture-unusable', taken);
+  const { id: hash, mime, width, height } = taken;
+  await putBlob(context.db, context.workspace, { hash, mime, bytes });
+  return { id: hash, mime, width, height };
 }
 
 /** @throws AppError `picture-not-found` when the deck has no such picture, whatever else the workspace holds. */
 export async function pictureOf(context: Context, id: string, hash: string): Promise<Blob> {
-  const pictures = picturesOf(await packedDocument(context, id));
-  const blob = pictures.some((picture) => picture.id === hash)
-    ? await getBlob(context.db, context.workspace, hash)
-    : undefined;
+  const has = (pictures: DocumentModel['pictures']): boolean => pictures.some((picture) => picture.id === hash);
+  const own =
+    has(documentPictures(await packedDocument(context, id))) ||
+    has(loggedPictures(await entriesAfter(context.db, id, 0)));
+  const blob = own ? await getBlob(context.db, context.workspace, hash) : undefined;
   if (blob === undefined) throw new AppError('picture-not-found');
   return blob;
 }
@@ -130,7 +155,7 @@ export async function exportDeck(
   const { deck, log } = await openDeck(context, id);
   const packed = await packedDocument(context, id);
   const pictures: { id: string; bytes: Uint8Array }[] = [];
-  for (const { id: hash } of picturesOf(packed)) {
+  for (const hash of new Set([...documentPictures(packed), ...loggedPictures(log)].map((picture) => picture.id))) {
     const blob = await getBlob(context.db, context.workspace, hash);
     if (blob !== undefined) pictures.push({ id: hash, bytes: blob.bytes });
   }

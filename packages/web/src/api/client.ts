@@ -1,6 +1,6 @@
 /** The server's routes. */
 import type { Appended, CreationLine, DeckSummary, ErrorBody, KeptFile, OpenDeck, Stale } from '@alvex/contract';
-import type { LogEntry } from '@alvex/core';
+import type { LogEntry, Picture } from '@alvex/core';
 
 /** A failure that the server told, or that it could not be reached. */
 export class ApiError extends Error {
@@ -144,6 +144,16 @@ async function* lines(response: Response): AsyncGenerator<string> {
   }
   if (rest !== '') yield rest;
 }
+
+/** Keeps a picture that is to be put into the document. @throws ApiError with the reason why it cannot be. */
+export const sendPicture = async (id: string, body: Blob, name: string): Promise<Picture> =>
+  (
+    await request(`/api/decks/${id}/pictures?${new URLSearchParams({ name })}`, {
+      method: 'POST',
+      body,
+      headers: BYTES,
+    })
+  ).json() as Promise<Picture>;
 
 export const documentUrl = (id: string): string => `/api/decks/${id}/document`;
 export const originalUrl = (id: string): string => `/api/decks/${id}/original`;

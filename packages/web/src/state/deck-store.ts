@@ -223,7 +223,9 @@ function append(entries: readonly LogEntry[]): void {
 }
 
 /** Adds an edit: shown at once, sent at once. */
-export const edit = (...edits: readonly Edit[]): void => append(edits);
+export const edit = (...edits: readonly Edit[]): void => {
+  if (edits.length > 0) append(edits);
+};
 
 export function undo(): void {
   if (get().history.done.length > 0) append([{ kind: 'undo' }]);

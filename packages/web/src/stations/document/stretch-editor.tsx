@@ -12,9 +12,10 @@ import {
   type NodeViewProps,
 } from '@tiptap/react';
 import StarterKit from '@tiptap/starter-kit';
-import { Bold, Italic, Link2, List, ListOrdered, Minus, Quote, Table2 } from 'lucide-react';
+import { Bold, Image, Italic, Link2, List, ListOrdered, Minus, Quote, Table2 } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
-import type { Block, BlockId } from '@alvex/core';
+import type { Block, BlockId, Picture } from '@alvex/core';
+import { ApiError, pictureUrl, sendPicture } from '../../api/client.ts';
 import { edit, useDeck } from '../../state/deck-store.ts';
 import { BlockText } from '../../ui/block-text.tsx';
 import { Action, Field } from '../../ui/recipes.tsx';
@@ -72,7 +73,7 @@ const BlockIds = Extension.create({
   name: 'blockIds',
   addGlobalAttributes: () => [
     {
-      types: ['heading', 'paragraph', 'codeBlock', 'horizontalRule', 'table', 'keptBlock'],
+      types: ['heading', 'paragraph', 'codeBlock', 'horizontalRule', 'table', 'keptBlock', 'newPicture'],
       attributes: { blockId: { default: null, keepOnSplit: false, rendered: false } },
     },
     { types: ['paragraph'], attributes: { role: { default: null, keepOnSplit: false, rendered: false } } },
@@ -116,6 +117,35 @@ function KeptView({ node }: NodeViewProps) {
   );
 }
 
+/** A picture that is put in here. */
+const NewPicture = Node.create({
+  name: 'newPicture',
+  group: 'block',
+  atom: true,
+  draggable: true,
+  addAttributes: () => ({ picture: { default: null, rendered: false } }),
+  parseHTML: () => [{ tag: 'div[data-new-picture]' }],
+  renderHTML: () => ['div', { 'data-new-picture': '' }],
+  addNodeView: () => ReactNodeViewRenderer(NewPictureView),
+});
+
+function NewPictureView({ node }: NodeViewProps) {
+  const deck = useDeck((state) => state.deck?.id ?? '');
+  const picture = node.attrs['picture'] as Picture;
+  return (
+    <NodeViewWrapper>
+      <chakra.img
+        src={pictureUrl(deck, picture.id)}
+        alt=""
+        maxH="160px"
+        maxW="260px"
+        border="1px solid"
+        borderColor="line"
+      />
+    </NodeViewWrapper>
+  );
+}
+
 /** One level down or up without leaving the text: `Ctrl .` and `Ctrl ,`. */
 const Levels = Extension.create({
   name: 'levels',
@@ -152,9 +182,9 @@ export default function StretchEditor({ ids }: { readonly ids: readonly BlockId[
     if (!changed.current) return;
     changed.current = false;
     const { ids: replaces, known } = standing.current;
-    const blocks = fromEditor(editor.getJSON(), known, newId);
+    const { blocks, pictures } = fromEditor(editor.getJSON(), known, newId);
     if (blocks.length === 0 && replaces.length === 0) return;
-    edit({ kind: 'write', replaces, after: null, blocks });
+    edit({ kind: 'write', replaces, after: null, blocks, ...(pictures.length === 0 ? {} : { pictures }) });
     const left = replaces.filter((id) => !blocks.some((block) => block.id === id));
     const now = [...blocks.map(({ id }) => id), ...left];
     standing.current = {
@@ -175,6 +205,7 @@ export default function StretchEditor({ ids }: { readonly ids: readonly BlockId[
       BlockIds,
       Position,
       KeptBlock,
+      NewPicture,
       Levels,
     ],
     content: toEditor(start.current),
@@ -255,6 +286,20 @@ function Tools({ editor, close }: { readonly editor: Editor; readonly close: () 
     }),
   });
   const [linking, setLinking] = useState(false);
+  const [fault, setFault] = useState<string | null>(null);
+  const chooser = useRef<HTMLInputElement>(null);
+  const putIn = async (file: File | undefined) => {
+    const deck = useDeck.getState().deck;
+    if (file === undefined || deck === null) return;
+    setFault(null);
+    try {
+      // The server answers only once it keeps the picture; until then nothing refers to it.
+      const picture = await sendPicture(deck.id, file, file.name);
+      editor.chain().focus().insertContent({ type: 'newPicture', attrs: { picture } }).run();
+    } catch (error) {
+      setFault(error instanceof ApiError ? error.message : String(error));
+    }
+  };
   const chain = () => editor.chain().focus();
   const setLink = (href: string) => {
     setLinking(false);
@@ -322,6 +367,25 @@ function Tools({ editor, close }: { readonly editor: Editor; readonly close: () 
       >
         <Table2 size={13} />
       </Action>
+      <Action size="small" aria-label="Picture" onClick={() => chooser.current?.click()}>
+        <Image size={13} />
+      </Action>
+      <input
+        ref={chooser}
+        type="file"
+        hidden
+        accept="image/png,image/jpeg,image/gif"
+        aria-label="Picture file"
+        onChange={(event) => {
+          void putIn(event.target.files?.[0]);
+          event.target.value = '';
+        }}
+      />
+      {fault !== null && (
+        <chakra.span role="alert" color="red" fontSize="xs">
+          {fault}
+        </chakra.span>
+      )}
       {state.table && (
         <>
           <Action size="small" onClick={() => chain().addRowAfter().run()}>

@@ -22,7 +22,7 @@ let counter = 0;
 const newId = (): string => `new${++counter}`;
 /** Through the editor and back, laid over the document again. */
 function through(document: DocumentModel): DocumentModel {
-  const blocks = fromEditor(toEditor(document.blocks), known(document.blocks), newId);
+  const { blocks } = fromEditor(toEditor(document.blocks), known(document.blocks), newId);
   return restructure(document, [{ kind: 'write', replaces: document.blocks.map(({ id }) => id), after: null, blocks }])
     .document;
 }
@@ -77,7 +77,7 @@ test('a block that is split keeps its id for the first half; the second is new',
   const document = doc(p('one two'));
   const [{ id }] = document.blocks as [Block];
   const split = (text: string) => ({ type: 'paragraph', attrs: { blockId: id }, content: [{ type: 'text', text }] });
-  const blocks = fromEditor({ type: 'doc', content: [split('one'), split('two')] }, known(document.blocks), newId);
+  const { blocks } = fromEditor({ type: 'doc', content: [split('one'), split('two')] }, known(document.blocks), newId);
   expect(blocks[0]!.id).toBe(id);
   expect(blocks[1]!.id).toMatch(/^new/);
 });
@@ -97,5 +97,14 @@ test('empty lines are not blocks, addresses that could harm are not links', () =
       new Map(),
       () => 'n',
     ),
-  ).toEqual([{ kind: 'paragraph', id: 'n', runs: [{ text: 'x' }] }]);
+  ).toEqual({ blocks: [{ kind: 'paragraph', id: 'n', runs: [{ text: 'x' }] }], pictures: [] });
+});
+
+test('a picture that is put in comes with what the document has to know of it', () => {
+  const picture = { id: 'f'.repeat(64), mime: 'image/png', width: 4, height: 3 };
+  const node = { type: 'newPicture', attrs: { picture, blockId: null } };
+  expect(fromEditor({ type: 'doc', content: [node] }, new Map(), () => 'n')).toEqual({
+    blocks: [{ kind: 'picture', id: 'n', picture: picture.id, alt: null }],
+    pictures: [picture],
+  });
 });

@@ -5,6 +5,7 @@ import {
   type Block,
   type BlockId,
   type Level,
+  type Picture,
   type Run,
   type Runs,
   type TableCell,
@@ -123,7 +124,7 @@ function marksOf(run: Run): Mark[] {
 }
 
 /**
- * The blocks of the editor's document.
+ * The blocks of the editor's document, and the pictures that are new among them.
  * @param known What stood there; blocks that the editor only keeps are taken from it.
  * @param newId Gives ids for blocks that are new.
  */
@@ -131,8 +132,9 @@ export function fromEditor(
   doc: JSONContent,
   known: ReadonlyMap<string, Block>,
   newId: () => string,
-): readonly WrittenBlock[] {
+): { readonly blocks: readonly WrittenBlock[]; readonly pictures: readonly Picture[] } {
   const used = new Set<string>();
+  const pictures = new Map<string, Picture>();
   const idOf = (node: JSONContent): BlockId => {
     const own = node.attrs?.['blockId'] as string | null | undefined;
     // A block that was split in two has its id twice; the first keeps it.
@@ -180,6 +182,13 @@ export function fromEditor(
       case 'table':
         blocks.push({ kind: 'table', id: idOf(node), table: tableOf(node) });
         return;
+      case 'newPicture': {
+        const picture = node.attrs?.['picture'] as Picture | null | undefined;
+        if (!picture) return;
+        pictures.set(picture.id, picture);
+        blocks.push({ kind: 'picture', id: idOf(node), picture: picture.id, alt: null });
+        return;
+      }
       case 'keptBlock': {
         const block = known.get((node.attrs?.['blockId'] as string | undefined) ?? '');
         if (block === undefined || used.has(block.id)) return;
@@ -214,7 +223,7 @@ export function fromEditor(
     }
   };
   walk(doc, 0, false);
-  return blocks;
+  return { blocks, pictures: [...pictures.values()] };
 }
 
 function runsOf(node: JSONContent): Runs {
