@@ -129,13 +129,11 @@ test('the text is written in place, kept at once, and reaches the slides', async
   await page.keyboard.press('End');
   await page.keyboard.type('000');
   await text.getByText('oak').click();
-  await page
-    .getByLabel('Picture file')
-    .setInputFiles({
-      name: 'gate.png',
-      mimeType: 'image/png',
-      buffer: Buffer.from(encode({ width: 40, height: 30, data: new Uint8Array(3600).fill(120), channels: 3 })),
-    });
+  await page.getByLabel('Picture file').setInputFiles({
+    name: 'gate.png',
+    mimeType: 'image/png',
+    buffer: Buffer.from(encode({ width: 40, height: 30, data: new Uint8Array(3600).fill(120), channels: 3 })),
+  });
   await expect(text.locator('img')).toBeVisible();
   await page.keyboard.press('Escape');
   await expect(line(page, 'The wheel turns. Slowly.')).toBeVisible();

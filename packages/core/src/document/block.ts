@@ -11,6 +11,8 @@ export interface Look {
   readonly bold?: true;
   readonly caps?: true;
   readonly align?: 'center' | 'right';
+  /** Beyond what the lines themselves take. */
+  readonly spaceBefore?: number /* points */;
 }
 
 /** What a block is, when it is not part of the text: the furniture of a page, or what the author took out. */

@@ -36,13 +36,14 @@ export class GatheredText {
   }
 
   /** @param size Of the style, where no piece named its own. */
-  look(align: string | undefined, size: number | undefined): Look | undefined {
+  look(align: string | undefined, size: number | undefined, spaceBefore = 0): Look | undefined {
     const look: Writable<Look> = {};
     const points = this.#largest || size;
     if (points !== undefined && points > 0) look.size = points;
     if (this.#bold && !this.empty) look.bold = true;
     if (this.#caps && !this.empty) look.caps = true;
     if (align === 'center' || align === 'right') look.align = align;
+    if (spaceBefore > 0) look.spaceBefore = spaceBefore;
     return Object.keys(look).length === 0 ? undefined : look;
   }
 }

@@ -35,6 +35,7 @@ export interface Evidence {
 const LONGEST = 120; // characters
 const SHORT = 9; // words
 const LEAST_CONFIDENCE = 0.45;
+const SPACE_ABOVE = 2; // points more than usual
 
 /** The size in which most of the running text is set, in points; undefined where the format does not say. */
 export function bodySize(document: DocumentModel): number | undefined {
@@ -46,6 +47,17 @@ export function bodySize(document: DocumentModel): number | undefined {
   let best: number | undefined;
   for (const [size, count] of letters) if (best === undefined || count > letters.get(best)!) best = size;
   return best;
+}
+
+/** The space above most paragraphs, in points. */
+function usualSpace(document: DocumentModel): number {
+  const counts = new Map<number, number>();
+  for (const block of document.blocks)
+    if (block.kind === 'paragraph') {
+      const space = block.look?.spaceBefore ?? 0;
+      counts.set(space, (counts.get(space) ?? 0) + 1);
+    }
+  return [...counts].reduce((best, entry) => (entry[1] > best[1] ? entry : best), [0, 0])[0];
 }
 
 export function traitsOf(block: Block): Traits {
@@ -66,12 +78,12 @@ export function traitsOf(block: Block): Traits {
 
 /** Lines that look like headings, in document order, with what speaks for each. */
 export function headingEvidence(document: DocumentModel): readonly Evidence[] {
-  const body = bodySize(document);
+  const usual = { size: bodySize(document), space: usualSpace(document) };
   const { blocks } = document;
   const found: Evidence[] = [];
   blocks.forEach((block, i) => {
     if (block.kind !== 'paragraph' || block.role !== undefined || block.left !== undefined) return;
-    const evidence = weigh(block, blocks[i + 1], body, blocks[i - 1]);
+    const evidence = weigh(block, blocks[i + 1], usual, blocks[i - 1]);
     if (evidence !== undefined) found.push(evidence);
   });
   return found;
@@ -80,12 +92,13 @@ export function headingEvidence(document: DocumentModel): readonly Evidence[] {
 function weigh(
   block: Paragraph,
   next: Block | undefined,
-  body: number | undefined,
+  usual: { readonly size: number | undefined; readonly space: number },
   before: Block | undefined,
 ): Evidence | undefined {
   const text = runsText(block.runs).trim();
   if (text.length > LONGEST || !/\p{L}/u.test(text) || text.includes('\n')) return undefined;
   const traits = traitsOf(block);
+  const body = usual.size;
   const reasons: string[] = [];
   let score = 0;
   const say = (weight: number, reason: string): void => {
@@ -100,6 +113,7 @@ function weigh(
   if (traits.caps) say(0.3, 'in capitals');
   if (score === 0) return undefined;
   if (traits.centred) say(0.1, 'centred');
+  if ((block.look?.spaceBefore ?? 0) > usual.space + SPACE_ABOVE) say(0.1, 'space above');
   const words = text.split(/\s+/).length;
   if (words <= SHORT) say(0.1, words === 1 ? '1 word' : `${words} words`);
   if (endsAsSentence(text)) score -= text.endsWith(':') ? 0.2 : 0.4;

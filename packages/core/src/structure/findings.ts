@@ -4,11 +4,13 @@ import {
   blockText,
   blockWords,
   findTitle,
+  lineMark,
   type Block,
   type BlockId,
   type DocumentModel,
   type Heading,
   type Level,
+  type MarkedLine,
 } from '../document/index.ts';
 import type { StructureChange, Turn } from './change.ts';
 import { branchOf } from './restructure.ts';
@@ -22,6 +24,7 @@ export type FindingKind =
   | 'bare-heading'
   | 'lone-sub-heading'
   | 'deep-list'
+  | 'typed-list'
   | 'long-paragraph'
   | 'picture-undescribed'
   | 'contents-list'
@@ -43,6 +46,7 @@ export type RepairName =
   | 'add-heading'
   | 'make-heading'
   | 'flatten'
+  | 'make-items'
   | 'describe'
   | 'leave-out'
   | 'speak';
@@ -74,6 +78,7 @@ export function findings(document: DocumentModel, options: FindingOptions): read
     ...headingFindings(document, blocks, headings, title, options),
     ...beforeFirst(blocks, headings),
     ...textFindings(blocks),
+    ...typedLists(blocks),
     ...contentsLists(blocks),
     ...runningHeads(blocks),
     ...privateParts(document, headings, options),
@@ -385,6 +390,59 @@ function divideParagraph(runs: Runs): readonly Runs[] | undefined {
   return [0, ...cuts].map((from, i) => trimRuns(sliceRuns(runs, from, cuts[i] ?? text.length)));
 }
 
+/** Paragraphs in a row that begin with a bullet or count on: lists that were typed by hand. */
+function typedLists(blocks: readonly Block[]): readonly Finding[] {
+  const found: Finding[] = [];
+  for (let i = 0; i < blocks.length;) {
+    const items: { readonly block: Block & { kind: 'paragraph' }; readonly mark: MarkedLine }[] = [];
+    for (let at = i; at < blocks.length; at++) {
+      const block = blocks[at]!;
+      const mark = block.kind === 'paragraph' && block.role === undefined ? lineMark(blockText(block)) : undefined;
+      if (block.kind !== 'paragraph' || mark === undefined || !goesOn(items.at(-1)?.mark, mark)) break;
+      items.push({ block, mark });
+    }
+    if (items.length >= 2)
+      found.push({
+        kind: 'typed-list',
+        block: items[0]!.block.id,
+        detail: `${items.length} lines`,
+        repairs: [
+          {
+            name: 'make-items',
+            changes: [
+              {
+                kind: 'write',
+                replaces: items.map(({ block }) => block.id),
+                after: null,
+                blocks: items.map(({ block, mark }) => {
+                  const length = blockText(block).length;
+                  const ordered = mark.kind === 'number';
+                  return {
+                    kind: 'listItem',
+                    id: block.id,
+                    depth: 1,
+                    ordered,
+                    ...(ordered ? { number: mark.number ?? 1 } : {}),
+                    runs: trimRuns(sliceRuns(block.runs, length - mark.text.length, length)),
+                  };
+                }),
+              },
+            ],
+          },
+        ],
+      });
+    i += Math.max(1, items.length);
+  }
+  return found;
+}
+
+/** Whether a mark goes on with the list of the one before it. */
+function goesOn(before: MarkedLine | undefined, mark: MarkedLine): boolean {
+  if (mark.parts > 1) return false;
+  if (before === undefined) return mark.kind === 'bullet' || mark.number === 1;
+  return before.kind === mark.kind && (mark.kind === 'bullet' || mark.number === (before.number ?? 0) + 1);
+}
+
 /** Lines that end in a page number behind dots or a tab, three or more in a row, that no style marks as contents. */
 function contentsLists(blocks: readonly Block[]): readonly Finding[] {
   const found: Finding[] = [];
@@ -475,14 +533,13 @@ function privateParts(
   for (const heading of headings)
     if (!inside.has(heading.id) && PRIVATE.test(runsText(heading.runs)))
       propose(heading, branchOf(document.blocks, heading.id));
-  for (const block of document.blocks)
-    if (
-      block.kind === 'paragraph' &&
-      block.left === undefined &&
-      !inside.has(block.id) &&
-      /^[[(]?(?:note|remark)?s?\b/i.test(blockText(block)) &&
-      PRIVATE.test(blockText(block).slice(0, 60))
-    )
+  for (const block of document.blocks) {
+    if (block.kind !== 'paragraph' || block.left !== undefined || inside.has(block.id)) continue;
+    // `[Speaker note: …]` at the beginning marks one paragraph.
+    const text = blockText(block);
+    const mark = PRIVATE.exec(text.slice(0, 60));
+    if (mark !== null && mark.index <= 2 && /^\s*[:\])–—-]/.test(text.slice(mark.index + mark[0].length)))
       propose(block, [block]);
+  }
   return found;
 }

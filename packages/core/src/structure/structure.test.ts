@@ -247,6 +247,24 @@ describe('findings', () => {
     ['a list deeper than slides show is raised', doc(h(1, 'A'), li('a', 7)), ['h1 A', `${'  '.repeat(4)}- a`]],
   ])('%s', (_, document, blocks) => expect(repaired(document)).toEqual(blocks));
 
+  test('a list that was typed by hand becomes one; numbers that do not count on, and dialogue, stay', () => {
+    const document = doc(
+      h(1, 'A'),
+      p([{ text: '–\u00a0 oak', bold: true }]),
+      p('•\telm'),
+      p('text'),
+      p('1) one'),
+      p('2) two'),
+      p('1984 was wet'),
+      p('– alone'),
+    );
+    const lists = find(document).filter(({ kind }) => kind === 'typed-list');
+    expect(lists.map(({ detail }) => detail)).toEqual(['2 lines', '2 lines']);
+    expect(
+      after(document, ...(lists.flatMap(({ repairs }) => repairs[0]!.changes) as readonly StructureChange[])),
+    ).toEqual(['h1 A', '- oak', '- elm', 'p text', '1. one', '2. two', 'p 1984 was wet', 'p – alone']);
+  });
+
   test('a paragraph over the length is divided between sentences, and no word is lost', () => {
     const sentence = 'The miller rose with the tide and set the gate before the sun had come over the quay. ';
     const document = doc(h(1, 'A'), p(sentence.repeat(20).trim()));
@@ -275,6 +293,9 @@ describe('findings', () => {
     expect(found.repairs.map(({ name, changes }) => [name, changes.length])).toEqual([
       ['speak', 2],
       ['leave-out', 2],
+    ]);
+    expect(find(doc(h(1, 'A'), p('[Speaker note: smile]'), p('The speaker notes are short.')))).toMatchObject([
+      { kind: 'private-part', detail: '3 words' },
     ]);
   });
 });

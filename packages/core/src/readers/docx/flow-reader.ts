@@ -282,6 +282,9 @@ export class FlowReader implements XmlHandler {
       case 'w:ilvl':
         paragraph.ilvl = Number(value);
         return true;
+      case 'w:spacing':
+        paragraph.spaceBefore = Number(a['w:before'] ?? 0) / 20;
+        return true;
       case 'w:jc':
         paragraph.align = value;
         return true;

@@ -16,6 +16,7 @@ export class ParagraphDraft extends GatheredText {
   numId: string | undefined;
   ilvl: number | undefined;
   align: string | undefined;
+  spaceBefore = 0; /* points */
   inContents = false;
   /** Its mark was deleted: the next paragraph continues it (§17.13.5.15). */
   joinsNext = false;
@@ -55,7 +56,7 @@ export function paragraphBlock(draft: ParagraphDraft, context: DocxContext): Dra
 
   const item = listItem(draft, style, runs, context);
   if (item !== undefined) return item;
-  const look = draft.look(draft.align, style.size);
+  const look = draft.look(draft.align, style.size, draft.spaceBefore);
   return { kind: 'paragraph', runs, place, ...(look === undefined ? {} : { look }) };
 }
 
