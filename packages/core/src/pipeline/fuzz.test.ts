@@ -1,12 +1,11 @@
 /** Damaged files of every format: never a crash, a hang or a lost word. ALVEX_FUZZ sets how many of each; ALVEX_SEED where to begin. */
 import { expect, test } from '@jest/globals';
 import { strToU8, unzipSync, zipSync } from 'fflate';
-import { existsSync, readdirSync, readFileSync } from 'node:fs';
-import { join } from 'node:path';
 import { ReadError } from '../base/index.ts';
 import { detectType } from '../readers/index.ts';
 import { findings, lookAlikes } from '../structure/index.ts';
 import { random } from '../test/build.ts';
+import { FIXTURES } from '../test/fixtures.ts';
 import { mutate } from '../test/mutate.ts';
 import { convert } from './convert.ts';
 import { openDocument } from './open-document.ts';
@@ -15,13 +14,6 @@ const rounds = Number(process.env['ALVEX_FUZZ'] ?? 12);
 const seed = Number(process.env['ALVEX_SEED'] ?? 1);
 const MOST_SECONDS = 10;
 const MOST_MEGABYTES = 1024;
-const fixtures = join(import.meta.dirname, '../../fixtures');
-const names = readdirSync(fixtures).filter((name) => existsSync(join(fixtures, name, inputOf(name))));
-
-function inputOf(name: string): string {
-  return readdirSync(join(fixtures, name)).find((file) => file.startsWith('input.')) ?? '';
-}
-
 /** Packages are damaged within their parts too: what is wrong outside of them is found at once. */
 function damaged(bytes: Uint8Array, file: string, next: () => number): Uint8Array {
   if (!/\.(docx|odt)$/.test(file) || next() < 0.3) return mutate(bytes, next);
@@ -31,11 +23,9 @@ function damaged(bytes: Uint8Array, file: string, next: () => number): Uint8Arra
   return zipSync({ ...parts, [part]: mutate(parts[part]!, next) }, { level: 1 });
 }
 
-test.each(names)(
-  '%s, damaged',
-  async (name) => {
-    const file = inputOf(name);
-    const original = new Uint8Array(readFileSync(join(fixtures, name, file)));
+test.each(FIXTURES)(
+  '$name, damaged',
+  async ({ name, file, bytes: original }) => {
     for (let i = 0; i < rounds; i++) {
       const next = random(seed * 1000 + i);
       const bytes = damaged(original, file, next);

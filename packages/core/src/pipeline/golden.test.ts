@@ -1,21 +1,17 @@
 /** Every fixture gives the document, the structure and the slides that its golden files say. `npm run golden` writes them anew. */
 import { expect, test } from '@jest/globals';
-import { existsSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { existsSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { placeText } from '../base/index.ts';
 import { runsText } from '../content/index.ts';
 import { detectType } from '../readers/index.ts';
 import { findings, lookAlikes } from '../structure/index.ts';
+import { FIXTURES } from '../test/fixtures.ts';
 import { shortBlock } from '../test/short-block.ts';
 import { convert } from './convert.ts';
 import { openDocument } from './open-document.ts';
 
-const fixtures = join(import.meta.dirname, '../../fixtures');
-
-test.each(readdirSync(fixtures))('%s', async (name) => {
-  const folder = join(fixtures, name);
-  const file = readdirSync(folder).find((one) => one.startsWith('input.'))!;
-  const bytes = new Uint8Array(readFileSync(join(folder, file)));
+test.each(FIXTURES)('$name', async ({ folder, file, bytes }) => {
   const { document } = await openDocument(bytes, detectType(bytes, file));
   const text = (lines: readonly string[]): string => `${lines.join('\n')}\n`;
   const stages: Readonly<Record<string, string>> = {
