@@ -248,6 +248,7 @@ test('several files become parts of one document, in an order that can be change
 
 test('a part that cannot be read is named, and nothing is made', async ({ page, alvex }) => {
   await page.goto(alvex.address);
+  await expect(page.getByRole('listitem').first()).toBeVisible();
   const before = await page.getByRole('listitem').count();
   await page.getByLabel('Document').setInputFiles([
     { name: 'good.md', mimeType: 'text/plain', buffer: Buffer.from('# A\n') },

@@ -33,6 +33,8 @@ export function decodeText(bytes: Uint8Array, declared?: string): string {
   }
 }
 
+const LEAST_PAIRS = 8;
+
 function wideEncoding(bytes: Uint8Array): string | undefined {
   if (bytes[0] === 0xff && bytes[1] === 0xfe) return 'utf-16le';
   if (bytes[0] === 0xfe && bytes[1] === 0xff) return 'utf-16be';
@@ -43,7 +45,7 @@ function wideEncoding(bytes: Uint8Array): string | undefined {
     if (bytes[2 * i + 1] === 0) odd++;
   }
   // Latin letters in UTF-16 have a zero beside them; plain text has none at all.
-  if (pairs < 2 || even + odd < pairs * 0.4) return undefined;
+  if (pairs < LEAST_PAIRS || even + odd < pairs * 0.4) return undefined;
   return odd > even * 4 ? 'utf-16le' : even > odd * 4 ? 'utf-16be' : undefined;
 }
 
