@@ -40,8 +40,10 @@ interface Stretch {
   readonly destinations: readonly Destination[];
 }
 
-// An edit changes one stretch; the others give the same slides again, down to their identity.
-const stretches = new WeakMap<Block, Stretch>();
+// An edit changes one stretch; the others give the same slides again, down to their identity. Who turns a plug to and
+// fro, or undoes, comes back to a plan that was there before: the last few are remembered.
+const stretches = new WeakMap<Block, readonly Stretch[]>();
+const REMEMBERED = 3;
 
 class Mapper {
   readonly #document: DocumentModel;
@@ -101,16 +103,19 @@ class Mapper {
     const first = this.#document.blocks[from]!;
     const codes = this.#plan.codes.subarray(from, to);
     const fresh = this.#waiting.passages.length === 0 && this.#startsSlide(from);
-    const known = fresh ? stretches.get(first) : undefined;
     this.#release();
     if (fresh) this.#close();
-    if (
-      known !== undefined &&
-      known.title === this.#title &&
-      known.sectionBefore === this.#section &&
-      sameCodes(known.codes, codes) &&
-      sameBlocks(known.blocks, this.#document.blocks, from)
-    ) {
+    const remembered = stretches.get(first) ?? [];
+    const known = fresh
+      ? remembered.find(
+          (one) =>
+            one.title === this.#title &&
+            one.sectionBefore === this.#section &&
+            sameCodes(one.codes, codes) &&
+            sameBlocks(one.blocks, this.#document.blocks, from),
+        )
+      : undefined;
+    if (known !== undefined) {
       this.#slides.push(...known.slides);
       this.#leftOut.push(...known.leftOut);
       this.#destinations.push(...known.destinations);
@@ -124,7 +129,7 @@ class Mapper {
     if (!fresh) return;
     this.#release();
     this.#close();
-    stretches.set(first, {
+    const made: Stretch = {
       blocks: this.#document.blocks.slice(from, to),
       codes,
       title: this.#title,
@@ -133,7 +138,8 @@ class Mapper {
       slides: this.#slides.slice(slides),
       leftOut: this.#leftOut.slice(leftOut),
       destinations: this.#destinations.slice(destinations),
-    });
+    };
+    stretches.set(first, [made, ...remembered.slice(0, REMEMBERED - 1)]);
   }
 
   #block(i: number): void {

@@ -181,7 +181,7 @@ function headingFindings(
     const behind = next.get(id);
     if (behind === undefined || (behind.kind === 'heading' && behind.level <= level))
       found.push({ kind: 'bare-heading', block: id, detail: `level ${level}`, repairs: [makeText(id)] });
-    const children = childrenOf(headings, i);
+    const children = childrenOf(headings, i).filter((child) => runsText(child.runs).trim() !== '');
     if (children.length === 1 && i + 1 < headings.length)
       found.push({
         kind: 'lone-sub-heading',

@@ -190,6 +190,19 @@ function prepare(model: DocumentModel, from = 0): void {
     if ('runs' in block) measureAhead(block.runs, converted.theme);
   }
   if (i < model.blocks.length) setTimeout(() => prepare(model, i));
+  else setTimeout(() => rehearse(model), REHEARSE_MS);
+}
+
+const REHEARSE_MS = 400;
+
+/** Turns the plug of the body text once, unseen: code that has run is fast, and it is the plug that people turn first. */
+function rehearse(model: DocumentModel): void {
+  if (document === undefined || converted?.document !== model) return;
+  const { map } = converted;
+  convert(document, [
+    ...edits,
+    { kind: 'map', name: null, map: { ...map, body: map.body === 'notes' ? 'slide' : 'notes' } },
+  ]);
 }
 
 function countPages(pages: readonly Page[]): Counts {
