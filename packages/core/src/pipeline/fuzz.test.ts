@@ -48,6 +48,43 @@ test.each(FIXTURES)(
   600_000,
 );
 
+test.each([
+  ['html', '<title'],
+  ['html', '<!--StartFragment-->'],
+  ['html', '<p '],
+  ['html', '<!---->'],
+  ['html', '<a href="x">a</a> '],
+  ['html', '<div class="ad share nav">x</div>'],
+  ['html', '<table><tr><td>x</td></tr></table>'],
+  ['text', '. '],
+  ['text', '[a '],
+  ['text', '\n- a'],
+  ['text', '1.1.1.1 a\n\n'],
+  ['text', 'A B C\n\n'],
+  ['text', '\t'],
+  ['markdown', '[['],
+  ['markdown', '**a '],
+  ['markdown', '> '],
+  ['markdown', '|-|-|\n'],
+  ['rtf', '{\\b x}'],
+  ['rtf', '\\par\\trowd\\cellx1\\intbl a\\cell\\row '],
+  ['rtf', "\\'e9"],
+  ['opml', '<outline text="a"/>'],
+] as const)('%s of nothing but %j is read or refused in time', async (type, piece) => {
+  const body = piece.repeat(Math.ceil(300_000 / piece.length));
+  const source = type === 'rtf' ? `{\\rtf1 ${body}}` : type === 'opml' ? `<opml><body>${body}</body></opml>` : body;
+  const start = performance.now();
+  const bytes = strToU8(source);
+  detectType(bytes, 'x.html');
+  await openDocument(bytes, type)
+    .then(({ document }) => {
+      lookAlikes(document);
+      findings(document, { titleFits: () => true });
+    })
+    .catch((error: unknown) => expect(error).toBeInstanceOf(ReadError));
+  expect(performance.now() - start).toBeLessThan(MOST_SECONDS * 1000);
+});
+
 test('files of nothing but noise are refused or read', async () => {
   for (let i = 0; i < rounds * 3; i++) {
     const next = random(seed * 7919 + i);

@@ -36,12 +36,24 @@ function packageType(bytes: Uint8Array): DocumentType {
   throw new ReadError('wrong-type', { part: 'mimetype' });
 }
 
+/** Markup without the XML declaration and the comments before it; a comment of the clipboard says something. */
+function withoutProlog(text: string): string {
+  let rest = text.trimStart();
+  if (rest.startsWith('<?xml')) rest = rest.slice(rest.indexOf('>') + 1).trimStart();
+  while (rest.startsWith('<!--') && !/^<!--startfragment/i.test(rest)) {
+    const end = rest.indexOf('-->');
+    if (end < 0) return rest;
+    rest = rest.slice(end + 3).trimStart();
+  }
+  return rest;
+}
+
 function textType(text: string, name: string): DocumentType {
-  const begin = text.replace(/^\s+/, '').slice(0, 2000);
-  if (/^(<\?xml[^>]*>\s*)?(<!--[\s\S]*?-->\s*)?<opml\b/i.test(begin)) return 'opml';
-  if (/^(<\?xml[^>]*>\s*)?(<!--[\s\S]*?-->\s*)*<(!doctype\s+html|html|head|body)\b/i.test(begin)) return 'html';
+  const begin = withoutProlog(text).slice(0, 2000);
+  if (/^<opml\b/i.test(begin)) return 'opml';
+  if (/^<(!doctype\s+html|html|head|body)\b/i.test(begin)) return 'html';
   if (/^version:[\s\S]{0,400}starthtml:/i.test(begin) || /^<!--startfragment/i.test(begin)) return 'html';
-  if (/\.(html?|xhtml)$/i.test(name) && /<(p|div|h[1-6]|ul|ol|table|article|section|span|a)\b[^>]*>/i.test(text))
+  if (/\.(html?|xhtml)$/i.test(name) && /<(p|div|h[1-6]|ul|ol|table|article|section|span|a)\b[^>]{0,500}>/i.test(text))
     return 'html';
   if (/\.(md|markdown|mdown|mkd)$/i.test(name) || looksLikeMarkdown(text)) return 'markdown';
   return 'text';

@@ -60,7 +60,7 @@ const text: Make = (words, pick) => {
   return `${indent}${pick(['', '- ', '1. ', '2.1 ', '* ', '# ', ''])}${words.some()}${pick(['', '.', ':'])}\n${pick(['', '', '\n', '====\n', '---\n\n', '\f'])}`;
 };
 const rtf: Make = (words, pick) => {
-  switch (pick(['par', 'group', 'note', 'row', 'list', 'field', 'hidden'])) {
+  switch (pick(['par', 'group', 'note', 'row', 'list', 'field', 'box', 'other'])) {
     case 'par':
       return `\\pard${pick(['', '\\s1', '\\qc', '\\outlinelevel1', '\\li720'])} ${words.some()}\\par\n`;
     case 'group':
@@ -71,6 +71,8 @@ const rtf: Make = (words, pick) => {
       return `\\trowd\\cellx1\\cellx2\\pard\\intbl ${words.some(2)}\\cell ${words.some(2)}\\par ${words.some(2)}\\cell\\row\\pard `;
     case 'list':
       return `{\\pntext\\bullet\\tab}${words.some()}\\par `;
+    case 'box':
+      return `${words.some()}{\\shp{\\*\\shpinst{\\shptxt ${words.some()}\\par ${words.some()}}}}\\par `;
     case 'field':
       return `{\\field{\\*\\fldinst HYPERLINK "https://a.example/"}{\\fldrslt ${words.some()}}}\\par `;
     default:

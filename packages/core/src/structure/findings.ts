@@ -379,12 +379,13 @@ function divideParagraph(runs: Runs): readonly Runs[] | undefined {
   );
   const count = Math.ceil(countWords(text) / LONGEST_PARAGRAPH);
   const cuts: number[] = [];
+  let at = 0;
   for (let i = 1; i < count; i++) {
     const aim = (text.length * i) / count;
-    const near = ends
-      .filter((end) => end > (cuts.at(-1) ?? 0))
-      .sort((a, b) => Math.abs(a - aim) - Math.abs(b - aim))[0];
-    if (near !== undefined) cuts.push(near);
+    // Ends are in order: the nearest is the last before the aim or the first behind it.
+    while (at + 1 < ends.length && Math.abs(ends[at + 1]! - aim) <= Math.abs(ends[at]! - aim)) at++;
+    const near = ends[at];
+    if (near !== undefined && near > (cuts.at(-1) ?? 0)) cuts.push(near);
   }
   if (cuts.length === 0) return undefined;
   return [0, ...cuts].map((from, i) => trimRuns(sliceRuns(runs, from, cuts[i] ?? text.length)));
@@ -470,9 +471,12 @@ function contentsLists(blocks: readonly Block[]): readonly Finding[] {
   return found;
 }
 
+const LONGEST_CONTENTS = 300; // characters
+
 const isContentsLine = (block: Block): boolean =>
   (block.kind === 'paragraph' || block.kind === 'listItem') &&
   !('role' in block && block.role !== undefined) &&
+  blockText(block).length < LONGEST_CONTENTS &&
   /\S(?:(?:\s*\.){3,}|\s*…+|\t+)\s*\d{1,4}\s*$/.test(blockText(block));
 
 /** Short lines that come again and again are the head or foot of a page. */
@@ -484,7 +488,9 @@ function runningHeads(blocks: readonly Block[]): readonly Finding[] {
     if (text.length > 90 || text.length < 2) continue;
     const key = text.replace(/\d+/g, '#').toLowerCase();
     // Numbers alone: page numbers. Other lines must be the same but for their numbers.
-    groups.set(key, [...(groups.get(key) ?? []), block.id]);
+    const group = groups.get(key);
+    if (group === undefined) groups.set(key, [block.id]);
+    else group.push(block.id);
   }
   return [...groups].flatMap(([key, ids]): readonly Finding[] => {
     if (ids.length < REPEATED) return [];

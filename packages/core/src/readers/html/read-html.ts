@@ -11,6 +11,22 @@ function declaredCharset(bytes: Uint8Array): string | undefined {
   return /<meta[^>]+charset\s*=\s*["']?([\w-]+)/i.exec(head)?.[1];
 }
 
+// Looked for piece by piece: one expression for both ends would go over the page again for every beginning.
+function fragmentOf(html: string): string | undefined {
+  const start = /<!--\s{0,20}StartFragment\s{0,20}-->/i.exec(html);
+  if (start === null) return undefined;
+  const rest = html.slice(start.index + start[0].length);
+  const end = rest.search(/<!--\s{0,20}EndFragment/i);
+  return end < 0 ? rest : rest.slice(0, end);
+}
+
+function titleOf(html: string): string | null {
+  const start = html.search(/<title[\s>]/i);
+  const from = start < 0 ? -1 : html.indexOf('>', start) + 1;
+  const to = from <= 0 ? -1 : html.indexOf('<', from);
+  return to < 0 ? null : html.slice(from, to).trim() || null;
+}
+
 /** @throws ReadError `empty` or `bomb`. */
 export function readHtml(bytes: Uint8Array): ReadResult {
   const html = decodeText(bytes, declaredCharset(bytes));
@@ -19,9 +35,9 @@ export function readHtml(bytes: Uint8Array): ReadResult {
   const pictures = new PictureStore(report);
   const list = new BlockList();
   // The clipboard marks what was chosen with comments; the rest is the page around it.
-  const chosen = /<!--\s*StartFragment\s*-->([\s\S]*)<!--\s*EndFragment\s*-->/i.exec(html);
-  readPage(chosen?.[1] ?? html, { report, pictures, place: {}, out: (draft) => list.add(draft) });
-  const named = /<title[^>]*>([^<]*)<\/title>/i.exec(html)?.[1]?.trim() ?? null;
+  const chosen = fragmentOf(html);
+  readPage(chosen ?? html, { report, pictures, place: {}, out: (draft) => list.add(draft) });
+  const named = titleOf(html);
   // Sites put their own name behind that of the page, which its heading has alone.
   const heading = list.blocks.find((block) => block.kind === 'heading' && block.left === undefined);
   const text = heading === undefined ? '' : blockText(heading).trim();

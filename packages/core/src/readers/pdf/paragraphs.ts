@@ -27,6 +27,7 @@ const SHORT_LINE = 0.82; // of the column
 export function paragraphsOf(lines: readonly Line[], text: PdfText): readonly Placed[] {
   const leading = usualLeading(lines);
   const rightEdge = edgesOf(lines);
+  const ranks = markRanks(lines);
   const placed: Placed[] = [];
   for (let i = 0; i < lines.length;) {
     const { page, y } = lines[i]!;
@@ -38,7 +39,7 @@ export function paragraphsOf(lines: readonly Line[], text: PdfText): readonly Pl
     }
     let end = i + 1;
     while (end < lines.length && !starts(lines, end, i, leading, rightEdge) && tableAt(lines, end) === undefined) end++;
-    for (const draft of draftsOf(lines.slice(i, end), text, lines)) placed.push({ draft, page, y });
+    for (const draft of draftsOf(lines.slice(i, end), text, ranks)) placed.push({ draft, page, y });
     i = end;
   }
   return placed;
@@ -115,7 +116,7 @@ const isShort = ({ right, column: [from, to] }: Line): boolean => right - from <
 function draftsOf(
   lines: readonly Line[],
   { bodySize, words, mono: plainMono }: PdfText,
-  all: readonly Line[],
+  ranks: (line: Line) => readonly number[],
 ): readonly Draft[] {
   const [first] = lines;
   const bold = lines.every((line) => line.bold);
@@ -130,7 +131,7 @@ function draftsOf(
     return [
       {
         kind: 'listItem',
-        depth: depthOf(first!, all),
+        depth: depthOf(first!, ranks(first!)),
         ordered,
         ...(ordered ? { number: mark.number ?? 1 } : {}),
         runs: sliceRuns(runs, text.length - mark.text.length, text.length),
@@ -153,15 +154,24 @@ const codeText = (lines: readonly Line[]): string => {
   return lines.map(({ text, x, size }) => ' '.repeat(Math.round((x - left) / (size * 0.6))) + text).join('\n');
 };
 
-/** Ranks of the places where marks begin in this column. */
-function depthOf(line: Line, all: readonly Line[]): number {
-  const ranks: number[] = [];
-  for (const other of all)
-    if (other.page === line.page && other.column === line.column && lineMark(other.text) !== undefined)
-      if (!ranks.some((x) => Math.abs(x - other.x) < 5)) ranks.push(other.x);
-  ranks.sort((a, b) => a - b);
-  return Math.max(1, ranks.findIndex((x) => Math.abs(x - line.x) < 5) + 1);
+/** Where marks begin, by page and column, from the left. */
+function markRanks(lines: readonly Line[]): (line: Line) => readonly number[] {
+  const ranks = new Map<string, number[]>();
+  const keyOf = ({ page, column }: Line): string => `${page} ${column[0]}`;
+  for (const line of lines) {
+    if (lineMark(line.text) === undefined) continue;
+    const known = ranks.get(keyOf(line));
+    if (known === undefined) ranks.set(keyOf(line), [line.x]);
+    else if (!known.some((x) => Math.abs(x - line.x) < SAME_RANK)) known.push(line.x);
+  }
+  for (const known of ranks.values()) known.sort((a, b) => a - b);
+  return (line) => ranks.get(keyOf(line)) ?? [];
 }
+
+const SAME_RANK = 5; // points
+
+const depthOf = (line: Line, ranks: readonly number[]): number =>
+  Math.max(1, ranks.findIndex((x) => Math.abs(x - line.x) < SAME_RANK) + 1);
 
 function isCentred({ x, right, column: [from, to] }: Line): boolean {
   const [left, after] = [x - from, to - right];

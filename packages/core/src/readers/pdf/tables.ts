@@ -5,6 +5,9 @@ import type { Line, Segment } from './lines.ts';
 import { segmentRuns } from './runs.ts';
 
 const LEAST_ROWS = 2;
+/** Edges of cells this far apart are one. */
+const EDGE = 3; // points
+const MOST_ROWS = 300;
 const ROW_GAP = 2.6; // of the size
 
 /** @returns The table that begins at `from`, and the line behind it; undefined when there is none. */
@@ -14,7 +17,7 @@ export function tableAt(
 ): { readonly draft: Draft; readonly end: number } | undefined {
   let end = from;
   const rows: Line[] = [];
-  while (end < lines.length) {
+  while (end < lines.length && rows.length < MOST_ROWS) {
     const line = lines[end]!;
     const before = rows.at(-1);
     if (
@@ -93,9 +96,12 @@ function columnsOf(rows: readonly Line[]): readonly Range[] {
 function isAligned(cells: readonly Segment[]): boolean {
   return [({ x }: Segment) => x, ({ right }: Segment) => right, ({ x, right }: Segment) => (x + right) / 2].some(
     (edge) => {
-      const places = cells.map(edge);
-      const most = Math.max(...places.map((place) => places.filter((other) => Math.abs(other - place) < 2.5).length));
-      return most >= cells.length * 0.65;
+      const counts = new Map<number, number>();
+      for (const cell of cells) {
+        const bin = Math.round(edge(cell) / EDGE);
+        for (const near of [bin, bin + 1]) counts.set(near, (counts.get(near) ?? 0) + 1);
+      }
+      return Math.max(...counts.values()) >= cells.length * 0.65;
     },
   );
 }

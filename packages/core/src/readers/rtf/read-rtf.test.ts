@@ -92,3 +92,11 @@ test('groups without end are refused', () => {
     expect.objectContaining({ code: 'bomb' }) as never,
   );
 });
+
+test('text boxes stand behind the paragraph that holds them', () => {
+  expect(
+    blocks(
+      'one {\\shp{\\*\\shpinst{\\sp{\\sn name}{\\sv value}}{\\shptxt \\pard in the box\\par second\\par}}{\\shprslt again}}two\\par three\\par',
+    ),
+  ).toEqual(['p one two', 'p in the box', 'p second', 'p three']);
+});

@@ -43,7 +43,7 @@ interface ParagraphState {
 }
 /** Destinations whose words are no text of the document; those that have words of the author's are told. */
 const SKIPPED = new Set(
-  'colortbl rsidtbl generator themedata colorschememapping datastore latentstyles xmlnstbl filetbl pgptbl objdata nonshppict pnseclvl revtbl fldtype bkmkstart bkmkend atnid atnauthor atntime atnref mmathPr private template wgrffmtfilter ftnsep ftnsepc aftnsep aftnsepc protusertbl picprop'.split(
+  'colortbl rsidtbl generator themedata colorschememapping datastore latentstyles xmlnstbl filetbl pgptbl objdata nonshppict pnseclvl revtbl fldtype bkmkstart bkmkend atnid atnauthor atntime atnref mmathPr private template wgrffmtfilter ftnsep ftnsepc aftnsep aftnsepc protusertbl picprop sp shprslt'.split(
     ' ',
   ),
 );
@@ -94,8 +94,18 @@ export class RtfReader {
   #starred = false;
   #link: { depth: number; instruction: string; target: string | undefined }[] = [];
   #picture: { format: string; hex: string; data: Uint8Array | undefined } | undefined;
-  #noteDepth = -1;
-  readonly #notes: { saved: { text: GatheredText; paragraph: ParagraphState }; drafts: Draft[] }[] = [];
+  /** Notes and text boxes that are open: text of their own within a paragraph. */
+  readonly #asides: {
+    readonly kind: 'note' | 'box';
+    readonly depth: number;
+    readonly host: {
+      readonly text: GatheredText;
+      readonly paragraph: ParagraphState;
+      readonly before: Draft[];
+      readonly after: Draft[];
+    };
+    readonly drafts: Draft[];
+  }[] = [];
   #noteNumber = 0;
   #unnamedPictures = 0;
   readonly #counters = new Map<number, number[]>();
@@ -118,7 +128,7 @@ export class RtfReader {
     const depth = this.#stack.length;
     if (destination === 'picture' && this.#stack.at(-1)?.destination !== 'picture') this.#endPicture();
     if (destination === 'styles') this.#definitions.endStyle();
-    if (this.#noteDepth === depth) this.#endNote();
+    if (this.#asides.at(-1)?.depth === depth) this.#endAside();
     if (this.#link.at(-1)?.depth === depth) this.#link.pop();
     this.#state = this.#stack.pop() ?? START;
     this.#starred = false;
@@ -163,7 +173,7 @@ export class RtfReader {
 
   finish(): void {
     this.#flushBytes();
-    while (this.#notes.length > 0) this.#endNote();
+    while (this.#asides.length > 0) this.#endAside();
     if (!this.#text.empty || this.#before.length > 0 || this.#after.length > 0) this.#endParagraph();
     this.#endTable();
   }
@@ -204,7 +214,8 @@ export class RtfReader {
         if (this.#link.length > 0) this.#link.at(-1)!.target = linkOf(this.#link.at(-1)!.instruction);
         return true;
       case 'footnote':
-        this.#startNote();
+      case 'shptxt':
+        this.#startAside(name === 'footnote' ? 'note' : 'box');
         return true;
       case 'info':
         this.#set({ destination: 'info' });
@@ -445,8 +456,8 @@ export class RtfReader {
     const drafts = [...this.#before, ...(block === undefined ? [] : [block]), ...this.#after];
     [this.#text, this.#before, this.#after] = [new GatheredText(), [], []];
     this.#paragraph.listText = '';
-    const note = this.#notes.at(-1);
-    if (note !== undefined) note.drafts.push(...drafts);
+    const aside = this.#asides.at(-1);
+    if (aside !== undefined) aside.drafts.push(...drafts);
     else if (this.#paragraph.inTable) this.#table.add(drafts);
     else {
       this.#endTable();
@@ -496,7 +507,7 @@ export class RtfReader {
   }
 
   #endCell(): void {
-    if (this.#notes.length > 0) return;
+    if (this.#asides.length > 0) return;
     this.#paragraph.inTable = true;
     if (!this.#text.empty || this.#before.length > 0 || this.#after.length > 0) this.#endParagraph();
     this.#table.endCell();
@@ -506,23 +517,26 @@ export class RtfReader {
     for (const draft of this.#table.take(this.#place())) this.#out(draft);
   }
 
-  #startNote(): void {
-    this.#notes.push({ saved: { text: this.#text, paragraph: this.#paragraph }, drafts: [] });
-    this.#text = new GatheredText();
+  #startAside(kind: 'note' | 'box'): void {
+    const host = { text: this.#text, paragraph: this.#paragraph, before: this.#before, after: this.#after };
+    this.#asides.push({ kind, depth: this.#stack.length, host, drafts: [] });
+    [this.#text, this.#before, this.#after] = [new GatheredText(), [], []];
     this.#paragraph = freshParagraph();
-    this.#noteDepth = this.#stack.length;
     this.#set({ destination: 'note' });
   }
 
-  #endNote(): void {
-    const note = this.#notes.at(-1);
-    this.#noteDepth = -1;
-    if (note === undefined) return;
-    if (!this.#text.empty) this.#endParagraph();
-    this.#notes.pop();
-    this.#text = note.saved.text;
-    this.#paragraph = note.saved.paragraph;
-    const runs = cellRuns(note.drafts, []);
+  #endAside(): void {
+    const aside = this.#asides.at(-1);
+    if (aside === undefined) return;
+    if (!this.#text.empty || this.#before.length > 0 || this.#after.length > 0) this.#endParagraph();
+    this.#asides.pop();
+    const { kind, host, drafts } = aside;
+    ({ text: this.#text, paragraph: this.#paragraph, before: this.#before, after: this.#after } = host);
+    if (kind === 'box') {
+      this.#after.push(...drafts);
+      return;
+    }
+    const runs = cellRuns(drafts, []);
     if (runs.length > 0)
       this.#after.push({ kind: 'footnote', label: `${++this.#noteNumber}`, runs, place: this.#place() });
   }
@@ -544,7 +558,16 @@ export class RtfReader {
 }
 
 /** Starred destinations that we read. */
-const KNOWN_STARRED = new Set(['shppict', 'fldinst', 'listtable', 'listoverridetable', 'cs', 'ds', 'footnote']);
+const KNOWN_STARRED = new Set([
+  'shppict',
+  'shpinst',
+  'fldinst',
+  'listtable',
+  'listoverridetable',
+  'cs',
+  'ds',
+  'footnote',
+]);
 
 function linkOf(instruction: string): string | undefined {
   const match = /HYPERLINK\s+(?:\\l\s+)?"([^"]+)"|HYPERLINK\s+(\S+)/i.exec(instruction);

@@ -10,7 +10,11 @@ export function Parts({ blocks, go }: { readonly blocks: readonly Block[]; reado
   const parts = useMemo(() => {
     const found = new Map<string, BlockId[]>();
     for (const { id, place } of blocks)
-      if (place.file !== undefined) found.set(place.file, [...(found.get(place.file) ?? []), id]);
+      if (place.file !== undefined) {
+        const part = found.get(place.file);
+        if (part === undefined) found.set(place.file, [id]);
+        else part.push(id);
+      }
     return [...found];
   }, [blocks]);
   if (parts.length < 2) return null;

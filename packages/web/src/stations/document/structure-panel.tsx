@@ -94,7 +94,11 @@ export function StructurePanel({ go }: Props) {
 
 function byKind(findings: readonly Finding[]): readonly (readonly [FindingKind, readonly Finding[]])[] {
   const kinds = new Map<FindingKind, Finding[]>();
-  for (const finding of findings) kinds.set(finding.kind, [...(kinds.get(finding.kind) ?? []), finding]);
+  for (const finding of findings) {
+    const some = kinds.get(finding.kind);
+    if (some === undefined) kinds.set(finding.kind, [finding]);
+    else some.push(finding);
+  }
   return [...kinds];
 }
 
