@@ -26,25 +26,45 @@ export const DEFLATE_SETTINGS = { level: 6, windowBits: 13, memLevel: 7, chunkSi
 const FIXED_TIME = new Date(2020, 0, 1, 0, 0, 0);
 const DEFLATED = 8;
 
-/** @param parts In the order in which they shall stand. */
-export function writeZip(parts: readonly Part[], deflate: Deflate = deflateSync): Uint8Array {
-  const pieces: Uint8Array[] = [];
-  const zip = new Zip((error, piece) => {
-    if (error) throw error;
-    pieces.push(piece);
-  });
-  for (const { name, content, stored } of parts) {
-    const bytes = typeof content === 'string' ? encodeUtf8(content) : content;
-    const file: ZipInputFile = {
-      filename: name,
-      mtime: FIXED_TIME,
-      size: bytes.length,
-      crc: crc32.buf(bytes),
-      compression: stored ? 0 : DEFLATED,
-    };
-    zip.add(file);
-    file.ondata!(null, stored ? (bytes as Uint8Array<ArrayBuffer>) : deflate(bytes), true);
+interface Packed {
+  readonly file: ZipInputFile;
+  readonly bytes: Uint8Array<ArrayBuffer>;
+}
+
+/** Packs each part as it is added, so that only packed ones are held. */
+export class ZipWriter {
+  readonly #deflate: Deflate;
+  readonly #packed: Packed[] = [];
+
+  constructor(deflate: Deflate = deflateSync) {
+    this.#deflate = deflate;
   }
-  zip.end();
-  return joinBytes(pieces);
+
+  add(part: Part): void {
+    this.#packed.push(this.#pack(part));
+  }
+
+  /** @param first Parts that stand before all others, though only now it is known what is in them. */
+  finish(first: readonly Part[]): Uint8Array {
+    const pieces: Uint8Array[] = [];
+    const zip = new Zip((error, piece) => {
+      if (error) throw error;
+      pieces.push(piece);
+    });
+    for (const { file, bytes } of [...first.map((part) => this.#pack(part)), ...this.#packed]) {
+      zip.add(file);
+      file.ondata!(null, bytes, true);
+    }
+    zip.end();
+    return joinBytes(pieces);
+  }
+
+  #pack({ name, content, stored }: Part): Packed {
+    const bytes = (typeof content === 'string' ? encodeUtf8(content) : content) as Uint8Array<ArrayBuffer>;
+    const compression = stored ? 0 : DEFLATED;
+    return {
+      file: { filename: name, mtime: FIXED_TIME, size: bytes.length, crc: crc32.buf(bytes), compression },
+      bytes: stored ? bytes : this.#deflate(bytes),
+    };
+  }
 }

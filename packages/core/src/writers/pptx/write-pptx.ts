@@ -1,5 +1,5 @@
 /** Writes a scene as PPTX (ECMA-376-1 §13, §19): everything native, everything that can be inherited inherited. */
-import { writeZip, xmlText, type Deflate, type Part } from '../../container/index.ts';
+import { xmlText, ZipWriter, type Deflate, type Part } from '../../container/index.ts';
 import type { PictureId, PictureMime } from '../../content/index.ts';
 import type { PictureSource, Scene, SceneSlide } from '../../scene/index.ts';
 import { SLIDE_HEIGHT, SLIDE_WIDTH } from '../../theme/index.ts';
@@ -15,14 +15,14 @@ const FIRST_SLIDE_ID = 256;
 
 /** The same scene gives the same bytes. */
 export function writePptx(scene: Scene, pictures: PictureSource, deflate?: Deflate): Uint8Array {
-  const parts: Part[] = [];
+  const zip = new ZipWriter(deflate);
   const overrides: string[] = [];
   const add = (name: string, content: string, type?: string, rels?: readonly Rel[]): void => {
-    parts.push({ name, content });
+    zip.add({ name, content });
     if (type !== undefined) overrides.push(`<Override PartName="/${name}" ContentType="${type}"/>`);
     const slash = name.lastIndexOf('/');
     if (rels !== undefined && rels.length > 0)
-      parts.push({ name: `${name.slice(0, slash)}/_rels/${name.slice(slash + 1)}.rels`, content: relationships(rels) });
+      zip.add({ name: `${name.slice(0, slash)}/_rels/${name.slice(slash + 1)}.rels`, content: relationships(rels) });
   };
   const media = new Media(pictures);
   const { theme, slides } = scene;
@@ -85,10 +85,11 @@ export function writePptx(scene: Scene, pictures: PictureSource, deflate?: Defla
     },
     { id: 'rId3', type: 'extended-properties', target: 'docProps/app.xml' },
   ]);
-  return writeZip(
-    [{ name: '[Content_Types].xml', content: types }, { name: '_rels/.rels', content: root }, ...parts, ...media.parts],
-    deflate,
-  );
+  for (const part of media.parts) zip.add(part);
+  return zip.finish([
+    { name: '[Content_Types].xml', content: types },
+    { name: '_rels/.rels', content: root },
+  ]);
 
   function addSlide(slide: SceneSlide, number: number): void {
     const rels = new Rels();
