@@ -1,7 +1,7 @@
 /** What every reader gives, and the means that readers share for building it. */
 import type { Report } from '../base/index.ts';
 import { LIMITS, ReadError, type SourcePlace } from '../base/index.ts';
-import { runsText, type PictureData } from '../content/index.ts';
+import type { PictureData } from '../content/index.ts';
 import { BlockIds, blockText, findTitle, type Block, type DocumentModel } from '../document/index.ts';
 
 export interface ReadResult {
@@ -24,8 +24,11 @@ export type Draft = WithoutId<Block>;
 /** A line of dashes or stars parts the text, in whatever format it stands. */
 const isSeparator = (draft: Draft): boolean =>
   draft.kind === 'paragraph' &&
+  draft.runs.length === 1 &&
   draft.role === undefined &&
-  /^\s*([-–—_*=~•·])(?:\s?\1){2,}\s*$/u.test(runsText(draft.runs));
+  draft.runs[0]!.text.length <= LONGEST_SEPARATOR &&
+  /^\s*([-–—_*=~•·])(?:\s?\1){2,}\s*$/u.test(draft.runs[0]!.text);
+const LONGEST_SEPARATOR = 200; // characters
 
 /** Collects blocks in document order and gives them ids. */
 export class BlockList {
