@@ -2,6 +2,8 @@
 import { plain, retext, runsText, type Note, type NoteText } from '@alvex/core';
 
 const ITEM = /^(\s*)([-*•]|\d+[.)])\s+(.*)$/;
+/** Nothing, or a mark that nothing follows. */
+const EMPTY = /^\s*(?:[-*•]|\d+[.)])?\s*$/;
 const INDENT = 2;
 
 /** Paragraphs are parted by an empty line; items begin with a dash or a number, two spaces for each depth. */
@@ -21,7 +23,7 @@ export function notesToText(notes: readonly Note[]): string {
 
 /** Reads written notes; lines that were there before keep their bold and links. */
 export function textToNotes(text: string, before: readonly Note[]): readonly NoteText[] {
-  const lines = text.split('\n').filter((line) => line.trim() !== '');
+  const lines = text.split('\n').filter((line) => !EMPTY.test(line));
   const unused = [...before];
   const parsed = lines.map((line) => {
     const item = ITEM.exec(line);

@@ -1,0 +1,148 @@
+import { describe, expect, test } from '@jest/globals';
+import { Report } from '../../base/index.ts';
+import { runsText } from '../../content/index.ts';
+import { linesOf, type Line } from './lines.ts';
+import type { Item, PdfPage } from './pdf-pages.ts';
+import { withoutRunningHeads } from './running-heads.ts';
+import { joinLines, wordsOf } from './runs.ts';
+import { tableAt } from './tables.ts';
+
+/** A piece as wide as its letters, half a size each. */
+const item = (text: string, x: number, y: number, look: Partial<Item> = {}): Item => ({
+  text,
+  x,
+  y,
+  width: text.length * (look.size ?? 10) * 0.5,
+  size: 10,
+  bold: false,
+  italic: false,
+  mono: false,
+  link: undefined,
+  ...look,
+});
+const page = (items: readonly Item[], number = 1): PdfPage => ({
+  number,
+  width: 600,
+  height: 800,
+  items,
+  pictures: [],
+});
+const texts = (lines: readonly Line[]): readonly string[] => lines.map(({ text }) => text);
+
+describe('pieces become lines', () => {
+  test('joined with spaces where there are gaps, parted where they are wide', () => {
+    const [line] = linesOf(
+      page([item('The', 50, 700), item('wheel', 68, 700), item('s', 93, 700), item('1962', 200, 700)]),
+    );
+    expect(line!.segments.map(({ text }) => text)).toEqual(['The wheels', '1962']);
+  });
+
+  test('superscripts stand in their line; the line has the size of most of it', () => {
+    const lines = linesOf(page([item('x', 50, 700), item('2', 55, 703, { size: 6 }), item(' grows', 59, 700)]));
+    expect(texts(lines)).toEqual(['x2 grows']);
+    expect(lines[0]!.size).toBe(10);
+  });
+
+  test('columns follow each other; what spans both parts them', () => {
+    const words = 'eleven thousand cubic metres at a spring tide';
+    const column = (x: number, name: string, top: number) =>
+      Array.from({ length: 8 }, (_, i) => item(`${name}${i} ${words}`.slice(0, 40), x, top - i * 12));
+    const lines = linesOf(
+      page([
+        item('A heading across both of the columns of this page here', 50, 760, { size: 18 }),
+        ...column(50, 'l', 700),
+        ...column(290, 'r', 698),
+      ]),
+    );
+    expect(texts(lines).map((text) => text.split(' ')[0])).toEqual([
+      'A',
+      ...Array.from({ length: 8 }, (_, i) => `l${i}`),
+      ...Array.from({ length: 8 }, (_, i) => `r${i}`),
+    ]);
+  });
+
+  test('the cells of a table are not columns of text', () => {
+    const rows = Array.from({ length: 12 }, (_, i) => [
+      item(`Item ${i}`, 50, 700 - i * 14),
+      item(`${i}00`, 300, 700 - i * 14),
+    ]);
+    const lines = linesOf(page(rows.flat()));
+    expect(texts(lines)[0]).toBe('Item 0 000');
+    expect(tableAt(lines, 0)).toMatchObject({ end: 12, draft: { table: { columns: 2, rows: { length: 12 } } } });
+  });
+});
+
+test('a cell of two lines is one; justified text with wide gaps is no table', () => {
+  const table = linesOf(
+    page([
+      item('Gate', 50, 700),
+      item('oak and', 200, 700),
+      item('iron', 200, 688),
+      item('Wheel', 50, 676),
+      item('elm', 200, 676),
+    ]),
+  );
+  const { draft } = tableAt(table, 0)!;
+  expect(draft.kind === 'table' && draft.table.rows.map((row) => row.cells.map((cell) => runsText(cell.runs)))).toEqual(
+    [
+      ['Gate', 'oak and iron'],
+      ['Wheel', 'elm'],
+    ],
+  );
+  const justified = linesOf(
+    page([
+      item('The pond', 50, 700),
+      item('fills twice', 130, 700),
+      item('a day', 240, 700),
+      item('and then', 50, 688),
+      item('it', 170, 688),
+      item('empties', 215, 688),
+    ]),
+  );
+  expect(tableAt(justified, 0)).toBeUndefined();
+});
+
+test('hyphens at line ends are taken back, unless they belong to the word', () => {
+  const lines = (...rows: readonly string[]): readonly Line[] =>
+    linesOf(page(rows.map((text, i) => item(text, 50, 700 - i * 12))));
+  const joined = (...rows: readonly string[]): string =>
+    runsText(joinLines(lines(...rows), wordsOf(lines(...rows, 'a well-known tide-mill')), false));
+  expect(joined('the water-', 'wheel turns')).toBe('the waterwheel turns');
+  expect(joined('a well-', 'known mill')).toBe('a well-known mill');
+  expect(joined('the soft\u00ad', 'ware')).toBe('the software');
+  expect(joined('pages 3-', '4 tell')).toBe('pages 3- 4 tell');
+});
+
+describe('at the edges of pages', () => {
+  const pages = (line: (number: number) => string, count = 6) =>
+    Array.from({ length: count }, (_, i) => {
+      const items = [
+        item(line(i + 1), 50, 780),
+        item(`Body of page ${'abcdefgh'[i]}`, 50, 400),
+        item('and its end', 50, 300),
+      ];
+      return { number: i + 1, height: 800, lines: linesOf(page(items, i + 1)) };
+    });
+  const left = (line: (number: number) => string, count?: number): { kept: number; told: readonly string[] } => {
+    const report = new Report();
+    const kept = withoutRunningHeads(pages(line, count), report);
+    return { kept: kept.flatMap((one) => one.lines).length, told: report.diagnostics.map(({ message }) => message) };
+  };
+
+  test('the same line on page after page is left out and told of once', () => {
+    expect(left(() => 'Sallow Quay Trust')).toEqual({
+      kept: 12,
+      told: ['“Sallow Quay Trust”, at the edge of 6 pages, was left out.'],
+    });
+  });
+
+  test('so are page numbers, and heads that change but count the pages', () => {
+    expect(left((number) => `Page ${number}`).kept).toBe(12);
+    expect(left((number) => `Chapter ${'aabbcc'[number - 1]} ${number + 10}`).kept).toBe(12);
+  });
+
+  test('lines that differ are text', () => {
+    expect(left((number) => `${'abcdef'[number - 1]} begins here`)).toEqual({ kept: 18, told: [] });
+    expect(left(() => 'Only page', 1)).toEqual({ kept: 3, told: [] });
+  });
+});

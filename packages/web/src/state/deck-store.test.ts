@@ -1,0 +1,156 @@
+import { afterEach, beforeEach, expect, test } from '@jest/globals';
+import { blockText, type Block, type LogEntry } from '@alvex/core';
+import { doc, h, p } from '../../../core/src/test/build.ts';
+import type { FromWorker, ToWorker, View } from '../worker/protocol.ts';
+import { closeDeck, edit, findPage, openDeck, redo, trySlides, undo, useDeck, wantPage } from './deck-store.ts';
+
+/** Stands in for the worker: remembers what it is told, and says what the test makes it say. */
+class FakeWorker {
+  static last: FakeWorker;
+  readonly told: ToWorker[] = [];
+  ended = false;
+  #listen: ((event: { data: FromWorker }) => void) | undefined;
+  constructor() {
+    FakeWorker.last = this;
+  }
+  addEventListener(_: string, listen: (event: { data: FromWorker }) => void): void {
+    this.#listen = listen;
+  }
+  postMessage(message: ToWorker): void {
+    this.told.push(message);
+  }
+  terminate(): void {
+    this.ended = true;
+  }
+  say(message: FromWorker): void {
+    this.#listen!({ data: message });
+  }
+  /** What was asked for last of one kind. */
+  asked<K extends ToWorker['kind']>(kind: K): ToWorker & { kind: K } {
+    return this.told.findLast((message) => message.kind === kind) as ToWorker & { kind: K };
+  }
+}
+
+const document = doc(h(1, 'One'), p('text'));
+const summary = {
+  id: 'd',
+  name: 'D',
+  fileName: 'd.md',
+  type: 'markdown',
+  words: 2,
+  version: 1,
+  updatedAt: '2026-01-01T00:00:00.000Z',
+};
+const log: readonly LogEntry[] = [{ kind: 'theme', theme: 'slipway' }];
+const view = (change: Partial<View> = {}): View => ({
+  pages: {
+    order: ['a:0', 'b:0'],
+    revs: [1, 2],
+    words: [1, 2],
+    spoken: [0, 0],
+    spills: [false, false],
+    layouts: ['points', 'points'],
+    passages: [1, 1],
+  },
+  seen: { rows: [], drawings: [] },
+  counts: { sections: 0, notes: 0, tables: 0, pictures: 0 },
+  destinations: [],
+  sums: { document: 2, slides: 2, notes: 0, leftOut: 0, lost: 0 },
+  unplaced: [],
+  map: {} as View['map'],
+  mapName: 'talk',
+  theme: 'slipway',
+  full: 'continue',
+  breaks: false,
+  ...change,
+});
+let sent: { path: string; body: unknown }[] = [];
+
+beforeEach(async () => {
+  sent = [];
+  Object.assign(globalThis, {
+    window: { addEventListener: () => undefined, removeEventListener: () => undefined },
+    Worker: FakeWorker,
+    fetch: (path: string, init?: RequestInit) => {
+      sent.push({ path, body: init?.body === undefined ? undefined : JSON.parse(init.body as string) });
+      const answer = path.endsWith('/entries') ? { version: 2 } : { deck: summary, log };
+      return Promise.resolve(new Response(JSON.stringify(answer)));
+    },
+  });
+  await openDeck('d');
+  FakeWorker.last.say({ kind: 'document', title: null, blocks: document.blocks, diagnostics: [], presets: {} });
+  FakeWorker.last.say({ kind: 'view', seq: 1, ms: 1, view: view() });
+});
+afterEach(() => closeDeck());
+const texts = () => useDeck.getState().blocks.map((block) => `${block.kind} ${blockText(block)}`);
+
+test('an opened deck has its log, and the worker is given its document and edits', () => {
+  expect(useDeck.getState()).toMatchObject({ phase: 'open', deck: summary, history: { done: log } });
+  expect(FakeWorker.last.told.slice(0, 2)).toEqual([
+    { kind: 'open', url: '/api/decks/d/document' },
+    { kind: 'edits', edits: log, seq: expect.any(Number) as never },
+  ]);
+});
+
+test('an edit is sent, given to the worker, undone and made again', async () => {
+  edit({ kind: 'theme', theme: 'millrace' });
+  await new Promise((resolve) => setTimeout(resolve));
+  expect(sent.at(-1)).toEqual({
+    path: '/api/decks/d/entries',
+    body: { base: 1, entries: [{ kind: 'theme', theme: 'millrace' }] },
+  });
+  expect(FakeWorker.last.asked('edits').edits).toHaveLength(2);
+  undo();
+  expect(FakeWorker.last.asked('edits').edits).toEqual(log);
+  redo();
+  expect(FakeWorker.last.asked('edits').edits).toHaveLength(2);
+  // Nothing is no entry.
+  const before = useDeck.getState().log.length;
+  edit();
+  expect(useDeck.getState().log).toHaveLength(before);
+});
+
+test('a change of structure is seen before the worker has answered, and its answer counts', () => {
+  const text = document.blocks[1]!;
+  edit({ kind: 'shape', shapes: [{ block: text.id, as: { kind: 'heading', level: 2 } }] });
+  expect(texts()).toEqual(['heading One', 'heading text']);
+  const changed: Block = { ...(text as Block & { kind: 'paragraph' }), runs: [{ text: 'from the worker' }] };
+  FakeWorker.last.say({
+    kind: 'view',
+    seq: 2,
+    ms: 1,
+    view: view({ document: { title: null, order: [text.id, document.blocks[0]!.id], blocks: [changed] } }),
+  });
+  expect(texts()).toEqual(['paragraph from the worker', 'heading One']);
+  expect(useDeck.getState().blockById.get(text.id)).toBe(changed);
+});
+
+test('pages that are seen together are asked for together, each once until it changes', async () => {
+  wantPage('a:0');
+  wantPage('b:0');
+  wantPage('a:0');
+  wantPage('gone:0');
+  await Promise.resolve();
+  expect(FakeWorker.last.told.filter(({ kind }) => kind === 'pages')).toEqual([
+    { kind: 'pages', keys: ['a:0', 'b:0'] },
+  ]);
+});
+
+test('questions are answered by what the worker says', async () => {
+  const page = findPage('block');
+  FakeWorker.last.say({ kind: 'found', block: 'block', key: 'b:0' });
+  expect(await page).toBe('b:0');
+  const slides = trySlides([{ kind: 'theme', theme: 'x' }]);
+  FakeWorker.last.say({ kind: 'tried', ask: FakeWorker.last.asked('try').ask, slides: 7 });
+  expect(await slides).toBe(7);
+});
+
+test('what the worker finds in the structure is shown, a fault ends in words, closing ends the worker', () => {
+  FakeWorker.last.say({ kind: 'structure', groups: [], findings: [] });
+  expect(useDeck.getState().structure).toEqual({ groups: [], findings: [] });
+  FakeWorker.last.say({ kind: 'failed', message: 'no memory' });
+  expect(useDeck.getState()).toMatchObject({ phase: 'failed', failure: 'no memory' });
+  closeDeck();
+  expect(FakeWorker.last.ended).toBe(true);
+  expect(useDeck.getState()).toMatchObject({ phase: 'none', blocks: [], structure: null });
+});

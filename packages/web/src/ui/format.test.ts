@@ -1,0 +1,19 @@
+import { expect, test } from '@jest/globals';
+import { count, grouped, speakingTime } from './format.ts';
+
+test('a number stands with its unit', () => {
+  expect(count(1, 'slide')).toBe('1 slide');
+  expect(count(0, 'slide')).toBe('0 slides');
+  expect(count(12_345, 'word')).toBe('12,345 words');
+  expect(count(2, 'line looks', 'lines look')).toBe('2 lines look');
+  expect(grouped(1_000_000)).toBe('1,000,000');
+});
+
+test.each([
+  [0, '0 s'],
+  [65, '30 s'],
+  [130, '1 min'],
+  [195, '1 min 30 s'],
+  [7800, '1 h'],
+  [8450, '1 h 5 min'],
+])('%d words take %s', (words, time) => expect(speakingTime(words)).toBe(time));
