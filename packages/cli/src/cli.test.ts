@@ -73,6 +73,33 @@ test('deck gives slides and ledger as JSON', () => {
   expect(deck.ledger).toEqual({ document: 10, slides: 9, notes: 1, leftOut: 0, lost: 0 });
 });
 
+test.each([
+  ['rtf', '{\\rtf1{\\stylesheet{\\s1 heading 1;}}\\pard\\s1 Gates\\par\\pard shut\\par}'],
+  ['opml', '<opml><body><outline text="Gates"><outline text="shut"/></outline></body></opml>'],
+  ['html', '<h1>Gates</h1><p>shut</p>'],
+  ['text', 'Gates\n=====\n\nshut\n'],
+])('%s is read by its content, and from standard input by its type', (type, content) => {
+  const outline = (run: ReturnType<typeof alvex>): string[] =>
+    (JSON.parse(run.stdout) as { blocks: { text: string }[] }).blocks.map(({ text }) => text);
+  expect(outline(alvex(['outline', '-', '--type', type], content))).toEqual(['Gates', 'shut']);
+  expect(outline(alvex(['outline', file(`noname-${type}.${type === 'html' ? 'html' : 'x'}`, content)]))).toEqual([
+    'Gates',
+    'shut',
+  ]);
+});
+
+test('what stands around the text of a page is said to be left', () => {
+  const page = file('page.html', '<html><body><nav>News</nav><main><h1>Gates</h1><p>shut</p></main></body></html>');
+  const { blocks } = JSON.parse(alvex(['outline', page]).stdout) as { blocks: { text: string; left?: string }[] };
+  expect(blocks.map(({ text, left }) => [text, left])).toEqual([
+    ['News', 'navigation'],
+    ['Gates', undefined],
+    ['shut', undefined],
+  ]);
+  const { ledger } = JSON.parse(alvex(['deck', page]).stdout) as { ledger: object };
+  expect(ledger).toMatchObject({ document: 3, leftOut: 1, lost: 0 });
+});
+
 test('convert writes the same bytes every time', () => {
   const [one, two] = [join(folder, '1.pptx'), join(folder, '2.pptx')];
   for (const out of [one, two]) expect(alvex(['convert', source, '-o', out]).status).toBe(0);

@@ -11,7 +11,8 @@ export function outlineJson(document: DocumentModel) {
 }
 
 function blockJson(block: Block) {
-  const common = { id: block.id, kind: block.kind, text: blockText(block) };
+  const { left } = block;
+  const common = { id: block.id, kind: block.kind, text: blockText(block), ...(left === undefined ? {} : { left }) };
   switch (block.kind) {
     case 'heading':
       return { ...common, level: block.level };

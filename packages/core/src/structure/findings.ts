@@ -76,7 +76,7 @@ export function findings(document: DocumentModel, options: FindingOptions): read
   const headings = blocks.filter((block): block is Heading => block.kind === 'heading');
   const found = [
     ...headingFindings(document, blocks, headings, title, options),
-    ...beforeFirst(blocks, headings),
+    ...beforeFirst(blocks, headings, title),
     ...textFindings(blocks),
     ...typedLists(blocks),
     ...contentsLists(blocks),
@@ -261,7 +261,13 @@ function divideTitle({ id, level, runs }: Heading): Repair | undefined {
   };
 }
 
-function beforeFirst(blocks: readonly Block[], headings: readonly Heading[]): readonly Finding[] {
+const COVER_WORDS = 40;
+
+function beforeFirst(
+  blocks: readonly Block[],
+  headings: readonly Heading[],
+  title: Block | undefined,
+): readonly Finding[] {
   const first = blocks.findIndex(
     (block) =>
       blockWords(block) > 0 &&
@@ -273,6 +279,8 @@ function beforeFirst(blocks: readonly Block[], headings: readonly Heading[]): re
   const block = blocks[first];
   if (block === undefined || block.kind === 'heading' || headings.length === 0) return [];
   const words = blocks.slice(first, blocks.indexOf(headings[0]!)).reduce((sum, one) => sum + blockWords(one), 0);
+  // Names and a date below a title belong to the cover.
+  if (title?.kind === 'paragraph' && words <= COVER_WORDS) return [];
   const level = headings[0]!.level;
   const text = blockText(block).trim();
   const start = text
@@ -485,7 +493,7 @@ function runningHeads(blocks: readonly Block[]): readonly Finding[] {
   for (const block of blocks) {
     if (block.kind !== 'paragraph' || block.role !== undefined) continue;
     const text = blockText(block).trim();
-    if (text.length > 90 || text.length < 2) continue;
+    if (text.length > 90 || !/[\p{L}\p{N}]/u.test(text)) continue;
     const key = text.replace(/\d+/g, '#').toLowerCase();
     // Numbers alone: page numbers. Other lines must be the same but for their numbers.
     const group = groups.get(key);
