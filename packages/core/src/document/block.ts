@@ -36,6 +36,8 @@ interface Base {
   readonly id: BlockId;
   readonly place: SourcePlace;
   readonly look?: Look;
+  /** What a comment at it says; no part of the text. */
+  readonly remark?: string;
   /** Present for what stays in its place in the document and is left out of the deck unless it is brought back. */
   readonly left?: LeftKind;
 }

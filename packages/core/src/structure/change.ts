@@ -10,7 +10,7 @@ export type Shape =
   | { readonly kind: 'listItem'; readonly depth: number; readonly ordered: boolean }
   | { readonly kind: 'quote' };
 
-type WithoutPlace<B> = B extends Block ? Omit<B, 'place' | 'look'> : never;
+type WithoutPlace<B> = B extends Block ? Omit<B, 'place' | 'look' | 'remark'> : never;
 /** A block as the author wrote it; one of a known id takes the place of the original's. */
 export type WrittenBlock = WithoutPlace<Block>;
 

@@ -545,10 +545,12 @@ function privateParts(
     });
   };
   for (const heading of headings)
-    if (!inside.has(heading.id) && PRIVATE.test(runsText(heading.runs)))
+    if (!inside.has(heading.id) && (PRIVATE.test(runsText(heading.runs)) || PRIVATE.test(heading.remark ?? '')))
       propose(heading, branchOf(document.blocks, heading.id));
   for (const block of document.blocks) {
-    if (block.kind !== 'paragraph' || block.left !== undefined || inside.has(block.id)) continue;
+    if (block.left !== undefined || inside.has(block.id)) continue;
+    if (block.kind !== 'heading' && PRIVATE.test(block.remark ?? '')) propose(block, [block]);
+    if (block.kind !== 'paragraph' || inside.has(block.id)) continue;
     // `[Speaker note: …]` at the beginning marks one paragraph.
     const text = blockText(block);
     const mark = PRIVATE.exec(text.slice(0, 60));

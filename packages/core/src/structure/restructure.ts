@@ -82,16 +82,22 @@ function edited<T>(
   return found ? result : undefined;
 }
 
+/** What the reader saw at a block, which stays whatever becomes of it. */
+const asRead = ({ place, look, remark }: Block): Pick<Block, 'place' | 'look' | 'remark'> => ({
+  place,
+  ...(look === undefined ? {} : { look }),
+  ...(remark === undefined ? {} : { remark }),
+});
+
 /** Gives a block another kind; its text, id, place and look stay. Tables, pictures and breaks stay what they are. */
 export function reshape(block: Block, as: Shape): Block {
   if (block.kind === 'table' || block.kind === 'picture' || block.kind === 'break' || block.kind === 'footnote')
     return block;
-  const { id, place, look, left } = block;
+  const { left } = block;
   const base = {
-    id,
-    place,
+    id: block.id,
+    ...asRead(block),
     runs: blockRuns(block),
-    ...(look === undefined ? {} : { look }),
     ...(left === undefined ? {} : { left }),
   };
   switch (as.kind) {
@@ -134,8 +140,7 @@ function write(
     while (taken.has(id)) id = `${id}~` as BlockId;
     taken.add(id);
     const known = old.get(block.id);
-    const look = known?.look;
-    return { ...block, id, place: known?.place ?? place, ...(look === undefined ? {} : { look }) } as Block;
+    return { ...block, id, place, ...(known === undefined ? {} : asRead(known)) } as Block;
   });
   const gone = [...old.values()]
     .filter((block) => !kept.has(block.id))

@@ -294,6 +294,8 @@ describe('findings', () => {
       ['speak', 2],
       ['leave-out', 2],
     ]);
+    const remarked = doc(h(1, 'A'), { ...p('smile here'), remark: 'for the speaker only' });
+    expect(find(remarked)).toMatchObject([{ kind: 'private-part', block: idOf(remarked, 'smile here') }]);
     expect(find(doc(h(1, 'A'), p('[Speaker note: smile]'), p('The speaker notes are short.')))).toMatchObject([
       { kind: 'private-part', detail: '3 words' },
     ]);

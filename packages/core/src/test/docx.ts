@@ -11,6 +11,7 @@ export interface DocxParts {
   readonly numbering?: string;
   readonly footnotes?: string;
   readonly endnotes?: string;
+  readonly comments?: string;
   /** Relationship elements of the main part beyond those of the parts above. */
   readonly rels?: string;
   readonly files?: Readonly<Record<string, Uint8Array | string>>;
@@ -25,6 +26,7 @@ export function docx({
   numbering,
   footnotes,
   endnotes,
+  comments,
   rels = '',
   files = {},
   strict = false,
@@ -51,6 +53,7 @@ export function docx({
   add('numbering', 'numbering', numbering);
   add('footnotes', 'footnotes', footnotes);
   add('endnotes', 'endnotes', endnotes);
+  add('comments', 'comments', comments);
   const relationships = (inner: string): string =>
     `<Relationships xmlns="http://schemas.openxmlformats.org/package/2006/relationships">${inner}</Relationships>`;
   parts['word/_rels/document.xml.rels'] = relationships(main.join('') + rels);

@@ -15,6 +15,8 @@ export interface DocxContext {
   readonly report: Report;
   /** Texts of the notes by kind and id, from their own parts. */
   readonly notes: ReadonlyMap<string, Runs>;
+  /** What comments say, by id. */
+  readonly comments: ReadonlyMap<string, string>;
 }
 
 /** One part as it is read: its name and where its relationship ids lead. */

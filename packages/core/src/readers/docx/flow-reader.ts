@@ -131,9 +131,7 @@ export class FlowReader implements XmlHandler {
         this.#note('endnote', a['w:id']);
         break;
       case 'w:commentReference':
-        this.#context.report.add('comments-left', 'The comments in the document are not brought in.', {
-          part: 'word/comments.xml',
-        });
+        this.#comment(a['w:id']);
         break;
       case 'w:sdt':
         this.#contentsControls.push(this.#contentsControls.at(-1) ?? false);
@@ -260,8 +258,9 @@ export class FlowReader implements XmlHandler {
     if (paragraph === undefined || (paragraph.joinsNext && !last)) return;
     this.#flow.paragraph = undefined;
     const block = paragraphBlock(paragraph, this.#context);
+    const remark = paragraph.remarks.join('\n');
     for (const draft of paragraph.before) this.#flow.out(draft);
-    if (block !== undefined) this.#flow.out(block);
+    if (block !== undefined) this.#flow.out(remark === '' ? block : { ...block, remark });
     for (const draft of paragraph.after) this.#flow.out(draft);
   }
 
@@ -355,6 +354,18 @@ export class FlowReader implements XmlHandler {
     this.#nextNote[type]++;
     const label = type === 'footnote' ? `${this.#nextNote.footnote}` : `e${this.#nextNote.endnote}`;
     this.#flow.paragraph.after.push({ kind: 'footnote', label, runs, place: this.#place() });
+  }
+
+  #comment(id: string | undefined): void {
+    const text = this.#context.comments.get(id ?? '');
+    if (text !== undefined && this.#flow.paragraph) this.#flow.paragraph.remarks.push(text);
+    this.#context.report.add(
+      'comments-left',
+      text === undefined
+        ? 'A comment is not brought in.'
+        : `A comment is not part of the text: “${text.slice(0, 100)}”.`,
+      this.#place(),
+    );
   }
 
   #startCell(): void {

@@ -18,6 +18,8 @@ export class ParagraphDraft extends GatheredText {
   align: string | undefined;
   spaceBefore = 0; /* points */
   inContents = false;
+  /** What comments at it say. */
+  readonly remarks: string[] = [];
   /** Its mark was deleted: the next paragraph continues it (§17.13.5.15). */
   joinsNext = false;
   /** Pictures and breaks before the first text, and what comes after the text: pictures, text boxes, footnotes. */

@@ -340,6 +340,17 @@ test('the strict namespace and unusual prefixes are read alike', () => {
   expect(blocks({ ...parts, prefix: 'doc' })).toEqual(['h1 a', 'p b']);
 });
 
+test('what a comment says is told, and stays with its paragraph', () => {
+  const document = read({
+    body: `<w:p>${run('a')}<w:r><w:commentReference w:id="4"/></w:r></w:p>${para('b')}`,
+    comments: `<w:comment w:id="4">${para('For the presenter')}${para('only')}</w:comment>`,
+  });
+  expect(document.blocks.map(({ remark }) => remark)).toEqual(['For the presenter only', undefined]);
+  expect(document.diagnostics).toMatchObject([
+    { code: 'comments-left', message: 'A comment is not part of the text: “For the presenter only”.' },
+  ]);
+});
+
 test('headers and comments are told of', () => {
   const body = `<w:p>${run('a')}<w:r><w:commentReference w:id="1"/></w:r></w:p>`;
   const header = `<w:hdr xmlns:w="http://schemas.openxmlformats.org/wordprocessingml/2006/main">${para('Draft 3')}</w:hdr>`;

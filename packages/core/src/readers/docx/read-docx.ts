@@ -25,6 +25,7 @@ export function readDocx(bytes: Uint8Array, options: ReadOptions = {}): ReadResu
     pictures: new PictureStore(report),
     report,
     notes,
+    comments: readComments(zip, relatedPart(zip, relationships, 'comments')),
   };
   for (const type of ['footnote', 'endnote'] as const) {
     const notesPart = relatedPart(zip, relationships, `${type}s`);
@@ -71,6 +72,32 @@ function joinedRuns(drafts: readonly Draft[]): Runs {
     if ('runs' in draft && draft.runs.length > 0)
       runs.push(...(runs.length > 0 ? [{ text: '\n' }] : []), ...draft.runs);
   return trimRuns(runs);
+}
+
+/** What each comment says (§17.13.4.2), as plain text. */
+function readComments(zip: ZipReader, part: string | undefined): ReadonlyMap<string, string> {
+  const comments = new Map<string, string>();
+  if (part === undefined) return comments;
+  let id: string | undefined;
+  let inText = false;
+  const add = (text: string): void => {
+    if (id !== undefined) comments.set(id, (comments.get(id) ?? '') + text);
+  };
+  readXmlPart(zip, part, {
+    open(name, a) {
+      if (name === 'w:comment') id = a['w:id'];
+      if (name === 'w:p' && comments.has(id ?? '')) add(' ');
+      inText = name === 'w:t';
+    },
+    close(name) {
+      if (name === 'w:comment') id = undefined;
+      inText = false;
+    },
+    text: (text) => {
+      if (inText) add(text);
+    },
+  });
+  return comments;
 }
 
 /** Headers and footers belong to the page, not to the text; what they say is told. */

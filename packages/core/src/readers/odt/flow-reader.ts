@@ -1,5 +1,5 @@
 /** Reads the text of an ODT (OASIS ODF 1.3 part 3, §5 and §9): paragraphs, lists, tables, notes and frames. */
-import { safeLink, type Run, type TableCell, type TableRow } from '../../content/index.ts';
+import { runsText, safeLink, type Run, type TableCell, type TableRow } from '../../content/index.ts';
 import type { Report, SourcePlace } from '../../base/index.ts';
 import type { Attributes, XmlHandler, ZipReader } from '../../container/index.ts';
 import type { Level } from '../../document/index.ts';
@@ -25,6 +25,8 @@ interface Paragraph {
   readonly level: number | undefined;
   readonly before: Draft[];
   readonly after: Draft[];
+  /** What comments at it say. */
+  readonly remarks: string[];
   readonly item: { depth: number; ordered: boolean; number: number } | undefined;
 }
 interface List {
@@ -53,7 +55,6 @@ interface Frame {
 /** Subtrees that hold no text of the document. */
 const SKIPPED = new Set([
   'text:tracked-changes',
-  'office:annotation',
   'office:forms',
   'text:sequence-decls',
   'text:variable-decls',
@@ -79,6 +80,7 @@ export class OdtFlowReader implements XmlHandler {
   readonly #cells: Cell[] = [];
   readonly #frames: Frame[] = [];
   #contents = 0;
+  #annotation: Draft[] = [];
   #note: { label: string; readonly drafts: Draft[] } | undefined;
   #inCitation = false;
   #describing: 'svg:title' | 'svg:desc' | undefined;
@@ -128,6 +130,10 @@ export class OdtFlowReader implements XmlHandler {
         break;
       case 'text:note':
         this.#note = { label: '', drafts: [] };
+        break;
+      case 'office:annotation':
+        this.#annotation = [];
+        this.#enter((draft) => this.#annotation.push(draft));
         break;
       case 'text:note-citation':
         this.#inCitation = true;
@@ -184,10 +190,6 @@ export class OdtFlowReader implements XmlHandler {
         this.#enterBox();
         break;
       default:
-        if (name === 'office:annotation')
-          this.#context.report.add('comments-left', 'The comments in the document are not brought in.', {
-            part: 'content.xml',
-          });
         if (SKIPPED.has(name)) this.#skip = 1;
     }
   }
@@ -223,6 +225,9 @@ export class OdtFlowReader implements XmlHandler {
         break;
       case 'text:note':
         this.#endNote();
+        break;
+      case 'office:annotation':
+        this.#endAnnotation();
         break;
       case 'text:table-of-content':
       case 'text:alphabetical-index':
@@ -278,6 +283,7 @@ export class OdtFlowReader implements XmlHandler {
       level,
       before: style.breakBefore && this.#cells.length === 0 ? [draftBreak('page', this.#place())] : [],
       after: [],
+      remarks: [],
       item: this.#nextItem(),
     };
   }
@@ -303,7 +309,9 @@ export class OdtFlowReader implements XmlHandler {
     const paragraph = this.#paragraph;
     this.#paragraph = undefined;
     if (paragraph === undefined) return { drafts: [], after: [] };
-    const block = this.#block(paragraph);
+    const remark = paragraph.remarks.join('\n');
+    const made = this.#block(paragraph);
+    const block = made === undefined || remark === '' ? made : { ...made, remark };
     return { drafts: block === undefined ? paragraph.before : [...paragraph.before, block], after: paragraph.after };
   }
 
@@ -392,6 +400,18 @@ export class OdtFlowReader implements XmlHandler {
     const runs = cellRuns(note.drafts, []);
     if (runs.length > 0 && this.#paragraph)
       this.#paragraph.after.push({ kind: 'footnote', label: note.label, runs, place: this.#place() });
+  }
+
+  #endAnnotation(): void {
+    this.#leave();
+    const text = runsText(cellRuns(this.#annotation, [])).replaceAll('\n', ' ');
+    if (text === '') return;
+    this.#paragraph?.remarks.push(text);
+    this.#context.report.add(
+      'comments-left',
+      `A comment is not part of the text: “${text.slice(0, 100)}”.`,
+      this.#place(),
+    );
   }
 
   #startCell(a: Attributes): void {

@@ -117,3 +117,12 @@ test.each([
 ])('a package %s is refused', (_, files, code) => {
   expect(() => readOdt(odt({ body: p('a'), files }))).toThrow(expect.objectContaining({ code }) as never);
 });
+
+test('what a comment says is told, and stays with its paragraph', () => {
+  const document = read({
+    body: `${p('a<office:annotation><dc:creator>X</dc:creator><text:p>For the</text:p><text:p>presenter</text:p></office:annotation> b')}${p('c')}`,
+  });
+  expect(document.blocks.map(shortBlock)).toEqual(['p a b', 'p c']);
+  expect(document.blocks[0]).toMatchObject({ remark: 'For the presenter' });
+  expect(document.diagnostics).toMatchObject([{ message: 'A comment is not part of the text: “For the presenter”.' }]);
+});

@@ -13,6 +13,9 @@ import {
   type WrittenBlock,
 } from '@alvex/core';
 
+/** What the reader saw at a block, which stays with its id. */
+const READ: ReadonlySet<string> = new Set(['place', 'look', 'remark']);
+
 type Mark = NonNullable<JSONContent['marks']>[number];
 
 export function toEditor(blocks: readonly Block[]): JSONContent {
@@ -193,7 +196,7 @@ export function fromEditor(
         const block = known.get((node.attrs?.['blockId'] as string | undefined) ?? '');
         if (block === undefined || used.has(block.id)) return;
         used.add(block.id);
-        const kept = Object.entries(block).filter(([key]) => key !== 'place' && key !== 'look');
+        const kept = Object.entries(block).filter(([key]) => !READ.has(key));
         blocks.push(Object.fromEntries(kept) as unknown as WrittenBlock);
         return;
       }
