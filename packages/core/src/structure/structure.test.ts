@@ -4,8 +4,10 @@ import { blockText, documentWords, type BlockId, type DocumentModel, type Level 
 import { code, doc, h, li, p, picture, random, randomDocument, table } from '../test/build.ts';
 import { shortBlock } from '../test/short-block.ts';
 import type { StructureChange } from './change.ts';
-import { findings, raiseSkipped, type Finding } from './findings.ts';
+import type { Finding } from './finding.ts';
+import { findings } from './findings.ts';
 import { impliedHeadings, linesLike, lookAlikes } from './look-alikes.ts';
+import { raiseSkipped } from './raise-skipped.ts';
 import { branchOf, restructure } from './restructure.ts';
 
 const idOf = (document: DocumentModel, text: string): BlockId =>

@@ -1,46 +1,16 @@
 /** Turns the tokens of an RTF file into blocks: groups scope the look, destinations hold what is not text. */
 import { decodeUtf8, textDecoder, type Report, type SourcePlace, type TextDecoding } from '../../base/index.ts';
-import { runsText, safeLink, type Run } from '../../content/index.ts';
-import { isDivision, lineMark, type Level } from '../../document/index.ts';
+import { safeLink, type Run } from '../../content/index.ts';
 import { cellRuns } from '../cell-runs.ts';
-import { cleanRuns } from '../clean-runs.ts';
 import { GatheredText } from '../gathered-text.ts';
 import type { PictureStore } from '../picture-store.ts';
 import { draftBreak, type Draft } from '../read-result.ts';
-import { styleUse, type StyleUse } from '../style-names.ts';
 import { SYMBOLS } from './charsets.ts';
-import { Definitions, type RtfStyle } from './definitions.ts';
+import { Definitions } from './definitions.ts';
+import { ListCounters, paragraphBlock } from './paragraph-block.ts';
+import { freshParagraph, START, withLook, type ParagraphState, type State } from './state.ts';
 import { TableRows } from './table-rows.ts';
 
-type Destination =
-  'text' | 'skip' | 'fonts' | 'styles' | 'picture' | 'instruction' | 'note' | 'info' | 'list-text' | 'list-table';
-
-/** What a group scopes. */
-interface State {
-  readonly destination: Destination;
-  readonly bold: boolean;
-  readonly italic: boolean;
-  readonly strike: boolean;
-  readonly hidden: boolean;
-  readonly caps: boolean;
-  readonly position: 'super' | 'sub' | undefined;
-  readonly size: number /* points */;
-  readonly font: number;
-  readonly style: number;
-  /** Characters that stand in for a Unicode character and are skipped. */
-  readonly standIns: number;
-  readonly infoKey: string;
-}
-/** What `\pard` resets. */
-interface ParagraphState {
-  outline: number | undefined;
-  style: number;
-  align: string | undefined;
-  inTable: boolean;
-  list: number | undefined;
-  depth: number;
-  listText: string;
-}
 /** Destinations whose words are no text of the document; those that have words of the author's are told. */
 const SKIPPED = new Set(
   'colortbl rsidtbl generator themedata colorschememapping datastore latentstyles xmlnstbl filetbl pgptbl objdata nonshppict pnseclvl revtbl fldtype bkmkstart bkmkend atnid atnauthor atntime atnref mmathPr private template wgrffmtfilter ftnsep ftnsepc aftnsep aftnsepc protusertbl picprop sp shprslt'.split(
@@ -48,30 +18,6 @@ const SKIPPED = new Set(
   ),
 );
 const HEADERS = new Set('header headerl headerr headerf footer footerl footerr footerf'.split(' '));
-
-const START: State = {
-  destination: 'text',
-  bold: false,
-  italic: false,
-  strike: false,
-  hidden: false,
-  caps: false,
-  position: undefined,
-  size: 12,
-  font: 0,
-  style: 0,
-  standIns: 1,
-  infoKey: '',
-};
-const freshParagraph = (): ParagraphState => ({
-  outline: undefined,
-  style: 0,
-  align: undefined,
-  inTable: false,
-  list: undefined,
-  depth: 1,
-  listText: '',
-});
 
 export class RtfReader {
   paragraphs = 0;
@@ -108,7 +54,7 @@ export class RtfReader {
   }[] = [];
   #noteNumber = 0;
   #unnamedPictures = 0;
-  readonly #counters = new Map<number, number[]>();
+  readonly #counters = new ListCounters();
 
   constructor(report: Report, pictures: PictureStore, out: (draft: Draft) => void) {
     this.#report = report;
@@ -167,7 +113,13 @@ export class RtfReader {
     if (this.#destination(name, starred)) return;
     if (this.#state.destination === 'skip') return;
     if (this.#definition(name, value)) return;
-    if (this.#look(name, value)) return;
+    const looked = withLook(this.#state, name, value);
+    if (looked !== undefined) {
+      this.#state = looked;
+      return;
+    }
+    const symbol = SYMBOLS[name];
+    if (symbol !== undefined) return this.#append(symbol);
     this.#structure(name, value);
   }
 
@@ -275,56 +227,6 @@ export class RtfReader {
       default:
         return this.#definitions.encodingWord(name, value);
     }
-  }
-
-  #look(name: string, value: number | undefined): boolean {
-    const on = value !== 0;
-    switch (name) {
-      case 'plain': {
-        const { destination, standIns } = this.#state;
-        this.#state = { ...START, destination, standIns };
-        return true;
-      }
-      case 'b':
-        this.#set({ bold: on });
-        return true;
-      case 'i':
-        this.#set({ italic: on });
-        return true;
-      case 'strike':
-      case 'striked':
-        this.#set({ strike: on });
-        return true;
-      case 'v':
-      case 'deleted':
-        this.#set({ hidden: on });
-        return true;
-      case 'caps':
-        this.#set({ caps: on });
-        return true;
-      case 'super':
-        this.#set({ position: on ? 'super' : undefined });
-        return true;
-      case 'sub':
-        this.#set({ position: on ? 'sub' : undefined });
-        return true;
-      case 'nosupersub':
-        this.#set({ position: undefined });
-        return true;
-      case 'fs':
-        this.#set({ size: (value ?? 24) / 2 });
-        return true;
-      case 'f':
-        this.#set({ font: value ?? 0 });
-        return true;
-      case 'uc':
-        this.#set({ standIns: value ?? 1 });
-        return true;
-    }
-    const symbol = SYMBOLS[name];
-    if (symbol === undefined) return false;
-    this.#append(symbol);
-    return true;
   }
 
   #structure(name: string, value: number | undefined): void {
@@ -452,7 +354,8 @@ export class RtfReader {
 
   #endParagraph(): void {
     this.paragraphs++;
-    const block = this.#block();
+    const gathered = { paragraph: this.#paragraph, text: this.#text, place: this.#place() };
+    const block = paragraphBlock(gathered, this.#definitions, this.#counters, this.#report);
     const drafts = [...this.#before, ...(block === undefined ? [] : [block]), ...this.#after];
     [this.#text, this.#before, this.#after] = [new GatheredText(), [], []];
     this.#paragraph.listText = '';
@@ -463,47 +366,6 @@ export class RtfReader {
       this.#endTable();
       for (const draft of drafts) this.#out(draft);
     }
-  }
-
-  #block(): Draft | undefined {
-    const { outline, style: styleId, align, list, depth, listText } = this.#paragraph;
-    const style = this.#definitions.style(styleId);
-    const place = this.#place();
-    const raw = runsText(this.#text.runs);
-    const empty = raw.trim() === '';
-    const runs = empty ? [] : cleanRuns(this.#text.runs, place, this.#report);
-    const use: StyleUse | undefined = style === undefined ? undefined : styleUse(style.name);
-    if (use === 'title' && !empty) return { kind: 'paragraph', role: 'title', runs, place };
-    const own = outline ?? style?.outline;
-    const level = own !== undefined && own >= 0 && own < 9 ? own + 1 : typeof use === 'number' ? use : undefined;
-    if (level !== undefined) return { kind: 'heading', level: Math.min(level, 6) as Level, runs, place };
-    if (empty) return undefined;
-    if (use === 'subtitle' || use === 'caption' || use === 'contents')
-      return { kind: 'paragraph', role: use, runs, place };
-    if (use === 'quote') return { kind: 'quote', runs, place };
-    if (use === 'code' || (use === undefined && this.#text.allMono && raw.length > 0 && this.#codeStyle(style)))
-      return { kind: 'code', text: raw, place };
-    const mark = listText.trim() === '' ? undefined : lineMark(`${listText.trim()} x`);
-    if (list !== undefined || mark !== undefined) {
-      const ordered = mark?.kind === 'number' || (mark === undefined && this.#definitions.isOrdered(list!, depth));
-      const number = mark?.number ?? this.#count(list ?? -1, depth);
-      return { kind: 'listItem', depth, ordered, ...(ordered ? { number } : {}), runs, place };
-    }
-    // A number that the processor set before a heading of no style is part of what people read.
-    const look = this.#text.look(align, style?.size);
-    const prefix = listText.trim() !== '' && isDivision(listText.trim()) ? [{ text: `${listText.trim()} ` }] : [];
-    return { kind: 'paragraph', runs: [...prefix, ...runs], place, ...(look === undefined ? {} : { look }) };
-  }
-
-  #codeStyle(style: RtfStyle | undefined): boolean {
-    return style !== undefined && /code|listing|preformatted/i.test(style.name);
-  }
-
-  #count(list: number, depth: number): number {
-    let counters = this.#counters.get(list);
-    if (counters === undefined) this.#counters.set(list, (counters = []));
-    counters.length = Math.min(counters.length, depth);
-    return (counters[depth - 1] = (counters[depth - 1] ?? 0) + 1);
   }
 
   #endCell(): void {

@@ -1,0 +1,92 @@
+/** What the groups of an RTF file scope, and what a paragraph keeps until the next reset. */
+
+export type Destination =
+  'text' | 'skip' | 'fonts' | 'styles' | 'picture' | 'instruction' | 'note' | 'info' | 'list-text' | 'list-table';
+
+/** What a group scopes. */
+export interface State {
+  readonly destination: Destination;
+  readonly bold: boolean;
+  readonly italic: boolean;
+  readonly strike: boolean;
+  readonly hidden: boolean;
+  readonly caps: boolean;
+  readonly position: 'super' | 'sub' | undefined;
+  readonly size: number /* points */;
+  readonly font: number;
+  readonly style: number;
+  /** Characters that stand in for a Unicode character and are skipped. */
+  readonly standIns: number;
+  readonly infoKey: string;
+}
+/** What `\pard` resets. */
+export interface ParagraphState {
+  outline: number | undefined;
+  style: number;
+  align: string | undefined;
+  inTable: boolean;
+  list: number | undefined;
+  depth: number;
+  listText: string;
+}
+
+export const START: State = {
+  destination: 'text',
+  bold: false,
+  italic: false,
+  strike: false,
+  hidden: false,
+  caps: false,
+  position: undefined,
+  size: 12,
+  font: 0,
+  style: 0,
+  standIns: 1,
+  infoKey: '',
+};
+export const freshParagraph = (): ParagraphState => ({
+  outline: undefined,
+  style: 0,
+  align: undefined,
+  inTable: false,
+  list: undefined,
+  depth: 1,
+  listText: '',
+});
+
+/** The state after a control word that changes what text looks like; undefined for any other. */
+export function withLook(state: State, name: string, value: number | undefined): State | undefined {
+  const on = value !== 0;
+  switch (name) {
+    case 'plain': {
+      const { destination, standIns } = state;
+      return { ...START, destination, standIns };
+    }
+    case 'b':
+      return { ...state, bold: on };
+    case 'i':
+      return { ...state, italic: on };
+    case 'strike':
+    case 'striked':
+      return { ...state, strike: on };
+    case 'v':
+    case 'deleted':
+      return { ...state, hidden: on };
+    case 'caps':
+      return { ...state, caps: on };
+    case 'super':
+      return { ...state, position: on ? 'super' : undefined };
+    case 'sub':
+      return { ...state, position: on ? 'sub' : undefined };
+    case 'nosupersub':
+      return { ...state, position: undefined };
+    case 'fs':
+      return { ...state, size: (value ?? 24) / 2 };
+    case 'f':
+      return { ...state, font: value ?? 0 };
+    case 'uc':
+      return { ...state, standIns: value ?? 1 };
+    default:
+      return undefined;
+  }
+}

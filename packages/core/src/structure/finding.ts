@@ -1,0 +1,55 @@
+/** What is found in a document, and how it is put right. */
+import type { Runs } from '../content/index.ts';
+import type { BlockId } from '../document/index.ts';
+import type { StructureChange, Turn } from './change.ts';
+
+export type FindingKind =
+  | 'skipped-level'
+  | 'empty-heading'
+  | 'long-title'
+  | 'repeated-title'
+  | 'text-before-heading'
+  | 'bare-heading'
+  | 'lone-sub-heading'
+  | 'deep-list'
+  | 'typed-list'
+  | 'long-paragraph'
+  | 'picture-undescribed'
+  | 'contents-list'
+  | 'running-head'
+  | 'private-part';
+
+/** Changes that put a finding right. `ask` says that the author has to give a text, which takes the place of `alt`. */
+export interface Repair {
+  readonly name: RepairName;
+  readonly changes: readonly (StructureChange | Turn)[];
+  readonly ask?: 'description';
+}
+export type RepairName =
+  | 'raise'
+  | 'make-text'
+  | 'remove'
+  | 'divide'
+  | 'number'
+  | 'add-heading'
+  | 'make-heading'
+  | 'flatten'
+  | 'make-items'
+  | 'describe'
+  | 'leave-out'
+  | 'speak';
+
+export interface Finding {
+  readonly kind: FindingKind;
+  readonly block: BlockId;
+  /** What it is about, shortened: `2 → 4`, `180 words`. */
+  readonly detail: string;
+  readonly repairs: readonly Repair[];
+}
+
+export interface FindingOptions {
+  /** Whether a title fits its frame at a size that can be read. */
+  readonly titleFits: (runs: Runs) => boolean;
+  /** Destination of every block: what is left out or turned by hand needs no repair. */
+  readonly settled?: (id: BlockId) => boolean;
+}

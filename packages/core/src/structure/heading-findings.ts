@@ -1,0 +1,225 @@
+/** Headings that will make poor titles, or that stand where they should not. */
+import { countWords, runsText, sliceRuns, trimRuns } from '../content/index.ts';
+import {
+  blockText,
+  blockWords,
+  type Block,
+  type BlockId,
+  type DocumentModel,
+  type Heading,
+  type Level,
+} from '../document/index.ts';
+import type { StructureChange } from './change.ts';
+import type { Finding, FindingOptions, Repair } from './finding.ts';
+import { branchOf } from './restructure.ts';
+
+const shape = (block: BlockId, level: Level): StructureChange => ({
+  kind: 'shape',
+  shapes: [{ block, as: { kind: 'heading', level } }],
+});
+const makeText = (block: BlockId): Repair => ({
+  name: 'make-text',
+  changes: [{ kind: 'shape', shapes: [{ block, as: { kind: 'paragraph' } }] }],
+});
+
+export function headingFindings(
+  document: DocumentModel,
+  blocks: readonly Block[],
+  headings: readonly Heading[],
+  title: Block | undefined,
+  { titleFits }: FindingOptions,
+): readonly Finding[] {
+  const found: Finding[] = [];
+  const titles = new Map<string, number>();
+  const next = nextHeadings(blocks);
+  let before: Heading | undefined;
+  headings.forEach((heading, i) => {
+    const { id, level, runs } = heading;
+    const text = runsText(runs).trim();
+    if (text === '') {
+      found.push({
+        kind: 'empty-heading',
+        block: id,
+        detail: `level ${level}`,
+        repairs: [{ name: 'remove', changes: [{ kind: 'leave', blocks: [id], as: 'deleted' }] }],
+      });
+      return;
+    }
+    const highest =
+      before === undefined ? headings.reduce((least, one) => Math.min(least, one.level), 6) : before.level + 1;
+    const above = before;
+    before = heading;
+    if (level > highest) {
+      const by = level - highest;
+      const branch = branchOf(document.blocks, id).filter((block): block is Heading => block.kind === 'heading');
+      found.push({
+        kind: 'skipped-level',
+        block: id,
+        detail: `${above === undefined ? 'first heading' : above.level} → ${level}`,
+        repairs: [
+          {
+            name: 'raise',
+            changes: [
+              {
+                kind: 'shape',
+                shapes: branch.map((block) => ({
+                  block: block.id,
+                  as: { kind: 'heading', level: Math.max(1, block.level - by) as Level },
+                })),
+              },
+            ],
+          },
+        ],
+      });
+    }
+    if (!titleFits(runs)) {
+      const parts = divideTitle(heading);
+      found.push({
+        kind: 'long-title',
+        block: id,
+        detail: `${countWords(text)} words`,
+        repairs: [...(parts === undefined ? [] : [parts]), makeText(id)],
+      });
+    }
+    const key = `${text.toLowerCase()}`;
+    const count = (titles.get(key) ?? 0) + 1;
+    titles.set(key, count);
+    if (count > 1)
+      found.push({
+        kind: 'repeated-title',
+        block: id,
+        detail: `the ${count === 2 ? 'second' : `${count}th`} “${text.slice(0, 60)}”`,
+        repairs: [
+          {
+            name: 'number',
+            changes: [
+              {
+                kind: 'write',
+                replaces: [id],
+                after: null,
+                blocks: [{ kind: 'heading', id, level, runs: [...runs, { text: ` (${count})` }] }],
+              },
+            ],
+          },
+        ],
+      });
+    if (heading === title) return;
+    const behind = next.get(id);
+    if (behind === undefined || (behind.kind === 'heading' && behind.level <= level))
+      found.push({ kind: 'bare-heading', block: id, detail: `level ${level}`, repairs: [makeText(id)] });
+    const children = childrenOf(headings, i).filter((child) => runsText(child.runs).trim() !== '');
+    if (children.length === 1 && i + 1 < headings.length)
+      found.push({
+        kind: 'lone-sub-heading',
+        block: children[0]!.id,
+        detail: `under “${text.slice(0, 60)}”`,
+        repairs: [makeText(children[0]!.id)],
+      });
+  });
+  return found;
+}
+
+/** The block behind each heading that is not a break. */
+function nextHeadings(blocks: readonly Block[]): ReadonlyMap<BlockId, Block> {
+  const next = new Map<BlockId, Block>();
+  let behind: Block | undefined;
+  for (const block of [...blocks].reverse()) {
+    if (block.kind === 'heading' && behind !== undefined) next.set(block.id, behind);
+    if (block.kind !== 'break') behind = block;
+  }
+  return next;
+}
+
+/** Headings directly below; a level that was skipped counts as below. */
+function childrenOf(headings: readonly Heading[], at: number): readonly Heading[] {
+  const { level } = headings[at]!;
+  const children: Heading[] = [];
+  let least = 7;
+  for (let i = at + 1; i < headings.length && headings[i]!.level > level; i++) {
+    if (headings[i]!.level <= least) {
+      least = headings[i]!.level;
+      children.push(headings[i]!);
+    }
+    if (children.length > 1) break;
+  }
+  return children;
+}
+
+/** A title with a rest behind a colon, a dash or a full stop: the rest becomes the text below it. */
+function divideTitle({ id, level, runs }: Heading): Repair | undefined {
+  const text = runsText(runs);
+  const match = /^(.{8,90}?)(?::\s+|\s+[–—-]\s+|[.?!]\s+)(?=\S)/.exec(text);
+  if (match === null) return undefined;
+  const end = match[1]!.length + (/[?!]/.test(text[match[1]!.length] ?? '') ? 1 : 0);
+  return {
+    name: 'divide',
+    changes: [
+      {
+        kind: 'write',
+        replaces: [id],
+        after: null,
+        blocks: [
+          { kind: 'heading', id, level, runs: trimRuns(sliceRuns(runs, 0, end)) },
+          {
+            kind: 'paragraph',
+            id: `${id}+1` as BlockId,
+            runs: trimRuns(sliceRuns(runs, match[0].length, text.length)),
+          },
+        ],
+      },
+    ],
+  };
+}
+
+const COVER_WORDS = 40;
+
+/** Text that stands before the first heading, which would be a slide without a title of its own. */
+export function beforeFirst(
+  blocks: readonly Block[],
+  headings: readonly Heading[],
+  title: Block | undefined,
+): readonly Finding[] {
+  const first = blocks.findIndex(
+    (block) =>
+      blockWords(block) > 0 &&
+      !(
+        block.kind === 'paragraph' &&
+        (block.role === 'title' || block.role === 'subtitle' || block.role === 'contents')
+      ),
+  );
+  const block = blocks[first];
+  if (block === undefined || block.kind === 'heading' || headings.length === 0) return [];
+  const words = blocks.slice(first, blocks.indexOf(headings[0]!)).reduce((sum, one) => sum + blockWords(one), 0);
+  // Names and a date below a title belong to the cover.
+  if (title?.kind === 'paragraph' && words <= COVER_WORDS) return [];
+  const level = headings[0]!.level;
+  const text = blockText(block).trim();
+  const start = text
+    .split(/\s+/)
+    .slice(0, 6)
+    .join(' ')
+    .replace(/[.,;:]$/, '');
+  const short = countWords(text) <= 10 && 'runs' in block && block.kind !== 'footnote';
+  return [
+    {
+      kind: 'text-before-heading',
+      block: block.id,
+      detail: `${words} words`,
+      repairs: [
+        short
+          ? { name: 'make-heading', changes: [shape(block.id, level)] }
+          : {
+              name: 'add-heading',
+              changes: [
+                {
+                  kind: 'write',
+                  replaces: [],
+                  after: blocks[first - 1]?.id ?? null,
+                  blocks: [{ kind: 'heading', id: `${block.id}+h` as BlockId, level, runs: [{ text: start }] }],
+                },
+              ],
+            },
+      ],
+    },
+  ];
+}

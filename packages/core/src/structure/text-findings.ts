@@ -1,0 +1,146 @@
+/** Lists, paragraphs and pictures that slides show badly. */
+import { countWords, runsText, sliceRuns, trimRuns, type Runs } from '../content/index.ts';
+import { blockText, blockWords, lineMark, type Block, type BlockId, type MarkedLine } from '../document/index.ts';
+import type { Finding } from './finding.ts';
+
+const LONGEST_PARAGRAPH = 150; // words
+const DEEPEST_LIST = 5;
+
+export function textFindings(blocks: readonly Block[]): readonly Finding[] {
+  return blocks.flatMap((block): readonly Finding[] => {
+    if (block.kind === 'listItem' && block.depth > DEEPEST_LIST)
+      return [
+        {
+          kind: 'deep-list',
+          block: block.id,
+          detail: `depth ${block.depth}`,
+          repairs: [
+            {
+              name: 'flatten',
+              changes: [
+                {
+                  kind: 'shape',
+                  shapes: [{ block: block.id, as: { kind: 'listItem', depth: DEEPEST_LIST, ordered: block.ordered } }],
+                },
+              ],
+            },
+          ],
+        },
+      ];
+    if (block.kind === 'picture' && block.picture !== undefined && block.alt === null)
+      return [
+        {
+          kind: 'picture-undescribed',
+          block: block.id,
+          detail: '',
+          repairs: [
+            { name: 'describe', ask: 'description', changes: [{ kind: 'describe', block: block.id, alt: '' }] },
+          ],
+        },
+      ];
+    if (block.kind === 'paragraph' && blockWords(block) > LONGEST_PARAGRAPH) {
+      const halves = divideParagraph(block.runs);
+      return [
+        {
+          kind: 'long-paragraph',
+          block: block.id,
+          detail: `${blockWords(block)} words`,
+          repairs:
+            halves === undefined
+              ? []
+              : [
+                  {
+                    name: 'divide',
+                    changes: [
+                      {
+                        kind: 'write',
+                        replaces: [block.id],
+                        after: null,
+                        blocks: halves.map((runs, i) => ({
+                          kind: 'paragraph',
+                          id: (i === 0 ? block.id : `${block.id}+${i}`) as BlockId,
+                          runs,
+                        })),
+                      },
+                    ],
+                  },
+                ],
+        },
+      ];
+    }
+    return [];
+  });
+}
+
+/** Parts of about equal length, each ending with a sentence and at most as long as a paragraph should be. */
+function divideParagraph(runs: Runs): readonly Runs[] | undefined {
+  const text = runsText(runs);
+  const ends = [...text.matchAll(/[.!?…]["”’)]?\s+(?=[\p{Lu}\p{N}“"‘(])/gu)].map(
+    (match) => match.index + match[0].length,
+  );
+  const count = Math.ceil(countWords(text) / LONGEST_PARAGRAPH);
+  const cuts: number[] = [];
+  let at = 0;
+  for (let i = 1; i < count; i++) {
+    const aim = (text.length * i) / count;
+    // Ends are in order: the nearest is the last before the aim or the first behind it.
+    while (at + 1 < ends.length && Math.abs(ends[at + 1]! - aim) <= Math.abs(ends[at]! - aim)) at++;
+    const near = ends[at];
+    if (near !== undefined && near > (cuts.at(-1) ?? 0)) cuts.push(near);
+  }
+  if (cuts.length === 0) return undefined;
+  return [0, ...cuts].map((from, i) => trimRuns(sliceRuns(runs, from, cuts[i] ?? text.length)));
+}
+
+/** Paragraphs in a row that begin with a bullet or count on: lists that were typed by hand. */
+export function typedLists(blocks: readonly Block[]): readonly Finding[] {
+  const found: Finding[] = [];
+  for (let i = 0; i < blocks.length;) {
+    const items: { readonly block: Block & { kind: 'paragraph' }; readonly mark: MarkedLine }[] = [];
+    for (let at = i; at < blocks.length; at++) {
+      const block = blocks[at]!;
+      const mark = block.kind === 'paragraph' && block.role === undefined ? lineMark(blockText(block)) : undefined;
+      if (block.kind !== 'paragraph' || mark === undefined || !goesOn(items.at(-1)?.mark, mark)) break;
+      items.push({ block, mark });
+    }
+    if (items.length >= 2)
+      found.push({
+        kind: 'typed-list',
+        block: items[0]!.block.id,
+        detail: `${items.length} lines`,
+        repairs: [
+          {
+            name: 'make-items',
+            changes: [
+              {
+                kind: 'write',
+                replaces: items.map(({ block }) => block.id),
+                after: null,
+                blocks: items.map(({ block, mark }) => {
+                  const length = blockText(block).length;
+                  const ordered = mark.kind === 'number';
+                  return {
+                    kind: 'listItem',
+                    id: block.id,
+                    depth: 1,
+                    ordered,
+                    ...(ordered ? { number: mark.number ?? 1 } : {}),
+                    runs: trimRuns(sliceRuns(block.runs, length - mark.text.length, length)),
+                  };
+                }),
+              },
+            ],
+          },
+        ],
+      });
+    i += Math.max(1, items.length);
+  }
+  return found;
+}
+
+/** Whether a mark goes on with the list of the one before it. */
+function goesOn(before: MarkedLine | undefined, mark: MarkedLine): boolean {
+  if (mark.parts > 1) return false;
+  if (before === undefined) return mark.kind === 'bullet' || mark.number === 1;
+  return before.kind === mark.kind && (mark.kind === 'bullet' || mark.number === (before.number ?? 0) + 1);
+}
