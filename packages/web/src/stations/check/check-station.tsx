@@ -3,9 +3,18 @@ import { Box, chakra } from '@chakra-ui/react';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { Link } from 'react-router';
-import { blockText, runsText, type Edit, type LedgerEntry, type LeftOutReason, type Unplaced } from '@alvex/core';
+import {
+  blockText,
+  runsText,
+  type Block,
+  type Edit,
+  type LedgerEntry,
+  type LeftOutReason,
+  type Unplaced,
+} from '@alvex/core';
 import { useDeck, wantLedger } from '../../state/deck-store.ts';
 import { count, grouped } from '../../ui/format.ts';
+import { LEFT } from '../../ui/left-labels.ts';
 import { Mark } from '../../ui/mark.tsx';
 import { Action, Heading, Notice, Small } from '../../ui/recipes.tsx';
 import { VirtualRows } from '../../ui/virtual-rows.tsx';
@@ -52,8 +61,8 @@ const REASONS: Readonly<Record<LeftOutReason, string>> = {
   'by-mark': 'you turned its mark',
   'by-map': 'the map leaves this kind out',
   contents: 'table of contents',
-  furniture: 'not part of the text: page furniture',
-  deleted: 'you took it out of the document',
+  furniture: 'not part of the text',
+  deleted: 'you took it out',
   'no-picture': 'the picture is not in the file',
   'no-words': 'no words in it',
   removed: 'you took it off',
@@ -175,9 +184,7 @@ function EntryLine({ entry }: { readonly entry: PlacedEntry }) {
       <chakra.span color="soft" textAlign="right">
         {count(entry.words, 'word')}
       </chakra.span>
-      <chakra.span color="soft">
-        {entry.reason === undefined ? (entry.account === 'lost' ? 'lost' : '') : REASONS[entry.reason]}
-      </chakra.span>
+      <chakra.span color="soft">{reasonText(entry, block)}</chakra.span>
       {entry.slide !== null && (
         <Link to={`../slides?at=${encodeURIComponent(entry.block)}`} style={{ color: 'var(--chakra-colors-pine)' }}>
           slide {entry.slide}
@@ -185,6 +192,12 @@ function EntryLine({ entry }: { readonly entry: PlacedEntry }) {
       )}
     </Entry>
   );
+}
+
+function reasonText({ reason, account }: PlacedEntry, block: Block | undefined): string {
+  if (reason === undefined) return account === 'lost' ? 'lost' : '';
+  // What it is says more than that it is not text.
+  return reason === 'furniture' && block?.left !== undefined ? LEFT[block.left] : REASONS[reason];
 }
 
 function editText(edit: Edit): string {
@@ -204,6 +217,21 @@ function editText(edit: Edit): string {
       return 'A join';
     case 'turn':
       return 'A turned mark';
+    case 'shape':
+      return 'A level';
+    case 'write':
+      return `Text “${edit.blocks
+        .map((block) => ('runs' in block ? runsText(block.runs) : ''))
+        .join(' ')
+        .slice(0, 80)}”`;
+    case 'move':
+      return 'A moved branch';
+    case 'leave':
+      return 'A passage left out';
+    case 'keep':
+      return 'A passage brought back';
+    case 'describe':
+      return `The description “${edit.alt}”`;
     default:
       return 'A setting';
   }

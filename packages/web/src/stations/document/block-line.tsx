@@ -5,8 +5,8 @@ import { Link } from 'react-router';
 import type { Block } from '@alvex/core';
 import { edit } from '../../state/deck-store.ts';
 import { BlockText } from '../../ui/block-text.tsx';
+import { LEFT } from '../../ui/left-labels.ts';
 import { Action } from '../../ui/recipes.tsx';
-import { LEFT } from './labels.ts';
 import { useSelection } from './use-selection.ts';
 
 const Line = chakra('div', {

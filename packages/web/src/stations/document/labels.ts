@@ -1,5 +1,5 @@
 /** Words for what is found in a document and for what can be done about it, in one place. */
-import type { FindingKind, LeftKind, RepairName } from '@alvex/core';
+import type { FindingKind, RepairName } from '@alvex/core';
 
 export const FINDINGS: Readonly<Record<FindingKind, readonly [one: string, many: string]>> = {
   'skipped-level': ['heading skips a level', 'headings skip a level'],
@@ -31,19 +31,4 @@ export const REPAIRS: Readonly<Record<RepairName, string>> = {
   describe: 'Describe it',
   'leave-out': 'Leave it out',
   speak: 'Speak it',
-};
-
-export const LEFT: Readonly<Record<LeftKind, string>> = {
-  navigation: 'navigation',
-  advert: 'advert',
-  share: 'share row',
-  cookies: 'cookie line',
-  related: 'related links',
-  comments: 'comments',
-  aside: 'sidebar',
-  'page-footer': 'page footer',
-  'sign-up': 'sign-up',
-  'running-head': 'running head',
-  'page-number': 'page number',
-  deleted: 'taken out',
 };
