@@ -1,6 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
 import { encode } from 'fast-png';
 import PDFDocument from 'pdfkit';
+import { blockText } from '../../document/index.ts';
+import { random } from '../../test/build.ts';
 import { shortBlock } from '../../test/short-block.ts';
 import { openDocument } from '../../pipeline/index.ts';
 import { readPdf } from './read-pdf.ts';
@@ -128,6 +130,38 @@ test('simple tables, lists and pictures', async () => {
   ]);
   expect(pictures).toMatchObject([{ mime: 'image/png', width: 40, height: 30 }]);
 });
+
+test('every word that is set comes out in a block or is told, whatever stands around it', async () => {
+  for (let seed = 1; seed <= 25; seed++) {
+    const next = random(seed);
+    const given: string[] = [];
+    const words = (most: number): string =>
+      Array.from({ length: 1 + Math.floor(next() * most) }, () => {
+        given.push(`w${given.length}x`);
+        return given.at(-1)!;
+      }).join(' ');
+    const bytes = await pdf((doc) => {
+      for (let i = 0; i < 20; i++) {
+        const size = [9, 11, 11, 11, 16, 24][Math.floor(next() * 6)]!;
+        doc.font(next() < 0.3 ? 'Helvetica-Bold' : 'Helvetica').fontSize(size);
+        const kind = Math.floor(next() * 6);
+        if (kind === 0) doc.text(`• ${words(8)}`, 72 + Math.floor(next() * 3) * 20);
+        else if (kind === 1) doc.text(words(60), 72, doc.y, { width: 220, align: 'justify' });
+        else if (kind === 2) {
+          const { y } = doc;
+          for (let column = 0; column < 3; column++) doc.text(words(1), 72 + column * 150, y, { lineBreak: false });
+          doc.text('', 72, y + size * 1.4);
+        } else if (kind === 3) doc.text(words(4), 72, doc.y, { align: 'center' });
+        else if (kind === 4 && next() < 0.3) doc.addPage();
+        else doc.text(words(40), 72).moveDown(next());
+      }
+    });
+    const { document } = await openDocument(bytes, 'pdf');
+    const told = [...document.blocks.map(blockText), ...document.diagnostics.map(({ message }) => message)].join(' ');
+    const found = new Set(told.match(/w\d+x/g));
+    expect([seed, given.filter((word) => !found.has(word))]).toEqual([seed, []]);
+  }
+}, 120_000);
 
 describe('what cannot be read', () => {
   test('pictures of pages', async () => {

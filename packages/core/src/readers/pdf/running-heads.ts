@@ -24,7 +24,10 @@ export function withoutRunningHeads(pages: readonly PageLines[], report: Report)
       else known.count++;
     }
   const least = Math.max(Math.min(LEAST_PAGES, pages.length), 2, pages.length * SHARE);
-  const running = new Set([...seen].filter(([, { count }]) => count >= least).map(([key]) => key));
+  // Rows of numbers alone are rows of a table.
+  const running = new Set(
+    [...seen].filter(([, { count, text }]) => count >= least && /\p{L}/u.test(text)).map(([key]) => key),
+  );
   const counted = countedHeads(pages, least);
   const told = new Set<string>();
   return pages.map((page) => {
@@ -73,7 +76,7 @@ function countedHeads(pages: readonly PageLines[], least: number): ReadonlySet<L
 
 /** Numbers change from page to page; left and right pages mirror each other. */
 const keyOf = (line: Line, { height }: PageLines): string =>
-  `${Math.round((line.y / height) * 50)} ${line.text.replace(/\d+/g, '#').replace(/\b[ivxlc]{1,6}\b/gi, '#')}`;
+  `${Math.round((line.y / height) * 50)} ${line.text.replace(/\b\d+\b/g, '#').replace(/\b[ivxlc]{1,6}\b/gi, '#')}`;
 
 const isLoneNumber = (line: Line, { number }: PageLines): boolean => {
   const text = /^(?:[-–—]\s*)?(?:page\s+)?(\d{1,4})(?:\s*[-–—])?$/i.exec(line.text)?.[1];
