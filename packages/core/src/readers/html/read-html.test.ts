@@ -105,7 +105,7 @@ describe('what stands around the text of a page', () => {
 test('pasted paragraphs are what their style says: headings, items of a list, bold', () => {
   expect(
     blocks(
-      '<b style="font-weight:normal"><p class="XyTitle">T</p><p style="mso-outline-level:1">A</p><p style="xx-list:l0 level1 lfo1">·&nbsp;&nbsp; one</p><p style="xx-list:l0 level2 lfo1"><span>2.&nbsp;&nbsp; </span>two</p><p style="margin-left:72px">• three</p><p>– not an item</p><div role="heading" aria-level="3">B</div></b>',
+      '<b style="font-weight:normal"><p class="XyTitle">T</p><p style="xx-outline-level:1">A</p><p style="xx-list:l0 level1 lfo1">·&nbsp;&nbsp; one</p><p style="xx-list:l0 level2 lfo1"><span>2.&nbsp;&nbsp; </span>two</p><p style="margin-left:72px">• three</p><p>– not an item</p><div role="heading" aria-level="3">B</div></b>',
     ),
   ).toEqual([
     'paragraph T',
