@@ -2,7 +2,7 @@ import { expect, test } from '@jest/globals';
 import { plain } from '../content/index.ts';
 import { DESTINATIONS } from '../deck/index.ts';
 import type { Edit } from '../edits/index.ts';
-import { doc, h, li, random, randomDocument } from '../test/build.ts';
+import { doc, h, li, p, random, randomDocument } from '../test/build.ts';
 import { convert, type Converted } from './convert.ts';
 
 test('a slide that comes out the same keeps its identity, and so its pages', () => {
@@ -68,4 +68,21 @@ test('over random edits: replaying in steps equals replaying at once, undoing gi
       expect(replaced || unplaced || text.includes(edit.runs[0]!.text)).toBe(true);
     });
   }
+});
+
+test('a ready-made map follows the levels that the author marks; an own map stays as it was made', () => {
+  const document = doc(p('One'), p('a'), p('Two'), p('b'));
+  const chosen: Edit = { kind: 'map', name: 'talk', map: convert(document, []).map };
+  const own: Edit = { ...chosen, name: null, map: { ...chosen.map, heading2: 'out' } };
+  const [one, , two] = document.blocks;
+  const mark = (level: 1 | 2): Edit => ({
+    kind: 'shape',
+    shapes: [one!, two!].map(({ id }) => ({ block: id, as: { kind: 'heading', level } })),
+  });
+  const titles = (...edits: readonly Edit[]) =>
+    convert(document, edits).deck.slides.map(({ title }) => title.runs.map(({ text }) => text).join(''));
+  // Level 2 alone is the highest there is.
+  expect(titles(chosen, mark(2))).toEqual(['One', 'Two']);
+  expect(titles(mark(2), chosen)).toEqual(['One', 'Two']);
+  expect(convert(document, [own, mark(2)]).map).toEqual(own.map);
 });

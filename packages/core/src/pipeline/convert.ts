@@ -32,7 +32,7 @@ export function convert(original: DocumentModel, log: readonly Edit[], previous?
   const edits = singleEdits(log);
   const { document, unplaced: unplacedChanges } = structured(original, edits.filter(isStructureChange));
   const decisions = decide(edits);
-  const map = decisions.map?.map ?? defaultMap(document);
+  const map = chosenMap(document, decisions);
   const mapped = mapDocument(document, map, decisions.breaks ? withBreaks(document, decisions) : decisions);
   const { deck: fresh, unplaced } = replay(mapped, edits, blockIds(document));
   const deck = previous === undefined ? fresh : { ...fresh, slides: keepIdentity(previous.deck.slides, fresh.slides) };
@@ -72,10 +72,18 @@ const withBreaks = (document: DocumentModel, decisions: Decisions): Decisions =>
   cuts: new Set([...decisions.cuts, ...document.blocks.filter(({ kind }) => kind === 'break').map(({ id }) => id)]),
 });
 
-const defaultMaps = new WeakMap<DocumentModel, LevelMap>();
-function defaultMap(document: DocumentModel): LevelMap {
-  let map = defaultMaps.get(document);
-  if (map === undefined) defaultMaps.set(document, (map = presetMap(DEFAULT_MAP, document)));
+/** The author's own map; a ready-made one is laid on the levels that the document has now. */
+function chosenMap(document: DocumentModel, { map }: Decisions): LevelMap {
+  const name = map === undefined ? DEFAULT_MAP : PRESET_NAMES.find((preset) => preset === map.name);
+  return name === undefined ? map!.map : readyMade(name, document);
+}
+
+const readyMaps = new WeakMap<DocumentModel, Map<PresetName, LevelMap>>();
+function readyMade(name: PresetName, document: DocumentModel): LevelMap {
+  let maps = readyMaps.get(document);
+  if (maps === undefined) readyMaps.set(document, (maps = new Map()));
+  let map = maps.get(name);
+  if (map === undefined) maps.set(name, (map = presetMap(name, document)));
   return map;
 }
 

@@ -119,7 +119,7 @@ test('a change of structure is seen before the worker has answered, and its answ
     kind: 'view',
     seq: 2,
     ms: 1,
-    view: view({ document: { title: null, order: [text.id, document.blocks[0]!.id], blocks: [changed] } }),
+    view: view({ document: { title: null, presets: {}, order: [text.id, document.blocks[0]!.id], blocks: [changed] } }),
   });
   expect(texts()).toEqual(['paragraph from the worker', 'heading One']);
   expect(useDeck.getState().blockById.get(text.id)).toBe(changed);

@@ -193,11 +193,11 @@ function takeView({ destinations: turned, seen, document, ...view }: View): void
 
 function withDocument(
   before: DeckState['blockById'],
-  { order, blocks: changed }: ChangedDocument,
-): Pick<DeckState, 'blocks' | 'blockById'> {
+  { order, blocks: changed, presets }: ChangedDocument,
+): Pick<DeckState, 'blocks' | 'blockById' | 'presets'> {
   const fresh = new Map(changed.map((block) => [block.id as string, block]));
   const blocks = order.map((id) => fresh.get(id) ?? before.get(id)!);
-  return { blocks, blockById: new Map(blocks.map((block) => [block.id, block])) };
+  return { blocks, blockById: new Map(blocks.map((block) => [block.id, block])), presets };
 }
 
 /** Changes of structure are seen at once; what the worker makes of them follows. */

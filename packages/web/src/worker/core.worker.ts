@@ -84,8 +84,13 @@ async function open(url: string): Promise<void> {
   destinations = new Map();
   sentDocument = model;
   sent = new Map(model.blocks.map((block) => [block.id, block]));
-  const presets = Object.fromEntries(PRESET_NAMES.map((name): [string, LevelMap] => [name, presetMap(name, model)]));
-  say({ kind: 'document', title: model.title, blocks: model.blocks, diagnostics: model.diagnostics, presets });
+  say({
+    kind: 'document',
+    title: model.title,
+    blocks: model.blocks,
+    diagnostics: model.diagnostics,
+    presets: presetsOf(model),
+  });
 }
 
 function update({ edits: made, seq }: ToWorker & { kind: 'edits' }): void {
@@ -145,12 +150,15 @@ function update({ edits: made, seq }: ToWorker & { kind: 'edits' }): void {
   });
 }
 
+const presetsOf = (model: DocumentModel): Readonly<Record<string, LevelMap>> =>
+  Object.fromEntries(PRESET_NAMES.map((name) => [name, presetMap(name, model)]));
+
 function changedDocument(model: DocumentModel): ChangedDocument | undefined {
   if (model === sentDocument) return undefined;
   const blocks = model.blocks.filter((block) => sent.get(block.id) !== block);
   sentDocument = model;
   sent = new Map(model.blocks.map((block) => [block.id, block]));
-  return { title: model.title, order: model.blocks.map(({ id }) => id), blocks };
+  return { title: model.title, presets: presetsOf(model), order: model.blocks.map(({ id }) => id), blocks };
 }
 
 const REVIEW_MS = 60;

@@ -117,6 +117,8 @@ export interface Counts {
 /** The document after a change of its structure or text: the order of all blocks, and those that are new or other than before. */
 export interface ChangedDocument {
   readonly title: string | null;
+  /** Ready-made maps, laid on the levels that it has now. */
+  readonly presets: Readonly<Record<string, LevelMap>>;
   readonly order: readonly string[];
   readonly blocks: readonly Block[];
 }

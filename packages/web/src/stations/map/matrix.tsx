@@ -203,7 +203,7 @@ function countKinds(
 ): ReadonlyMap<TextKind, { readonly count: number; readonly samples: readonly string[] }> {
   const found = new Map<TextKind, { count: number; samples: string[] }>();
   for (const block of blocks) {
-    const kind = textKindOf(block);
+    const kind = block.left === undefined ? textKindOf(block) : undefined;
     if (kind === undefined || (block.kind === 'paragraph' && block.role !== undefined && block.role !== 'caption'))
       continue;
     const known = found.get(kind) ?? { count: 0, samples: [] };
