@@ -1,3 +1,4 @@
+export * from './count.ts';
 export * from './join-bytes.ts';
 export * from './limits.ts';
 export * from './read-error.ts';

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
+import { strToU8, unzipSync, zipSync } from 'fflate';
 import { LIMITS } from '../base/index.ts';
 import { random } from '../test/build.ts';
 import { readXmlPart, readXmlText } from './xml-reader.ts';
@@ -107,6 +107,6 @@ describe('XML', () => {
     expect(dropForbidden(wild)).toBe('a < b & "c"  😁 \t\n');
     const [, read] = events(`<x>${xmlText(wild)}</x>`);
     expect(read).toContain('a < b & "c"');
-    expect(strFromU8(strToU8(xmlText('<>&')))).not.toContain('<');
+    expect(xmlText('<>&')).not.toMatch(/[<>]/);
   });
 });

@@ -1,4 +1,5 @@
 /** Weighs what speaks for a line being a heading that is not marked as one. */
+import { mostCommon } from '../base/index.ts';
 import { runsText } from '../content/index.ts';
 import {
   blockText,
@@ -39,26 +40,22 @@ const SPACE_ABOVE = 2; // points more than usual
 
 /** The size in which most of the running text is set, in points; undefined where the format does not say. */
 export function bodySize(document: DocumentModel): number | undefined {
-  const letters = new Map<number, number>();
-  for (const block of document.blocks) {
-    if ((block.kind !== 'paragraph' && block.kind !== 'listItem') || block.look?.size === undefined) continue;
-    letters.set(block.look.size, (letters.get(block.look.size) ?? 0) + blockText(block).length);
-  }
-  let best: number | undefined;
-  for (const [size, count] of letters) if (best === undefined || count > letters.get(best)!) best = size;
-  return best;
+  const text = document.blocks.filter(
+    (block) => (block.kind === 'paragraph' || block.kind === 'listItem') && block.look?.size !== undefined,
+  );
+  return mostCommon(
+    text,
+    (block) => block.look!.size!,
+    (block) => blockText(block).length,
+  );
 }
 
 /** The space above most paragraphs, in points. */
-function usualSpace(document: DocumentModel): number {
-  const counts = new Map<number, number>();
-  for (const block of document.blocks)
-    if (block.kind === 'paragraph') {
-      const space = block.look?.spaceBefore ?? 0;
-      counts.set(space, (counts.get(space) ?? 0) + 1);
-    }
-  return [...counts].reduce((best, entry) => (entry[1] > best[1] ? entry : best), [0, 0])[0];
-}
+const usualSpace = ({ blocks }: DocumentModel): number =>
+  mostCommon(
+    blocks.filter(({ kind }) => kind === 'paragraph'),
+    ({ look }) => look?.spaceBefore ?? 0,
+  ) ?? 0;
 
 export function traitsOf(block: Block): Traits {
   const runs = 'runs' in block ? block.runs : [];

@@ -81,14 +81,14 @@ export function headingFindings(
         repairs: [...(parts === undefined ? [] : [parts]), makeText(id)],
       });
     }
-    const key = `${text.toLowerCase()}`;
+    const key = text.toLowerCase();
     const count = (titles.get(key) ?? 0) + 1;
     titles.set(key, count);
     if (count > 1)
       found.push({
         kind: 'repeated-title',
         block: id,
-        detail: `the ${count === 2 ? 'second' : `${count}th`} “${text.slice(0, 60)}”`,
+        detail: `“${text.slice(0, 60)}”, number ${count}`,
         repairs: [
           {
             name: 'number',

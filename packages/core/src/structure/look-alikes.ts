@@ -1,4 +1,5 @@
 /** Gathers lines of one look and proposes a level for each look, so that one action marks them all. */
+import { groupBy } from '../base/index.ts';
 import { headingLevels, type Block, type BlockId, type DocumentModel, type Level } from '../document/index.ts';
 import type { StructureChange } from './change.ts';
 import { headingEvidence, traitsKey, traitsOf, traitsText, type Evidence, type Traits } from './evidence.ts';
@@ -17,13 +18,7 @@ export interface LookAlikes {
 
 /** Groups of lines that look like headings and are not marked, in the order of their proposed levels. */
 export function lookAlikes(document: DocumentModel): readonly LookAlikes[] {
-  const groups = new Map<string, Evidence[]>();
-  for (const evidence of headingEvidence(document)) {
-    const key = traitsKey(evidence.traits);
-    const group = groups.get(key);
-    if (group === undefined) groups.set(key, [evidence]);
-    else group.push(evidence);
-  }
+  const groups = groupBy(headingEvidence(document), ({ traits }) => traitsKey(traits));
   const levels = proposeLevels(document, groups);
   return [...groups]
     .map(([key, group]): LookAlikes => ({

@@ -1,5 +1,6 @@
 /** What belongs to the pages of the original and not to its text: tables of contents, heads and feet that come again and again. */
-import { blockText, type Block, type BlockId } from '../document/index.ts';
+import { groupBy } from '../base/index.ts';
+import { blockText, type Block } from '../document/index.ts';
 import type { Finding } from './finding.ts';
 
 const REPEATED = 4;
@@ -41,19 +42,15 @@ const isContentsLine = (block: Block): boolean =>
 
 /** Short lines that come again and again are the head or foot of a page. */
 export function runningHeads(blocks: readonly Block[]): readonly Finding[] {
-  const groups = new Map<string, BlockId[]>();
-  for (const block of blocks) {
-    if (block.kind !== 'paragraph' || block.role !== undefined) continue;
-    const text = blockText(block).trim();
-    if (text.length > 90 || !/[\p{L}\p{N}]/u.test(text)) continue;
-    const key = text.replace(/\d+/g, '#').toLowerCase();
-    // Numbers alone: page numbers. Other lines must be the same but for their numbers.
-    const group = groups.get(key);
-    if (group === undefined) groups.set(key, [block.id]);
-    else group.push(block.id);
-  }
-  return [...groups].flatMap(([key, ids]): readonly Finding[] => {
-    if (ids.length < REPEATED) return [];
+  const short = blocks.filter((block) => {
+    const text = block.kind === 'paragraph' && block.role === undefined ? blockText(block).trim() : '';
+    return text.length <= 90 && /[\p{L}\p{N}]/u.test(text);
+  });
+  // They must be the same but for their numbers; numbers alone number the pages.
+  const groups = groupBy(short, (block) => blockText(block).trim().replace(/\d+/g, '#').toLowerCase());
+  return [...groups].flatMap(([key, lines]): readonly Finding[] => {
+    if (lines.length < REPEATED) return [];
+    const ids = lines.map(({ id }) => id);
     return [
       {
         kind: 'running-head',

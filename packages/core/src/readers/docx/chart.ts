@@ -1,4 +1,5 @@
 /** Reads the numbers of a chart part (ECMA-376-1 §21.2): series become columns, categories rows. */
+import type { ChartNumbers } from '../chart-drafts.ts';
 import { LIMITS } from '../../base/index.ts';
 import { readXmlPart, type ZipReader } from '../../container/index.ts';
 import { plain, type Table, type TableRow } from '../../content/index.ts';
@@ -19,7 +20,7 @@ const PARTS: Readonly<Record<string, 'name' | 'categories' | 'values'>> = {
 };
 
 /** @returns undefined when the part holds no numbers, or more than a table can show. */
-export function readChart(zip: ZipReader, part: string): { title: string | null; table: Table } | undefined {
+export function readChart(zip: ZipReader, part: string): ChartNumbers | undefined {
   const series: Series[] = [];
   let title = '';
   let inTitle = 0;

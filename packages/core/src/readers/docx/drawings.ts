@@ -1,6 +1,7 @@
 /** Takes pictures, charts and what else is drawn in a paragraph (ECMA-376-1 §20, §21; VML in Part 4). */
 import type { SourcePlace } from '../../base/index.ts';
 import type { Attributes } from '../../container/index.ts';
+import { chartDrafts } from '../chart-drafts.ts';
 import type { Draft } from '../read-result.ts';
 import { readChart } from './chart.ts';
 import type { PartContext } from './context.ts';
@@ -109,10 +110,7 @@ export class Drawings {
       return;
     }
     drawing.found = true;
-    this.#context.report.add('chart-as-table', 'A chart was brought in as the table of its numbers.', place);
-    const title = chart.title ?? drawing.alt;
-    if (title !== null) this.#add({ kind: 'paragraph', role: 'caption', runs: [{ text: title }], place });
-    this.#add({ kind: 'table', table: chart.table, place });
+    for (const draft of chartDrafts(chart, drawing.alt, place, this.#context.report)) this.#add(draft);
   }
 
   #lost(code: 'chart-not-read' | 'drawing-not-read', message: string, what: string): void {

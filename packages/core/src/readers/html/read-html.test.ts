@@ -138,3 +138,24 @@ test('a page says its own encoding; a line of dashes is a separator', () => {
   expect(readHtml(bytes).document.blocks.map(blockText)).toEqual(['мил']);
   expect(blocks('<p>a</p><p>* * *</p><p>b</p>')).toEqual(['paragraph a', 'break', 'paragraph b']);
 });
+
+test('a form around the whole page is the page; one beside the text is left, in its place', () => {
+  const prose = `<p>${'words of the text go on '.repeat(20)}</p>`;
+  expect(
+    left(`<body><form><h1>T</h1>${prose}<button>Go</button></form></body>`).map((line) => line.split(':')[0]),
+  ).toEqual(['text', 'text']);
+  expect(left(`<body><h1>T</h1>${prose}<form><label>Your address</label></form></body>`)).toContain(
+    'sign-up: Your address',
+  );
+});
+
+test('cells keep links and bold; an equation is a line of text, and told', () => {
+  const document = read(
+    '<table><tr><td>a</td><td><b>bold</b> <a href="https://a.example/">here</a></td></tr></table><p>so <math><mi>x</mi><mo>=</mo><mn>2</mn></math></p>',
+  );
+  expect(document.blocks[0]).toMatchObject({
+    table: { rows: [{ cells: [{}, { runs: [{ text: 'bold', bold: true }, {}, { link: 'https://a.example/' }] }] }] },
+  });
+  expect(blockText(document.blocks[1]!)).toBe('so x=2');
+  expect(document.diagnostics.map(({ code }) => code)).toEqual(['equation-flattened']);
+});

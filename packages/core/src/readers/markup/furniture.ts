@@ -6,7 +6,13 @@
 import type { LeftKind } from '../../document/index.ts';
 import { attribute, isElement, isText, type Element, type Node } from './elements.ts';
 
-const TAGS: Readonly<Record<string, LeftKind>> = { nav: 'navigation', aside: 'aside', footer: 'page-footer' };
+/** A form around the whole page is told from one within it by its size. */
+const TAGS: Readonly<Record<string, LeftKind>> = {
+  nav: 'navigation',
+  aside: 'aside',
+  footer: 'page-footer',
+  form: 'sign-up',
+};
 const ROLES: Readonly<Record<string, LeftKind>> = {
   navigation: 'navigation',
   menu: 'navigation',

@@ -4,25 +4,19 @@
  */
 import { parse, parseFragment } from 'parse5';
 import { LIMITS, ReadError, type Report, type SourcePlace } from '../../base/index.ts';
-import {
-  runsText,
-  safeLink,
-  sliceRuns,
-  tableText,
-  trimRuns,
-  type Runs,
-  type TableCell,
-  type TableRow,
-} from '../../content/index.ts';
+import { safeLink, type Runs, type TableCell, type TableRow } from '../../content/index.ts';
 import { dropForbidden } from '../../container/index.ts';
-import { lineMark, type LeftKind, type Level, type Look } from '../../document/index.ts';
+import { type LeftKind, type Level, type Look } from '../../document/index.ts';
+import { cellRuns } from '../cell-runs.ts';
 import { ELEMENT_MARKS, InlineRuns, type Mark } from '../inline-runs.ts';
 import { namedPicture } from '../named-picture.ts';
 import type { PictureStore } from '../picture-store.ts';
 import { draftBreak, type Draft } from '../read-result.ts';
 import { attribute, isElement, isText, textOf, type Element, type Node } from './elements.ts';
 import { findFurniture } from './furniture.ts';
+import { isLayout, span, tableRows } from './html-table.ts';
 import { inlineStyle, type InlineStyle } from './inline-style.ts';
+import { pastedItem } from './pasted-item.ts';
 
 export interface MarkupContext {
   readonly report: Report;
@@ -32,12 +26,12 @@ export interface MarkupContext {
 }
 
 /** Subtrees that are not text. */
-const LEFT_OUT = new Set('script style head template noscript svg math object canvas input'.split(' '));
+const LEFT_OUT = new Set('script style head template noscript svg object canvas input'.split(' '));
 /** Subtrees of controls, whose labels are told of. */
-const CONTROLS = new Set('form button select textarea'.split(' '));
+const CONTROLS = new Set('button select textarea'.split(' '));
 const MEDIA = new Set('iframe embed video audio'.split(' '));
 const BLOCKS = new Set(
-  'address article aside blockquote body center dd details dialog div dl dt fieldset figcaption figure footer h1 h2 h3 h4 h5 h6 header hgroup hr html li main nav ol p pre section summary table td th caption tr ul'.split(
+  'address article aside blockquote body center dd details dialog div dl dt fieldset figcaption figure footer form h1 h2 h3 h4 h5 h6 header hgroup hr html li main nav ol p pre section summary table td th caption tr ul'.split(
     ' ',
   ),
 );
@@ -117,7 +111,7 @@ class MarkupReader {
     if (LEFT_OUT.has(name)) return;
     const style = inlineStyle(element);
     if (style.hidden || CONTROLS.has(name)) {
-      this.#dropped(element, style.hidden ? 'A hidden part' : 'A form or button');
+      this.#dropped(element, style.hidden ? 'A hidden part' : 'A button or field');
       return;
     }
     const left = this.#furniture.get(element);
@@ -156,6 +150,10 @@ class MarkupReader {
         this.#picture(element);
         return;
       case 'title':
+        return;
+      case 'math':
+        this.#context.report.add('equation-flattened', 'An equation was brought in as a line of text.', place);
+        this.#inline.text(dropForbidden(textOf(element)).replace(/\s+/g, ' '));
         return;
       case 'a':
         this.#inline.pushLink(safeLink(attribute(element, 'href') ?? ''));
@@ -321,50 +319,14 @@ class MarkupReader {
     for (const draft of outside) this.#out(draft);
   }
 
-  #cell(cell: Element, outside: Draft[]) {
-    const inline = new InlineRuns();
-    const inner = new MarkupReader({
-      ...this.#context,
-      out: (draft) => {
-        if (draft.kind === 'picture') outside.push(draft);
-        if (!inline.empty) inline.text('\n');
-        if ('runs' in draft) for (const run of draft.runs) inline.text(run.text);
-        else if (draft.kind === 'code') inline.text(draft.text);
-        else if (draft.kind === 'table') inline.text(tableText(draft.table));
-      },
-    });
+  #cell(cell: Element, outside: Draft[]): Runs {
+    const drafts: Draft[] = [];
+    const inner = new MarkupReader({ ...this.#context, out: (draft) => drafts.push(draft) });
     inner.#depth = this.#depth;
     inner.read(cell.childNodes);
-    return inline.take();
+    return cellRuns(drafts, outside);
   }
 }
-
-/** A table that only places things: with one cell, or with headings or other tables in its cells. */
-function isLayout(table: Element): boolean {
-  let cells = 0;
-  for (const { row } of tableRows(table))
-    for (const cell of row.childNodes) {
-      if (!isElement(cell)) continue;
-      cells++;
-      if (hasParts(cell)) return true;
-    }
-  return cells === 1;
-}
-
-const hasParts = (element: Element): boolean =>
-  element.childNodes.some((node) => isElement(node) && (/^(h[1-6]|table)$/.test(node.tagName) || hasParts(node)));
-
-function* tableRows(table: Element): Generator<{ row: Element; head: boolean }> {
-  for (const part of table.childNodes) {
-    if (!('tagName' in part)) continue;
-    if (part.tagName === 'tr') yield { row: part, head: false };
-    else
-      for (const row of part.childNodes)
-        if (row.nodeName === 'tr') yield { row: row as Element, head: part.tagName === 'thead' };
-  }
-}
-
-const span = (cell: Element, name: string): number => Math.min(Math.max(1, Number(attribute(cell, name)) || 1), 100);
 
 function marksOf(name: string, { bold, italic, strike, mono }: InlineStyle): readonly Mark[] {
   const own = ELEMENT_MARKS[name];
@@ -377,26 +339,4 @@ function marksOf(name: string, { bold, italic, strike, mono }: InlineStyle): rea
   if (strike && own !== 'strike') marks.push('strike');
   if (mono && own !== 'code' && name !== 'pre' && !BLOCKS.has(name)) marks.push('code');
   return marks;
-}
-
-const INDENT_STEP = 36; // points
-
-/** Lists that are pasted as paragraphs: a bullet or a number, then spaces that hold it apart from the text. */
-function pastedItem(
-  runs: Runs,
-  style: InlineStyle | undefined,
-): Omit<Draft & { kind: 'listItem' }, 'place'> | undefined {
-  const text = runsText(runs);
-  const mark = lineMark(text);
-  const level = style?.listLevel;
-  if (mark === undefined || (level === undefined && !/^[•·◦▪▫‣●○■□\uf0b7\uf0a7]\s|^\S{1,4}[\u00a0\t]/u.test(text)))
-    return undefined;
-  const ordered = mark.kind === 'number';
-  return {
-    kind: 'listItem',
-    depth: level ?? Math.max(1, Math.round((style?.indent ?? 0) / INDENT_STEP)),
-    ordered,
-    ...(ordered ? { number: mark.number ?? 1 } : {}),
-    runs: trimRuns(sliceRuns(runs, text.length - mark.text.length, text.length)),
-  };
 }

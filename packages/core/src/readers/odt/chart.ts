@@ -1,10 +1,11 @@
 /** Reads the numbers of an ODF chart: the table that it keeps of its own (OASIS ODF 1.3 part 3, §11). */
 import { readXmlPart, type ZipReader } from '../../container/index.ts';
-import { plain, type Table } from '../../content/index.ts';
+import { plain } from '../../content/index.ts';
+import type { ChartNumbers } from '../chart-drafts.ts';
 import { LIMITS } from '../../base/index.ts';
 
 /** @returns undefined when the part is no chart or holds no numbers. */
-export function readOdfChart(zip: ZipReader, part: string): { title: string | null; table: Table } | undefined {
+export function readOdfChart(zip: ZipReader, part: string): ChartNumbers | undefined {
   const rows: { header: boolean; cells: string[] }[] = [];
   let isChart = false;
   let title = '';

@@ -1,22 +1,15 @@
 /** Reads the text of an ODT (OASIS ODF 1.3 part 3, §5 and §9): paragraphs, lists, tables, notes and frames. */
 import { runsText, safeLink, type Run, type TableCell, type TableRow } from '../../content/index.ts';
-import type { Report, SourcePlace } from '../../base/index.ts';
-import type { Attributes, XmlHandler, ZipReader } from '../../container/index.ts';
+import type { SourcePlace } from '../../base/index.ts';
+import type { Attributes, XmlHandler } from '../../container/index.ts';
 import type { Level } from '../../document/index.ts';
 import { cellRuns } from '../cell-runs.ts';
 import { cleanRuns } from '../clean-runs.ts';
 import { GatheredText } from '../gathered-text.ts';
-import type { PictureStore } from '../picture-store.ts';
 import { draftBreak, type Draft } from '../read-result.ts';
-import { readOdfChart } from './chart.ts';
-import type { Style, Styles } from './styles.ts';
-
-export interface OdtContext {
-  readonly zip: ZipReader;
-  readonly styles: Styles;
-  readonly pictures: PictureStore;
-  readonly report: Report;
-}
+import type { OdtContext } from './context.ts';
+import { Frames } from './frames.ts';
+import type { Style } from './styles.ts';
 
 interface Paragraph {
   readonly text: GatheredText;
@@ -32,7 +25,6 @@ interface Paragraph {
 interface List {
   readonly style: string | undefined;
   next: number | undefined;
-  started: boolean;
 }
 interface Grid {
   readonly rows: { readonly header: boolean; readonly cells: TableCell[] }[];
@@ -46,12 +38,6 @@ interface Cell {
   readonly rows: number;
   readonly repeated: number;
 }
-interface Frame {
-  alt: string | null;
-  found: boolean;
-  pending: { readonly kind: 'picture' | 'object'; readonly href: string } | undefined;
-}
-
 /** Subtrees that hold no text of the document. */
 const SKIPPED = new Set([
   'text:tracked-changes',
@@ -78,18 +64,18 @@ export class OdtFlowReader implements XmlHandler {
   readonly #links: (string | undefined)[] = [];
   readonly #grids: Grid[] = [];
   readonly #cells: Cell[] = [];
-  readonly #frames: Frame[] = [];
+  readonly #frames: Frames;
   #contents = 0;
   #annotation: Draft[] = [];
   #note: { label: string; readonly drafts: Draft[] } | undefined;
   #inCitation = false;
-  #describing: 'svg:title' | 'svg:desc' | undefined;
   #skip = 0;
   #paragraphs = 0;
 
   constructor(context: OdtContext, out: (draft: Draft) => void) {
     this.#context = context;
     this.#out = out;
+    this.#frames = new Frames(context, { place: () => this.#place(), out: (draft) => this.#add(draft) });
   }
 
   open(name: string, a: Attributes): void {
@@ -119,7 +105,7 @@ export class OdtFlowReader implements XmlHandler {
         break;
       case 'text:list': {
         const style = a['text:style-name'] ?? this.#lists.at(-1)?.style;
-        this.#lists.push({ style, next: undefined, started: false });
+        this.#lists.push({ style, next: undefined });
         break;
       }
       case 'text:list-item':
@@ -160,20 +146,9 @@ export class OdtFlowReader implements XmlHandler {
       case 'table:table-cell':
         this.#startCell(a);
         break;
-      case 'draw:frame':
-        this.#frames.push({ alt: null, found: false, pending: undefined });
-        break;
-      case 'draw:image':
-      case 'draw:object':
-        this.#frameContent(name === 'draw:image' ? 'picture' : 'object', a['xlink:href']);
-        break;
       case 'draw:text-box':
-        if (this.#frames.length > 0) this.#frames.at(-1)!.found = true;
+        this.#frames.hasText();
         this.#enterBox();
-        break;
-      case 'svg:title':
-      case 'svg:desc':
-        this.#describing = name;
         break;
       case 'math:math':
         this.#context.report.add(
@@ -190,6 +165,7 @@ export class OdtFlowReader implements XmlHandler {
         this.#enterBox();
         break;
       default:
+        this.#frames.open(name, a);
         if (SKIPPED.has(name)) this.#skip = 1;
     }
   }
@@ -242,19 +218,14 @@ export class OdtFlowReader implements XmlHandler {
       case 'table:table':
         this.#endTable();
         break;
-      case 'svg:title':
-      case 'svg:desc':
-        this.#describing = undefined;
-        break;
       case 'draw:text-box':
       case 'draw:custom-shape':
       case 'draw:rect':
       case 'draw:ellipse':
         this.#leave();
         break;
-      case 'draw:frame':
-        this.#endFrame();
-        break;
+      default:
+        this.#frames.close(name);
     }
   }
 
@@ -262,12 +233,7 @@ export class OdtFlowReader implements XmlHandler {
     if (this.#skip > 0) return;
     if (this.#inCitation) {
       if (this.#note) this.#note.label += text.trim();
-    } else if (this.#describing !== undefined) {
-      const frame = this.#frames.at(-1);
-      // The description says more than the title, wherever it stands (§9.2.20, §9.2.21).
-      if (frame && text.trim() !== '' && (this.#describing === 'svg:desc' || frame.alt === null))
-        frame.alt = text.trim();
-    } else this.#text(text.replace(/[ \t\r\n]+/g, ' '));
+    } else if (!this.#frames.text(text)) this.#text(text.replace(/[ \t\r\n]+/g, ' '));
   }
 
   #place(): SourcePlace {
@@ -445,61 +411,10 @@ export class OdtFlowReader implements XmlHandler {
     for (const draft of grid.outside) this.#out(draft);
   }
 
-  #frameContent(kind: 'picture' | 'object', href: string | undefined): void {
-    const frame = this.#frames.at(-1);
-    if (frame === undefined || frame.found || href === undefined) return;
-    // An object comes with a picture of itself as the second choice (§10.4.1).
-    if (frame.pending === undefined || frame.pending.kind === 'object') {
-      if (frame.pending?.kind === 'object' && !this.#isChart(frame.pending.href)) frame.pending = { kind, href };
-      frame.pending ??= { kind, href };
-    }
-  }
-
-  #isChart(href: string): boolean {
-    return this.#context.zip.has(`${objectPart(href)}/content.xml`) && this.#chart(href) !== undefined;
-  }
-
-  #chart(href: string) {
-    const part = `${objectPart(href)}/content.xml`;
-    return this.#context.zip.has(part) ? readOdfChart(this.#context.zip, part) : undefined;
-  }
-
-  #endFrame(): void {
-    const frame = this.#frames.pop();
-    if (frame === undefined || frame.found) return;
-    const place = this.#place();
-    const { zip, report, pictures } = this.#context;
-    const { pending, alt } = frame;
-    if (pending === undefined) {
-      report.add('drawing-not-read', 'A drawing could not be brought in; a mark stands in its place.', place);
-      this.#add({ kind: 'picture', alt: alt ?? 'Drawing', place });
-      return;
-    }
-    if (pending.kind === 'object') {
-      const chart = this.#chart(pending.href);
-      if (chart !== undefined) {
-        report.add('chart-as-table', 'A chart was brought in as the table of its numbers.', place);
-        const title = chart.title ?? alt;
-        if (title !== null) this.#add({ kind: 'paragraph', role: 'caption', runs: [{ text: title }], place });
-        this.#add({ kind: 'table', table: chart.table, place });
-        return;
-      }
-      report.add('object-not-read', 'An embedded object could not be brought in; a mark stands in its place.', place);
-      this.#add({ kind: 'picture', alt: alt ?? 'Object', place });
-      return;
-    }
-    const name = objectPart(pending.href);
-    let picture;
-    if (!zip.has(name)) report.add('picture-missing', `A picture is not in the file: ${pending.href}.`, place);
-    else picture = pictures.take(name, () => zip.read(name), place);
-    this.#add({ kind: 'picture', alt, place, ...(picture === undefined ? {} : { picture }) });
-  }
-
   #add(draft: Draft): void {
     if (this.#paragraph) (this.#paragraph.text.empty ? this.#paragraph.before : this.#paragraph.after).push(draft);
     else this.#out(draft);
   }
 }
 
-const objectPart = (href: string): string => href.replace(/^\.\//, '');
 const spanOf = (value: string | undefined): number => Math.min(Math.max(1, Number(value ?? 1) || 1), MOST_REPEATED);

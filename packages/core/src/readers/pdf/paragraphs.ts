@@ -1,4 +1,5 @@
 /** Makes paragraphs, list items and tables of lines. */
+import { groupBy } from '../../base/index.ts';
 import { runsText, sliceRuns, trimRuns } from '../../content/index.ts';
 import { lineMark, type Look } from '../../document/index.ts';
 import type { Draft } from '../read-result.ts';
@@ -91,17 +92,11 @@ function firstWordFits(before: Line, line: Line, edge: number): boolean {
 
 /** Where lines of one left edge and size end: where many of them end, else the column. */
 function edgesOf(lines: readonly Line[]): (line: Line) => number {
-  const groups = new Map<string, number[]>();
   const keyOf = ({ page, x, size, column }: Line): string =>
     `${page} ${Math.round(column[0])} ${Math.round(x / 3)} ${Math.round(size)}`;
-  for (const line of lines) {
-    const group = groups.get(keyOf(line));
-    if (group === undefined) groups.set(keyOf(line), [line.right]);
-    else group.push(line.right);
-  }
   const edges = new Map<string, { readonly at: number; readonly count: number; readonly near: number }>();
-  for (const [key, rights] of groups) {
-    rights.sort((a, b) => a - b);
+  for (const [key, group] of groupBy(lines, keyOf)) {
+    const rights = group.map(({ right }) => right).sort((a, b) => a - b);
     const at = rights[Math.floor((rights.length - 1) * 0.95)]!;
     edges.set(key, { at, count: rights.length, near: rights.filter((right) => right >= at * 0.93).length });
   }
@@ -156,15 +151,20 @@ const codeText = (lines: readonly Line[]): string => {
 
 /** Where marks begin, by page and column, from the left. */
 function markRanks(lines: readonly Line[]): (line: Line) => readonly number[] {
-  const ranks = new Map<string, number[]>();
   const keyOf = ({ page, column }: Line): string => `${page} ${column[0]}`;
-  for (const line of lines) {
-    if (lineMark(line.text) === undefined) continue;
-    const known = ranks.get(keyOf(line));
-    if (known === undefined) ranks.set(keyOf(line), [line.x]);
-    else if (!known.some((x) => Math.abs(x - line.x) < SAME_RANK)) known.push(line.x);
+  const marked = groupBy(
+    lines.filter(({ text }) => lineMark(text) !== undefined),
+    keyOf,
+  );
+  const ranks = new Map<string, number[]>();
+  for (const [key, some] of marked) {
+    const places: number[] = [];
+    for (const { x } of some) if (!places.some((place) => Math.abs(place - x) < SAME_RANK)) places.push(x);
+    ranks.set(
+      key,
+      places.sort((a, b) => a - b),
+    );
   }
-  for (const known of ranks.values()) known.sort((a, b) => a - b);
   return (line) => ranks.get(keyOf(line)) ?? [];
 }
 

@@ -1,12 +1,12 @@
 /** Reads PDF with a text layer: bytes to document. Headings come of the file's own bookmarks; others are found by their look later. */
-import { ReadError, Report } from '../../base/index.ts';
+import { mostCommon, ReadError, Report } from '../../base/index.ts';
 import { runsText } from '../../content/index.ts';
 import { dropForbidden } from '../../container/index.ts';
 import type { Level } from '../../document/index.ts';
 import { CodeLines } from '../code-lines.ts';
 import { PictureStore } from '../picture-store.ts';
 import { BlockList, readResult, type Draft, type ReadOptions, type ReadResult } from '../read-result.ts';
-import { linesOf } from './lines.ts';
+import { linesOf, type Line } from './lines.ts';
 import { isMono, paragraphsOf, type Placed } from './paragraphs.ts';
 import { openPdf, type Bookmark, type PagePicture, type PdfSource } from './pdf-pages.ts';
 import { withoutRunningHeads, type PageLines } from './running-heads.ts';
@@ -74,14 +74,12 @@ const clean = <R extends { readonly text: string }>(runs: readonly R[]): readonl
   runs.map((run) => ({ ...run, text: dropForbidden(run.text) })).filter(({ text }) => text !== '');
 
 /** The size in which most characters are set. */
-function commonSize(lines: readonly { readonly size: number; readonly text: string }[]): number {
-  const counts = new Map<number, number>();
-  for (const { size, text } of lines) {
-    const key = Math.round(size * 2) / 2;
-    counts.set(key, (counts.get(key) ?? 0) + text.length);
-  }
-  return [...counts].reduce((best, entry) => (entry[1] > best[1] ? entry : best), [12, 0])[0];
-}
+const commonSize = (lines: readonly Line[]): number =>
+  mostCommon(
+    lines,
+    ({ size }) => Math.round(size * 2) / 2,
+    ({ text }) => text.length,
+  ) ?? 12;
 
 const bare = (text: string): string => text.toLowerCase().replace(/[^\p{L}\p{N}]+/gu, '');
 

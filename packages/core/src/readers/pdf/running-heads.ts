@@ -1,5 +1,5 @@
 /** Finds what stands on page after page at the same place: running headers, running footers and page numbers. */
-import type { Report } from '../../base/index.ts';
+import { groupBy, type Report } from '../../base/index.ts';
 import type { Line } from './lines.ts';
 
 export interface PageLines {
@@ -63,15 +63,17 @@ const count = (pages: number): string => (pages === 1 ? 'a page' : `${pages} pag
 
 /** Heads that change with the chapter still count the pages: at one height, each with the number that its page would have. */
 function countedHeads(pages: readonly PageLines[], least: number): ReadonlySet<Line> {
-  const groups = new Map<string, Line[]>();
-  for (const page of pages)
-    for (const line of edges(page)) {
+  const numbered = pages.flatMap((page) =>
+    edges(page).flatMap((line) => {
       const number = /^(\d{1,4})\s|\s(\d{1,4})$/.exec(line.text);
-      if (number === null) continue;
-      const key = `${Math.round((line.y / page.height) * 50)} ${Number(number[1] ?? number[2]) - page.number}`;
-      groups.set(key, [...(groups.get(key) ?? []), line]);
-    }
-  return new Set([...groups.values()].filter((lines) => lines.length >= least).flat());
+      const offset = Number(number?.[1] ?? number?.[2]) - page.number;
+      return number === null ? [] : [{ line, key: `${Math.round((line.y / page.height) * 50)} ${offset}` }];
+    }),
+  );
+  const groups = groupBy(numbered, ({ key }) => key);
+  return new Set(
+    [...groups.values()].filter((lines) => lines.length >= least).flatMap((lines) => lines.map(({ line }) => line)),
+  );
 }
 
 /** Numbers change from page to page; left and right pages mirror each other. */

@@ -8,7 +8,7 @@ const LEAST_ROWS = 2;
 /** Edges of cells this far apart are one. */
 const EDGE = 3; // points
 const MOST_ROWS = 300;
-const ROW_GAP = 2.6; // of the size
+const ROW_GAP = 3.4; // of the size
 
 /** @returns The table that begins at `from`, and the line behind it; undefined when there is none. */
 export function tableAt(
@@ -22,7 +22,7 @@ export function tableAt(
     const before = rows.at(-1);
     if (
       before !== undefined &&
-      (before.page !== line.page || before.y - line.y > ROW_GAP * line.size * 1.3 || line.y > before.y)
+      (before.page !== line.page || before.y - line.y > ROW_GAP * line.size || line.y > before.y)
     )
       break;
     // A line of one segment goes on in a cell, if it does not stand where rows begin.

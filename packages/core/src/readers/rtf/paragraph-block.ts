@@ -6,7 +6,7 @@ import { cleanRuns } from '../clean-runs.ts';
 import type { GatheredText } from '../gathered-text.ts';
 import type { Draft } from '../read-result.ts';
 import { styleUse, type StyleUse } from '../style-names.ts';
-import type { Definitions, RtfStyle } from './definitions.ts';
+import type { Definitions } from './definitions.ts';
 import type { ParagraphState } from './state.ts';
 
 /** Counts the items of lists whose numbers the file does not write out. */
@@ -48,8 +48,7 @@ export function paragraphBlock(
   if (use === 'subtitle' || use === 'caption' || use === 'contents')
     return { kind: 'paragraph', role: use, runs, place };
   if (use === 'quote') return { kind: 'quote', runs, place };
-  if (use === 'code' || (use === undefined && text.allMono && raw.length > 0 && isCode(style)))
-    return { kind: 'code', text: raw, place };
+  if (use === 'code') return { kind: 'code', text: raw, place };
   const mark = listText.trim() === '' ? undefined : lineMark(`${listText.trim()} x`);
   if (list !== undefined || mark !== undefined) {
     const ordered = mark?.kind === 'number' || (mark === undefined && definitions.isOrdered(list!, depth));
@@ -61,6 +60,3 @@ export function paragraphBlock(
   const prefix = listText.trim() !== '' && isDivision(listText.trim()) ? [{ text: `${listText.trim()} ` }] : [];
   return { kind: 'paragraph', runs: [...prefix, ...runs], place, ...(look === undefined ? {} : { look }) };
 }
-
-const isCode = (style: RtfStyle | undefined): boolean =>
-  style !== undefined && /code|listing|preformatted/i.test(style.name);

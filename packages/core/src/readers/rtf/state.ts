@@ -14,7 +14,6 @@ export interface State {
   readonly position: 'super' | 'sub' | undefined;
   readonly size: number /* points */;
   readonly font: number;
-  readonly style: number;
   /** Characters that stand in for a Unicode character and are skipped. */
   readonly standIns: number;
   readonly infoKey: string;
@@ -40,7 +39,6 @@ export const START: State = {
   position: undefined,
   size: 12,
   font: 0,
-  style: 0,
   standIns: 1,
   infoKey: '',
 };

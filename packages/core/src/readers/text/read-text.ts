@@ -2,7 +2,7 @@
  * Reads plain text: headings by underlining, numbering and capitals, lists by their marks, paragraphs by blank lines;
  * text without blank lines whose lines are indented is read as an outline.
  */
-import { decodeText, ReadError, Report } from '../../base/index.ts';
+import { decodeText, mostCommon, ReadError, Report } from '../../base/index.ts';
 import { dropForbidden } from '../../container/index.ts';
 import { plain } from '../../content/index.ts';
 import { endsAsSentence, isCapitals, isDivision, lineMark, type Level } from '../../document/index.ts';
@@ -131,7 +131,8 @@ class Levels {
 function* prose(lines: readonly Line[]): Generator<Draft> {
   const levels = new Levels();
   const width = Math.max(...lines.map((line) => line.text.length));
-  const bodyIndent = commonIndent(lines);
+  const filled = lines.filter((line) => line.text !== '');
+  const bodyIndent = mostCommon(filled, (line) => line.indent) ?? 0;
   for (let i = 0; i < lines.length;) {
     const line = lines[i]!;
     if (line.text === '' || line.text === PAGE_END) {
@@ -225,12 +226,6 @@ function underlines(rule: string, text: string): boolean {
   return (
     rule.length >= Math.min(3, text.length) && rule.length >= text.length * 0.5 && rule.length <= text.length * 2 + 4
   );
-}
-
-function commonIndent(lines: readonly Line[]): number {
-  const counts = new Map<number, number>();
-  for (const line of lines) if (line.text !== '') counts.set(line.indent, (counts.get(line.indent) ?? 0) + 1);
-  return [...counts].sort((a, b) => b[1] - a[1])[0]?.[0] ?? 0;
 }
 
 /** Lines as wide as the text are wrapped and joined again; shorter ones, as in an address or a verse, stay lines. */

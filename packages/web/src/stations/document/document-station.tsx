@@ -21,7 +21,7 @@ import { Action, Notice, Small } from '../../ui/recipes.tsx';
 import { VirtualRows } from '../../ui/virtual-rows.tsx';
 import { BlockLine } from './block-line.tsx';
 import { FindBar } from './find-bar.tsx';
-import { shapeAll, shiftBranches, stretchAround } from './line-actions.ts';
+import { isFurniture, shapeAll, shiftBranches, stretchAround } from './line-actions.ts';
 import { LineBar } from './line-bar.tsx';
 import { Outline } from './outline.tsx';
 import { StructurePanel } from './structure-panel.tsx';
@@ -105,10 +105,7 @@ export function DocumentStation() {
     [blocks],
   );
   const separators = useMemo(() => blocks.filter((block) => block.kind === 'break').length, [blocks]);
-  const furniture = useMemo(
-    () => blocks.filter((block) => block.left !== undefined && block.left !== 'deleted').length,
-    [blocks],
-  );
+  const furniture = useMemo(() => blocks.filter(isFurniture), [blocks]);
   const items = useMemo(() => itemsOf(blocks, writing), [blocks, writing]);
   const scroller = useRef<HTMLDivElement>(null);
   const virtualizer = useVirtualizer({
@@ -259,22 +256,13 @@ export function DocumentStation() {
             )}
           </Notice>
         )}
-        {furniture > 0 && (
+        {furniture.length > 0 && (
           <Notice tone="calm" role="status">
             <Box flex="1">
-              {count(furniture, 'line')} of page furniture {furniture === 1 ? 'is' : 'are'} left out and shown pale.
+              {count(furniture.length, 'line')} of page furniture {furniture.length === 1 ? 'is' : 'are'} left out and
+              shown pale.
             </Box>
-            <Action
-              size="small"
-              onClick={() =>
-                edit({
-                  kind: 'keep',
-                  blocks: blocks
-                    .filter((block) => block.left !== undefined && block.left !== 'deleted')
-                    .map((block) => block.id),
-                })
-              }
-            >
+            <Action size="small" onClick={() => edit({ kind: 'keep', blocks: furniture.map(({ id }) => id) })}>
               Bring all back
             </Action>
           </Notice>

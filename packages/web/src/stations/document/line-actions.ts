@@ -1,5 +1,17 @@
 /** What can be done with chosen lines, as edits. */
-import { branchOf, type Block, type BlockId, type Destination, type Edit, type Level, type Shape } from '@alvex/core';
+import {
+  branchOf,
+  raiseSkipped,
+  type Block,
+  type BlockId,
+  type Destination,
+  type Edit,
+  type Finding,
+  type FindingKind,
+  type Level,
+  type Repair,
+  type Shape,
+} from '@alvex/core';
 
 const SHAPED: ReadonlySet<Block['kind']> = new Set(['heading', 'paragraph', 'listItem', 'quote', 'code']);
 
@@ -74,3 +86,20 @@ export function stretchAround(blocks: readonly Block[], id: string): readonly Bl
   while (to < blocks.length && blocks[to]!.kind !== 'heading' && to - from < LONGEST_STRETCH) to++;
   return blocks.slice(from, to).map((block) => block.id);
 }
+
+/** One repair for all of a kind; levels that are raised depend on each other and are raised in one pass. */
+export function repairAll(
+  kind: FindingKind,
+  found: readonly Finding[],
+  name: Repair['name'],
+  blocks: readonly Block[],
+): Edit {
+  if (kind === 'skipped-level') return raiseSkipped(blocks);
+  return {
+    kind: 'all',
+    edits: found.flatMap((finding) => finding.repairs.find((repair) => repair.name === name)?.changes ?? []),
+  };
+}
+
+/** What stands around the text and was left out by the reader, not by the author. */
+export const isFurniture = ({ left }: Block): boolean => left !== undefined && left !== 'deleted';

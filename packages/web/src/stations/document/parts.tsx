@@ -2,20 +2,16 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { ArrowDown, ArrowUp } from 'lucide-react';
 import { useMemo } from 'react';
-import type { Block, BlockId } from '@alvex/core';
+import { groupBy, type Block, type BlockId } from '@alvex/core';
 import { edit } from '../../state/deck-store.ts';
 import { Action, Heading } from '../../ui/recipes.tsx';
 
 export function Parts({ blocks, go }: { readonly blocks: readonly Block[]; readonly go: (block: BlockId) => void }) {
   const parts = useMemo(() => {
-    const found = new Map<string, BlockId[]>();
-    for (const { id, place } of blocks)
-      if (place.file !== undefined) {
-        const part = found.get(place.file);
-        if (part === undefined) found.set(place.file, [id]);
-        else part.push(id);
-      }
-    return [...found];
+    const filed = blocks.filter(({ place }) => place.file !== undefined);
+    return [...groupBy(filed, ({ place }) => place.file!)].map(
+      ([name, own]) => [name, own.map(({ id }) => id)] as const,
+    );
   }, [blocks]);
   if (parts.length < 2) return null;
   /** Puts a part before another; the end is behind the last. */

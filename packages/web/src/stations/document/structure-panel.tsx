@@ -3,11 +3,10 @@ import { Box, chakra } from '@chakra-ui/react';
 import { useEffect, useMemo, useState } from 'react';
 import {
   blockText,
+  groupBy,
   markAs,
-  raiseSkipped,
   type Block,
   type BlockId,
-  type Edit,
   type Finding,
   type FindingKind,
   type Level,
@@ -18,7 +17,7 @@ import { edit, trySlides, useDeck } from '../../state/deck-store.ts';
 import { count } from '../../ui/format.ts';
 import { Action, Field, Heading, Small } from '../../ui/recipes.tsx';
 import { FINDINGS, REPAIRS } from './labels.ts';
-import { together } from './line-actions.ts';
+import { repairAll, together } from './line-actions.ts';
 import { chooseAll } from './use-selection.ts';
 
 const Card = chakra('section', {
@@ -61,7 +60,7 @@ interface Props {
 export function StructurePanel({ go }: Props) {
   const structure = useDeck((state) => state.structure);
   const blockById = useDeck((state) => state.blockById);
-  const kinds = useMemo(() => byKind(structure?.findings ?? []), [structure]);
+  const kinds = useMemo(() => [...groupBy(structure?.findings ?? [], ({ kind }) => kind)], [structure]);
   if (structure === null) return <Small>Looking the document through …</Small>;
   const nothing = structure.groups.length === 0 && kinds.length === 0;
   return (
@@ -90,16 +89,6 @@ export function StructurePanel({ go }: Props) {
       ))}
     </>
   );
-}
-
-function byKind(findings: readonly Finding[]): readonly (readonly [FindingKind, readonly Finding[]])[] {
-  const kinds = new Map<FindingKind, Finding[]>();
-  for (const finding of findings) {
-    const some = kinds.get(finding.kind);
-    if (some === undefined) kinds.set(finding.kind, [finding]);
-    else some.push(finding);
-  }
-  return [...kinds];
 }
 
 function LookAlikeCard({
@@ -173,15 +162,6 @@ function LookAlikeCard({
       </Small>
     </Card>
   );
-}
-
-/** One repair for all of a kind; levels that are raised depend on each other and are raised in one pass. */
-function repairAll(kind: FindingKind, found: readonly Finding[], name: Repair['name'], blocks: readonly Block[]): Edit {
-  if (kind === 'skipped-level') return raiseSkipped(blocks);
-  return {
-    kind: 'all',
-    edits: found.flatMap((finding) => finding.repairs.find((repair) => repair.name === name)?.changes ?? []),
-  };
 }
 
 function FindingCard({

@@ -108,3 +108,28 @@ test('a picture that is put in comes with what the document has to know of it', 
     pictures: [picture],
   });
 });
+
+test('what is pasted into a quotation or a cell is kept, whatever it is', () => {
+  const text = (words: string) => ({ type: 'paragraph', content: [{ type: 'text', text: words }] });
+  const list = (words: string) => ({ type: 'bulletList', content: [{ type: 'listItem', content: [text(words)] }] });
+  let ids = 0;
+  const { blocks } = fromEditor(
+    {
+      type: 'doc',
+      content: [
+        { type: 'blockquote', content: [text('said'), list('listed')] },
+        {
+          type: 'table',
+          content: [{ type: 'tableRow', content: [{ type: 'tableCell', content: [text('one'), list('two')] }] }],
+        },
+      ],
+    },
+    new Map(),
+    () => `n${++ids}`,
+  );
+  expect(blocks).toMatchObject([
+    { kind: 'quote', runs: [{ text: 'said' }] },
+    { kind: 'listItem', depth: 1, runs: [{ text: 'listed' }] },
+    { kind: 'table', table: { rows: [{ cells: [{ runs: [{ text: 'one\ntwo' }] }] }] } },
+  ]);
+});

@@ -2,6 +2,7 @@
 import type { JSONContent } from '@tiptap/core';
 import {
   mergeRuns,
+  safeLink,
   type Block,
   type BlockId,
   type Level,
@@ -146,7 +147,7 @@ export function fromEditor(
     return id as BlockId;
   };
   const blocks: WrittenBlock[] = [];
-  const walk = (node: JSONContent, depth: number, ordered: boolean): void => {
+  const walk = (node: JSONContent, depth: number): void => {
     const children = node.content ?? [];
     switch (node.type) {
       case 'heading': {
@@ -163,8 +164,9 @@ export function fromEditor(
       }
       case 'blockquote':
         for (const child of children) {
-          const runs = runsOf(child);
-          if (runs.length > 0) blocks.push({ kind: 'quote', id: idOf(child), runs });
+          const runs = child.type === 'paragraph' ? runsOf(child) : [];
+          if (child.type !== 'paragraph') walk(child, depth);
+          else if (runs.length > 0) blocks.push({ kind: 'quote', id: idOf(child), runs });
         }
         return;
       case 'codeBlock': {
@@ -201,7 +203,7 @@ export function fromEditor(
         return;
       }
       default:
-        for (const child of children) walk(child, depth, ordered);
+        for (const child of children) walk(child, depth);
     }
   };
   const listItem = (node: JSONContent, depth: number, ordered: boolean, number: number): void => {
@@ -221,11 +223,11 @@ export function fromEditor(
             ...(checked === undefined ? {} : { checked }),
             runs,
           });
-      } else walk(child, depth, ordered);
+      } else walk(child, depth);
       first = false;
     }
   };
-  walk(doc, 0, false);
+  walk(doc, 0);
   return { blocks, pictures: [...pictures.values()] };
 }
 
@@ -239,13 +241,19 @@ function runsOf(node: JSONContent): Runs {
         if (mark.type === 'bold' || mark.type === 'italic' || mark.type === 'strike' || mark.type === 'code')
           run[mark.type] = true;
         if (mark.type === 'position') run.position = mark.attrs?.['at'] as 'super' | 'sub';
-        const href = mark.type === 'link' ? (mark.attrs?.['href'] as string | undefined) : undefined;
-        if (href !== undefined && /^(https?:\/\/|mailto:|#)/i.test(href)) run.link = href;
+        const link = mark.type === 'link' ? safeLink((mark.attrs?.['href'] as string | undefined) ?? '') : undefined;
+        if (link !== undefined) run.link = link;
       }
       return run;
     }),
   );
   return runs.some((run) => run.text.trim() !== '') ? runs : [];
+}
+
+/** The lines of a cell, whatever they stand in. */
+function linesOf(node: JSONContent): readonly Runs[] {
+  if (node.type === 'paragraph' || node.type === 'heading' || node.type === 'codeBlock') return [runsOf(node)];
+  return (node.content ?? []).flatMap(linesOf);
 }
 
 function tableOf(node: JSONContent): (Block & { kind: 'table' })['table'] {
@@ -254,9 +262,7 @@ function tableOf(node: JSONContent): (Block & { kind: 'table' })['table'] {
     return {
       header: cells.length > 0 && cells.every((cell) => cell.type === 'tableHeader'),
       cells: cells.map((cell): TableCell => ({
-        runs: mergeRuns(
-          (cell.content ?? []).flatMap((part, i) => [...(i > 0 ? [{ text: '\n' }] : []), ...runsOf(part)]),
-        ),
+        runs: mergeRuns(linesOf(cell).flatMap((runs, i) => [...(i > 0 ? [{ text: '\n' }] : []), ...runs])),
         columns: (cell.attrs?.['colspan'] as number | undefined) ?? 1,
         rows: (cell.attrs?.['rowspan'] as number | undefined) ?? 1,
       })),
