@@ -72,7 +72,7 @@ export async function originalOf(
   const row = await existing(context, id);
   const files = await filesOf(context, row);
   if (row.type !== PARTS) {
-    const [{ bytes, mime, name }] = files as [KeptFile];
+    const [{ bytes, mime, name }] = files as [OriginalFile];
     return { blob: { bytes, mime }, fileName: name };
   }
   const names = new Map<string, Uint8Array>();
@@ -85,7 +85,7 @@ export async function originalOf(
   return { blob: { bytes: zip, mime: 'application/zip' }, fileName: `${row.name}.zip` };
 }
 
-interface KeptFile {
+interface OriginalFile {
   readonly name: string;
   readonly type: string;
   readonly mime: string;
@@ -93,7 +93,7 @@ interface KeptFile {
 }
 
 /** The files that a deck was made of, in their order. */
-async function filesOf({ db, workspace }: Context, row: DeckRow): Promise<readonly KeptFile[]> {
+async function filesOf({ db, workspace }: Context, row: DeckRow): Promise<readonly OriginalFile[]> {
   const fetch = async (hash: string): Promise<Blob> => {
     const blob = await getBlob(db, workspace, hash);
     if (blob === undefined) throw new AppError('not-found');
@@ -118,8 +118,22 @@ export async function packedDocument(context: Context, id: string): Promise<Uint
   return read.packed;
 }
 
-const documentPictures = (packed: Uint8Array): DocumentModel['pictures'] =>
-  (JSON.parse(gunzipSync(packed).toString('utf8')) as DocumentModel).pictures;
+/** Pictures of documents that were asked for of late, by the hash of the original: a page asks for all of its pictures at once. */
+const remembered = new Map<string, DocumentModel['pictures']>();
+const MOST_REMEMBERED = 50;
+
+async function documentPictures(context: Context, id: string): Promise<DocumentModel['pictures']> {
+  const { original, type } = await existing(context, id);
+  const key = `${context.workspace} ${original} ${type} ${READER_VERSION}`;
+  let pictures = remembered.get(key);
+  if (pictures === undefined) {
+    const packed = await packedDocument(context, id);
+    pictures = (JSON.parse(gunzipSync(packed).toString('utf8')) as DocumentModel).pictures;
+    remembered.set(key, pictures);
+    if (remembered.size > MOST_REMEMBERED) remembered.delete(remembered.keys().next().value!);
+  }
+  return pictures;
+}
 
 /** Pictures that the author put in, by the log; an edit that was undone can be made again. */
 const loggedPictures = (log: readonly LogEntry[]): DocumentModel['pictures'] =>
@@ -140,9 +154,7 @@ export async function addPicture(context: Context, id: string, bytes: Uint8Array
 /** @throws AppError `picture-not-found` when the deck has no such picture, whatever else the workspace holds. */
 export async function pictureOf(context: Context, id: string, hash: string): Promise<Blob> {
   const has = (pictures: DocumentModel['pictures']): boolean => pictures.some((picture) => picture.id === hash);
-  const own =
-    has(documentPictures(await packedDocument(context, id))) ||
-    has(loggedPictures(await entriesAfter(context.db, id, 0)));
+  const own = has(await documentPictures(context, id)) || has(loggedPictures(await entriesAfter(context.db, id, 0)));
   const blob = own ? await getBlob(context.db, context.workspace, hash) : undefined;
   if (blob === undefined) throw new AppError('picture-not-found');
   return blob;
@@ -155,7 +167,8 @@ export async function exportDeck(
   const { deck, log } = await openDeck(context, id);
   const packed = await packedDocument(context, id);
   const pictures: { id: string; bytes: Uint8Array }[] = [];
-  for (const hash of new Set([...documentPictures(packed), ...loggedPictures(log)].map((picture) => picture.id))) {
+  const all = [...(await documentPictures(context, id)), ...loggedPictures(log)];
+  for (const hash of new Set(all.map((picture) => picture.id))) {
     const blob = await getBlob(context.db, context.workspace, hash);
     if (blob !== undefined) pictures.push({ id: hash, bytes: blob.bytes });
   }

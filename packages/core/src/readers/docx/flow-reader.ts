@@ -9,6 +9,7 @@ import type { PartContext } from './context.ts';
 import { Drawings } from './drawings.ts';
 import { fieldLink, Fields } from './fields.ts';
 import { ParagraphDraft, paragraphBlock } from './paragraph.ts';
+import { applyParagraphProperty } from './paragraph-property.ts';
 import { applyRunProperty, plainRun, type RunLook } from './run-look.ts';
 import { isOn } from './styles.ts';
 import { TableDraft } from '../table-draft.ts';
@@ -267,32 +268,7 @@ export class FlowReader implements XmlHandler {
   #paragraphProperty(name: string, a: Attributes): boolean {
     const paragraph = this.#flow.paragraph;
     if (paragraph === undefined) return false;
-    const value = a['w:val'];
-    switch (name) {
-      case 'w:pStyle':
-        paragraph.styleId = value;
-        return true;
-      case 'w:outlineLvl':
-        paragraph.outline = Number(value);
-        return true;
-      case 'w:numId':
-        paragraph.numId = value;
-        return true;
-      case 'w:ilvl':
-        paragraph.ilvl = Number(value);
-        return true;
-      case 'w:spacing':
-        paragraph.spaceBefore = Number(a['w:before'] ?? 0) / 20;
-        return true;
-      case 'w:jc':
-        paragraph.align = value;
-        return true;
-      case 'w:pageBreakBefore':
-        if (isOn(a)) paragraph.before.push(draftBreak('page', paragraph.place));
-        return true;
-      default:
-        return name !== 'w:rPr' && !SKIPPED.has(name);
-    }
+    return applyParagraphProperty(paragraph, name, a) || (name !== 'w:rPr' && !SKIPPED.has(name));
   }
 
   #runProperty(name: string, a: Attributes): boolean {
