@@ -9,7 +9,7 @@ const core = {
   readers: ['base', 'content', 'container', 'document'],
   structure: ['base', 'content', 'document'],
   mapping: ['base', 'content', 'document', 'structure', 'deck', 'shorten'],
-  shorten: ['base', 'content'],
+  shorten: ['base', 'content', 'deck'],
   starter: ['base'],
   edits: ['base', 'content', 'document', 'structure', 'deck'],
   theme: ['base', 'content'],

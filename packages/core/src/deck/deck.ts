@@ -8,9 +8,17 @@ export type SlideId = string & { readonly id: 'slide' };
 /** Names a part of a slide; the same part keeps its id when the deck is made again. */
 export type PartId = string;
 
+/** Characters from the first up to the second. */
+export type Range = readonly [number, number];
+
 interface Part {
   readonly id: PartId;
+  /** Accounted for by this part. */
   readonly blocks: readonly SourceId[];
+  /** Repeated here, and accounted for elsewhere. */
+  readonly repeats?: readonly SourceId[];
+  /** The part of its block's text that it shows, where it was shortened; the whole text is spoken. */
+  readonly kept?: readonly Range[];
 }
 export interface Point extends Part {
   readonly kind: 'point';
@@ -59,8 +67,33 @@ export interface Slide {
   readonly section: string | null;
   /** It goes on with the title of the slide before it. */
   readonly continues: boolean;
+  /** Made of the deck itself, and kept in step with it. */
+  readonly matter?: MatterKind;
+  /** Not shown when the deck is presented. */
+  readonly hidden?: true;
+  /** What is done where it holds too much, if not what the deck's rule says. */
+  readonly full?: FullRule;
+  /** Parts whose words the author has written into the notes, where the rule would speak them. */
+  readonly said?: readonly PartId[];
   /** All blocks between its first and the next slide's first, in document order; those left out among them. */
   readonly passages: readonly SourceId[];
+}
+
+/**
+ * What is done with a slide that holds too much. `continue`: it goes on on another slide. `report`: it shrinks and says so.
+ * `columns`: two columns before it is continued. `notes`: running text is spoken. `shorten`: sentences are chosen and trimmed.
+ */
+export const FULL_RULES = ['continue', 'columns', 'notes', 'shorten', 'report'] as const;
+export type FullRule = (typeof FULL_RULES)[number];
+
+/** Front and back matter. A cover is the document's own title. */
+export const MATTER_KINDS = ['cover', 'agenda', 'key-points', 'sources'] as const;
+export type MatterKind = (typeof MATTER_KINDS)[number];
+
+/** A slide that the author took out, and the slide that it stood before; null for the end. */
+export interface RemovedSlide {
+  readonly slide: Slide;
+  readonly before: SlideId | null;
 }
 
 export type LeftOutReason =
@@ -74,6 +107,7 @@ export interface LeftOut {
 export interface Deck {
   readonly title: string | null;
   readonly slides: readonly Slide[];
+  readonly removed: readonly RemovedSlide[];
   readonly leftOut: readonly LeftOut[];
   /** What every block became, in document order; a point has the level that it has on its slide, which nesting may have made another than the map's. */
   readonly destinations: readonly Destination[];

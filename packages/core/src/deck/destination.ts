@@ -50,3 +50,16 @@ export type PointLevel = 1 | 2 | 3 | 4 | 5;
 /** The level of a point destination, or undefined for the others. */
 export const pointLevel = (destination: Destination): PointLevel | undefined =>
   destination.startsWith('point') ? (Number(destination.slice(5)) as PointLevel) : undefined;
+
+/**
+ * What becomes of running text that the map does not leave out. `whole`: as the map says. `first`: its first sentence is a
+ * point, the rest is spoken. `short`: chosen sentences are points or text, the whole is spoken.
+ */
+export type Prose =
+  { readonly as: 'whole' } | { readonly as: 'first' } | { readonly as: 'short'; readonly density: Density };
+
+/** How much of a text is kept, from most of its words to key words only. */
+export const DENSITIES = ['most', 'half', 'third', 'sentence', 'words'] as const;
+export type Density = (typeof DENSITIES)[number];
+
+export const WHOLE: Prose = { as: 'whole' };

@@ -39,3 +39,15 @@ export function headingLevels(blocks: readonly Block[], title = findTitle(blocks
     if (block.kind === 'heading' && block.left === undefined && block !== title) levels.add(block.level);
   return [...levels].sort((a, b) => a - b);
 }
+
+/** Where the branch of a heading ends: before the next heading that is not below it; of anything else, behind it. */
+export function branchEnd(blocks: readonly Block[], from: number): number {
+  const first = blocks[from]!;
+  if (first.kind !== 'heading') return from + 1;
+  let to = from + 1;
+  for (; to < blocks.length; to++) {
+    const block = blocks[to]!;
+    if (block.kind === 'heading' && block.left === undefined && block.level <= first.level) break;
+  }
+  return to;
+}

@@ -1,11 +1,18 @@
 /** What the edits decide before slides are made: map, look, and what single blocks become. */
-import type { Destination, LevelMap } from '../deck/index.ts';
-import type { Edit, FullRule } from './edit.ts';
+import { WHOLE, type Destination, type FullRule, type LevelMap, type MatterKind, type Prose } from '../deck/index.ts';
+import type { Edit, TakeSettings, Target } from './edit.ts';
 
 export interface Decisions {
   readonly map: { readonly name: string | null; readonly map: LevelMap } | undefined;
+  readonly prose: Prose;
+  readonly branches: readonly BranchDecision[];
   readonly theme: string | undefined;
   readonly full: FullRule;
+  /** Front and back matter that was asked for or sent away; what is absent is as usual. */
+  readonly matter: ReadonlyMap<MatterKind, boolean>;
+  readonly target: Target | null;
+  readonly pace: number /* words a minute */;
+  readonly takes: ReadonlyMap<string, TakeSettings>;
   /** Separators and page breaks start slides. */
   readonly breaks: boolean;
   readonly turned: ReadonlyMap<string, Destination>;
@@ -13,11 +20,22 @@ export interface Decisions {
   readonly joins: ReadonlySet<string>;
 }
 
+type BranchDecision = Omit<Edit & { kind: 'branch' }, 'kind' | 'to'> & { readonly to: Destination };
+
+/** Words a minute, spoken to an audience. */
+export const USUAL_PACE = 130;
+
 export function decide(edits: readonly Edit[]): Decisions {
   let map: Decisions['map'];
+  let prose = WHOLE;
+  let branches: readonly BranchDecision[] = [];
   let theme: string | undefined;
   let full: FullRule = 'continue';
+  let target: Target | null = null;
+  let pace = USUAL_PACE;
   let breaks = false;
+  const matter = new Map<MatterKind, boolean>();
+  const takes = new Map<string, TakeSettings>();
   const turned = new Map<string, Destination>();
   const cuts = new Set<string>();
   const joins = new Set<string>();
@@ -25,12 +43,35 @@ export function decide(edits: readonly Edit[]): Decisions {
     switch (edit.kind) {
       case 'map':
         map = { name: edit.name, map: edit.map };
+        prose = edit.prose ?? prose;
         break;
+      case 'prose':
+        prose = edit.prose;
+        break;
+      case 'branch': {
+        const { block, text, to } = edit;
+        branches = branches.filter((one) => one.block !== block || one.text !== text);
+        if (to !== null) branches = [...branches, { block, text, to }];
+        break;
+      }
       case 'theme':
         theme = edit.theme;
         break;
       case 'full':
         full = edit.rule;
+        break;
+      case 'matter':
+        matter.set(edit.part, edit.on);
+        break;
+      case 'target':
+        target = edit.target;
+        break;
+      case 'pace':
+        pace = edit.rate;
+        break;
+      case 'take':
+        if (edit.settings === null) takes.delete(edit.take);
+        else takes.set(edit.take, edit.settings);
         break;
       case 'breaks':
         breaks = edit.start;
@@ -49,5 +90,5 @@ export function decide(edits: readonly Edit[]): Decisions {
         break;
     }
   }
-  return { map, theme, full, breaks, turned, cuts, joins };
+  return { map, prose, branches, theme, full, matter, target, pace, takes, breaks, turned, cuts, joins };
 }

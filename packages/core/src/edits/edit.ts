@@ -1,10 +1,17 @@
 /** The author's edits as data: a closed union, kept in the order in which they were made. */
 import type { Runs } from '../content/index.ts';
-import type { Destination, LevelMap, PartId, SlideId } from '../deck/index.ts';
+import type {
+  Destination,
+  FullRule,
+  LevelMap,
+  MatterKind,
+  PartId,
+  PointLevel,
+  Prose,
+  SlideId,
+  TextKind,
+} from '../deck/index.ts';
 import type { StructureChange } from '../structure/index.ts';
-
-/** What is done with a slide that holds too much: go on with it on another slide, or say so and shrink it. */
-export type FullRule = 'continue' | 'report';
 
 export interface NoteText {
   readonly kind: 'paragraph' | 'item';
@@ -13,14 +20,38 @@ export interface NoteText {
   readonly runs: Runs;
 }
 
-export type Edit =
-  | StructureChange
-  /** Several edits that were one action, and are undone as one. */
-  | { readonly kind: 'all'; readonly edits: readonly Edit[] }
-  /** Lays a level map on the document. `name` is a ready-made map's, or null for the author's own. */
-  | { readonly kind: 'map'; readonly name: string | null; readonly map: LevelMap }
+/** What the deck should come to. */
+export interface Target {
+  readonly unit: 'slides' | 'minutes';
+  readonly amount: number;
+}
+
+/** How a document is converted; what takes differ in. */
+export interface TakeSettings {
+  /** Name of a ready-made map, or null. */
+  readonly name: string | null;
+  readonly map: LevelMap;
+  readonly prose: Prose;
+  readonly full: FullRule;
+}
+
+/** What decides how the document is converted. */
+export type MapEdit =
+  /** Lays a level map on the document. `name` is a ready-made map's, or null for the author's own. Without `prose` that stays as it was. */
+  | { readonly kind: 'map'; readonly name: string | null; readonly map: LevelMap; readonly prose?: Prose }
+  | { readonly kind: 'prose'; readonly prose: Prose }
+  /** Below one heading, a kind of text goes elsewhere; null gives it back to the map. */
+  | { readonly kind: 'branch'; readonly block: string; readonly text: TextKind; readonly to: Destination | null }
   | { readonly kind: 'theme'; readonly theme: string }
   | { readonly kind: 'full'; readonly rule: FullRule }
+  /** The rule of single slides; null gives them back to the deck's. */
+  | { readonly kind: 'fullAt'; readonly slides: readonly SlideId[]; readonly rule: FullRule | null }
+  | { readonly kind: 'matter'; readonly part: MatterKind; readonly on: boolean }
+  | { readonly kind: 'target'; readonly target: Target | null }
+  /** Words a minute. */
+  | { readonly kind: 'pace'; readonly rate: number }
+  /** Keeps a way to convert the document beside the others; null drops it. */
+  | { readonly kind: 'take'; readonly take: string; readonly settings: TakeSettings | null }
   /** Whether separators and page breaks start slides. */
   | { readonly kind: 'breaks'; readonly start: boolean }
   /** Sends one block somewhere else; null gives it back to the map. */
@@ -28,7 +59,10 @@ export type Edit =
   /** Starts a new slide at a block. */
   | { readonly kind: 'cut'; readonly block: string }
   /** Lets the slide that starts at a block go on the slide before it. */
-  | { readonly kind: 'join'; readonly block: string }
+  | { readonly kind: 'join'; readonly block: string };
+
+/** What is done to the slides that the map made. */
+export type SlideEdit =
   | { readonly kind: 'retitle'; readonly slide: SlideId; readonly runs: Runs }
   /** Gives a point or a text another wording; no runs takes it off the slide. */
   | { readonly kind: 'reword'; readonly part: PartId; readonly runs: Runs }
@@ -39,7 +73,59 @@ export type Edit =
       readonly replaces: readonly PartId[];
       readonly anchor: PartId | null;
       readonly notes: readonly NoteText[];
-    };
+    }
+  /** Moves slides, kept in their order, before another; null is the end. */
+  | { readonly kind: 'order'; readonly slides: readonly SlideId[]; readonly before: SlideId | null }
+  | { readonly kind: 'remove'; readonly slides: readonly SlideId[] }
+  | { readonly kind: 'restore'; readonly slides: readonly SlideId[] }
+  | { readonly kind: 'hide'; readonly slides: readonly SlideId[]; readonly hidden: boolean }
+  /** A copy of a slide, behind it. */
+  | { readonly kind: 'duplicate'; readonly slide: SlideId; readonly as: SlideId }
+  /** A slide of the author's own; null is the beginning. */
+  | { readonly kind: 'add'; readonly slide: SlideId; readonly after: SlideId | null; readonly title: Runs }
+  /** A point of the author's own; null is the beginning. */
+  | {
+      readonly kind: 'insert';
+      readonly slide: SlideId;
+      readonly part: PartId;
+      readonly after: PartId | null;
+      readonly level: PointLevel;
+      readonly runs: Runs;
+    }
+  /** Moves points, texts, pictures, tables or notes onto a slide, before another of its parts; null is the end. */
+  | {
+      readonly kind: 'carry';
+      readonly parts: readonly PartId[];
+      readonly to: SlideId;
+      readonly before: PartId | null;
+    }
+  /** Moves points in (1) or out (-1) by levels. */
+  | { readonly kind: 'level'; readonly parts: readonly PartId[]; readonly by: number }
+  /** Takes parts off their slide and speaks them. */
+  | { readonly kind: 'speak'; readonly parts: readonly PartId[] }
+  /** A slide starts at a part, under the same title. */
+  | { readonly kind: 'split'; readonly slide: SlideId; readonly part: PartId; readonly as: SlideId }
+  /** A slide goes on another, its title as a point. */
+  | { readonly kind: 'merge'; readonly slide: SlideId; readonly into: SlideId };
+
+export type Edit =
+  | StructureChange
+  | MapEdit
+  | SlideEdit
+  /** Several edits that were one action, and are undone as one. */
+  | { readonly kind: 'all'; readonly edits: readonly Edit[] }
+  /** A new edition of the document comes in. What was made before it is carried over by `ids`. */
+  | EditionEdit;
+
+export interface EditionEdit {
+  readonly kind: 'edition';
+  /** Hash of the file, and how it is read. */
+  readonly original: string;
+  readonly type: string;
+  readonly fileName: string;
+  /** Blocks that have another id in the new edition: the old, the new. */
+  readonly ids: readonly (readonly [string, string])[];
+}
 
 /** What is appended to a deck's log. Undoing is an entry too, so that it survives a reload and reaches other windows. */
 export type LogEntry = Edit | { readonly kind: 'undo' } | { readonly kind: 'redo' };

@@ -1,11 +1,15 @@
-/** Lays the author's wording over a computed deck. An edit that finds no target is kept and told, never dropped. */
-import type { Deck, LeftOut, Note, PartId, Slide, SlideId } from '../deck/index.ts';
+/** Lays the author's work on slides over a computed deck. An edit that finds no target is kept and told, never dropped. */
+import type { Content, Deck, Note, Point, PointLevel, Slide, SlideId } from '../deck/index.ts';
+import { carry } from './carry.ts';
+import { Desk } from './desk.ts';
 import type { Edit } from './edit.ts';
+import { RELIEVED, spokenInstead } from './spoken.ts';
 
 export interface Unplaced {
   readonly edit: Edit;
-  readonly reason: 'slide-gone' | 'part-gone' | 'notes-gone' | 'block-gone';
+  readonly reason: UnplacedReason;
 }
+export type UnplacedReason = 'slide-gone' | 'part-gone' | 'notes-gone' | 'block-gone' | 'no-room';
 
 export interface Replayed {
   readonly deck: Deck;
@@ -14,95 +18,283 @@ export interface Replayed {
 
 /** @param blocks Ids that the document has; an edit of a block that is gone is unplaced. */
 export function replay(deck: Deck, edits: readonly Edit[], blocks: ReadonlySet<string>): Replayed {
-  if (!edits.some(namesTarget)) return { deck, unplaced: [] };
-  const slides = new Map<SlideId, Slide>(deck.slides.map((slide) => [slide.id, slide]));
-  const slideOfPart = new Map<PartId, SlideId>();
-  if (edits.some(({ kind }) => kind === 'reword'))
-    for (const slide of deck.slides) for (const part of slide.content) slideOfPart.set(part.id, slide.id);
-  const removed: LeftOut[] = [];
+  if (!edits.some(({ kind }) => TARGETED.has(kind))) return { deck, unplaced: [] };
+  const desk = new Desk(deck);
   const unplaced: Unplaced[] = [];
   const made = new Map<SlideId, number>();
-
   for (const edit of edits) {
-    const reason = apply(edit);
+    const reason = apply(desk, edit, blocks, made);
     if (reason !== undefined) unplaced.push({ edit, reason });
   }
-  if (edits.every((edit) => !changesSlides(edit))) return { deck, unplaced };
-  return {
-    deck: {
-      ...deck,
-      slides: deck.slides.map((slide) => slides.get(slide.id)!),
-      leftOut: [...deck.leftOut, ...removed],
-    },
-    unplaced,
-  };
-
-  function apply(edit: Edit): Unplaced['reason'] | undefined {
-    switch (edit.kind) {
-      case 'turn':
-      case 'cut':
-      case 'join':
-        return blocks.has(edit.block) ? undefined : 'block-gone';
-      case 'retitle': {
-        const slide = slides.get(edit.slide);
-        if (slide === undefined) return 'slide-gone';
-        slides.set(slide.id, { ...slide, title: { ...slide.title, runs: edit.runs } });
-        return undefined;
-      }
-      case 'reword': {
-        const slide = slides.get(slideOfPart.get(edit.part) ?? ('' as SlideId));
-        const part = slide?.content.find((candidate) => candidate.id === edit.part);
-        if (slide === undefined || part === undefined || !('runs' in part)) return 'part-gone';
-        if (edit.runs.length === 0) {
-          slideOfPart.delete(part.id);
-          removed.push(...part.blocks.map((block): LeftOut => ({ block, reason: 'removed' })));
-        }
-        const content = slide.content.flatMap((candidate) =>
-          candidate !== part ? [candidate] : edit.runs.length === 0 ? [] : [{ ...part, runs: edit.runs }],
-        );
-        slides.set(slide.id, { ...slide, content });
-        return undefined;
-      }
-      case 'renote': {
-        const slide = slides.get(edit.slide);
-        if (slide === undefined) return 'slide-gone';
-        const old = slide.notes.filter((note) => edit.replaces.includes(note.id));
-        if (edit.replaces.length > 0 && old.length === 0) return 'notes-gone';
-        const first = made.get(slide.id) ?? 0;
-        made.set(slide.id, first + edit.notes.length);
-        const anchor = old[0]?.anchor ?? edit.anchor;
-        const sources = [...new Set(old.flatMap((note) => note.blocks))];
-        const fresh = edit.notes.map((note, i): Note => ({
-          ...note,
-          id: `${slide.id}!${first + i}`,
-          anchor,
-          // Which sentence came from which block is not known any more; the first stands for all.
-          blocks: i === 0 ? sources : [],
-        }));
-        if (fresh.length === 0) removed.push(...sources.map((block): LeftOut => ({ block, reason: 'removed' })));
-        const at =
-          old.length > 0
-            ? slide.notes.indexOf(old[0]!)
-            : slide.notes.findLastIndex((note) => note.anchor === anchor) + 1;
-        const rest = slide.notes.filter((note) => !old.includes(note));
-        slides.set(slide.id, { ...slide, notes: [...rest.slice(0, at), ...fresh, ...rest.slice(at)] });
-        return undefined;
-      }
-      // Done before slides were made.
-      default:
-        return undefined;
-    }
-  }
+  return { deck: desk.deck(), unplaced };
 }
 
 const TARGETED: ReadonlySet<string> = new Set([
   'turn',
   'cut',
   'join',
+  'branch',
   'retitle',
   'reword',
   'renote',
+  'order',
+  'remove',
+  'restore',
+  'hide',
+  'duplicate',
+  'add',
+  'insert',
+  'carry',
+  'level',
+  'speak',
+  'split',
+  'merge',
+  'fullAt',
 ] satisfies Edit['kind'][]);
-const namesTarget = (edit: Edit): boolean => TARGETED.has(edit.kind);
-const changesSlides = (edit: Edit): boolean =>
-  edit.kind === 'retitle' || edit.kind === 'reword' || edit.kind === 'renote';
+
+function apply(
+  desk: Desk,
+  edit: Edit,
+  blocks: ReadonlySet<string>,
+  made: Map<SlideId, number>,
+): UnplacedReason | undefined {
+  switch (edit.kind) {
+    case 'turn':
+    case 'cut':
+    case 'join':
+    case 'branch':
+      return blocks.has(edit.block) ? undefined : 'block-gone';
+    case 'retitle':
+      return withSlide(desk, edit.slide, (slide) => desk.put({ ...slide, title: { ...slide.title, runs: edit.runs } }));
+    case 'reword':
+      return reword(desk, edit);
+    case 'renote':
+      return withSlide(desk, edit.slide, (slide) => renote(desk, slide, edit, made));
+    case 'order': {
+      const there = edit.slides.filter((id) => desk.order.includes(id));
+      if (there.length === 0 || (edit.before !== null && !desk.order.includes(edit.before))) return 'slide-gone';
+      desk.move(there, edit.before);
+      return undefined;
+    }
+    case 'remove':
+    case 'restore': {
+      const there = edit.slides.filter((id) => desk.slides.has(id) && desk.isRemoved(id) === (edit.kind === 'restore'));
+      if (there.length === 0) return 'slide-gone';
+      if (edit.kind === 'remove') desk.remove(there);
+      else desk.restore(there);
+      return undefined;
+    }
+    case 'hide':
+    case 'fullAt':
+      return withSlides(desk, edit.slides, (slide) => {
+        if (edit.kind === 'hide') {
+          const { hidden: _, ...shown } = slide;
+          return edit.hidden ? { ...shown, hidden: true } : shown;
+        }
+        const { full: _, ...plainly } = slide;
+        return edit.rule === null ? plainly : { ...plainly, full: edit.rule };
+      });
+    case 'duplicate':
+      return withShown(desk, edit.slide, (slide) => desk.insert(copyOf(slide, edit.as), slide.id));
+    case 'add':
+      if (edit.after !== null && !desk.order.includes(edit.after)) return 'slide-gone';
+      desk.insert(
+        {
+          id: edit.slide,
+          kind: 'content',
+          title: { runs: edit.title, blocks: [] },
+          content: [],
+          notes: [],
+          section: null,
+          continues: false,
+          passages: [],
+        },
+        edit.after,
+      );
+      return undefined;
+    case 'insert':
+      return withSlide(desk, edit.slide, (slide) => {
+        if (slide.kind !== 'content') return 'no-room';
+        const at = edit.after === null ? 0 : slide.content.findIndex(({ id }) => id === edit.after) + 1;
+        const where = at === 0 && edit.after !== null ? slide.content.length : at;
+        const point: Point = { kind: 'point', id: edit.part, level: edit.level, runs: edit.runs, blocks: [] };
+        desk.settle({ ...slide, content: slide.content.toSpliced(where, 0, point) });
+        return undefined;
+      });
+    case 'carry':
+      return carry(desk, edit);
+    case 'level': {
+      const moved = new Set(edit.parts);
+      const slides = new Set(edit.parts.map((id) => desk.slideOf(id)).filter((slide) => slide !== undefined));
+      for (const slide of slides) {
+        const content = slide.content.map((part): Content => {
+          if (part.kind !== 'point' || !moved.has(part.id)) return part;
+          return { ...part, level: Math.min(5, Math.max(1, part.level + edit.by)) as PointLevel };
+        });
+        desk.settle({ ...slide, content });
+      }
+      return slides.size === 0 ? 'part-gone' : undefined;
+    }
+    case 'speak':
+      return edit.parts.map((id) => speak(desk, id)).includes(true) ? undefined : 'part-gone';
+    case 'split':
+      return withShown(desk, edit.slide, (slide) => split(desk, slide, edit));
+    case 'merge':
+      return withShown(desk, edit.slide, (slide) => {
+        const into = desk.slides.get(edit.into);
+        if (into === undefined || into === slide || desk.isRemoved(into.id)) return 'slide-gone';
+        if (into.kind !== 'content' || slide.kind !== 'content') return 'no-room';
+        desk.settle(merged(into, slide));
+        desk.forget(slide.id);
+        return undefined;
+      });
+    // Done before slides were made.
+    default:
+      return undefined;
+  }
+}
+
+function withSlide(
+  desk: Desk,
+  id: SlideId,
+  change: (slide: Slide) => UnplacedReason | undefined | void,
+): UnplacedReason | undefined {
+  const slide = desk.slides.get(id);
+  return slide === undefined ? 'slide-gone' : (change(slide) ?? undefined);
+}
+
+/** The same for a slide that has not been taken out. */
+const withShown: typeof withSlide = (desk, id, change) =>
+  desk.isRemoved(id) ? 'slide-gone' : withSlide(desk, id, change);
+
+function withSlides(desk: Desk, ids: readonly SlideId[], change: (slide: Slide) => Slide): UnplacedReason | undefined {
+  const found = ids.flatMap((id) => desk.slides.get(id) ?? []);
+  for (const slide of found) desk.put(change(slide));
+  return found.length === 0 ? 'slide-gone' : undefined;
+}
+
+function reword(desk: Desk, edit: Edit & { kind: 'reword' }): UnplacedReason | undefined {
+  const slide = desk.slideOf(edit.part);
+  const part = slide?.content.find((candidate) => candidate.id === edit.part);
+  if (slide === undefined || part === undefined || !('runs' in part)) return 'part-gone';
+  if (edit.runs.length === 0) {
+    desk.leaveOut(part.blocks);
+    const before = slide.content[slide.content.indexOf(part) - 1]?.id ?? null;
+    const notes = slide.notes.map((note) => (note.anchor === part.id ? { ...note, anchor: before } : note));
+    desk.settle({ ...slide, content: slide.content.filter((one) => one !== part), notes });
+  } else {
+    const content = slide.content.map((one) => (one === part ? { ...part, runs: edit.runs } : one));
+    desk.put({ ...slide, content });
+  }
+  return undefined;
+}
+
+function renote(
+  desk: Desk,
+  slide: Slide,
+  edit: Edit & { kind: 'renote' },
+  made: Map<SlideId, number>,
+): UnplacedReason | undefined {
+  const old = slide.notes.filter((note) => edit.replaces.includes(note.id));
+  // Notes that a rule for full slides made: the rule comes later, and is told that they are written.
+  const said = edit.replaces.flatMap((id) => (id.endsWith(RELIEVED) ? [id.slice(0, -RELIEVED.length)] : []));
+  const saidParts = slide.content.filter(({ id }) => said.includes(id));
+  if (edit.replaces.length > 0 && old.length === 0 && saidParts.length === 0) return 'notes-gone';
+  const first = made.get(slide.id) ?? 0;
+  made.set(slide.id, first + edit.notes.length);
+  const anchor = old[0]?.anchor ?? edit.anchor;
+  const sources = [...new Set([...old, ...saidParts].flatMap(({ blocks }) => blocks))];
+  const fresh = edit.notes.map((note, i): Note => ({
+    ...note,
+    id: `${slide.id}!${first + i}`,
+    anchor,
+    // Which sentence came from which block is not known any more; the first stands for all.
+    blocks: i === 0 ? sources : [],
+  }));
+  if (fresh.length === 0) desk.leaveOut(sources);
+  const at =
+    old.length > 0 ? slide.notes.indexOf(old[0]!) : slide.notes.findLastIndex((note) => note.anchor === anchor) + 1;
+  const rest = slide.notes.filter((note) => !old.includes(note));
+  desk.settle({
+    ...slide,
+    notes: [...rest.slice(0, at), ...fresh, ...rest.slice(at)],
+    ...(said.length === 0 ? {} : { said: [...(slide.said ?? []), ...said] }),
+  });
+  return undefined;
+}
+
+/** @returns Whether there was such a part. */
+function speak(desk: Desk, id: string): boolean {
+  const slide = desk.slideOf(id);
+  const part = slide?.content.find((one) => one.id === id);
+  if (slide === undefined || part === undefined) return false;
+  const { slide: changed, leftOut } = spokenInstead(slide, part);
+  desk.leaveOut(leftOut);
+  desk.settle(changed);
+  return true;
+}
+
+function split(desk: Desk, slide: Slide, { part, as }: Edit & { kind: 'split' }): UnplacedReason | undefined {
+  const at = slide.content.findIndex(({ id }) => id === part);
+  if (at < 1) return 'part-gone';
+  const later = slide.content.slice(at);
+  const moved = new Set(later.map(({ id }) => id));
+  const goes = (note: Note): boolean => note.anchor !== null && moved.has(note.anchor);
+  const first = later.flatMap(({ blocks }) => blocks).find((block) => slide.passages.includes(block));
+  const from = first === undefined ? slide.passages.length : slide.passages.indexOf(first);
+  desk.settle({
+    ...slide,
+    content: slide.content.slice(0, at),
+    notes: slide.notes.filter((note) => !goes(note)),
+    passages: slide.passages.slice(0, from),
+  });
+  desk.insert(
+    {
+      ...slide,
+      id: as,
+      title: { runs: slide.title.runs, blocks: [] },
+      content: later,
+      notes: slide.notes.filter(goes),
+      passages: slide.passages.slice(from),
+      continues: true,
+    },
+    slide.id,
+  );
+  return undefined;
+}
+
+function merged(into: Slide, slide: Slide): Slide {
+  const titled = slide.title.blocks.length > 0 || !slide.continues;
+  const title: Point = {
+    kind: 'point',
+    id: `${slide.id}.title`,
+    level: 1,
+    runs: slide.title.runs,
+    blocks: slide.title.blocks,
+  };
+  const below = slide.content.map((part): Content =>
+    part.kind === 'point' && titled ? { ...part, level: Math.min(5, part.level + 1) as PointLevel } : part,
+  );
+  const anchor = titled ? title.id : (into.content.at(-1)?.id ?? null);
+  return {
+    ...into,
+    content: [...into.content, ...(titled ? [title] : []), ...below],
+    notes: [...into.notes, ...slide.notes.map((note) => (note.anchor === null ? { ...note, anchor } : note))],
+    passages: [...into.passages, ...slide.passages],
+  };
+}
+
+/** A copy with ids of its own; what it shows is accounted for by either. */
+function copyOf(slide: Slide, as: SlideId): Slide {
+  const own = (id: string): string => `${as}:${id}`;
+  return {
+    ...slide,
+    id: as,
+    content: slide.content.map((part) => ({ ...part, id: own(part.id) })),
+    notes: slide.notes.map((note) => ({
+      ...note,
+      id: own(note.id),
+      anchor: note.anchor === null ? null : own(note.anchor),
+    })),
+  };
+}

@@ -67,23 +67,23 @@ const COLUMN_LEAST = 6;
 const COLUMN_MOST = 40;
 const COLUMN_LONGEST = 70; // characters
 
-/** Two columns, where many short points would stand better so. @returns undefined when they do not suit or do not fit. */
+/** Two columns, where many short points would stand better so, or where they are wanted. @returns undefined when they do not suit or do not fit. */
 export function twoColumns(
   paras: readonly Para[],
   left: Frame,
   right: Frame,
   theme: Theme,
   sizes: readonly number[],
+  wanted = false,
 ): { size: number; columns: readonly [readonly Para[], readonly Para[]] } | undefined {
-  if (
-    paras.length < COLUMN_LEAST ||
-    paras.length > COLUMN_MOST ||
-    paras.some((para) => para.style === 'code' || runsText(para.runs).length > COLUMN_LONGEST)
-  )
-    return undefined;
+  const suits =
+    paras.length >= COLUMN_LEAST &&
+    paras.every((para) => para.style !== 'code' && runsText(para.runs).length <= COLUMN_LONGEST);
+  if (paras.length > COLUMN_MOST || !(suits || (wanted && paras.length > 1))) return undefined;
+  const least = wanted ? 1 : 2;
   for (const size of sizes) {
     let best: { height: number; at: number } | undefined;
-    for (let at = 2; at < paras.length - 1; at++) {
+    for (let at = least; at <= paras.length - least; at++) {
       const first = paras[at]!;
       if (first.style === 'point' && first.level > 1) continue;
       const height = Math.max(

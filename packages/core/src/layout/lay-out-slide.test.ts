@@ -209,13 +209,53 @@ function expectInside(pages: readonly Page[]): void {
     }
 }
 
+test('a page that goes on below a point says that point again', () => {
+  const long = doc(
+    h(1, 'T'),
+    li('parent'),
+    ...Array.from({ length: 30 }, (_, i) => li(`a child of some length, number ${i}`, 2)),
+  );
+  const [slide] = mapDocument(long, presetMap('talk', long)).slides;
+  const pages = layOutSlide(slide!, { theme: THEMES[0]!, pictures: new Map(), full: 'continue' });
+  const texts = pages.map((page) =>
+    page.boxes.flatMap((box) => (box.kind === 'text' ? box.paras.filter(({ part }) => part !== null) : [])),
+  );
+  expect(pages.length).toBeGreaterThan(1);
+  for (const [i, paras] of texts.entries()) {
+    expect([runsText(paras[0]!.runs), paras[0]!.repeated ?? false]).toEqual(['parent', i > 0]);
+    expect(paras.length).toBeGreaterThan(3);
+  }
+  // Its passage stands where it first is.
+  expect(pages.filter((page) => page.passages.includes(long.blocks[1]!.id))).toHaveLength(1);
+});
+
+test('no page has one point alone where the others can spare one', () => {
+  const points = doc(
+    h(1, 'T'),
+    ...Array.from({ length: 13 }, (_, i) =>
+      li(`${'some words that fill more than one line of a slide, so that few fit '.repeat(2)}${i}`),
+    ),
+  );
+  const [slide] = mapDocument(points, presetMap('talk', points)).slides;
+  const pages = layOutSlide(slide!, { theme: THEMES[0]!, pictures: new Map(), full: 'continue' });
+  const sizes = pages.map((page) =>
+    page.boxes.reduce(
+      (sum, box) => sum + (box.kind === 'text' && box.frame.role !== 'title' ? box.paras.length : 0),
+      0,
+    ),
+  );
+  expect(sizes.reduce((sum, size) => sum + size, 0)).toBe(13);
+  expect(Math.min(...sizes)).toBeGreaterThan(1);
+  expect(Math.max(...sizes) - Math.min(...sizes)).toBeLessThanOrEqual(2);
+});
+
 test('over random decks in every theme nothing is ever outside of its frame, and no word of a point is lost', () => {
   for (let seed = 1; seed <= 12; seed++) {
     const next = random(seed);
     const document = randomDocument(next, 60);
     const { slides } = mapDocument(document, presetMap(seed % 2 ? 'reading' : 'talk', document));
     for (const one of THEMES)
-      for (const full of ['continue', 'report'] as const)
+      for (const full of ['continue', 'columns', 'report'] as const)
         for (const slide of slides) {
           const pages = layOutSlide(slide, { theme: one, pictures, full });
           expectInside(pages);
@@ -229,7 +269,7 @@ test('over random decks in every theme nothing is ever outside of its frame, and
             page.boxes.flatMap((box) =>
               box.kind === 'text'
                 ? box.paragraphs
-                    .filter((para) => para.part !== null && !code.has(para.part))
+                    .filter((para) => para.part !== null && !code.has(para.part) && para.repeated !== true)
                     .flatMap((para) => words(runsText(para.runs)))
                 : [],
             ),

@@ -1,7 +1,7 @@
 /** Lays one slide out: chooses a layout by what is on it, fits its text, and goes on on further pages where it must. */
 import { emu, ptFromEmu } from '../base/index.ts';
 import { plain, runsText, sliceRuns, type Picture, type PictureId, type Runs } from '../content/index.ts';
-import type { Content, Note, PicturePart, Slide, TablePart } from '../deck/index.ts';
+import type { Content, FullRule, Note, PicturePart, Slide, TablePart } from '../deck/index.ts';
 import { frameOf, layoutNamed, type Frame, type LayoutName, type Theme } from '../theme/index.ts';
 import { continuedPages, largestSize, lastResortSize, twoColumns } from './fit-text.ts';
 import { fitTable } from './fit-table.ts';
@@ -11,8 +11,8 @@ import { measurePara, placeText } from './set-text.ts';
 export interface LayoutOptions {
   readonly theme: Theme;
   readonly pictures: ReadonlyMap<PictureId, Picture>;
-  /** What is done where text does not fit at the floor: see `FullRule` of the edits. */
-  readonly full: 'continue' | 'report';
+  /** What is done where text does not fit at the floor, if the slide does not say. */
+  readonly full: FullRule;
 }
 
 /** A page before it knows its place, its title and its notes. */
@@ -27,7 +27,8 @@ interface Group {
   object: PicturePart | TablePart | undefined;
 }
 
-export function layOutSlide(slide: Slide, options: LayoutOptions): readonly Page[] {
+export function layOutSlide(slide: Slide, deckOptions: LayoutOptions): readonly Page[] {
+  const options = slide.full === undefined ? deckOptions : { ...deckOptions, full: slide.full };
   const { theme } = options;
   const drafts =
     slide.kind === 'cover'
@@ -213,7 +214,14 @@ function textPages(paras: readonly Para[], { theme, full }: LayoutOptions): read
   if (comfortable !== undefined) return one(comfortable);
   const layout = layoutNamed(theme, 'columns');
   const [left, right] = [frameOf(layout, 'body')!, frameOf(layout, 'body2')!];
-  const columns = twoColumns(paras, left, right, theme, sizes.slice(0, 2));
+  const columns = twoColumns(
+    paras,
+    left,
+    right,
+    theme,
+    full === 'columns' ? sizes : sizes.slice(0, 2),
+    full === 'columns',
+  );
   if (columns !== undefined)
     return [
       {
@@ -259,7 +267,7 @@ function placesOf(drafts: readonly Draft[]): ReadonlyMap<string, readonly number
   const places = new Map<string, number[]>();
   if (drafts.length === 1) return places;
   drafts.forEach((draft, page) => {
-    const parts = draft.boxes.flatMap((box) => (box.kind === 'text' ? box.paras.map(({ part }) => part) : [box.part]));
+    const parts = draft.boxes.flatMap((box) => (box.kind === 'text' ? firstShown(box.paras) : [box.part]));
     for (const part of new Set(parts)) {
       if (part === null) continue;
       const known = places.get(part);
@@ -269,6 +277,9 @@ function placesOf(drafts: readonly Draft[]): ReadonlyMap<string, readonly number
   });
   return places;
 }
+
+const firstShown = (paras: readonly Para[]): readonly (string | null)[] =>
+  paras.flatMap((para) => (para.repeated === true ? [] : [para.part]));
 
 function notesByPage(slide: Slide, places: ReadonlyMap<string, readonly number[]>, count: number): Note[][] {
   const notes = Array.from({ length: count }, (): Note[] => []);

@@ -22,6 +22,8 @@ export interface Para {
   /** 1 to 5 for points, else 1. */
   readonly level: number;
   readonly runs: Runs;
+  /** It stands on the page before too, and is said again for what is below it. */
+  readonly repeated?: true;
 }
 
 export type ParagraphStyle = 'title' | 'subtitle' | 'point' | 'body' | 'quote' | 'code';

@@ -1,7 +1,7 @@
 /**
  * Divides paragraphs that are too many for one frame: where to go on is found by dynamic programming over all places,
  * as Knuth and Plass do for lines ("Breaking Paragraphs into Lines", 1981): the fewest pages, then evenly filled ones
- * that keep a point with what stands below it.
+ * that keep a point with what stands below it. A page that begins below a point repeats that point.
  */
 import { ptFromEmu } from '../base/index.ts';
 import { runsText, sliceRuns, trimRuns } from '../content/index.ts';
@@ -11,9 +11,11 @@ import type { Para } from './page.ts';
 
 const PAGE = 1000;
 const SPLIT_CHILDREN = 60;
-const LONE = 80;
+const LONE = 450;
 const ORPHANED_PARENT = 400;
 const SPLIT_PARAGRAPH = 30;
+/** Of the page's height. */
+const MOST_REPEATED = 0.4;
 
 /** @returns Pages, each of which fits the frame at `size`. */
 export function paginate(
@@ -25,11 +27,22 @@ export function paginate(
   const room = ptFromEmu(frame.height);
   const pieces = paras.flatMap((para) => splitPara(para, frame, theme, size, room));
   const measures = pieces.map((piece) => measurePara(piece, frame, theme, size));
+  const measured = (para: Para) => measurePara(para, frame, theme, size);
+  const parents = new Map<number, readonly Para[]>();
+  const repeated = (from: number): readonly Para[] => {
+    let found = parents.get(from);
+    if (found === undefined) {
+      found = parentsOf(pieces, from);
+      if (stackHeight(found.map(measured)) > room * MOST_REPEATED) found = [];
+      parents.set(from, found);
+    }
+    return found;
+  };
   const best: { cost: number; from: number }[] = [{ cost: 0, from: -1 }];
   for (let to = 1; to <= pieces.length; to++) {
     let chosen = { cost: Infinity, from: to - 1 };
     for (let from = to - 1; from >= 0; from--) {
-      const height = stackHeight(measures.slice(from, to));
+      const height = stackHeight([...repeated(from).map(measured), ...measures.slice(from, to)]);
       if (height > room && from < to - 1) break;
       const cost = best[from]!.cost + pageCost(pieces, from, to, 1 - height / room);
       if (cost < chosen.cost) chosen = { cost, from };
@@ -37,8 +50,27 @@ export function paginate(
     best.push(chosen);
   }
   const pages: Para[][] = [];
-  for (let to = pieces.length; to > 0; to = best[to]!.from) pages.unshift(pieces.slice(best[to]!.from, to));
+  for (let to = pieces.length; to > 0; to = best[to]!.from) {
+    const { from } = best[to]!;
+    pages.unshift([...repeated(from), ...pieces.slice(from, to)]);
+  }
   return pages;
+}
+
+/** The points under which a piece stands, outermost first, to be repeated where a page begins with it. */
+function parentsOf(pieces: readonly Para[], from: number): readonly Para[] {
+  const first = pieces[from];
+  const parents: Para[] = [];
+  if (from === 0 || first?.style !== 'point') return parents;
+  // The rest of a point that was divided stands under the same parents, but is no child of its own beginning.
+  let level = first.level;
+  for (let i = from - 1; i >= 0 && level > 1; i--) {
+    const piece = pieces[i]!;
+    if (piece.style !== 'point' || piece.level >= level || piece.part === first.part) continue;
+    level = piece.level;
+    parents.unshift({ ...piece, repeated: true });
+  }
+  return parents;
 }
 
 function pageCost(pieces: readonly Para[], from: number, to: number, slack: number): number {

@@ -1,12 +1,14 @@
 import { describe, expect, test } from '@jest/globals';
 import { runsText } from '../content/index.ts';
 import {
+  DENSITIES,
   DESTINATIONS,
   destinationsOf,
   TEXT_KINDS,
   type Deck,
   type Destination,
   type LevelMap,
+  type Prose,
   type TextKind,
 } from '../deck/index.ts';
 import { documentWords, type DocumentModel } from '../document/index.ts';
@@ -217,6 +219,13 @@ test('over random documents, maps, marks, cuts and joins: every word is accounte
       turned,
       cuts: new Set(some(0.1).map((block) => block.id)),
       joins: new Set(some(0.1).map((block) => block.id)),
+      branches: some(0.05).map(({ id }) => ({ block: id, text: 'body', to: pick(DESTINATIONS) })),
+      prose: pick<Prose>([
+        { as: 'whole' },
+        { as: 'first' },
+        ...DENSITIES.map((density) => ({ as: 'short' as const, density })),
+      ]),
+      cover: next() < 0.7,
     });
     const ledger = makeLedger(document, deck);
     expect(ledger.lost).toBe(0);

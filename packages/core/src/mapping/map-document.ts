@@ -2,7 +2,7 @@
  * Makes slides of a document by a level map. Blocks are taken in order; each goes to one destination, and text that is
  * spoken stays with the content it explains.
  */
-import { cellText, plain, runsText, type Runs } from '../content/index.ts';
+import { cellText, mergeRuns, plain, runsText, sliceRuns, type Runs } from '../content/index.ts';
 import {
   pointLevel,
   type Content,
@@ -11,19 +11,36 @@ import {
   type LeftOut,
   type LevelMap,
   type Note,
+  type Prose,
   type Slide,
   type SlideId,
   type SlideTitle,
 } from '../deck/index.ts';
 import { blockIndex, blockRuns, blockText, findTitle, type Block, type DocumentModel } from '../document/index.ts';
+import {
+  firstSentence,
+  keptRuns,
+  languageOf,
+  shorten,
+  splitSentences,
+  trimSentence,
+  type Kept,
+  type Language,
+} from '../shorten/index.ts';
 import { Nesting } from './nesting.ts';
 import { cutAt, destinationAt, joinedAt, makePlan, NO_OVERRIDES, turnedAt, type Overrides, type Plan } from './plan.ts';
 
 /** Ranks below which list items and body text stand: every heading outranks them. */
 const BELOW_HEADINGS = 100;
 
-export function mapDocument(document: DocumentModel, map: LevelMap, overrides: Overrides = NO_OVERRIDES): Deck {
-  return new Mapper(document, map, overrides).run();
+/** @param remember Whether this plan may be come back to: what it gives is kept. Plans that are only tried are not. */
+export function mapDocument(
+  document: DocumentModel,
+  map: LevelMap,
+  overrides: Overrides = NO_OVERRIDES,
+  remember = true,
+): Deck {
+  return new Mapper(document, map, overrides, remember).run();
 }
 
 type Open = { -readonly [K in keyof Slide]: Slide[K] } & { content: Content[]; notes: Note[]; passages: string[] };
@@ -32,6 +49,7 @@ type Open = { -readonly [K in keyof Slide]: Slide[K] } & { content: Content[]; n
 interface Stretch {
   readonly blocks: readonly Block[];
   readonly codes: Uint8Array;
+  readonly prose: Prose;
   readonly title: Block | undefined;
   readonly sectionBefore: string | null;
   readonly sectionAfter: string | null;
@@ -54,6 +72,9 @@ class Mapper {
   readonly #leftOut: LeftOut[] = [];
   readonly #nesting = new Nesting();
   readonly #destinations: Destination[] = [];
+  readonly #language: Language;
+  /** Chosen sentences of the paragraphs of this stretch, by their place. */
+  #chosen: ReadonlyMap<number, readonly Kept[]> = new Map();
   #slide: Open | undefined;
   #section: string | null = null;
   /** Passages and notes that came before the slide they belong to. */
@@ -61,11 +82,15 @@ class Mapper {
   /** A cut was made and waits for content to start a slide with. */
   #cut = false;
 
-  constructor(document: DocumentModel, map: LevelMap, overrides: Overrides) {
+  readonly #remember: boolean;
+
+  constructor(document: DocumentModel, map: LevelMap, overrides: Overrides, remember: boolean) {
+    this.#remember = remember;
     this.#document = document;
     this.#plan = makePlan(document, map, overrides);
     this.#blank = blockIndex(document).blank;
     this.#title = findTitle(document.blocks);
+    this.#language = this.#plan.prose.as === 'whole' ? 'und' : documentLanguage(document);
   }
 
   run(): Deck {
@@ -89,9 +114,35 @@ class Mapper {
     return {
       title: this.#document.title,
       slides: this.#slides,
+      removed: [],
       leftOut: this.#leftOut,
       destinations: this.#destinations,
     };
+  }
+
+  /** Shortens the running text of a stretch, all of it together. */
+  #choose(from: number, to: number): ReadonlyMap<number, readonly Kept[]> {
+    const { prose } = this.#plan;
+    if (prose.as !== 'short') return new Map();
+    const places = Array.from({ length: to - from }, (_, i) => from + i).filter((i) => this.#isProse(i));
+    const texts = places.map((i) => blockText(this.#document.blocks[i]!));
+    const kept = shorten(texts, prose.density, this.#language);
+    return new Map(places.map((place, i) => [place, kept[i]!]));
+  }
+
+  /** Running text that no hand has turned and that the map wants somewhere. */
+  #isProse(i: number): boolean {
+    const block = this.#document.blocks[i]!;
+    const destination = destinationAt(this.#plan, i);
+    return (
+      block.kind === 'paragraph' &&
+      block.role === undefined &&
+      !this.#blank[i] &&
+      !turnedAt(this.#plan, i) &&
+      destination !== 'out' &&
+      destination !== 'title' &&
+      destination !== 'section'
+    );
   }
 
   #startsSlide(i: number): boolean {
@@ -111,6 +162,7 @@ class Mapper {
           (one) =>
             one.title === this.#title &&
             one.sectionBefore === this.#section &&
+            sameProse(one.prose, this.#plan.prose) &&
             sameCodes(one.codes, codes) &&
             sameBlocks(one.blocks, this.#document.blocks, from),
         )
@@ -125,13 +177,16 @@ class Mapper {
     }
     const [slides, leftOut, destinations] = [this.#slides.length, this.#leftOut.length, this.#destinations.length];
     const sectionBefore = this.#section;
+    this.#chosen = this.#choose(from, to);
     for (let i = from; i < to; i++) this.#block(i);
     if (!fresh) return;
     this.#release();
     this.#close();
+    if (!this.#remember) return;
     const made: Stretch = {
       blocks: this.#document.blocks.slice(from, to),
       codes,
+      prose: this.#plan.prose,
       title: this.#title,
       sectionBefore,
       sectionAfter: this.#section,
@@ -154,6 +209,7 @@ class Mapper {
     if (block.kind === 'picture' && destination === 'notes' && block.alt === null)
       return this.#leaveOut(block, 'by-map');
     if (destination === 'out') return this.#leaveOut(block, turned ? 'by-mark' : ownReason(block));
+    if (this.#plan.prose.as !== 'whole' && this.#isProse(i) && this.#addShortened(block, i)) return;
     if (destination === 'notes') return this.#addNotes(block);
     const onCover = this.#slide?.kind === 'cover' && block.kind === 'paragraph' && block.role === 'subtitle' && !turned;
     if (onCover)
@@ -168,6 +224,14 @@ class Mapper {
     if (!joined && (destination === 'section' || destination === 'title'))
       return this.#startTitled(block, destination, turned);
     if (!joined) this.#contentSlide(block);
+    if (
+      !joined &&
+      !turned &&
+      this.#plan.prose.as === 'short' &&
+      block.kind === 'listItem' &&
+      this.#addTrimmed(block, i)
+    )
+      return;
     const content: Content = joined
       ? { kind: 'point', level: this.#nesting.placeAt(1, 0), id: block.id, runs: blockRuns(block), blocks: [block.id] }
       : this.#content(block, destination, turned);
@@ -218,6 +282,99 @@ class Mapper {
       runs,
       ...common,
     };
+  }
+
+  /** What the map shows or speaks of running text, shortened; the whole is spoken. @returns false where nothing is to be shown. */
+  #addShortened(block: Block, i: number): boolean {
+    const { prose } = this.#plan;
+    const runs = blockRuns(block);
+    const text = runsText(runs);
+    const destination = destinationAt(this.#plan, i);
+    const density = prose.as === 'short' ? prose.density : undefined;
+    const chosen =
+      prose.as === 'short' ? (this.#chosen.get(i) ?? []) : [[firstSentence(text, this.#language).first] as Kept];
+    if (chosen.length === 0) {
+      if (destination === 'notes') return false;
+      this.#addNotes(block);
+      this.#destinations[i] = 'notes';
+      return true;
+    }
+    this.#contentSlide(block);
+    if (destination === 'slide') {
+      const shown = mergeRuns(
+        chosen.flatMap((kept, k): Runs => [
+          ...(k === 0 ? [] : plain(gap(chosen[k - 1]!, kept, text))),
+          ...keptRuns(runs, kept, density),
+        ]),
+      );
+      this.#slide!.content.push({
+        kind: 'text',
+        style: 'body',
+        id: `${block.id}/0`,
+        runs: shown,
+        blocks: [block.id],
+        kept: chosen.flat(),
+      });
+    } else {
+      const rank = BELOW_HEADINGS + (pointLevel(destination) ?? 1);
+      chosen.forEach((kept, k) => {
+        const level = this.#nesting.place(rank);
+        if (k === 0) this.#destinations[i] = `point${level}`;
+        const id = `${block.id}/${k}`;
+        this.#slide!.content.push({
+          kind: 'point',
+          level,
+          id,
+          runs: keptRuns(runs, kept, density),
+          blocks: [block.id],
+          kept,
+        });
+      });
+    }
+    if (prose.as === 'first') {
+      const { rest } = firstSentence(text, this.#language);
+      if (rest !== null) this.#speak(block, sliceRuns(runs, ...rest));
+    } else if (!isWhole(chosen.flat(), text)) this.#speak(block, runs);
+    this.#slide!.passages.push(block.id);
+    return true;
+  }
+
+  /** A list item without what can be trimmed of it; the whole is spoken. @returns false where nothing can. */
+  #addTrimmed(block: Block, i: number): boolean {
+    const level = pointLevel(destinationAt(this.#plan, i));
+    const runs = blockRuns(block);
+    const text = runsText(runs);
+    const { prose } = this.#plan;
+    if (level === undefined || prose.as !== 'short') return false;
+    const sentences = splitSentences(text, this.#language);
+    const shown = prose.density === 'sentence' || prose.density === 'words' ? sentences.slice(0, 1) : sentences;
+    const kept = shown.flatMap((range) => trimSentence(text, range, this.#language));
+    if (kept.length === 0 || isWhole(kept, text)) return false;
+    const placed = this.#nesting.place(BELOW_HEADINGS + level);
+    this.#destinations[i] = `point${placed}`;
+    this.#addContent(block, {
+      kind: 'point',
+      level: placed,
+      id: block.id,
+      runs: keptRuns(runs, kept, undefined),
+      blocks: [block.id],
+      kept,
+    });
+    this.#speak(block, runs);
+    return true;
+  }
+
+  /** Speaks words of a block that stands on the slide already. */
+  #speak(block: Block, runs: Runs): void {
+    this.#slide!.notes.push({
+      kind: 'paragraph',
+      depth: 0,
+      ordered: false,
+      id: block.id,
+      runs,
+      blocks: [block.id],
+      anchor: this.#slide!.content.at(-1)!.id,
+    });
   }
 
   #addContent(block: Block, content: Content): void {
@@ -290,6 +447,41 @@ class Mapper {
     const words = [runsText(first), ...blocks.map(blockText)].find((text) => text.trim() !== '');
     return plain(title ?? (words === undefined ? 'Untitled' : suggestTitle(words)));
   }
+}
+
+/** What stands between two sentences that were chosen: a mark where words between them were not. */
+function gap(before: Kept, after: Kept, text: string): string {
+  return text.slice(before.at(-1)![1], after[0]![0]).trim() === '' ? ' ' : ' … ';
+}
+
+/** Whether ranges leave nothing of a text but white space. */
+function isWhole(kept: Kept, text: string): boolean {
+  let at = 0;
+  for (const [from, to] of kept) {
+    if (text.slice(at, from).trim() !== '') return false;
+    at = to;
+  }
+  return text.slice(at).trim() === '';
+}
+
+const sameProse = (a: Prose, b: Prose): boolean =>
+  a === b || (a.as === b.as && (a.as !== 'short' || (b.as === 'short' && a.density === b.density)));
+
+const languages = new WeakMap<DocumentModel, Language>();
+
+export function documentLanguage(document: DocumentModel): Language {
+  let language = languages.get(document);
+  if (language === undefined) {
+    language = languageOf(
+      document.language,
+      (function* () {
+        for (const block of document.blocks)
+          if (block.kind === 'paragraph' || block.kind === 'listItem') yield blockText(block);
+      })(),
+    );
+    languages.set(document, language);
+  }
+  return language;
 }
 
 function ownReason(block: Block): LeftOut['reason'] {

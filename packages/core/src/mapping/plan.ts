@@ -1,6 +1,14 @@
 /** Decides for every block where it goes: by the author's mark, else by the rule for its role, else by the map. */
-import { DESTINATIONS, TEXT_KINDS, type Destination, type LevelMap } from '../deck/index.ts';
-import { blockIndex, findTitle, type Block, type DocumentModel } from '../document/index.ts';
+import {
+  DESTINATIONS,
+  TEXT_KINDS,
+  WHOLE,
+  type Destination,
+  type LevelMap,
+  type Prose,
+  type TextKind,
+} from '../deck/index.ts';
+import { blockIndex, branchEnd, findTitle, type Block, type DocumentModel } from '../document/index.ts';
 import { textKindOf } from './text-kind.ts';
 
 /** What the author decided for single blocks, over the map. */
@@ -10,9 +18,28 @@ export interface Overrides {
   readonly cuts: ReadonlySet<string>;
   /** Titles that go on with the slide before them, as its points. */
   readonly joins: ReadonlySet<string>;
+  /** In the order in which they were made; a later one goes over an earlier one. */
+  readonly branches: readonly BranchRule[];
+  readonly prose: Prose;
+  /** Whether the document's title makes a cover. */
+  readonly cover: boolean;
 }
 
-export const NO_OVERRIDES: Overrides = { turned: new Map(), cuts: new Set(), joins: new Set() };
+/** Below one heading, a kind of text goes elsewhere than the map says. */
+export interface BranchRule {
+  readonly block: string;
+  readonly text: TextKind;
+  readonly to: Destination;
+}
+
+export const NO_OVERRIDES: Overrides = {
+  turned: new Map(),
+  cuts: new Set(),
+  joins: new Set(),
+  branches: [],
+  prose: WHOLE,
+  cover: true,
+};
 
 const DESTINATION = 15;
 const TURNED = 16;
@@ -22,6 +49,7 @@ const JOINED = 64;
 /** A number for each block, so that two plans can be compared without looking at the blocks. */
 export interface Plan {
   readonly codes: Uint8Array;
+  readonly prose: Prose;
 }
 
 export const destinationAt = ({ codes }: Plan, i: number): Destination => DESTINATIONS[codes[i]! & DESTINATION]!;
@@ -33,19 +61,27 @@ export const joinedAt = ({ codes }: Plan, i: number): boolean => (codes[i]! & JO
 const ROLES = { out: TEXT_KINDS.length, onSlide: TEXT_KINDS.length + 1, title: TEXT_KINDS.length + 2 } as const;
 const ordinal = (destination: Destination): number => DESTINATIONS.indexOf(destination);
 
-export function makePlan(document: DocumentModel, map: LevelMap, { turned, cuts, joins }: Overrides): Plan {
+export function makePlan(document: DocumentModel, map: LevelMap, overrides: Overrides): Plan {
+  const { turned, cuts, joins, branches, prose, cover } = overrides;
   const rows = rowsOf(document);
-  const table = [...TEXT_KINDS.map((kind) => ordinal(map[kind])), ordinal('out'), ordinal('slide'), ordinal('title')];
+  const ofTitle: readonly Destination[] = cover ? ['slide', 'title'] : ['out', 'out'];
+  const table = [...TEXT_KINDS.map((kind) => map[kind]), 'out' as const, ...ofTitle].map(ordinal);
   const codes = new Uint8Array(rows.length);
   for (let i = 0; i < rows.length; i++) codes[i] = table[rows[i]!]!;
   const { places } = blockIndex(document);
+  for (const { block, text, to } of branches) {
+    const row = TEXT_KINDS.indexOf(text);
+    const from = places.get(block);
+    if (from === undefined) continue;
+    for (let i = from; i < branchEnd(document.blocks, from); i++) if (rows[i] === row) codes[i] = ordinal(to);
+  }
   for (const [block, to] of turned) {
     const place = places.get(block);
     if (place !== undefined) codes[place] = possible(document.blocks[place]!, ordinal(to)) | TURNED;
   }
   for (const block of cuts) if (places.has(block)) codes[places.get(block)!]! |= CUT;
   for (const block of joins) if (places.has(block)) codes[places.get(block)!]! |= JOINED;
-  return { codes };
+  return { codes, prose };
 }
 
 /** A table or a picture on a slide is itself, whatever else was asked. */

@@ -1,34 +1,68 @@
 /** Ready-made level maps, laid onto the heading levels that a document uses. */
-import type { Destination, LevelMap, TextKind } from '../deck/index.ts';
+import { WHOLE, type Destination, type LevelMap, type Prose, type TextKind } from '../deck/index.ts';
 import { findTitle, headingLevels, type DocumentModel } from '../document/index.ts';
 
-export const PRESET_NAMES = ['talk', 'reading'] as const;
+export const PRESET_NAMES = ['talk', 'reading', 'briefing', 'lesson', 'decision', 'prompter'] as const;
 export type PresetName = (typeof PRESET_NAMES)[number];
 
-const point = (level: number): Destination => `point${Math.min(Math.max(level, 1), 5)}` as Destination;
+/** Where each kind of text goes, and what becomes of running text. */
+export interface MapRecipe {
+  readonly map: LevelMap;
+  readonly prose: Prose;
+}
+
+export interface Design {
+  /** The highest of three or more heading levels open sections. */
+  readonly sections: boolean;
+  /** Points deeper than this are spoken. */
+  readonly deepest: number;
+  readonly body: Destination;
+  readonly quote: Destination;
+  readonly prose: Prose;
+}
+
+export const DESIGNS: Readonly<Record<PresetName, Design>> = {
+  /** Slides to speak to: the highest headings are titles, body text is spoken. */
+  talk: { sections: false, deepest: 5, body: 'notes', quote: 'slide', prose: WHOLE },
+  /** Slides to be read without a speaker: body text stands on them. */
+  reading: { sections: true, deepest: 5, body: 'slide', quote: 'slide', prose: WHOLE },
+  /** A few minutes: titles and their first points. */
+  briefing: { sections: false, deepest: 1, body: 'notes', quote: 'notes', prose: WHOLE },
+  /** A lesson or a course: sections, and the first sentence of each paragraph as a point. */
+  lesson: { sections: true, deepest: 5, body: 'notes', quote: 'slide', prose: { as: 'first' } },
+  /** A paper put before people who decide: half of the text, the sentences that carry most. */
+  decision: { sections: false, deepest: 3, body: 'notes', quote: 'notes', prose: { as: 'short', density: 'third' } },
+  /** Key words to hold on to while speaking freely. */
+  prompter: { sections: false, deepest: 2, body: 'notes', quote: 'notes', prose: { as: 'short', density: 'words' } },
+};
+
+const point = (level: number, deepest: number): Destination =>
+  level > deepest ? 'notes' : (`point${Math.min(Math.max(level, 1), 5)}` as Destination);
+
+export const presetMap = (name: PresetName, document: DocumentModel): LevelMap => presetRecipe(name, document).map;
+
+export function presetRecipe(name: PresetName, document: DocumentModel): MapRecipe {
+  const { sections, prose } = DESIGNS[name];
+  const levels = headingLevels(document.blocks, findTitle(document.blocks));
+  return { map: layOut(levels, sections && levels.length >= 3 ? 1 : 0, DESIGNS[name]), prose };
+}
 
 /**
- * @param name `talk`: the highest headings are titles, body text is spoken. `reading`: the highest of three or more
- * heading levels open sections, body text stands on the slides.
+ * Lays a map on heading levels.
+ * @param sections How many of the highest levels open sections; the next gives titles.
  */
-export function presetMap(name: PresetName, document: DocumentModel): LevelMap {
-  const levels = headingLevels(document.blocks, findTitle(document.blocks));
-  const sections = name === 'reading' && levels.length >= 3 ? 1 : 0;
+export function layOut(
+  levels: readonly number[],
+  sections: number,
+  { deepest, body, quote }: Pick<Design, 'deepest' | 'body' | 'quote'>,
+): LevelMap {
   const map = {} as Record<TextKind, Destination>;
   for (let level = 1; level <= 6; level++) {
     // Levels not in use take the place they would have if they came up.
     const rank = levels.filter((used) => used < level).length - sections;
-    map[`heading${level}` as TextKind] = rank < 0 ? 'section' : rank === 0 ? 'title' : point(rank);
+    map[`heading${level}` as TextKind] = rank < 0 ? 'section' : rank === 0 ? 'title' : point(rank, deepest);
   }
   const headingPoints = Math.max(0, levels.length - sections - 1);
-  for (let depth = 1; depth <= 5; depth++) map[`list${depth}` as TextKind] = point(depth + headingPoints);
-  return {
-    ...map,
-    body: name === 'talk' ? 'notes' : 'slide',
-    table: 'slide',
-    picture: 'slide',
-    quote: 'slide',
-    code: 'slide',
-    footnote: 'notes',
-  };
+  for (let depth = 1; depth <= 5; depth++) map[`list${depth}` as TextKind] = point(depth + headingPoints, deepest);
+  return { ...map, body, table: 'slide', picture: 'slide', quote, code: 'slide', footnote: 'notes' };
 }

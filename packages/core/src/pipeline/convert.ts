@@ -4,13 +4,29 @@ import type { Deck, LevelMap, Slide } from '../deck/index.ts';
 import type { DocumentModel } from '../document/index.ts';
 import { isStructureChange, restructure, type Restructured, type StructureChange } from '../structure/index.ts';
 import { layOutSlide, type Page } from '../layout/index.ts';
-import { makeLedger, mapDocument, presetMap, PRESET_NAMES, type Ledger, type PresetName } from '../mapping/index.ts';
+import {
+  documentLanguage,
+  fillMatter,
+  makeLedger,
+  mapDocument,
+  presetMap,
+  PRESET_NAMES,
+  withMatter,
+  type Ledger,
+  type Overrides,
+  type PresetName,
+} from '../mapping/index.ts';
+import { relieve, type ReliefOptions } from './relieve.ts';
 import { DEFAULT_THEME, themeNamed, type Theme } from '../theme/index.ts';
 
 export interface Converted {
   /** The document as the author's changes of structure and text left it. */
   readonly document: DocumentModel;
   readonly deck: Deck;
+  /** The slides as map and edits made them, before the rule for full slides. */
+  readonly unrelieved: readonly Slide[];
+  /** Slides in the order in which the map made them. */
+  readonly mapped: readonly Slide[];
   readonly pages: readonly Page[];
   readonly ledger: Ledger;
   readonly unplaced: readonly Unplaced[];
@@ -33,15 +49,21 @@ export function convert(original: DocumentModel, log: readonly Edit[], previous?
   const { document, unplaced: unplacedChanges } = structured(original, edits.filter(isStructureChange));
   const decisions = decide(edits);
   const map = chosenMap(document, decisions);
-  const mapped = mapDocument(document, map, decisions.breaks ? withBreaks(document, decisions) : decisions);
-  const { deck: fresh, unplaced } = replay(mapped, edits, blockIds(document));
-  const deck = previous === undefined ? fresh : { ...fresh, slides: keepIdentity(previous.deck.slides, fresh.slides) };
+  const mapped = withMatter(mapDocument(document, map, overridesOf(document, decisions)), document, decisions.matter);
+  const { deck: replayed, unplaced } = replay(mapped, edits, blockIds(document));
   const theme = themeNamed(decisions.theme) ?? DEFAULT_THEME;
   const pictures = pictureMap(document);
-  const pages = deck.slides.flatMap((slide) => pagesOf(slide, theme, decisions.full, pictures));
+  const options = { theme, full: decisions.full, pictures, language: documentLanguage(document) };
+  const kept = previous === undefined ? replayed.slides : keepIdentity(previous.unrelieved, replayed.slides);
+  const relieved = fillMatter({ ...replayed, slides: kept.map((slide) => relieve(slide, options)) }, document);
+  const deck =
+    previous === undefined ? relieved : { ...relieved, slides: keepIdentity(previous.deck.slides, relieved.slides) };
+  const pages = deck.slides.flatMap((slide) => pagesOf(slide, options));
   return {
     document,
     deck,
+    unrelieved: kept,
+    mapped: mapped.slides,
     pages,
     ledger: makeLedger(document, deck),
     unplaced: [...unplacedChanges.map((edit): Unplaced => ({ edit, reason: 'block-gone' })), ...unplaced],
@@ -67,10 +89,18 @@ function structured(original: DocumentModel, changes: readonly StructureChange[]
   return result;
 }
 
-const withBreaks = (document: DocumentModel, decisions: Decisions): Decisions => ({
-  ...decisions,
-  cuts: new Set([...decisions.cuts, ...document.blocks.filter(({ kind }) => kind === 'break').map(({ id }) => id)]),
-});
+function overridesOf(document: DocumentModel, decisions: Decisions): Overrides {
+  const { turned, cuts, joins, branches, prose, matter, breaks } = decisions;
+  const separators = breaks ? document.blocks.filter(({ kind }) => kind === 'break').map(({ id }) => id) : [];
+  return {
+    turned,
+    cuts: separators.length === 0 ? cuts : new Set([...cuts, ...separators]),
+    joins,
+    branches,
+    prose,
+    cover: matter.get('cover') ?? true,
+  };
+}
 
 /** The author's own map; a ready-made one is laid on the levels that the document has now. */
 function chosenMap(document: DocumentModel, { map }: Decisions): LevelMap {
@@ -106,17 +136,13 @@ function pictureMap(document: DocumentModel) {
 }
 
 const laidOut = new WeakMap<Slide, Map<string, readonly Page[]>>();
-function pagesOf(
-  slide: Slide,
-  theme: Theme,
-  full: Decisions['full'],
-  pictures: ReturnType<typeof pictureMap>,
-): readonly Page[] {
+
+function pagesOf(slide: Slide, options: ReliefOptions): readonly Page[] {
   let known = laidOut.get(slide);
   if (known === undefined) laidOut.set(slide, (known = new Map()));
-  const key = `${theme.name} ${full}`;
+  const key = `${options.theme.name} ${options.full}`;
   let pages = known.get(key);
-  if (pages === undefined) known.set(key, (pages = layOutSlide(slide, { theme, full, pictures })));
+  if (pages === undefined) known.set(key, (pages = layOutSlide(slide, options)));
   return pages;
 }
 

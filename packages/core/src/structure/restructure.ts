@@ -1,5 +1,13 @@
 /** Lays changes of structure over a document, oldest first. A change none of whose blocks is there is told, never dropped. */
-import { blockRuns, blockText, findTitle, type Block, type BlockId, type DocumentModel } from '../document/index.ts';
+import {
+  blockRuns,
+  blockText,
+  branchEnd,
+  findTitle,
+  type Block,
+  type BlockId,
+  type DocumentModel,
+} from '../document/index.ts';
 import type { Picture } from '../content/index.ts';
 import { writtenPictures, type Shape, type StructureChange } from './change.ts';
 
@@ -159,13 +167,5 @@ function write(
 /** The branch of a heading: itself and all that stands below it. For anything else, the block alone. */
 export function branchOf(blocks: readonly Block[], id: BlockId): readonly Block[] {
   const from = blocks.findIndex((block) => block.id === id);
-  const first = blocks[from];
-  if (first === undefined) return [];
-  if (first.kind !== 'heading') return [first];
-  let to = from + 1;
-  for (; to < blocks.length; to++) {
-    const block = blocks[to]!;
-    if (block.kind === 'heading' && block.left === undefined && block.level <= first.level) break;
-  }
-  return blocks.slice(from, to);
+  return from < 0 ? [] : blocks.slice(from, branchEnd(blocks, from));
 }

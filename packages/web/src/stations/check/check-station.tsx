@@ -72,6 +72,7 @@ const UNPLACED: Readonly<Record<Unplaced['reason'], string>> = {
   'part-gone': 'its text is not on a slide any more',
   'notes-gone': 'its notes are not there any more',
   'block-gone': 'its passage is not in the document',
+  'no-room': 'a cover or an opener has no room for it',
 };
 
 export function CheckStation() {

@@ -1,0 +1,166 @@
+/** The slides while edits are laid over them: their order, what was taken out, and which slide has which part. */
+import type {
+  Content,
+  Deck,
+  LeftOut,
+  PartId,
+  PointLevel,
+  RemovedSlide,
+  Slide,
+  SlideId,
+  SourceId,
+} from '../deck/index.ts';
+
+export class Desk {
+  readonly slides: Map<SlideId, Slide>;
+  order: SlideId[];
+  readonly leftOut: LeftOut[] = [];
+  /** The slide before which each removed one stood. */
+  readonly #removed = new Map<SlideId, SlideId | null>();
+  readonly #deck: Deck;
+  #slideOfPart: Map<PartId, SlideId> | undefined;
+  #touched = false;
+  #moved = false;
+
+  constructor(deck: Deck) {
+    this.#deck = deck;
+    this.slides = new Map(deck.slides.map((slide) => [slide.id, slide]));
+    this.order = deck.slides.map(({ id }) => id);
+  }
+
+  put(slide: Slide): void {
+    this.slides.set(slide.id, slide);
+    this.#touched = true;
+  }
+
+  /** The slide that a part or a note stands on. Ids of points come before those of notes. */
+  slideOf(part: PartId): Slide | undefined {
+    if (this.#slideOfPart === undefined) {
+      const places = (this.#slideOfPart = new Map());
+      for (const slide of this.slides.values()) for (const note of slide.notes) places.set(note.id, slide.id);
+      for (const slide of this.slides.values()) for (const one of slide.content) places.set(one.id, slide.id);
+    }
+    const id = this.#slideOfPart.get(part);
+    return id === undefined ? undefined : this.slides.get(id);
+  }
+
+  /** Parts are somewhere else now. */
+  settle(slide: Slide): void {
+    this.put({ ...slide, content: nested(slide.content) });
+    if (this.#slideOfPart === undefined) return;
+    for (const note of slide.notes) this.#slideOfPart.set(note.id, slide.id);
+    for (const part of slide.content) this.#slideOfPart.set(part.id, slide.id);
+  }
+
+  leaveOut(blocks: readonly SourceId[]): void {
+    this.leftOut.push(...blocks.map((block): LeftOut => ({ block, reason: 'removed' })));
+  }
+
+  insert(slide: Slide, after: SlideId | null): void {
+    this.settle(slide);
+    this.order.splice(after === null ? 0 : this.order.indexOf(after) + 1, 0, slide.id);
+    this.#moved = true;
+  }
+
+  move(slides: readonly SlideId[], before: SlideId | null): void {
+    const moved = new Set(slides);
+    const taken = this.order.filter((id) => moved.has(id));
+    const rest = this.order.filter((id) => !moved.has(id));
+    const at = before === null ? rest.length : rest.indexOf(before);
+    if (at >= 0) rest.splice(at, 0, ...taken);
+    this.order = at >= 0 ? rest : this.order;
+    this.#moved = this.#touched = true;
+  }
+
+  remove(slides: readonly SlideId[]): void {
+    const gone = new Set(slides);
+    let before: SlideId | null = null;
+    for (const id of this.order.toReversed()) {
+      if (gone.has(id)) this.#removed.set(id, before);
+      else before = id;
+    }
+    this.order = this.order.filter((id) => !gone.has(id));
+    this.#moved = this.#touched = true;
+  }
+
+  isRemoved(slide: SlideId): boolean {
+    return this.#removed.has(slide);
+  }
+
+  restore(slides: readonly SlideId[]): void {
+    for (const id of slides) {
+      const before = this.#standing(this.#removed.get(id) ?? null);
+      this.#removed.delete(id);
+      const at = before === null ? this.order.length : this.order.indexOf(before);
+      this.order.splice(at, 0, id);
+    }
+    this.#moved = this.#touched = true;
+  }
+
+  /** A slide that went on another: it is no more. */
+  forget(slide: SlideId): void {
+    this.order = this.order.filter((id) => id !== slide);
+    this.slides.delete(slide);
+    this.#moved = this.#touched = true;
+  }
+
+  /** The deck as it lies on the desk now. */
+  deck(): Deck {
+    if (!this.#touched) return this.#deck;
+    const slides = this.#withoutBlank(this.order.map((id) => this.slides.get(id)!));
+    const removed = [...this.#removed].map(([id, before]): RemovedSlide => ({
+      slide: this.slides.get(id)!,
+      before: this.#standing(before),
+    }));
+    for (const { slide } of removed)
+      for (const part of [slide.title, ...slide.content, ...slide.notes]) this.leaveOut(part.blocks);
+    return {
+      ...this.#deck,
+      slides: this.#moved ? inSections(slides) : slides,
+      removed,
+      leftOut: [...this.#deck.leftOut, ...this.leftOut],
+    };
+  }
+
+  #standing(slide: SlideId | null): SlideId | null {
+    let standing = slide;
+    while (standing !== null && this.#removed.has(standing)) standing = this.#removed.get(standing)!;
+    return standing !== null && this.order.includes(standing) ? standing : null;
+  }
+
+  /** A slide that only repeated a title and has lost all that stood on it is no more; its passages stand with the one before it. */
+  #withoutBlank(slides: readonly Slide[]): readonly Slide[] {
+    const kept: Slide[] = [];
+    for (const slide of slides) {
+      const last = kept.at(-1);
+      const blank = slide.continues && slide.content.length === 0 && slide.notes.length === 0;
+      if (!blank || last === undefined) kept.push(slide);
+      else if (slide.passages.length > 0)
+        kept[kept.length - 1] = { ...last, passages: [...last.passages, ...slide.passages] };
+    }
+    return kept;
+  }
+}
+
+/** No level is skipped, whatever was moved. */
+export function nested(content: readonly Content[]): readonly Content[] {
+  let above = 0;
+  let changed = false;
+  const result = content.map((part) => {
+    if (part.kind !== 'point') return part;
+    const level = Math.min(part.level, above + 1) as PointLevel;
+    above = level;
+    if (level === part.level) return part;
+    changed = true;
+    return { ...part, level };
+  });
+  return changed ? result : content;
+}
+
+function inSections(slides: readonly Slide[]): readonly Slide[] {
+  let section: string | null = null;
+  return slides.map((slide) => {
+    if (slide.kind === 'section') section = slide.title.runs.map(({ text }) => text).join('');
+    return slide.section === section ? slide : { ...slide, section };
+  });
+}

@@ -1,0 +1,246 @@
+/** Work on slides: what each edit does, and that nothing is lost by any row of them. */
+import { describe, expect, test } from '@jest/globals';
+import { runsText, plain } from '../content/index.ts';
+import type { Deck, SlideId } from '../deck/index.ts';
+import { documentWords, type DocumentModel } from '../document/index.ts';
+import { makeLedger, mapDocument, presetMap } from '../mapping/index.ts';
+import { doc, h, li, p, picture, random, randomDocument, table } from '../test/build.ts';
+import { randomSlideEdit } from '../test/random-edits.ts';
+import type { Edit } from './edit.ts';
+import { replay } from './replay.ts';
+
+const mill = doc(
+  h(1, 'Tide'),
+  li('spring'),
+  p('The spring tide lasts five hours.'),
+  li('head', 2),
+  li('neap'),
+  h(1, 'Gates'),
+  li('north'),
+  p('The north gate is seized.'),
+  li('south'),
+  h(1, 'Roof'),
+  p('Slates.'),
+);
+const made = (document: DocumentModel): Deck => mapDocument(document, presetMap('talk', document));
+const ids = (document: DocumentModel): ReadonlySet<string> => new Set(document.blocks.map(({ id }) => id));
+const deck = made(mill);
+const slideNamed = (title: string): SlideId => deck.slides.find((slide) => runsText(slide.title.runs) === title)!.id;
+const partNamed = (text: string): string =>
+  deck.slides
+    .flatMap((slide) => [...slide.content, ...slide.notes])
+    .find((part) => 'runs' in part && runsText(part.runs) === text)!.id;
+const [tide, gates, roof] = ['Tide', 'Gates', 'Roof'].map(slideNamed) as [SlideId, SlideId, SlideId];
+
+/** `Tide: 1 spring, 2 head | said`, a line for each slide. */
+const short = (some: Deck): readonly string[] =>
+  some.slides.map((slide) => {
+    const content = slide.content.map((part) =>
+      'runs' in part ? `${'level' in part ? part.level : 't'} ${runsText(part.runs)}` : part.kind,
+    );
+    const notes = slide.notes.map((note) => runsText(note.runs));
+    return `${slide.hidden ? '(hidden) ' : ''}${runsText(slide.title.runs)}: ${content.join(', ')}${notes.length > 0 ? ` | ${notes.join(' / ')}` : ''}`;
+  });
+const after = (...edits: readonly Edit[]): Deck => {
+  const { deck: result, unplaced } = replay(deck, edits, ids(mill));
+  expect(unplaced).toEqual([]);
+  expect(makeLedger(mill, result)).toMatchObject({ lost: 0, document: documentWords(mill) });
+  return result;
+};
+const TIDE = 'Tide: 1 spring, 2 head, 1 neap | The spring tide lasts five hours.';
+const GATES = 'Gates: 1 north, 1 south | The north gate is seized.';
+const ROOF = 'Roof:  | Slates.';
+
+test('the deck that the edits are made on', () => expect(short(deck)).toEqual([TIDE, GATES, ROOF]));
+
+describe('slides', () => {
+  test('are put before another one, or at the end, in their own order', () => {
+    expect(short(after({ kind: 'order', slides: [roof, gates], before: tide }))).toEqual([GATES, ROOF, TIDE]);
+    expect(short(after({ kind: 'order', slides: [tide], before: null }))).toEqual([GATES, ROOF, TIDE]);
+  });
+  test('are taken out, told as left out, and brought back to where they stood', () => {
+    const without = after({ kind: 'remove', slides: [tide, gates] });
+    expect(short(without)).toEqual([ROOF]);
+    expect(without.removed.map(({ slide, before }) => [slide.id, before])).toEqual(
+      expect.arrayContaining([
+        [tide, roof],
+        [gates, roof],
+      ]),
+    );
+    expect(makeLedger(mill, without).leftOut).toBeGreaterThan(8);
+    expect(short(after({ kind: 'remove', slides: [tide, gates] }, { kind: 'restore', slides: [gates] }))).toEqual([
+      GATES,
+      ROOF,
+    ]);
+    expect(
+      short(
+        after(
+          { kind: 'remove', slides: [gates] },
+          { kind: 'remove', slides: [roof] },
+          { kind: 'restore', slides: [gates, roof] },
+        ),
+      ),
+    ).toEqual([TIDE, GATES, ROOF]);
+  });
+  test('keep what was written on them while they are out', () => {
+    const edits: Edit[] = [
+      { kind: 'remove', slides: [gates] },
+      { kind: 'retitle', slide: gates, runs: plain('Sluices') },
+    ];
+    expect(short(after(...edits))).toEqual([TIDE, ROOF]);
+    expect(short(after(...edits, { kind: 'restore', slides: [gates] }))[1]).toMatch(/^Sluices/);
+  });
+  test('are hidden and shown', () => {
+    expect(short(after({ kind: 'hide', slides: [gates], hidden: true }))[1]).toBe(`(hidden) ${GATES}`);
+    expect(
+      after({ kind: 'hide', slides: [gates], hidden: true }, { kind: 'hide', slides: [gates], hidden: false }),
+    ).toEqual(deck);
+  });
+  test('are copied, and the copy is worked on by itself', () => {
+    const copy = 'copy' as SlideId;
+    const north = partNamed('north');
+    expect(
+      short(
+        after(
+          { kind: 'duplicate', slide: gates, as: copy },
+          { kind: 'reword', part: `copy:${north}`, runs: plain('left') },
+        ),
+      ),
+    ).toEqual([TIDE, GATES, 'Gates: 1 left, 1 south | The north gate is seized.', ROOF]);
+  });
+  test('of one’s own are added with a title, and points on them', () => {
+    const own = 'own' as SlideId;
+    expect(
+      short(
+        after(
+          { kind: 'add', slide: own, after: null, title: plain('Welcome') },
+          { kind: 'insert', slide: own, part: 'x', after: null, level: 2, runs: plain('first') },
+          { kind: 'insert', slide: own, part: 'y', after: 'x', level: 2, runs: plain('second') },
+        ),
+      )[0],
+    ).toBe('Welcome: 1 first, 2 second');
+  });
+  test('are parted and go on another, whatever they are', () => {
+    expect(
+      short(after({ kind: 'split', slide: tide, part: partNamed('neap'), as: 'new' as SlideId })).slice(0, 2),
+    ).toEqual(['Tide: 1 spring, 2 head | The spring tide lasts five hours.', 'Tide: 1 neap']);
+    expect(short(after({ kind: 'merge', slide: gates, into: tide }))).toEqual([
+      'Tide: 1 spring, 2 head, 1 neap, 1 Gates, 2 north, 2 south | The spring tide lasts five hours. / The north gate is seized.',
+      ROOF,
+    ]);
+  });
+});
+
+describe('parts', () => {
+  test('go to another slide with what explains them and with their passages', () => {
+    const result = after({ kind: 'carry', parts: [partNamed('north')], to: tide, before: partNamed('neap') });
+    expect(short(result)).toEqual([
+      'Tide: 1 spring, 2 head, 1 north, 1 neap | The spring tide lasts five hours. / The north gate is seized.',
+      'Gates: 1 south',
+      ROOF,
+    ]);
+    const passages = result.slides.map((slide) =>
+      slide.passages.map((id) => mill.blocks.findIndex((block) => block.id === id)),
+    );
+    expect(passages).toEqual([
+      [0, 1, 2, 3, 6, 7, 4],
+      [5, 8],
+      [9, 10],
+    ]);
+  });
+  test('change their place on their slide', () => {
+    expect(
+      short(after({ kind: 'carry', parts: [partNamed('south')], to: gates, before: partNamed('north') }))[1],
+    ).toMatch(/^Gates: 1 south, 1 north/);
+  });
+  test('that are spoken go to another slide too', () => {
+    expect(short(after({ kind: 'carry', parts: [partNamed('Slates.')], to: gates, before: null })).slice(1)).toEqual([
+      `${GATES} / Slates.`,
+      'Roof: ',
+    ]);
+  });
+  test('go in and out, and no level is skipped', () => {
+    expect(short(after({ kind: 'level', parts: [partNamed('neap')], by: 1 }))[0]).toMatch(
+      /^Tide: 1 spring, 2 head, 2 neap/,
+    );
+    expect(short(after({ kind: 'level', parts: [partNamed('spring')], by: 3 }))[0]).toMatch(/^Tide: 1 spring/);
+    expect(short(after({ kind: 'level', parts: [partNamed('head')], by: -1 }))[0]).toMatch(/^Tide: 1 spring, 1 head/);
+  });
+  test('are spoken instead, in their place among the notes', () => {
+    expect(short(after({ kind: 'speak', parts: [partNamed('spring'), partNamed('head')] }))[0]).toBe(
+      'Tide: 1 neap | spring / The spring tide lasts five hours. / head',
+    );
+  });
+  test('of a cover or an opener are refused and told', () => {
+    const sectioned = doc(h(1, 'A'), h(2, 'B'), li('x'));
+    const some = mapDocument(sectioned, { ...presetMap('talk', sectioned), heading1: 'section', heading2: 'title' });
+    const edit: Edit = { kind: 'carry', parts: [some.slides[1]!.content[0]!.id], to: some.slides[0]!.id, before: null };
+    expect(replay(some, [edit], ids(sectioned))).toEqual({ deck: some, unplaced: [{ edit, reason: 'no-room' }] });
+  });
+});
+
+test('a slide that only repeated a title is no more when all has left it', () => {
+  const document = doc(h(1, 'T'), li('a'), li('b'));
+  const cut = mapDocument(document, presetMap('talk', document), {
+    turned: new Map(),
+    cuts: new Set([document.blocks[2]!.id]),
+    joins: new Set(),
+    branches: [],
+    prose: { as: 'whole' },
+    cover: true,
+  });
+  expect(cut.slides).toHaveLength(2);
+  const { deck: result } = replay(
+    cut,
+    [{ kind: 'carry', parts: [cut.slides[1]!.content[0]!.id], to: cut.slides[0]!.id, before: null }],
+    ids(document),
+  );
+  expect(short(result)).toEqual(['T: 1 a, 1 b']);
+  expect(result.slides[0]!.passages).toHaveLength(3);
+});
+
+test.each([
+  { kind: 'remove', slides: ['x' as SlideId] },
+  { kind: 'order', slides: ['x' as SlideId], before: null },
+  { kind: 'merge', slide: 'x' as SlideId, into: tide },
+  { kind: 'level', parts: ['x'], by: 1 },
+  { kind: 'speak', parts: ['x'] },
+  { kind: 'carry', parts: ['x'], to: tide, before: null },
+  { kind: 'branch', block: 'x', text: 'body', to: 'slide' },
+] satisfies Edit[])('an edit without a target is told: %j', (edit) => {
+  const { deck: result, unplaced } = replay(deck, [edit], ids(mill));
+  expect(unplaced.map((one) => one.edit)).toEqual([edit]);
+  expect(short(result)).toEqual(short(deck));
+});
+
+test('any row of edits on any deck loses no word and skips no level', () => {
+  for (let seed = 1; seed <= 60; seed++) {
+    const next = random(seed);
+    const document =
+      seed % 5 === 0
+        ? doc(h(1, 'A'), picture('a', 'alt text'), table([['x', 'y']]), li('z'))
+        : randomDocument(next, 40);
+    const base = made(document);
+    if (base.slides.length === 0) continue;
+    const edits: Edit[] = [];
+    let result = base;
+    for (let i = 0; i < 25 && result.slides.length > 0; i++) {
+      edits.push(randomSlideEdit(next, result, i));
+      result = replay(base, edits, ids(document)).deck;
+      const ledger = makeLedger(document, result);
+      expect([seed, i, edits.at(-1), ledger.lost]).toEqual([seed, i, edits.at(-1), 0]);
+      const seen = new Set<string>();
+      for (const slide of result.slides) {
+        expect(runsText(slide.title.runs)).not.toBe('');
+        let above = 0;
+        for (const part of slide.content) {
+          expect([seed, i, part.id, seen.has(part.id)]).toEqual([seed, i, part.id, false]);
+          seen.add(part.id);
+          if (part.kind !== 'point') continue;
+          expect(part.level).toBeLessThanOrEqual(above + 1);
+          above = part.level;
+        }
+      }
+    }
+  }
+});

@@ -1,0 +1,226 @@
+/**
+ * Front and back matter: an agenda, key points, sources. Their slides are put into the deck empty, so that the author's edits find
+ * them; what stands on them is made last, of the slides as they then are.
+ */
+import { plain, runsText, type Run, type Runs } from '../content/index.ts';
+import type { Content, Deck, MatterKind, Point, Slide, SlideId } from '../deck/index.ts';
+import { blockRuns, findTitle, type DocumentModel } from '../document/index.ts';
+import { marginal, vectorsOf, worths, type Language } from '../shorten/index.ts';
+import { documentLanguage, suggestTitle } from './map-document.ts';
+
+/** What was asked for or sent away; a kind that is absent is as usual: a cover where the document has a title, nothing else. */
+export type MatterWishes = ReadonlyMap<MatterKind, boolean>;
+
+type Made = Exclude<MatterKind, 'cover'>;
+
+const TITLES: Readonly<Record<Language, Readonly<Record<Made, string>>>> = {
+  en: { agenda: 'Agenda', 'key-points': 'Key points', sources: 'Sources and links' },
+  de: { agenda: 'Ablauf', 'key-points': 'Das Wichtigste', sources: 'Quellen und Verweise' },
+  fr: { agenda: 'Au programme', 'key-points': 'Points clés', sources: 'Sources et liens' },
+  es: { agenda: 'Contenido', 'key-points': 'Puntos clave', sources: 'Fuentes y enlaces' },
+  it: { agenda: 'Programma', 'key-points': 'Punti chiave', sources: 'Fonti e collegamenti' },
+  pt: { agenda: 'Programa', 'key-points': 'Pontos principais', sources: 'Fontes e ligações' },
+  nl: { agenda: 'Programma', 'key-points': 'Kernpunten', sources: 'Bronnen en links' },
+  und: { agenda: 'Agenda', 'key-points': 'Key points', sources: 'Sources and links' },
+};
+
+const slideId = (matter: MatterKind): SlideId => `m-${matter}` as SlideId;
+
+/** Puts the slides that were asked for in their places. */
+export function withMatter(deck: Deck, document: DocumentModel, wishes: MatterWishes): Deck {
+  if (![...wishes.values()].includes(true) || deck.slides.length === 0) return deck;
+  const titles = TITLES[documentLanguage(document)];
+  const make = (matter: Made): readonly Slide[] =>
+    wishes.get(matter) === true ? [matterSlide(matter, plain(titles[matter]))] : [];
+  const covered = deck.slides[0]!.kind === 'cover';
+  const cover =
+    wishes.get('cover') === true && !covered
+      ? [{ ...matterSlide('cover', coverTitle(document)), kind: 'cover' as const }]
+      : [];
+  const front = covered ? 1 : 0;
+  return {
+    ...deck,
+    slides: [
+      ...cover,
+      ...deck.slides.slice(0, front),
+      ...make('agenda'),
+      ...deck.slides.slice(front),
+      ...make('key-points'),
+      ...make('sources'),
+    ],
+  };
+}
+
+const matterSlide = (matter: MatterKind, title: Runs): Slide => ({
+  id: slideId(matter),
+  kind: 'content',
+  matter,
+  title: { runs: title, blocks: [] },
+  content: [],
+  notes: [],
+  section: null,
+  continues: false,
+  passages: [],
+});
+
+/** The title of the file, else the first words of the document. */
+function coverTitle(document: DocumentModel): Runs {
+  const title = findTitle(document.blocks);
+  const words = document.title ?? (title === undefined ? undefined : runsText(blockRuns(title)));
+  if (words !== undefined) return plain(words);
+  const first = document.blocks.find((block) => block.left === undefined && runsText(blockRuns(block)).trim() !== '');
+  return plain(first === undefined ? 'Untitled' : suggestTitle(runsText(blockRuns(first))));
+}
+
+/** Fills the slides of front and back matter from the deck as it is. One that nothing can be said on is not made. */
+export function fillMatter(deck: Deck, document: DocumentModel): Deck {
+  if (!deck.slides.some(({ matter }) => matter !== undefined && matter !== 'cover')) return deck;
+  const own = deck.slides.filter(({ matter, hidden }) => matter === undefined && hidden === undefined);
+  return {
+    ...deck,
+    slides: deck.slides.flatMap((slide) => {
+      const made = contentOf(slide.matter, own, document);
+      if (made === undefined) return [slide];
+      const content = [...made, ...slide.content];
+      return content.length === 0 ? [] : [{ ...slide, content }];
+    }),
+  };
+}
+
+function contentOf(
+  matter: MatterKind | undefined,
+  slides: readonly Slide[],
+  document: DocumentModel,
+): readonly Content[] | undefined {
+  switch (matter) {
+    case undefined:
+    case 'cover':
+      return undefined;
+    case 'agenda':
+      return agenda(slides);
+    case 'key-points':
+      return keyPoints(slides, documentLanguage(document));
+    case 'sources':
+      return sources(document);
+  }
+}
+
+const FEWEST = 2;
+
+/** The sections, or, where there are none, the slides by their titles. */
+function agenda(slides: readonly Slide[]): readonly Point[] {
+  const sections = slides.filter(({ kind }) => kind === 'section');
+  const listed =
+    sections.length >= FEWEST ? sections : slides.filter(({ kind, continues }) => kind === 'content' && !continues);
+  return listed.map(({ id, title }) => ({
+    kind: 'point',
+    level: 1,
+    id: `m-agenda/${id}`,
+    runs: title.runs,
+    blocks: [],
+    repeats: title.blocks,
+  }));
+}
+
+const MOST_KEY_POINTS = 7;
+const PARTS_WITHOUT_SECTIONS = 5;
+
+/** The point that says most of each section; where there are no sections, of each of a few stretches. */
+function keyPoints(slides: readonly Slide[], language: Language): readonly Point[] {
+  const groups = groupsOf(slides);
+  const best = groups.flatMap((group) => bestPoints(group, language).slice(0, 1));
+  return best.slice(0, MOST_KEY_POINTS).map((point) => ({
+    kind: 'point',
+    level: 1,
+    id: `m-key-points/${point.id}`,
+    runs: point.runs,
+    blocks: [],
+    repeats: point.blocks,
+  }));
+}
+
+function groupsOf(slides: readonly Slide[]): readonly (readonly Slide[])[] {
+  const sections: Slide[][] = [];
+  for (const slide of slides) {
+    if (slide.kind === 'section' || sections.length === 0) sections.push([]);
+    sections.at(-1)!.push(slide);
+  }
+  const filled = sections.filter((group) => group.some((slide) => candidates(slide).length > 0));
+  if (filled.length > 1) return filled;
+  const size = Math.max(1, Math.ceil(slides.length / PARTS_WITHOUT_SECTIONS));
+  return Array.from({ length: Math.ceil(slides.length / size) }, (_, i) => slides.slice(i * size, (i + 1) * size));
+}
+
+const candidates = (slide: Slide): readonly Point[] =>
+  slide.kind === 'content' ? slide.content.filter((part): part is Point => part.kind === 'point') : [];
+
+// An edit changes one slide; the other groups keep their choice.
+const chosen = new WeakMap<Slide, { readonly group: readonly Slide[]; readonly points: readonly Point[] }>();
+
+function bestPoints(group: readonly Slide[], language: Language): readonly Point[] {
+  const first = group[0]!;
+  const known = chosen.get(first);
+  if (known !== undefined && known.group.length === group.length && known.group.every((slide, i) => slide === group[i]))
+    return known.points;
+  const points = group.flatMap(candidates);
+  const texts = points.map(({ runs }) => runsText(runs));
+  const vectors = vectorsOf(texts, language);
+  const worth = worths(
+    texts,
+    points.map(({ level }) => level === 1),
+    vectors,
+    language,
+  );
+  const best = marginal(
+    worth,
+    vectors,
+    worth.map(() => 1),
+    1,
+  ).map((i) => points[i]!);
+  chosen.set(first, { group, points: best });
+  return best;
+}
+
+const SEPARATOR = ': ';
+const found = new WeakMap<DocumentModel, readonly Point[]>();
+
+/** Footnotes, and the links of the text, each once. */
+function sources(document: DocumentModel): readonly Point[] {
+  const known = found.get(document);
+  if (known !== undefined) return known;
+  const points: Point[] = [];
+  const seen = new Set<string>();
+  const add = (block: string, runs: Runs): void => {
+    const text = runsText(runs);
+    if (seen.has(text)) return;
+    seen.add(text);
+    points.push({ kind: 'point', level: 1, id: `m-sources/${points.length}`, runs, blocks: [], repeats: [block] });
+  };
+  for (const block of document.blocks) {
+    if (block.left !== undefined) continue;
+    if (block.kind === 'footnote') add(block.id, block.runs);
+    else for (const { link, text } of linksOf(blockRuns(block))) add(block.id, linkRuns(text, link));
+  }
+  found.set(document, points);
+  return points;
+}
+
+/** Links to other places, with the words they stand on. */
+function linksOf(runs: Runs): readonly { readonly link: string; readonly text: string }[] {
+  const links: { link: string; text: string }[] = [];
+  let before: Run | undefined;
+  for (const run of runs) {
+    if (run.link !== undefined && !run.link.startsWith('#')) {
+      if (before?.link === run.link) links.at(-1)!.text += run.text;
+      else links.push({ link: run.link, text: run.text });
+    }
+    before = run;
+  }
+  return links;
+}
+
+function linkRuns(text: string, link: string): Runs {
+  const address = link.replace(/^(?:https?:\/\/|mailto:)/, '').replace(/\/$/, '');
+  const named = text.trim() !== '' && !link.includes(text.trim());
+  return named ? [{ text: `${text.trim()}${SEPARATOR}` }, { text: address, link }] : [{ text: address, link }];
+}

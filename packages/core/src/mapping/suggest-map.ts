@@ -1,0 +1,180 @@
+/**
+ * Suggests a map for a document: every sensible one is tried and costed, by how near it comes to the target, how full its slides
+ * are, how deep its points go, and what it leaves without text. Text is not measured for this: lines are counted from characters.
+ */
+import { runsText, runsWords, type Runs } from '../content/index.ts';
+import type { Deck, Slide } from '../deck/index.ts';
+import { findTitle, headingLevels, type DocumentModel } from '../document/index.ts';
+import { mapDocument } from './map-document.ts';
+import { NO_OVERRIDES, type Overrides } from './plan.ts';
+import { DESIGNS, layOut, PRESET_NAMES, presetRecipe, type MapRecipe, type PresetName } from './preset-maps.ts';
+
+export interface MapTarget {
+  readonly slides: number | null;
+  readonly minutes: number | null;
+  readonly pace: number /* words a minute */;
+}
+
+export interface Candidate extends MapRecipe {
+  /** The ready-made map that it is or that it varies. */
+  readonly base: PresetName;
+  /** Whether it is the ready-made map itself. */
+  readonly readyMade: boolean;
+}
+
+export interface Costed extends Candidate {
+  readonly slides: number;
+  readonly words: number /* on each slide */;
+  readonly spokenMinutes: number;
+  /** Slides that hold more than fits. */
+  readonly spills: number;
+  /** Slides with a title and nothing else. */
+  readonly empty: number;
+  readonly cost: number;
+}
+
+/** Ready-made maps, and the same with another heading level as titles. */
+export function candidateMaps(document: DocumentModel): readonly Candidate[] {
+  const levels = headingLevels(document.blocks, findTitle(document.blocks));
+  const seen = new Set<string>();
+  const candidates: Candidate[] = [];
+  const add = (candidate: Candidate): void => {
+    const key = JSON.stringify([candidate.map, candidate.prose]);
+    if (seen.has(key)) return;
+    seen.add(key);
+    candidates.push(candidate);
+  };
+  for (const base of PRESET_NAMES) add({ base, readyMade: true, ...presetRecipe(base, document) });
+  for (const base of PRESET_NAMES) {
+    const { prose } = DESIGNS[base];
+    for (let sections = 0; sections < Math.min(levels.length, MOST_SECTIONS + 1); sections++)
+      add({ base, readyMade: false, prose, map: layOut(levels, sections, DESIGNS[base]) });
+  }
+  return candidates;
+}
+
+const MOST_SECTIONS = 2;
+
+const WEIGHTS = { target: 3, time: 2, words: 1.4, spills: 2, empty: 1.5, depth: 0.8, leftOut: 2, alike: 0.15 };
+const SLIDES_A_MINUTE = 0.8;
+const IDEAL_WORDS = [10, 45] as const;
+
+/** Costs one candidate. Lower is better; 0 is what nothing can be said against. */
+export function costMap(
+  document: DocumentModel,
+  candidate: Candidate,
+  target: MapTarget,
+  overrides: Overrides = NO_OVERRIDES,
+): Costed {
+  const deck = mapDocument(document, candidate.map, { ...overrides, prose: candidate.prose }, false);
+  const measured = measure(deck);
+  const spokenMinutes = measured.spoken / target.pace;
+  const wanted = target.slides ?? (target.minutes === null ? null : Math.max(3, target.minutes * SLIDES_A_MINUTE));
+  const [least, most] = IDEAL_WORDS;
+  const over =
+    measured.words > most
+      ? Math.log(measured.words / most)
+      : measured.words < least
+        ? Math.log(least / Math.max(1, measured.words))
+        : 0;
+  const total = Math.max(1, measured.slides);
+  const cost =
+    (wanted === null ? 0 : WEIGHTS.target * Math.abs(Math.log(total / wanted))) +
+    (target.minutes === null
+      ? 0
+      : WEIGHTS.time * Math.max(0, Math.log(Math.max(spokenMinutes, 0.1) / target.minutes))) +
+    WEIGHTS.words * over +
+    (WEIGHTS.spills * measured.spills) / total +
+    (WEIGHTS.empty * measured.empty) / total +
+    WEIGHTS.depth * measured.deep +
+    WEIGHTS.leftOut * (measured.slides === 0 ? 5 : 0) +
+    // A ready-made map is easier to speak of than one of its variations.
+    (candidate.readyMade ? 0 : WEIGHTS.alike);
+  const { slides, words, spills, empty } = measured;
+  return { ...candidate, slides, words, spills, empty, spokenMinutes, cost };
+}
+
+const LINE = 70; // characters, at the usual size
+const LINES = 12; // at the floor
+
+function measure(deck: Deck) {
+  let slides = 0;
+  let words = 0;
+  let spoken = 0;
+  let spills = 0;
+  let empty = 0;
+  let points = 0;
+  let deep = 0;
+  for (const slide of deck.slides) {
+    const pages = pagesOf(slide);
+    slides += pages;
+    if (pages > 1) spills++;
+    if (slide.kind === 'content' && slide.content.length === 0) empty++;
+    words += runsWords(slide.title.runs);
+    for (const part of slide.content) {
+      if ('runs' in part) words += runsWords(part.runs);
+      if (part.kind !== 'point') continue;
+      points++;
+      if (part.level > 3) deep++;
+    }
+    for (const note of slide.notes) spoken += runsWords(note.runs);
+  }
+  return {
+    slides,
+    words: Math.round(words / Math.max(1, slides)),
+    spoken,
+    spills,
+    empty,
+    deep: deep / Math.max(1, points),
+  };
+}
+
+/** Slides that one will take about, pictures and tables counted. */
+function pagesOf(slide: Slide): number {
+  if (slide.kind !== 'content') return 1;
+  const lines = slide.content.reduce((sum, part) => sum + ('runs' in part ? linesOf(part.runs) : 0), 0);
+  const tables = slide.content.filter(({ kind }) => kind === 'table').length;
+  const pictures = slide.content.filter(({ kind }) => kind === 'picture').length;
+  const text = Math.ceil(lines / LINES);
+  return Math.max(1, text + tables + Math.max(0, pictures - text));
+}
+
+const linesOf = (runs: Runs): number => Math.ceil(runsText(runs).length / LINE);
+
+export interface Suggestion {
+  readonly best: Costed;
+  /** A sentence for the author. */
+  readonly reason: string;
+  /** All that were costed, the best first. */
+  readonly costed: readonly Costed[];
+}
+
+/** @param costed At least one. */
+export function suggest(costed: readonly Costed[], target: MapTarget): Suggestion {
+  const sorted = [...costed].sort((a, b) => a.cost - b.cost);
+  const best = sorted[0]!;
+  return { best, reason: reasonFor(best, sorted, target), costed: sorted };
+}
+
+const counted = (n: number, one: string): string => `${n.toLocaleString('en-GB')} ${one}${n === 1 ? '' : 's'}`;
+
+function reasonFor(best: Costed, all: readonly Costed[], { slides, minutes }: MapTarget): string {
+  const wish =
+    slides !== null
+      ? `, for the ${slides} you want`
+      : minutes !== null
+        ? `, for your ${counted(minutes, 'minute')}`
+        : '';
+  const spoken = Math.max(1, Math.round(best.spokenMinutes));
+  const facts = [
+    `it makes ${counted(best.slides, 'slide')}${wish}`,
+    `about ${counted(best.words, 'word')} on each`,
+    ...(best.spokenMinutes >= 0.5 ? [`${counted(spoken, 'minute')} to speak`] : []),
+    best.spills === 0 ? 'none of them too full' : `${best.spills} of them continued`,
+  ];
+  const numbers = all.map((one) => one.slides);
+  const [least, most] = [Math.min(...numbers), Math.max(...numbers)];
+  const rest =
+    least === most ? '' : ` The ${all.length} maps that were tried make ${least} to ${counted(most, 'slide')}.`;
+  return `Suggested because ${facts.slice(0, -1).join(', ')}, and ${facts.at(-1)}.${rest}`;
+}
