@@ -15,7 +15,7 @@ const core = {
   theme: ['base', 'content'],
   layout: ['base', 'content', 'fonts', 'theme', 'deck'],
   scene: ['base', 'content', 'fonts', 'theme', 'layout', 'deck'],
-  checks: ['base', 'content', 'deck', 'theme', 'scene'],
+  checks: ['base', 'content', 'deck', 'shorten'],
   writers: ['base', 'content', 'container', 'fonts', 'theme', 'scene'],
 };
 const folderRules = Object.entries(core).map(([folder, may]) => ({

@@ -1,10 +1,20 @@
 /** What goes between server and web, as JSON schemas from which the types are taken. */
-import { DESTINATIONS, LEFT_KINDS, TEXT_KINDS, type LogEntry } from '@alvex/core';
+import {
+  DENSITIES,
+  DESTINATIONS,
+  FULL_RULES,
+  LEFT_KINDS,
+  MATTER_KINDS,
+  TEXT_KINDS,
+  type LevelMap as Levels,
+  type LogEntry,
+  type Prose as ProseType,
+} from '@alvex/core';
 import { Type, type Static, type TSchema } from '@sinclair/typebox';
 
 const closed = { additionalProperties: false } as const;
 const literals = <T extends string>(values: readonly T[]) => Type.Unsafe<T>({ type: 'string', enum: [...values] });
-const Id = Type.String({ minLength: 1, maxLength: 200 });
+const Id = Type.String({ minLength: 1, maxLength: 400 });
 
 export const DeckName = Type.String({ minLength: 1, maxLength: 200, pattern: '\\S' });
 
@@ -47,11 +57,11 @@ const NoteText = Type.Object(
   closed,
 );
 
-const oneOf = (schemas: readonly TSchema[]) =>
+const oneOf = (schemas: readonly TSchema[], by = 'kind') =>
   Type.Unsafe<never>({
     type: 'object',
-    required: ['kind'],
-    discriminator: { propertyName: 'kind' },
+    required: [by],
+    discriminator: { propertyName: by },
     oneOf: [...schemas],
   });
 
@@ -122,7 +132,43 @@ const Shape = oneOf([
   entry('listItem', { depth: Depth, ordered: Type.Boolean() }),
 ]);
 
+const MapName = Type.Union([Type.String({ maxLength: 100 }), Type.Null()]);
+const Rule = literals(FULL_RULES);
+const Prose = oneOf(
+  [
+    Type.Object({ as: Type.Literal('whole') }, closed),
+    Type.Object({ as: Type.Literal('first') }, closed),
+    Type.Object({ as: Type.Literal('short'), density: literals(DENSITIES) }, closed),
+  ],
+  'as',
+);
+const PointLevel = Type.Integer({ minimum: 1, maximum: 5 });
+const Nullable = Type.Union([Id, Type.Null()]);
+
+const SLIDE_EDITS: readonly TSchema[] = [
+  entry('order', { slides: Ids, before: Nullable }),
+  entry('remove', { slides: Ids }),
+  entry('restore', { slides: Ids }),
+  entry('hide', { slides: Ids, hidden: Type.Boolean() }),
+  entry('duplicate', { slide: Id, as: Id }),
+  entry('add', { slide: Id, after: Nullable, title: Runs }),
+  entry('insert', { slide: Id, part: Id, after: Nullable, level: PointLevel, runs: Runs }),
+  entry('carry', { parts: Ids, to: Id, before: Nullable }),
+  entry('level', { parts: Ids, by: Type.Integer({ minimum: -4, maximum: 4 }) }),
+  entry('speak', { parts: Ids }),
+  entry('split', { slide: Id, part: Id, as: Id }),
+  entry('merge', { slide: Id, into: Id }),
+];
+
+const Edition = {
+  original: Type.String({ pattern: '^[0-9a-f]{64}$' }),
+  type: Type.String({ minLength: 1, maxLength: 20 }),
+  fileName: Type.String({ minLength: 1, maxLength: 255 }),
+};
+
 const SINGLE_EDITS: readonly TSchema[] = [
+  ...SLIDE_EDITS,
+  entry('edition', { ...Edition, ids: Type.Array(Type.Tuple([Id, Id]), { maxItems: 200_000 }) }),
   entry('shape', { shapes: Type.Array(Type.Object({ block: Id, as: Shape }, closed), { maxItems: 200_000 }) }),
   entry('write', {
     replaces: Type.Array(Id, { maxItems: 5000 }),
@@ -134,9 +180,33 @@ const SINGLE_EDITS: readonly TSchema[] = [
   entry('leave', { blocks: Ids, as: Left }),
   entry('keep', { blocks: Ids }),
   entry('describe', { block: Id, alt: Type.String({ maxLength: 10_000 }) }),
-  entry('map', { name: Type.Union([Type.String({ maxLength: 100 }), Type.Null()]), map: LevelMap }),
+  entry('map', { name: MapName, map: LevelMap, prose: Type.Optional(Prose) }),
+  entry('prose', { prose: Prose }),
+  entry('branch', { block: Id, text: literals(TEXT_KINDS), to: Type.Union([literals(DESTINATIONS), Type.Null()]) }),
+  entry('matter', { part: literals(MATTER_KINDS), on: Type.Boolean() }),
+  entry('target', {
+    target: Type.Union([
+      Type.Object(
+        {
+          unit: literals(['slides', 'minutes'] as const),
+          amount: Type.Number({ exclusiveMinimum: 0, maximum: 10_000 }),
+        },
+        closed,
+      ),
+      Type.Null(),
+    ]),
+  }),
+  entry('pace', { rate: Type.Integer({ minimum: 20, maximum: 500 }) }),
+  entry('take', {
+    take: Id,
+    settings: Type.Union([
+      Type.Object({ name: MapName, map: LevelMap, prose: Prose, full: Rule }, closed),
+      Type.Null(),
+    ]),
+  }),
   entry('theme', { theme: Type.String({ maxLength: 100 }) }),
-  entry('full', { rule: literals(['continue', 'report'] as const) }),
+  entry('full', { rule: Rule }),
+  entry('fullAt', { slides: Ids, rule: Type.Union([Rule, Type.Null()]) }),
   entry('breaks', { start: Type.Boolean() }),
   entry('turn', { block: Id, to: Type.Union([literals(DESTINATIONS), Type.Null()]) }),
   entry('cut', { block: Id }),
@@ -161,10 +231,47 @@ const Entry = Type.Unsafe<LogEntry>(
 );
 
 export const AppendEntries = Type.Object(
-  { base: Type.Integer({ minimum: 0 }), entries: Type.Array(Entry, { minItems: 1, maxItems: 500 }) },
+  {
+    base: Type.Integer({ minimum: 0 }),
+    entries: Type.Array(Entry, { minItems: 1, maxItems: 500 }),
+    /** Chosen by the window: the same batch sent twice, because its answer was lost, is kept once. */
+    batch: Type.Optional(Type.String({ format: 'uuid' })),
+  },
   closed,
 );
-export type AppendEntries = { readonly base: number; readonly entries: readonly LogEntry[] };
+export type AppendEntries = { readonly base: number; readonly entries: readonly LogEntry[]; readonly batch?: string };
+
+/** A file that may become the document's new edition; nothing is changed until an entry of the log says so. */
+export interface Candidate {
+  readonly original: string;
+  readonly type: string;
+  readonly fileName: string;
+  readonly words: number;
+}
+export type CandidateLine = { readonly progress: number } | { readonly candidate: Candidate } | ErrorBody;
+
+/** What others have written since a version. */
+export interface Newer {
+  readonly version: number;
+  readonly newer: readonly LogEntry[];
+}
+
+/** A level map of the author's own, kept for other decks. */
+export interface OwnMap {
+  readonly id: string;
+  readonly name: string;
+  readonly map: Levels;
+  readonly prose: ProseType;
+}
+export const NewOwnMap = Type.Object(
+  { name: Type.String({ minLength: 1, maxLength: 100, pattern: '\\S' }), map: LevelMap, prose: Prose },
+  closed,
+);
+export type NewOwnMap = Omit<OwnMap, 'id'>;
+export const RenameOwnMap = Type.Object(
+  { name: Type.String({ minLength: 1, maxLength: 100, pattern: '\\S' }) },
+  closed,
+);
 
 const MOST_PARTS = 50;
 /** Files that were sent before, by hash, to become parts of one document in this order. */

@@ -3,9 +3,12 @@ import { Ajv, type ErrorObject } from 'ajv';
 import addFormats from 'ajv-formats';
 import {
   AppendEntries,
+  NewOwnMap,
   NewParts,
   RenameDeck,
+  RenameOwnMap,
   type AppendEntries as Append,
+  type NewOwnMap as OwnMap,
   type NewParts as Parts,
   type RenameDeck as Rename,
 } from './schemas.ts';
@@ -26,3 +29,5 @@ const faultText = (errors: readonly ErrorObject[] | null | undefined): string =>
 export const validateAppendEntries = validator<Append>(AppendEntries);
 export const validateNewParts = validator<Parts>(NewParts);
 export const validateRenameDeck = validator<Rename>(RenameDeck);
+export const validateNewOwnMap = validator<OwnMap>(NewOwnMap);
+export const validateRenameOwnMap = validator<{ readonly name: string }>(RenameOwnMap);

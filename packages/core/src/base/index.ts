@@ -6,3 +6,4 @@ export * from './report.ts';
 export * from './text-codec.ts';
 export * from './units.ts';
 export * from './unreachable.ts';
+export * from './increasing-run.ts';

@@ -2,7 +2,7 @@
 import type { Content, Note, PartId, Slide, SourceId } from '../deck/index.ts';
 import type { Desk } from './desk.ts';
 import type { SlideEdit } from './edit.ts';
-import type { UnplacedReason } from './replay.ts';
+import type { UnplacedReason } from './unplaced.ts';
 
 interface Taken {
   readonly content: readonly Content[];

@@ -1,5 +1,7 @@
 export { branchOfPoint } from './carry.ts';
+export { carryOver, currentEdition } from './carry-over.ts';
 export * from './decisions.ts';
 export * from './edit.ts';
 export * from './replay.ts';
 export { RELIEVED, spokenInstead } from './spoken.ts';
+export type { Unplaced, UnplacedReason } from './unplaced.ts';

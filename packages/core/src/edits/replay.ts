@@ -4,12 +4,7 @@ import { carry } from './carry.ts';
 import { Desk } from './desk.ts';
 import type { Edit } from './edit.ts';
 import { RELIEVED, spokenInstead } from './spoken.ts';
-
-export interface Unplaced {
-  readonly edit: Edit;
-  readonly reason: UnplacedReason;
-}
-export type UnplacedReason = 'slide-gone' | 'part-gone' | 'notes-gone' | 'block-gone' | 'no-room';
+import type { Unplaced, UnplacedReason } from './unplaced.ts';
 
 export interface Replayed {
   readonly deck: Deck;
@@ -65,7 +60,7 @@ function apply(
     case 'branch':
       return blocks.has(edit.block) ? undefined : 'block-gone';
     case 'retitle':
-      return withSlide(desk, edit.slide, (slide) => desk.put({ ...slide, title: { ...slide.title, runs: edit.runs } }));
+      return withSlides(desk, [edit.slide], (slide) => ({ ...slide, title: { ...slide.title, runs: edit.runs } }));
     case 'reword':
       return reword(desk, edit);
     case 'renote':
@@ -88,14 +83,17 @@ function apply(
     case 'fullAt':
       return withSlides(desk, edit.slides, (slide) => {
         if (edit.kind === 'hide') {
-          const { hidden: _, ...shown } = slide;
+          const { hidden, ...shown } = slide;
           return edit.hidden ? { ...shown, hidden: true } : shown;
         }
-        const { full: _, ...plainly } = slide;
+        const { full, ...plainly } = slide;
         return edit.rule === null ? plainly : { ...plainly, full: edit.rule };
       });
     case 'duplicate':
-      return withShown(desk, edit.slide, (slide) => desk.insert(copyOf(slide, edit.as), slide.id));
+      return withShown(desk, edit.slide, (slide) => {
+        desk.insert(copyOf(slide, edit.as), slide.id);
+        return undefined;
+      });
     case 'add':
       if (edit.after !== null && !desk.order.includes(edit.after)) return 'slide-gone';
       desk.insert(
@@ -157,10 +155,10 @@ function apply(
 function withSlide(
   desk: Desk,
   id: SlideId,
-  change: (slide: Slide) => UnplacedReason | undefined | void,
+  change: (slide: Slide) => UnplacedReason | undefined,
 ): UnplacedReason | undefined {
   const slide = desk.slides.get(id);
-  return slide === undefined ? 'slide-gone' : (change(slide) ?? undefined);
+  return slide === undefined ? 'slide-gone' : change(slide);
 }
 
 /** The same for a slide that has not been taken out. */

@@ -1,5 +1,5 @@
 /** Joins the stages: document and edits to deck, pages and ledger. */
-import { decide, replay, singleEdits, type Decisions, type Edit, type Unplaced } from '../edits/index.ts';
+import { carryOver, decide, replay, singleEdits, type Decisions, type Edit, type Unplaced } from '../edits/index.ts';
 import type { Deck, LevelMap, Slide } from '../deck/index.ts';
 import type { DocumentModel } from '../document/index.ts';
 import { isStructureChange, restructure, type Restructured, type StructureChange } from '../structure/index.ts';
@@ -41,11 +41,12 @@ export const DEFAULT_MAP: PresetName = PRESET_NAMES[0];
 
 /**
  * Converts a document.
+ * @param original As it was read; where a new edition came in, that edition.
  * @param previous What the same document gave before; slides that come out the same keep their identity, so that
  *   nothing is laid out or sent twice.
  */
 export function convert(original: DocumentModel, log: readonly Edit[], previous?: Converted): Converted {
-  const edits = singleEdits(log);
+  const edits = carryOver(singleEdits(log));
   const { document, unplaced: unplacedChanges } = structured(original, edits.filter(isStructureChange));
   const decisions = decide(edits);
   const map = chosenMap(document, decisions);

@@ -12,6 +12,8 @@ export interface SceneSlide {
   readonly title: string;
   readonly boxes: readonly Box[];
   readonly notes: readonly Note[];
+  /** Not shown when the deck is presented. */
+  readonly hidden: boolean;
 }
 
 export interface SceneSection {
@@ -39,6 +41,7 @@ export function sceneSlide(page: Page, number: number, theme: Theme): SceneSlide
     title: runsText(page.slide.title.runs),
     boxes: page.boxes,
     notes: page.notes,
+    hidden: page.slide.hidden === true,
   };
 }
 

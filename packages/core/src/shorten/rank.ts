@@ -113,6 +113,7 @@ export function worths(
  * Takes the best under a budget, each as unlike those already taken as may be: maximal marginal relevance (Carbonell and
  * Goldstein, "The Use of MMR, Diversity-Based Reranking", SIGIR 1998).
  * @param cost What each takes of `budget`. The best one is taken even where it alone is over it.
+ * @param relevance From 0 to 1: what worth counts against being unlike.
  * @returns Indexes in their order.
  */
 export function marginal(
@@ -120,6 +121,7 @@ export function marginal(
   vectors: readonly Vector[],
   cost: readonly number[],
   budget: number,
+  relevance = RELEVANCE,
 ): readonly number[] {
   const taken: number[] = [];
   const likeness = worth.map(() => 0);
@@ -132,7 +134,7 @@ export function marginal(
     let bestScore = -Infinity;
     for (const i of open) {
       if (taken.length > 0 && cost[i]! > left) continue;
-      const score = RELEVANCE * worth[i]! - (1 - RELEVANCE) * likeness[i]!;
+      const score = relevance * worth[i]! - (1 - relevance) * likeness[i]!;
       if (score > bestScore) [best, bestScore] = [i, score];
     }
     if (best < 0) break;

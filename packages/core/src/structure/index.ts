@@ -6,3 +6,4 @@ export * from './join-documents.ts';
 export * from './look-alikes.ts';
 export * from './raise-skipped.ts';
 export * from './restructure.ts';
+export * from './match-editions.ts';

@@ -64,6 +64,7 @@ export async function entriesAfter(db: Db, deck: string, version: number): Promi
 
 /**
  * Appends to a log if nobody wrote since `base`.
+ * @param batch Names these entries; sent a second time they are there already, and their version comes back.
  * @returns The new version, or undefined when `base` is not the newest.
  */
 export async function appendEntries(
@@ -72,14 +73,27 @@ export async function appendEntries(
   base: number,
   entries: readonly LogEntry[],
   now: Date,
+  batch?: string,
 ): Promise<number | undefined> {
   return db.transaction(async (trx) => {
     // The row is locked until the end, so of two writers with one base the second finds a newer version.
     const row = (await trx('decks').where({ id: deck }).forUpdate().first('version')) as
       { version: number } | undefined;
-    if (row === undefined || row.version !== base) return undefined;
+    if (row === undefined) return undefined;
+    if (batch !== undefined) {
+      const known = (await trx('entries').where({ deck_id: deck, batch }).max('version as version').first()) as
+        { version: number | null } | undefined;
+      if (known?.version) return known.version;
+    }
+    if (row.version !== base) return undefined;
     await trx('entries').insert(
-      entries.map((entry, i) => ({ deck_id: deck, version: base + i + 1, entry: JSON.stringify(entry), at: now })),
+      entries.map((entry, i) => ({
+        deck_id: deck,
+        version: base + i + 1,
+        entry: JSON.stringify(entry),
+        at: now,
+        batch: batch ?? null,
+      })),
     );
     await trx('decks')
       .where({ id: deck })

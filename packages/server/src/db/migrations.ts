@@ -58,6 +58,34 @@ const STEPS: readonly Step[] = [
       });
     },
   },
+  {
+    name: '002-editions-and-maps',
+    up: async (db) => {
+      // Files that may be, or were, new editions of a deck's document. The log says which one is in force.
+      await db.schema.createTable('editions', (t) => {
+        t.specificType('deck_id', 'char(36) character set ascii collate ascii_bin')
+          .notNullable()
+          .references('decks.id');
+        t.specificType('original', 'char(64) character set ascii collate ascii_bin').notNullable();
+        t.string('type', 20).notNullable();
+        t.string('file_name', 255).notNullable();
+        t.datetime('at', { precision: 3 }).notNullable();
+        t.primary(['deck_id', 'original']);
+      });
+      await db.schema.createTable('own_maps', (t) => {
+        t.specificType('id', 'char(36) character set ascii collate ascii_bin').primary();
+        t.integer('workspace_id').unsigned().notNullable().references('workspaces.id');
+        t.string('name', 100).notNullable();
+        t.specificType('recipe', 'longtext').notNullable();
+        t.datetime('created_at', { precision: 3 }).notNullable();
+        t.index(['workspace_id', 'name']);
+      });
+      await db.schema.alterTable('entries', (t) => {
+        t.specificType('batch', 'char(36) character set ascii collate ascii_bin');
+        t.index(['deck_id', 'batch']);
+      });
+    },
+  },
 ];
 
 /** Brings the schema up to date; several servers may start at once. */

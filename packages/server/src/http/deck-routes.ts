@@ -1,18 +1,20 @@
 /** Routes of decks: each parses, calls one service, replies. */
 import Router from '@koa/router';
-import type { CreationLine, KeptFile, Stale } from '@alvex/contract';
+import type { CandidateLine, CreationLine, KeptFile, Stale } from '@alvex/contract';
 import { validateAppendEntries, validateNewParts, validateRenameDeck } from '@alvex/contract/validate';
 import { PassThrough } from 'node:stream';
 import { gunzipSync } from 'node:zlib';
 import type { Context as KoaContext } from 'koa';
-import { failureOf } from '../services/app-error.ts';
+import { AppError, failureOf } from '../services/app-error.ts';
 import type { Context } from '../services/context.ts';
 import { createDeck, keepFile, partsOf, type NewFile } from '../services/create-deck.ts';
 import {
+  addCandidate,
   addPicture,
   append,
   deleteDeck,
   exportDeck,
+  newerThan,
   openDeck,
   originalOf,
   packedDocument,
@@ -48,19 +50,16 @@ export function deckRoutes(context: Context): Router {
   });
 
   router.post('/', async (ctx) => {
-    const files = ctx.is('application/json')
-      ? await partsOf(context, (await readJson(ctx.req, validateNewParts)).parts)
-      : [{ bytes: await readBody(ctx.req), fileName: nameOf(ctx.query), type: queried(ctx.query.type) }];
-    const cancel = new AbortController();
-    ctx.res.on('close', () => {
-      if (!ctx.res.writableFinished) cancel.abort();
-    });
-    if (ctx.get('Accept') === WATCHED) watchCreation(ctx, context, files, cancel.signal);
-    else {
-      const deck = await createDeck(context, files, undefined, cancel.signal);
-      ctx.status = 201;
-      ctx.body = { deck };
-    }
+    const files = await filesIn(ctx, context);
+    const work: Work = async (progress, cancel) => ({ deck: await createDeck(context, files, progress, cancel) });
+    await takingIn(ctx, work);
+  });
+
+  router.post('/:id/editions', async (ctx) => {
+    const files = await filesIn(ctx, context);
+    await takingIn(ctx, async (progress, cancel) => ({
+      candidate: await addCandidate(context, id(ctx), files, progress, cancel),
+    }));
   });
 
   router.get('/:id', async (ctx) => {
@@ -81,6 +80,12 @@ export function deckRoutes(context: Context): Router {
     ctx.body = { deck: await restoreDeck(context, id(ctx)) };
   });
 
+  router.get('/:id/entries', async (ctx) => {
+    const after = Number(queried(ctx.query.after) ?? 0);
+    if (!Number.isSafeInteger(after) || after < 0) throw new AppError('bad-request', 'after is not a version.');
+    ctx.body = await newerThan(context, id(ctx), after);
+  });
+
   router.post('/:id/entries', async (ctx) => {
     const outcome = await append(context, id(ctx), await readJson(ctx.req, validateAppendEntries));
     if (outcome.ok) ctx.body = { version: outcome.version };
@@ -99,7 +104,7 @@ export function deckRoutes(context: Context): Router {
   });
 
   router.get('/:id/document', async (ctx) => {
-    const packed = await packedDocument(context, id(ctx));
+    const packed = await packedDocument(context, id(ctx), queried(ctx.query.edition));
     ctx.type = 'application/json';
     ctx.vary('Accept-Encoding');
     if (ctx.acceptsEncodings('gzip')) ctx.set('Content-Encoding', 'gzip');
@@ -107,7 +112,7 @@ export function deckRoutes(context: Context): Router {
   });
 
   router.get('/:id/original', async (ctx) => {
-    const { blob, fileName } = await originalOf(context, id(ctx));
+    const { blob, fileName } = await originalOf(context, id(ctx), queried(ctx.query.edition));
     ctx.attachment(fileName);
     ctx.type = blob.mime;
     ctx.body = Buffer.from(blob.bytes);
@@ -135,23 +140,40 @@ export function deckRoutes(context: Context): Router {
   return router;
 }
 
-/** Answers at once and tells of the progress line by line; the last line is the deck or the failure. */
-function watchCreation(ctx: KoaContext, context: Context, files: readonly NewFile[], cancel: AbortSignal): void {
+/** The file that was sent, or files that were sent before. */
+const filesIn = async (ctx: KoaContext, context: Context): Promise<readonly NewFile[]> =>
+  ctx.is('application/json')
+    ? partsOf(context, (await readJson(ctx.req, validateNewParts)).parts)
+    : [{ bytes: await readBody(ctx.req), fileName: nameOf(ctx.query), type: queried(ctx.query.type) }];
+
+type Line = CreationLine | CandidateLine;
+type Work = (progress: ((done: number) => void) | undefined, cancel: AbortSignal) => Promise<Line>;
+
+/** Does long work, which ends when nobody waits for it any more. Watched, it is answered at once, line by line. */
+async function takingIn(ctx: KoaContext, work: Work): Promise<void> {
+  const cancel = new AbortController();
+  ctx.res.on('close', () => {
+    if (!ctx.res.writableFinished) cancel.abort();
+  });
+  if (ctx.get('Accept') === WATCHED) return watched(ctx, work, cancel.signal);
+  ctx.body = await work(undefined, cancel.signal);
+  ctx.status = 201;
+}
+
+/** Tells of the progress line by line; the last line is what was made, or the failure. */
+function watched(ctx: KoaContext, work: Work, cancel: AbortSignal): void {
   const stream = new PassThrough();
-  const say = (line: CreationLine): void => {
+  const say = (line: Line): void => {
     if (!stream.destroyed) stream.write(`${JSON.stringify(line)}\n`);
   };
   ctx.status = 200;
   ctx.type = WATCHED;
   ctx.body = stream;
-  createDeck(context, files, (progress) => say({ progress }), cancel)
-    .then(
-      (deck) => say({ deck }),
-      (error: unknown) => {
-        const { status, body } = failureOf(error);
-        if (status >= 500) ctx.app.emit('error', error, ctx);
-        say(body);
-      },
-    )
+  work((progress) => say({ progress }), cancel)
+    .then(say, (error: unknown) => {
+      const { status, body } = failureOf(error);
+      if (status >= 500) ctx.app.emit('error', error, ctx);
+      say(body);
+    })
     .finally(() => stream.end());
 }

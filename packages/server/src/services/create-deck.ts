@@ -35,16 +35,26 @@ const MIMES: Readonly<Record<string, string>> = {
   text: 'text/plain',
 };
 
+/** A document that was read and kept. */
+export interface TakenIn {
+  readonly hash: string;
+  readonly type: string;
+  /** Of the file, or of the list of files. */
+  readonly fileName: string;
+  readonly title: string | null;
+  readonly words: number;
+}
+
 /**
- * Makes a deck of one file, or of several that become parts of one document.
+ * Reads one file, or several that become parts of one document, and keeps the files, their pictures, and what was read.
  * @throws ReadError, AppError `reading-stopped` or `cancelled`.
  */
-export async function createDeck(
+export async function takeIn(
   context: Context,
   files: readonly NewFile[],
   progress: ((done: number) => void) | undefined,
   cancel: AbortSignal,
-): Promise<DeckSummary> {
+): Promise<TakenIn> {
   const { db, pool, workspace } = context;
   const read = await pool
     .read({ files: files.map(({ bytes, type, fileName }) => ({ bytes, type, name: fileName })) }, progress, cancel)
@@ -64,19 +74,24 @@ export async function createDeck(
     { workspace, original: original.hash, type: original.type, reader: READER_VERSION },
     read.packed,
   );
+  const { hash, type, name } = original;
+  return { hash, type, fileName: name.slice(0, 255), title: read.title, words: read.words };
+}
+
+/** Makes a deck of files. @throws as `takeIn`. */
+export async function createDeck(
+  context: Context,
+  files: readonly NewFile[],
+  progress: ((done: number) => void) | undefined,
+  cancel: AbortSignal,
+): Promise<DeckSummary> {
+  const { db, workspace } = context;
+  const { hash, type, fileName, title, words } = await takeIn(context, files, progress, cancel);
   const id = randomUUID();
-  const name = (read.title ?? only!.name.replace(/\.[^.]+$/, '')).trim().slice(0, 200) || 'Untitled';
+  const name = (title ?? files[0]!.fileName.replace(/\.[^.]+$/, '')).trim().slice(0, 200) || 'Untitled';
   await insertDeck(
     db,
-    {
-      id,
-      workspace_id: workspace,
-      name,
-      file_name: original.name.slice(0, 255),
-      type: original.type,
-      original: original.hash,
-      words: read.words,
-    },
+    { id, workspace_id: workspace, name, file_name: fileName, type, original: hash, words },
     context.now(),
   );
   return summary((await getDeck(db, workspace, id))!);

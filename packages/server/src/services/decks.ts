@@ -1,6 +1,8 @@
 /** Finding, opening, naming, deleting decks, and adding to their logs. */
-import type { AppendEntries, DeckSummary, OpenDeck } from '@alvex/contract';
+import type { AppendEntries, Candidate, DeckSummary, Newer, OpenDeck } from '@alvex/contract';
 import {
+  currentEdition,
+  foldLog,
   isStructureChange,
   READER_VERSION,
   singleEdits,
@@ -15,9 +17,10 @@ import { gunzipSync } from 'node:zlib';
 import { getBlob, putBlob, type Blob } from '../db/blobs.ts';
 import { appendEntries, entriesAfter, getDeck, listDecks, summary, updateDeck, type DeckRow } from '../db/decks.ts';
 import { getDocument, putDocument } from '../db/documents.ts';
+import { getEditions, putEdition, type EditionRow } from '../db/editions.ts';
 import { AppError } from './app-error.ts';
 import type { Context } from './context.ts';
-import { PARTS, type PartFile } from './create-deck.ts';
+import { PARTS, takeIn, type NewFile, type PartFile } from './create-deck.ts';
 
 export const recentDecks = async ({ db, workspace }: Context): Promise<readonly DeckSummary[]> =>
   (await listDecks(db, workspace)).map(summary);
@@ -56,22 +59,59 @@ export type AppendOutcome =
   | { readonly ok: false; readonly version: number; readonly newer: readonly LogEntry[] };
 
 /** Appends entries; a write against an old version is refused with what is newer. */
-export async function append(context: Context, id: string, { base, entries }: AppendEntries): Promise<AppendOutcome> {
+export async function append(
+  context: Context,
+  id: string,
+  { base, entries, batch }: AppendEntries,
+): Promise<AppendOutcome> {
   await existing(context, id);
-  const version = await appendEntries(context.db, id, base, entries, context.now());
+  const version = await appendEntries(context.db, id, base, entries, context.now(), batch);
   if (version !== undefined) return { ok: true, version };
-  const newer = await entriesAfter(context.db, id, base);
-  return { ok: false, version: base + newer.length, newer };
+  return { ok: false, ...(await newerThan(context, id, base)) };
 }
+
+/** What was written since a version. */
+export async function newerThan(context: Context, id: string, version: number): Promise<Newer> {
+  await existing(context, id);
+  const newer = await entriesAfter(context.db, id, version);
+  return { version: version + newer.length, newer };
+}
+
+/** Takes in a file that may become the document's new edition. Nothing is changed by it. @throws as `takeIn`. */
+export async function addCandidate(
+  context: Context,
+  id: string,
+  files: readonly NewFile[],
+  progress: ((done: number) => void) | undefined,
+  cancel: AbortSignal,
+): Promise<Candidate> {
+  await existing(context, id);
+  const { hash: original, type, fileName, words } = await takeIn(context, files, progress, cancel);
+  await putEdition(context.db, id, { original, type, file_name: fileName }, context.now());
+  return { original, type, fileName, words };
+}
+
+/** The deck's first document, or the edition of that hash. @throws AppError `edition-not-found`. */
+async function sourceOf(context: Context, row: DeckRow, edition: string | undefined): Promise<EditionRow> {
+  if (edition === undefined || edition === row.original) return row;
+  const found = (await getEditions(context.db, row.id)).find(({ original }) => original === edition);
+  if (found === undefined) throw new AppError('edition-not-found');
+  return found;
+}
+
+const editionInForce = (log: readonly LogEntry[]): string | undefined =>
+  currentEdition(singleEdits(foldLog(log).done))?.original;
 
 /** The original of a deck, byte for byte; of several files a ZIP archive that holds them as they were. */
 export async function originalOf(
   context: Context,
   id: string,
+  edition?: string,
 ): Promise<{ readonly blob: Omit<Blob, 'hash'>; readonly fileName: string }> {
   const row = await existing(context, id);
-  const files = await filesOf(context, row);
-  if (row.type !== PARTS) {
+  const source = await sourceOf(context, row, edition);
+  const files = await filesOf(context, source);
+  if (source.type !== PARTS) {
     const [{ bytes, mime, name }] = files as [OriginalFile];
     return { blob: { bytes, mime }, fileName: name };
   }
@@ -92,8 +132,8 @@ interface OriginalFile {
   readonly bytes: Uint8Array;
 }
 
-/** The files that a deck was made of, in their order. */
-async function filesOf({ db, workspace }: Context, row: DeckRow): Promise<readonly OriginalFile[]> {
+/** The files that a document was made of, in their order. */
+async function filesOf({ db, workspace }: Context, row: EditionRow): Promise<readonly OriginalFile[]> {
   const fetch = async (hash: string): Promise<Blob> => {
     const blob = await getBlob(db, workspace, hash);
     if (blob === undefined) throw new AppError('not-found');
@@ -106,9 +146,13 @@ async function filesOf({ db, workspace }: Context, row: DeckRow): Promise<readon
 }
 
 /** The document of a deck, gzip; read again from the original where the cache has none of today's reader. */
-export async function packedDocument(context: Context, id: string): Promise<Uint8Array> {
+export async function packedDocument(context: Context, id: string, edition?: string): Promise<Uint8Array> {
+  const row = await sourceOf(context, await existing(context, id), edition);
+  return packed(context, row);
+}
+
+async function packed(context: Context, row: EditionRow): Promise<Uint8Array> {
   const { db, pool, workspace } = context;
-  const row = await existing(context, id);
   const key = { workspace, original: row.original, type: row.type, reader: READER_VERSION };
   const cached = await getDocument(db, key);
   if (cached !== undefined) return cached;
@@ -122,13 +166,20 @@ export async function packedDocument(context: Context, id: string): Promise<Uint
 const remembered = new Map<string, DocumentModel['pictures']>();
 const MOST_REMEMBERED = 50;
 
+/** Of the deck's document in all of its editions. */
 async function documentPictures(context: Context, id: string): Promise<DocumentModel['pictures']> {
-  const { original, type } = await existing(context, id);
-  const key = `${context.workspace} ${original} ${type} ${READER_VERSION}`;
+  const row = await existing(context, id);
+  const all = [];
+  for (const source of [row, ...(await getEditions(context.db, id))]) all.push(...(await picturesIn(context, source)));
+  return all;
+}
+
+async function picturesIn(context: Context, source: EditionRow): Promise<DocumentModel['pictures']> {
+  const key = `${context.workspace} ${source.original} ${source.type} ${READER_VERSION}`;
   let pictures = remembered.get(key);
   if (pictures === undefined) {
-    const packed = await packedDocument(context, id);
-    pictures = (JSON.parse(gunzipSync(packed).toString('utf8')) as DocumentModel).pictures;
+    const bytes = await packed(context, source);
+    pictures = (JSON.parse(gunzipSync(bytes).toString('utf8')) as DocumentModel).pictures;
     remembered.set(key, pictures);
     if (remembered.size > MOST_REMEMBERED) remembered.delete(remembered.keys().next().value!);
   }
@@ -165,12 +216,12 @@ export async function exportDeck(
   id: string,
 ): Promise<{ readonly bytes: Uint8Array; readonly name: string }> {
   const { deck, log } = await openDeck(context, id);
-  const packed = await packedDocument(context, id);
+  const document = await packedDocument(context, id, editionInForce(log));
   const pictures: { id: string; bytes: Uint8Array }[] = [];
   const all = [...(await documentPictures(context, id)), ...loggedPictures(log)];
   for (const hash of new Set(all.map((picture) => picture.id))) {
     const blob = await getBlob(context.db, context.workspace, hash);
     if (blob !== undefined) pictures.push({ id: hash, bytes: blob.bytes });
   }
-  return { bytes: await context.pool.export({ packed, pictures, log }), name: deck.name };
+  return { bytes: await context.pool.export({ packed: document, pictures, log }), name: deck.name };
 }

@@ -16,7 +16,8 @@ export function slidePart(slide: SceneSlide, context: SlideContext): string {
   let id = 2;
   const shapes = slide.boxes.map((box) => boxXml(box, slide, id++, context)).join('');
   const number = frameOf(slide.layout, 'number') === undefined ? '' : numberXml(slide, id);
-  return `${XML}<p:sld ${NS}><p:cSld>${tree(shapes + number)}</p:cSld><p:clrMapOvr><a:masterClrMapping/></p:clrMapOvr></p:sld>`;
+  const shown = slide.hidden ? ' show="0"' : '';
+  return `${XML}<p:sld ${NS}${shown}><p:cSld>${tree(shapes + number)}</p:cSld><p:clrMapOvr><a:masterClrMapping/></p:clrMapOvr></p:sld>`;
 }
 
 function boxXml(box: Box, slide: SceneSlide, id: number, context: SlideContext): string {

@@ -110,6 +110,14 @@ describe('a deck of everything', () => {
   });
 });
 
+test('a hidden slide is in the file and not shown', () => {
+  const document = doc(h(1, 'A'), h(1, 'B'));
+  const [, second] = convert(document, []).deck.slides;
+  const parts = write(document, [{ kind: 'hide', slides: [second!.id], hidden: true }]);
+  expect(parts['ppt/slides/slide1.xml']).not.toContain('show="0"');
+  expect(parts['ppt/slides/slide2.xml']).toMatch(/<p:sld [^>]*show="0"/);
+});
+
 test('section openers make sections that hold every slide', () => {
   const document = doc(p('T', 'title'), h(1, 'S1'), h(2, 'A'), h(3, 'a'), h(1, 'S2'), h(2, 'B'));
   const parts = write(document, [{ kind: 'map', name: 'reading', map: presetMap('reading', document) }]);

@@ -1,0 +1,1 @@
+export * from './slide-advice.ts';

@@ -1,0 +1,139 @@
+import { describe, expect, test } from '@jest/globals';
+import { runsText } from '../content/index.ts';
+import type { Slide } from '../deck/index.ts';
+import { mapDocument, presetMap } from '../mapping/index.ts';
+import { doc, h, li, p } from '../test/build.ts';
+import {
+  notesAdvice,
+  parallelAdvice,
+  partsToSpeak,
+  shorterParts,
+  thinnerNotes,
+  titleSuggestions,
+} from './slide-advice.ts';
+import { beginningOf, inForm } from './verb-forms.ts';
+
+const slideOf = (...drafts: readonly ReturnType<typeof li>[]): Slide => {
+  const document = doc(h(1, 'The mill'), ...drafts);
+  return mapDocument(document, presetMap('talk', document)).slides[0]!;
+};
+const texts = (slide: Slide, ids: readonly string[]): readonly string[] =>
+  slide.content.flatMap((part) => (ids.includes(part.id) && 'runs' in part ? [runsText(part.runs)] : []));
+
+describe('fewer points', () => {
+  const slide = slideOf(
+    li('The sluice gate leaks at the sill'),
+    li('Mend it first', 2),
+    li('The gate of the sluice leaks'),
+    li('Wheel floats are rotten: 11 of 40'),
+    li('Tea'),
+    li('Roof slates let the rain into the sluice room'),
+  );
+  test('of five, three stay: those that say most, and not twice the same', () => {
+    const spoken = texts(slide, partsToSpeak(slide, 3, 'en'));
+    expect(spoken).toContain('Tea');
+    expect(spoken.filter((text) => /sluice.*leaks|leaks.*sluice|gate.*leaks/.test(text))).toHaveLength(1);
+    expect(
+      texts(
+        slide,
+        slide.content.map(({ id }) => id),
+      ).length - spoken.length,
+    ).toBeGreaterThanOrEqual(3);
+  });
+  test('a point goes with those below it', () => {
+    const one = partsToSpeak(slide, 1, 'en');
+    const head = one.includes(slide.content[0]!.id);
+    expect(one.includes(slide.content[1]!.id)).toBe(head);
+  });
+  test('enough is enough', () => expect(partsToSpeak(slide, 5, 'en')).toEqual([]));
+});
+
+describe('points that begin alike', () => {
+  test('a verb in another form is told, with its repair', () => {
+    const slide = slideOf(
+      li('Mending the gate'),
+      li('Replacing 11 floats'),
+      li('Train volunteers'),
+      li('Roof'),
+      li('Cutting costs'),
+    );
+    const [advice] = parallelAdvice(slide, 'en');
+    expect(advice).toMatchObject({ rule: 'ing', of: 5 });
+    expect(advice!.odd.map(({ text, proposal }) => [text, proposal === null ? null : runsText(proposal.to)])).toEqual([
+      ['Train volunteers', 'Training volunteers'],
+      ['Roof', null],
+    ]);
+  });
+  test('so is a full stop that the others do not have, and a small letter', () => {
+    const slide = slideOf(li('Gates'), li('Wheel.'), li('roof'), li('Pond'));
+    expect(
+      parallelAdvice(slide, 'de').map(({ rule, odd }) => [rule, odd.map(({ proposal }) => runsText(proposal!.to))]),
+    ).toEqual([
+      ['no-stop', ['Wheel']],
+      ['capital', ['Roof']],
+    ]);
+  });
+  test('points of other levels and parents are not compared', () => {
+    expect(
+      parallelAdvice(
+        slideOf(li('Gates'), li('north.', 2), li('south.', 2), li('Wheel'), li('floats.', 2), li('Roof')),
+        'de',
+      ),
+    ).toEqual([]);
+  });
+  test.each([
+    ['Running water', 'ing', 'run'],
+    ['Making flour', 'ing', 'make'],
+    ['To open the gate', 'to', 'open'],
+    ['Open the gate', 'base', 'open'],
+    ['Spring tide', undefined, undefined],
+    ['Ceiling', undefined, undefined],
+  ])('“%s” begins with %s of %s', (text, form, verb) =>
+    expect([beginningOf(text)?.form, beginningOf(text)?.verb]).toEqual([form, verb]),
+  );
+  test.each([
+    ['run', 'Running'],
+    ['make', 'Making'],
+    ['see', 'Seeing'],
+    ['repair', 'Repairing'],
+    ['begin', 'Beginning'],
+  ])('%s becomes %s', (verb, ing) => expect(inForm(verb, 'ing')).toBe(ing));
+});
+
+test('a slide without a title is offered some, from its content', () => {
+  const slide = slideOf(
+    li('Sluice gate repairs'),
+    li('New sluice gate for 12,000 pounds in the second year of the work'),
+  );
+  expect(titleSuggestions(slide, 'en')[0]).toBe('Sluice gate repairs');
+  expect(titleSuggestions(slide, 'en').length).toBeGreaterThan(1);
+});
+
+test('long points are shortened, and short ones left', () => {
+  const slide = slideOf(li('Short'), li('However, the gate leaks (as gates do). It rains. It is old.'));
+  expect(shorterParts(slide, 'sentence', 'en').map(({ to }) => runsText(to))).toEqual(['The gate leaks.']);
+});
+
+describe('notes', () => {
+  const long = 'The pond behind the wall holds the water of two tides until the wheel needs it. '.repeat(30);
+  const slide = slideOf(
+    li('The north gate leaks at the sill'),
+    p('The north gate leaks at the sill.'),
+    p('Ask the diver.'),
+    p(long),
+  );
+  test('that repeat the slide, and that are too long to be spoken', () => {
+    const { repeating, tooLong } = notesAdvice(slide.notes, slide, 130, 'en');
+    expect(repeating).toEqual([slide.notes[0]!.id]);
+    expect(tooLong).toBe(true);
+    expect(notesAdvice(slide.notes, slide, 400, 'en').tooLong).toBe(false);
+  });
+  test('are thinned by their sentences', () => {
+    const thin = thinnerNotes(slide.notes, 'third', 'en')
+      .map(({ runs }) => runsText(runs))
+      .join(' ');
+    const all = slide.notes.map(({ runs }) => runsText(runs)).join(' ');
+    expect(thin.length).toBeLessThan(all.length / 2);
+    expect(thin.length).toBeGreaterThan(20);
+  });
+});

@@ -1,0 +1,218 @@
+/** What a new edition of the document changes, and what of the author's own work stands on it; with the edits that keep or take. */
+import { diffWordsWithSpace } from 'diff';
+import { plain, runsText, type Runs } from '../content/index.ts';
+import type { PartId, SlideId } from '../deck/index.ts';
+import { blockRuns, blockText, type Block, type BlockId, type DocumentModel } from '../document/index.ts';
+import { carryOver, singleEdits, type Edit } from '../edits/index.ts';
+import { changedIds, matchEditions, type BlockMatch, type WrittenBlock } from '../structure/index.ts';
+
+/** A stretch of words that stands in both texts, or in one of them. */
+export interface WordChange {
+  readonly text: string;
+  readonly in: 'both' | 'before' | 'after';
+}
+
+/** A wording of the author's own on a passage. */
+export interface OwnWork {
+  readonly kind: 'title' | 'point' | 'notes' | 'text' | 'description';
+  readonly text: string;
+  /** Gives the passage its new text instead. */
+  readonly takeNew: Edit;
+}
+
+export interface ReviewItem {
+  readonly kind: 'changed' | 'new' | 'gone';
+  readonly moved: boolean;
+  readonly before: Block | null;
+  readonly after: Block | null;
+  readonly words: readonly WordChange[];
+  /** What the author wrote on it. Where there is any, the author decides. */
+  readonly own: readonly OwnWork[];
+  /** Keeps the passage as it was: the old text, without the new one, or the one that is gone. */
+  readonly keepOld: Edit;
+}
+
+export interface EditionReview {
+  readonly ids: readonly (readonly [string, string])[];
+  readonly same: number;
+  readonly moved: number;
+  readonly items: readonly ReviewItem[];
+}
+
+/**
+ * @param before The edition in force, as it was read.
+ * @param after The new one, as it was read.
+ * @param log The author's edits in force.
+ */
+export function reviewEdition(before: DocumentModel, after: DocumentModel, log: readonly Edit[]): EditionReview {
+  const matches = matchEditions(before.blocks, after.blocks);
+  const old = new Map(before.blocks.map((block) => [block.id, block]));
+  const fresh = new Map(after.blocks.map((block) => [block.id, block]));
+  const work = workByBlock(carryOver(singleEdits(log)), new Set(old.keys()));
+  const ids = new Map<string, string>(changedIds(matches));
+  const items: ReviewItem[] = [];
+  let behind: BlockId | null = null;
+  for (const match of matches) {
+    if (match.kind !== 'same') items.push(itemOf(match, behind));
+    if (match.kind !== 'gone') behind = match.after;
+  }
+  const same = matches.filter((match) => match.kind === 'same');
+  return { ids: [...ids], same: same.length, moved: same.filter(({ moved }) => moved).length, items };
+
+  function itemOf(match: Exclude<BlockMatch, { kind: 'same' }>, place: BlockId | null): ReviewItem {
+    const was = match.kind === 'new' ? null : old.get(match.before)!;
+    const is = match.kind === 'gone' ? null : fresh.get(match.after)!;
+    const own = was === null ? [] : (work.get(was.id) ?? []).map((make) => make(is, (id) => ids.get(id) ?? id));
+    return {
+      kind: match.kind,
+      moved: match.kind === 'changed' && match.moved,
+      before: was,
+      after: is,
+      words: wordChanges(was === null ? '' : blockText(was), is === null ? '' : blockText(is)),
+      own,
+      keepOld: keepOld(was, is, place),
+    };
+  }
+}
+
+function keepOld(before: Block | null, after: Block | null, behind: BlockId | null): Edit {
+  if (before === null) return { kind: 'leave', blocks: [after!.id], as: 'deleted' };
+  if (after === null) return { kind: 'write', replaces: [], after: behind, blocks: [written(before, before.id)] };
+  return { kind: 'write', replaces: [after.id], after: null, blocks: [written(before, after.id)] };
+}
+
+function written(block: Block, id: BlockId): WrittenBlock {
+  const { place, look, remark, ...rest } = block;
+  return { ...rest, id };
+}
+
+/** Differences beyond this are not looked for: the whole text counts as another. */
+const MOST_DIFFERENT = 2000;
+
+export function wordChanges(before: string, after: string): readonly WordChange[] {
+  if (before === '' || after === '')
+    return [
+      ...(before === '' ? [] : [{ text: before, in: 'before' as const }]),
+      ...(after === '' ? [] : [{ text: after, in: 'after' as const }]),
+    ];
+  const changes = diffWordsWithSpace(before, after, { maxEditLength: MOST_DIFFERENT });
+  if (changes === undefined)
+    return [
+      { text: before, in: 'before' },
+      { text: after, in: 'after' },
+    ];
+  return changes.map(({ value, added, removed }) => ({
+    text: value,
+    in: added ? 'after' : removed ? 'before' : 'both',
+  }));
+}
+
+type MakeWork = (after: Block | null, renamed: (id: string) => string) => OwnWork;
+
+/** The author's last wording of each thing, by the block that it stands on. */
+function workByBlock(edits: readonly Edit[], blocks: ReadonlySet<string>): ReadonlyMap<BlockId, readonly MakeWork[]> {
+  const latest = new Map<string, { block: BlockId; make: MakeWork }>();
+  const notes = new Map<SlideId, number>();
+  const blockOf = (id: string): BlockId | undefined => {
+    const plainId = id.replace(/^.*:/, '').replace(/[/!.].*$/, '');
+    const candidates = [plainId, plainId.slice(1), plainId.replace(/~$/, '')];
+    return candidates.find((candidate) => blocks.has(candidate)) as BlockId | undefined;
+  };
+  for (const edit of edits) {
+    switch (edit.kind) {
+      case 'retitle': {
+        const block = blockOf(edit.slide);
+        if (block !== undefined)
+          latest.set(`t ${edit.slide}`, {
+            block,
+            make: (after, renamed) => ({
+              kind: 'title',
+              text: runsText(edit.runs),
+              takeNew: {
+                ...edit,
+                slide: renamedIn(edit.slide, block, renamed) as SlideId,
+                runs: runsOf(after, edit.runs),
+              },
+            }),
+          });
+        break;
+      }
+      case 'reword': {
+        const block = blockOf(edit.part);
+        if (block !== undefined)
+          latest.set(`p ${edit.part}`, {
+            block,
+            make: (after, renamed) => ({
+              kind: 'point',
+              text: runsText(edit.runs),
+              takeNew: { ...edit, part: renamedIn(edit.part, block, renamed), runs: runsOf(after, edit.runs) },
+            }),
+          });
+        break;
+      }
+      case 'renote': {
+        const first = notes.get(edit.slide) ?? 0;
+        notes.set(edit.slide, first + edit.notes.length);
+        const written: readonly PartId[] = edit.notes.map((_, i) => `${edit.slide}!${first + i}`);
+        const text = edit.notes.map(({ runs }) => runsText(runs)).join('\n');
+        for (const block of new Set(edit.replaces.flatMap((id) => blockOf(id) ?? [])))
+          latest.set(`n ${block}`, {
+            block,
+            make: (after, renamed) => {
+              const slide = renamedIn(edit.slide, blockOf(edit.slide) ?? '', renamed) as SlideId;
+              return {
+                kind: 'notes',
+                text,
+                takeNew: {
+                  ...edit,
+                  slide,
+                  replaces: written.map((id) => id.replace(edit.slide, slide)),
+                  notes: [{ kind: 'paragraph', depth: 0, ordered: false, runs: runsOf(after, plain(text)) }],
+                },
+              };
+            },
+          });
+        break;
+      }
+      case 'write':
+        for (const one of edit.blocks)
+          if (edit.replaces.includes(one.id) && blocks.has(one.id))
+            latest.set(`w ${one.id}`, {
+              block: one.id,
+              make: (after, renamed) => ({
+                kind: 'text',
+                text: blockText(one as Block),
+                takeNew: {
+                  ...edit,
+                  replaces: [renamed(one.id) as BlockId],
+                  blocks: after === null ? [one] : [written(after, after.id)],
+                },
+              }),
+            });
+        break;
+      case 'describe':
+        latest.set(`d ${edit.block}`, {
+          block: edit.block,
+          make: (after, renamed) => ({
+            kind: 'description',
+            text: edit.alt,
+            takeNew: {
+              ...edit,
+              block: renamed(edit.block) as BlockId,
+              alt: after?.kind === 'picture' ? (after.alt ?? '') : edit.alt,
+            },
+          }),
+        });
+        break;
+      default:
+    }
+  }
+  const byBlock = new Map<BlockId, MakeWork[]>();
+  for (const { block, make } of latest.values()) byBlock.set(block, [...(byBlock.get(block) ?? []), make]);
+  return byBlock;
+}
+
+const renamedIn = (id: string, block: string, renamed: (id: string) => string): string =>
+  block === '' ? id : id.replace(block, renamed(block));
+
+const runsOf = (after: Block | null, otherwise: Runs): Runs => (after === null ? otherwise : blockRuns(after));

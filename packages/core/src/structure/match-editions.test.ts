@@ -1,0 +1,92 @@
+import { describe, expect, test } from '@jest/globals';
+import { blockText, type DocumentModel } from '../document/index.ts';
+import { doc, h, li, p, random, randomDocument } from '../test/build.ts';
+import { changedIds, matchEditions } from './match-editions.ts';
+
+const POND = 'The pond holds eleven thousand cubic metres of water behind the wall.';
+const GATE = 'The north gate has been seized since the flood and does not open.';
+const STAFF = 'Volunteers come on Tuesdays and Saturdays to clean the wheel pit.';
+
+/** `same A > A`, `moved …`, `changed A > B`, `new B`, `gone A`, by text. */
+function short(before: DocumentModel, after: DocumentModel): readonly string[] {
+  const text = (document: DocumentModel, id: string): string =>
+    blockText(document.blocks.find((block) => block.id === id)!);
+  return matchEditions(before.blocks, after.blocks).map((match) => {
+    if (match.kind === 'new') return `new ${text(after, match.after)}`;
+    if (match.kind === 'gone') return `gone ${text(before, match.before)}`;
+    const [from, to] = [text(before, match.before), text(after, match.after)];
+    return `${match.moved ? 'moved ' : ''}${match.kind} ${match.kind === 'same' ? to : `${from} > ${to}`}`;
+  });
+}
+
+describe('two editions', () => {
+  test('that are the same', () => {
+    const one = doc(h(1, 'A'), p(POND), li('x'), li('x'));
+    expect(short(one, one)).toEqual(['same A', `same ${POND}`, 'same x', 'same x']);
+  });
+  test('a few words differ, a passage is new, one is gone', () => {
+    const changed = POND.replace('eleven', 'twelve');
+    expect(short(doc(h(1, 'A'), p(POND), p(GATE), li('x')), doc(h(1, 'A'), p(changed), p(STAFF), li('x')))).toEqual([
+      'same A',
+      `changed ${POND} > ${changed}`,
+      `gone ${GATE}`,
+      `new ${STAFF}`,
+      'same x',
+    ]);
+  });
+  test('what has moved is told, changed or not', () => {
+    const changed = GATE.replace('north', 'south');
+    expect(
+      short(
+        doc(h(1, 'A'), p(POND), p(GATE), h(1, 'B'), li('x'), p(STAFF)),
+        doc(h(1, 'A'), p(STAFF), h(1, 'B'), li('x'), p(changed), p(POND)),
+      ),
+    ).toEqual([
+      'same A',
+      `moved same ${STAFF}`,
+      'same B',
+      'same x',
+      `moved changed ${GATE} > ${changed}`,
+      `moved same ${POND}`,
+    ]);
+  });
+  test('equal texts are told apart by what stands around them', () => {
+    const before = doc(h(1, 'A'), li('done'), h(1, 'B'), li('done'), h(1, 'C'), li('done'));
+    const after = doc(h(1, 'A'), li('done'), h(1, 'C'), li('done'));
+    expect(changedIds(matchEditions(before.blocks, after.blocks))).toEqual([
+      [before.blocks[5]!.id, after.blocks[3]!.id],
+    ]);
+  });
+  test('a heading that was renamed in its place is the same heading', () =>
+    expect(short(doc(h(1, 'Costs'), p(POND)), doc(h(1, 'Budget'), p(POND)))).toEqual([
+      'changed Costs > Budget',
+      `same ${POND}`,
+    ]));
+  test('a paragraph that became a heading is the same passage', () =>
+    expect(short(doc(p('The north gate'), p(POND)), doc(h(2, 'The north gate'), p(POND)))).toEqual([
+      'changed The north gate > The north gate',
+      `same ${POND}`,
+    ]));
+  test('of nothing', () => {
+    expect(short(doc(), doc(p(POND)))).toEqual([`new ${POND}`]);
+    expect(short(doc(p(POND)), doc())).toEqual([`gone ${POND}`]);
+  });
+});
+
+test('every block of both editions is matched once, however they were shuffled', () => {
+  for (let seed = 1; seed <= 60; seed++) {
+    const next = random(seed);
+    const before = randomDocument(next, 60);
+    const after = doc(
+      ...before.blocks.filter(() => next() < 0.85).sort(() => (next() < 0.05 ? 1 : 0)),
+      ...randomDocument(next, 6).blocks,
+    );
+    const matches = matchEditions(before.blocks, after.blocks);
+    expect(matches.flatMap((match) => ('before' in match ? [match.before] : [])).sort()).toEqual(
+      before.blocks.map(({ id }) => id).sort(),
+    );
+    expect(matches.flatMap((match) => ('after' in match ? [match.after] : []))).toEqual(
+      after.blocks.map(({ id }) => id),
+    );
+  }
+});
