@@ -14,7 +14,7 @@ import {
   openDocument,
   placeText,
   PRESET_NAMES,
-  presetMap,
+  presetRecipe,
   ReadError,
   themeNamed,
   THEMES,
@@ -95,7 +95,7 @@ function choices(
   if (theme !== undefined && themeNamed(theme) === undefined)
     throw new UsageError(`There is no theme ${theme}; there are ${THEMES.map((t) => t.name).join(', ')}.`);
   return [
-    { kind: 'map', name, map: presetMap(name as PresetName, document) },
+    { kind: 'map', name, ...presetRecipe(name as PresetName, document) },
     ...(theme === undefined ? [] : [{ kind: 'theme', theme } as const]),
   ];
 }

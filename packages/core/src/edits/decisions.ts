@@ -92,3 +92,9 @@ export function decide(edits: readonly Edit[]): Decisions {
   }
   return { map, prose, branches, theme, full, matter, target, pace, takes, breaks, turned, cuts, joins };
 }
+
+/** Converts the document as a take does. */
+export const takeEdits = ({ name, map, prose, full }: TakeSettings): readonly Edit[] => [
+  { kind: 'map', name, map, prose },
+  { kind: 'full', rule: full },
+];

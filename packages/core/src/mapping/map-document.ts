@@ -61,7 +61,7 @@ interface Stretch {
 // An edit changes one stretch; the others give the same slides again, down to their identity. Who turns a plug to and
 // fro, or undoes, comes back to a plan that was there before: the last few are remembered.
 const stretches = new WeakMap<Block, readonly Stretch[]>();
-const REMEMBERED = 3;
+const REMEMBERED = 5;
 
 class Mapper {
   readonly #document: DocumentModel;

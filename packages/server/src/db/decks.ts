@@ -80,11 +80,8 @@ export async function appendEntries(
     const row = (await trx('decks').where({ id: deck }).forUpdate().first('version')) as
       { version: number } | undefined;
     if (row === undefined) return undefined;
-    if (batch !== undefined) {
-      const known = (await trx('entries').where({ deck_id: deck, batch }).max('version as version').first()) as
-        { version: number | null } | undefined;
-      if (known?.version) return known.version;
-    }
+    const known = batch === undefined ? null : await batchVersion(trx, deck, batch);
+    if (known !== null) return known;
     if (row.version !== base) return undefined;
     await trx('entries').insert(
       entries.map((entry, i) => ({
@@ -100,4 +97,11 @@ export async function appendEntries(
       .update({ version: base + entries.length, updated_at: now });
     return base + entries.length;
   });
+}
+
+/** The version that a batch of entries led to; null where it is not kept. */
+export async function batchVersion(db: Db, deck: string, batch: string): Promise<number | null> {
+  const row = (await db('entries').where({ deck_id: deck, batch }).max('version as version').first()) as
+    { version: number | null } | undefined;
+  return row?.version ?? null;
 }

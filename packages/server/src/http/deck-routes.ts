@@ -14,6 +14,7 @@ import {
   append,
   deleteDeck,
   exportDeck,
+  hasBatch,
   newerThan,
   openDeck,
   originalOf,
@@ -84,6 +85,10 @@ export function deckRoutes(context: Context): Router {
     const after = Number(queried(ctx.query.after) ?? 0);
     if (!Number.isSafeInteger(after) || after < 0) throw new AppError('bad-request', 'after is not a version.');
     ctx.body = await newerThan(context, id(ctx), after);
+  });
+
+  router.get('/:id/batches/:batch', async (ctx) => {
+    ctx.body = { kept: await hasBatch(context, id(ctx), ctx.params.batch ?? '') };
   });
 
   router.post('/:id/entries', async (ctx) => {

@@ -89,6 +89,8 @@ describe('entries', () => {
     };
     expect((await answer<Appended>(send('POST', `/api/decks/${deck.id}/entries`, body))).version).toBe(2);
     expect((await answer<Appended>(send('POST', `/api/decks/${deck.id}/entries`, body))).version).toBe(2);
+    expect(await answer(call(`/api/decks/${deck.id}/batches/${batch}`))).toEqual({ kept: true });
+    expect(await answer(call(`/api/decks/${deck.id}/batches/${randomUUID()}`))).toEqual({ kept: false });
     const { version, newer } = await answer<Newer>(call(`/api/decks/${deck.id}/entries?after=1`));
     expect([version, newer]).toEqual([2, [{ kind: 'theme', theme: 'slipway' }]]);
     expect((await call(`/api/decks/${deck.id}/entries?after=x`)).status).toBe(400);

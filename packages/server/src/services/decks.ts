@@ -15,7 +15,16 @@ import {
 import { zipSync } from 'fflate';
 import { gunzipSync } from 'node:zlib';
 import { getBlob, putBlob, type Blob } from '../db/blobs.ts';
-import { appendEntries, entriesAfter, getDeck, listDecks, summary, updateDeck, type DeckRow } from '../db/decks.ts';
+import {
+  appendEntries,
+  batchVersion,
+  entriesAfter,
+  getDeck,
+  listDecks,
+  summary,
+  updateDeck,
+  type DeckRow,
+} from '../db/decks.ts';
 import { getDocument, putDocument } from '../db/documents.ts';
 import { getEditions, putEdition, type EditionRow } from '../db/editions.ts';
 import { AppError } from './app-error.ts';
@@ -68,6 +77,12 @@ export async function append(
   const version = await appendEntries(context.db, id, base, entries, context.now(), batch);
   if (version !== undefined) return { ok: true, version };
   return { ok: false, ...(await newerThan(context, id, base)) };
+}
+
+/** Whether a batch of entries has arrived, for a window that did not hear the answer. */
+export async function hasBatch(context: Context, id: string, batch: string): Promise<boolean> {
+  await existing(context, id);
+  return (await batchVersion(context.db, id, batch)) !== null;
 }
 
 /** What was written since a version. */

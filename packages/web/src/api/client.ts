@@ -1,5 +1,18 @@
 /** The server's routes. */
-import type { Appended, CreationLine, DeckSummary, ErrorBody, KeptFile, OpenDeck, Stale } from '@alvex/contract';
+import type {
+  Appended,
+  Candidate,
+  CandidateLine,
+  CreationLine,
+  DeckSummary,
+  ErrorBody,
+  KeptFile,
+  Newer,
+  NewOwnMap,
+  OpenDeck,
+  OwnMap,
+  Stale,
+} from '@alvex/contract';
 import type { LogEntry, Picture } from '@alvex/core';
 
 /** A failure that the server told, or that it could not be reached. */
@@ -65,14 +78,28 @@ export type AppendResult =
   | { readonly ok: true; readonly version: number }
   | { readonly ok: false; readonly version: number; readonly newer: readonly LogEntry[] };
 
-export async function appendEntries(id: string, base: number, entries: readonly LogEntry[]): Promise<AppendResult> {
-  const response = await request(`/api/decks/${id}/entries`, json('POST', { base, entries }));
+/** @param batch Names the entries: sent a second time, they are kept once. */
+export async function appendEntries(
+  id: string,
+  base: number,
+  entries: readonly LogEntry[],
+  batch: string,
+): Promise<AppendResult> {
+  const response = await request(`/api/decks/${id}/entries`, json('POST', { base, entries, batch }));
   if (response.status === 409) {
     const { version, newer } = (await response.json()) as Stale;
     return { ok: false, version, newer };
   }
   return { ok: true, version: ((await response.json()) as Appended).version };
 }
+
+/** What others wrote since a version. */
+export const entriesSince = async (id: string, version: number): Promise<Newer> =>
+  (await request(`/api/decks/${id}/entries?after=${version}`)).json() as Promise<Newer>;
+
+/** Whether the server has a batch already. */
+export const hasBatch = async (id: string, batch: string): Promise<boolean> =>
+  ((await (await request(`/api/decks/${id}/batches/${batch}`)).json()) as { kept: boolean }).kept;
 
 export interface NewDocument {
   readonly body: Blob;
@@ -83,51 +110,62 @@ export interface NewDocument {
 const BYTES = { 'Content-Type': 'application/octet-stream' };
 const WATCHED = { Accept: 'application/x-ndjson' };
 
-/** Makes a deck of several files, as parts of one document in this order. Sending counts as half of the way. */
-export async function createDeckOfParts(
+type Progress = (done: number) => void;
+
+/** Makes a deck of one file, or of several as parts of one document in this order. @throws as `takeIn`. */
+export async function createDeck(
   documents: readonly NewDocument[],
-  progress: (done: number) => void,
+  progress: Progress,
   signal: AbortSignal,
 ): Promise<DeckSummary> {
+  return (await takeIn<{ readonly deck: DeckSummary }>('/api/decks', documents, progress, signal)).deck;
+}
+
+/** Sends what may become the new edition of a deck's document. @throws as `takeIn`. */
+export async function sendEdition(
+  id: string,
+  documents: readonly NewDocument[],
+  progress: Progress,
+  signal: AbortSignal,
+): Promise<Candidate> {
+  const path = `/api/decks/${id}/editions`;
+  return (await takeIn<{ readonly candidate: Candidate }>(path, documents, progress, signal)).candidate;
+}
+
+/**
+ * Sends documents and follows their reading. Of several files, sending counts as half of the way.
+ * @throws ApiError with the reader's reason; DOMException `AbortError` when cancelled.
+ */
+async function takeIn<T extends object>(
+  path: string,
+  documents: readonly NewDocument[],
+  progress: Progress,
+  signal: AbortSignal,
+): Promise<T> {
+  const [only] = documents;
+  if (documents.length === 1) {
+    const { body, name, type } = only!;
+    const query = new URLSearchParams({ name, ...(type === undefined ? {} : { type }) });
+    const init = { method: 'POST', body, signal, headers: { ...WATCHED, ...BYTES } };
+    return followed(await request(`${path}?${query}`, init), progress);
+  }
   const parts: { hash: string; name: string }[] = [];
   for (const { body, name } of documents) {
     const response = await request('/api/files', { method: 'POST', body, signal, headers: BYTES });
     parts.push({ hash: ((await response.json()) as KeptFile).hash, name });
     progress(parts.length / documents.length / 2);
   }
-  const response = await request('/api/decks', {
-    ...json('POST', { parts }),
-    signal,
-    headers: { ...WATCHED, 'Content-Type': 'application/json' },
-  });
-  return creation(response, (done) => progress(0.5 + done / 2));
+  const headers = { ...WATCHED, 'Content-Type': 'application/json' };
+  const response = await request(path, { ...json('POST', { parts }), signal, headers });
+  return followed(response, (done) => progress(0.5 + done / 2));
 }
 
-/**
- * Sends a document and follows its reading.
- * @throws ApiError with the reader's reason; DOMException `AbortError` when cancelled.
- */
-export async function createDeck(
-  { body, name, type }: NewDocument,
-  progress: (done: number) => void,
-  signal: AbortSignal,
-): Promise<DeckSummary> {
-  const query = new URLSearchParams({ name, ...(type === undefined ? {} : { type }) });
-  const response = await request(`/api/decks?${query}`, {
-    method: 'POST',
-    body,
-    signal,
-    headers: { ...WATCHED, ...BYTES },
-  });
-  return creation(response, progress);
-}
-
-async function creation(response: Response, progress: (done: number) => void): Promise<DeckSummary> {
+async function followed<T extends object>(response: Response, progress: Progress): Promise<T> {
   for await (const line of lines(response)) {
-    const said = JSON.parse(line) as CreationLine;
+    const said = JSON.parse(line) as CreationLine | CandidateLine;
     if ('progress' in said) progress(said.progress);
-    else if ('deck' in said) return said.deck;
-    else throw new ApiError(said.error);
+    else if ('error' in said) throw new ApiError(said.error);
+    else return said as unknown as T;
   }
   throw new ApiError(UNREACHABLE);
 }
@@ -155,7 +193,19 @@ export const sendPicture = async (id: string, body: Blob, name: string): Promise
     })
   ).json() as Promise<Picture>;
 
-export const documentUrl = (id: string): string => `/api/decks/${id}/document`;
-export const originalUrl = (id: string): string => `/api/decks/${id}/original`;
+const ofEdition = (edition: string | undefined): string => (edition === undefined ? '' : `?edition=${edition}`);
+export const documentUrl = (id: string, edition?: string): string => `/api/decks/${id}/document${ofEdition(edition)}`;
+export const originalUrl = (id: string, edition?: string): string => `/api/decks/${id}/original${ofEdition(edition)}`;
 export const pptxUrl = (id: string): string => `/api/decks/${id}/deck.pptx`;
 export const pictureUrl = (id: string, picture: string): string => `/api/decks/${id}/pictures/${picture}`;
+
+export const listMaps = async (): Promise<readonly OwnMap[]> =>
+  ((await (await request('/api/maps')).json()) as { maps: OwnMap[] }).maps;
+export const keepMap = async (own: NewOwnMap): Promise<OwnMap> =>
+  ((await (await request('/api/maps', json('POST', own))).json()) as { map: OwnMap }).map;
+export async function renameMap(id: string, name: string): Promise<void> {
+  await request(`/api/maps/${id}`, json('PATCH', { name }));
+}
+export async function dropMap(id: string): Promise<void> {
+  await request(`/api/maps/${id}`, { method: 'DELETE' });
+}

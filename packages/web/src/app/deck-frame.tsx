@@ -1,13 +1,14 @@
 /** The frame around every station of one deck: name, the line of stations, and whether the work is kept. */
 import { Box, chakra } from '@chakra-ui/react';
-import { Moon, Redo2, Undo2 } from 'lucide-react';
-import { useEffect } from 'react';
+import { History, Moon, Redo2, Undo2 } from 'lucide-react';
+import { useEffect, useState } from 'react';
 import { Link, NavLink, Outlet, useParams } from 'react-router';
 import { openDeck, redo, undo, useDeck, type DeckState } from '../state/deck-store.ts';
 import { switchMode } from '../ui/color-mode.ts';
 import { clock, count } from '../ui/format.ts';
 import { Action, Heading, Notice, Small } from '../ui/recipes.tsx';
 import { DeckName } from './deck-name.tsx';
+import { HistoryPanel } from './history-panel.tsx';
 
 const Bar = chakra('header', {
   base: {
@@ -71,6 +72,7 @@ export function DeckFrame() {
       if (!(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== 'z') return;
       const { target } = event;
       if (target instanceof HTMLTextAreaElement || target instanceof HTMLInputElement) return;
+      if (target instanceof HTMLElement && target.isContentEditable) return;
       event.preventDefault();
       if (event.shiftKey) redo();
       else undo();
@@ -78,6 +80,7 @@ export function DeckFrame() {
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
   }, []);
+  const [history, setHistory] = useState(false);
   const phase = useDeck((state) => state.phase);
   const failure = useDeck((state) => state.failure);
   const unread = useDeck(
@@ -103,7 +106,7 @@ export function DeckFrame() {
           <Station to="check" label="Check" attention={toCheck} />
           <Station to="hand-over" label="Hand over" attention={0} />
         </Line>
-        <Keeping />
+        <Keeping history={history} showHistory={() => setHistory(!history)} />
       </Bar>
       <Box as="main" flex="1" minH="0" position="relative">
         {phase === 'failed' ? (
@@ -121,6 +124,7 @@ export function DeckFrame() {
             Opening the document …
           </Box>
         )}
+        {history && phase === 'open' && <HistoryPanel close={() => setHistory(false)} />}
       </Box>
     </Box>
   );
@@ -143,7 +147,7 @@ function Station({
   );
 }
 
-function Keeping() {
+function Keeping({ history, showHistory }: { readonly history: boolean; readonly showHistory: () => void }) {
   const sync = useDeck((state) => state.sync);
   const canUndo = useDeck((state) => state.history.done.length > 0);
   const canRedo = useDeck((state) => state.history.undone.length > 0);
@@ -153,7 +157,7 @@ function Keeping() {
         <Notice tone={sync.state === 'refused' ? 'fault' : 'attention'} role="status" py="3px">
           {sync.state === 'refused'
             ? `${count(sync.waiting, 'edit')} could not be kept. Load the page again.`
-            : `Server away: ${count(sync.waiting, 'edit')} not kept yet`}
+            : `Server away: ${count(sync.waiting, 'edit')} kept in this browser only`}
         </Notice>
       ) : (
         <chakra.span role="status" mr="6px" whiteSpace="nowrap">
@@ -173,6 +177,16 @@ function Keeping() {
         onClick={redo}
       >
         <Redo2 size={15} />
+      </Action>
+      <Action
+        look="quiet"
+        size="small"
+        aria-label="History"
+        title="What was done"
+        aria-expanded={history}
+        onClick={showHistory}
+      >
+        <History size={15} />
       </Action>
       <Action look="quiet" size="small" aria-label="Light or dark" title="Light or dark" onClick={switchMode}>
         <Moon size={15} />

@@ -45,6 +45,10 @@ const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('../stations/slides/slides-station.tsx')).SlidesStation }),
       },
       {
+        path: 'edition',
+        lazy: async () => ({ Component: (await import('../stations/edition/edition-station.tsx')).EditionStation }),
+      },
+      {
         path: 'look',
         lazy: async () => ({ Component: (await import('../stations/look/look-station.tsx')).LookStation }),
       },

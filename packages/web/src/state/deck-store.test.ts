@@ -2,7 +2,7 @@ import { afterEach, beforeEach, expect, test } from '@jest/globals';
 import { blockText, type Block, type LogEntry } from '@alvex/core';
 import { doc, h, p } from '../../../core/src/test/build.ts';
 import type { FromWorker, ToWorker, View } from '../worker/protocol.ts';
-import { closeDeck, edit, findPage, openDeck, redo, trySlides, undo, useDeck, wantPage } from './deck-store.ts';
+import { ask, closeDeck, edit, goBack, goForward, openDeck, redo, undo, useDeck, wantPage } from './deck-store.ts';
 
 /** Stands in for the worker: remembers what it is told, and says what the test makes it say. */
 class FakeWorker {
@@ -51,6 +51,8 @@ const view = (change: Partial<View> = {}): View => ({
     spills: [false, false],
     layouts: ['points', 'points'],
     passages: [1, 1],
+    slides: [],
+    hidden: [false, false],
   },
   seen: { rows: [], drawings: [] },
   counts: { sections: 0, notes: 0, tables: 0, pictures: 0 },
@@ -61,6 +63,12 @@ const view = (change: Partial<View> = {}): View => ({
   mapName: 'talk',
   theme: 'slipway',
   full: 'continue',
+  prose: { as: 'whole' },
+  branches: [],
+  matter: [],
+  target: null,
+  pace: 130,
+  takes: [],
   breaks: false,
   ...change,
 });
@@ -97,7 +105,7 @@ test('an edit is sent, given to the worker, undone and made again', async () => 
   await new Promise((resolve) => setTimeout(resolve));
   expect(sent.at(-1)).toEqual({
     path: '/api/decks/d/entries',
-    body: { base: 1, entries: [{ kind: 'theme', theme: 'millrace' }] },
+    body: { base: 1, entries: [{ kind: 'theme', theme: 'millrace' }], batch: expect.any(String) as never },
   });
   expect(FakeWorker.last.asked('edits').edits).toHaveLength(2);
   undo();
@@ -136,13 +144,40 @@ test('pages that are seen together are asked for together, each once until it ch
   ]);
 });
 
-test('questions are answered by what the worker says', async () => {
-  const page = findPage('block');
-  FakeWorker.last.say({ kind: 'found', block: 'block', key: 'b:0' });
-  expect(await page).toBe('b:0');
-  const slides = trySlides([{ kind: 'theme', theme: 'x' }]);
-  FakeWorker.last.say({ kind: 'tried', ask: FakeWorker.last.asked('try').ask, slides: 7 });
-  expect(await slides).toBe(7);
+test('questions are answered by what the worker says, each its own', async () => {
+  const page = ask({ what: 'page', block: 'block' });
+  const slides = ask({ what: 'slides', edits: [{ kind: 'theme', theme: 'x' }] });
+  const broken = ask({ what: 'outlines' });
+  const numbers = FakeWorker.last.told.flatMap((message) => (message.kind === 'ask' ? [message.ask] : []));
+  FakeWorker.last.say({ kind: 'answer', ask: numbers[1]!, answer: 7 });
+  FakeWorker.last.say({ kind: 'answer', ask: numbers[0]!, answer: 'b:0' });
+  FakeWorker.last.say({ kind: 'answer', ask: numbers[2]!, answer: null, failure: 'no memory' });
+  expect([await page, await slides]).toEqual(['b:0', 7]);
+  await expect(broken).rejects.toThrow('no memory');
+});
+
+test('one goes back over several edits and forward again', () => {
+  edit({ kind: 'theme', theme: 'millrace' });
+  edit({ kind: 'pace', rate: 100 });
+  goBack(2);
+  expect(useDeck.getState().history.done).toEqual(log);
+  goForward(1);
+  expect(useDeck.getState().history.done).toEqual([...log, { kind: 'theme', theme: 'millrace' }]);
+  goBack(0);
+  expect(useDeck.getState().history.undone).toHaveLength(1);
+});
+
+test('a new edition has the worker fetch its document, and undoing it the first one; nothing is converted in between', () => {
+  const edits = (): number => FakeWorker.last.told.filter(({ kind }) => kind === 'edits').length;
+  const before = edits();
+  const original = 'a'.repeat(64);
+  edit({ kind: 'all', edits: [{ kind: 'edition', original, type: 'docx', fileName: 'b.docx', ids: [] }] });
+  expect(FakeWorker.last.asked('open').url).toBe(`/api/decks/d/document?edition=${original}`);
+  expect(edits()).toBe(before);
+  FakeWorker.last.say({ kind: 'document', title: null, blocks: [], diagnostics: [], presets: {} });
+  expect(edits()).toBe(before + 1);
+  undo();
+  expect(FakeWorker.last.asked('open').url).toBe('/api/decks/d/document');
 });
 
 test('what the worker finds in the structure is shown, a fault ends in words, closing ends the worker', () => {

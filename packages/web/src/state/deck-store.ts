@@ -1,6 +1,7 @@
 /** The open deck: its log, what the worker made of it, and what is drawn. */
 import type { DeckSummary } from '@alvex/contract';
 import {
+  currentEdition,
   foldLog,
   isStructureChange,
   restructureBlocks,
@@ -11,23 +12,25 @@ import {
   type Edit,
   type Finding,
   type History,
-  type LevelMap,
   type LogEntry,
   type LookAlikes,
 } from '@alvex/core';
 import { create } from 'zustand';
-import { ApiError, documentUrl, fetchDeck } from '../api/client.ts';
+import { ApiError, documentUrl, fetchDeck, hasBatch } from '../api/client.ts';
 import type {
+  Answers,
   ChangedDocument,
   Drawing,
   FromWorker,
-  PlacedEntry,
+  Presets,
+  Question,
   Row,
   SeenPages,
   ToWorker,
   View,
 } from '../worker/protocol.ts';
 import { Sync, type SyncState } from './sync.ts';
+import { leftBehind, type Batch } from './unsent.ts';
 
 export interface DeckState {
   readonly phase: 'none' | 'opening' | 'open' | 'failed';
@@ -41,7 +44,7 @@ export interface DeckState {
   readonly diagnostics: readonly Diagnostic[];
   /** What the worker found in the document's structure; null until it has looked. */
   readonly structure: { readonly groups: readonly LookAlikes[]; readonly findings: readonly Finding[] } | null;
-  readonly presets: Readonly<Record<string, LevelMap>>;
+  readonly presets: Presets;
   readonly view: Omit<View, 'destinations' | 'seen' | 'document'> | null;
   /** Newest revision of every page, by key. */
   readonly revs: ReadonlyMap<string, number>;
@@ -51,7 +54,6 @@ export interface DeckState {
   readonly drawings: ReadonlyMap<string, Drawing>;
   /** Drawings in themes that are looked at: theme, then key. */
   readonly dressed: ReadonlyMap<string, ReadonlyMap<string, Drawing>>;
-  readonly ledger: readonly PlacedEntry[] | null;
   readonly selectedBlock: string | null;
   readonly selectedRow: string | null;
 }
@@ -74,7 +76,6 @@ const EMPTY: DeckState = {
   destinations: new Map(),
   drawings: new Map(),
   dressed: new Map(),
-  ledger: null,
   selectedBlock: null,
   selectedRow: null,
 };
@@ -88,9 +89,16 @@ let seq = 0;
 /** Pages that were asked for, with the revision that was the newest then. */
 const asked = new Map<string, number>();
 let asking: string[] = [];
-const finding = new Map<string, (key: string | null) => void>();
-const trying = new Map<number, (slides: number) => void>();
-let tries = 0;
+interface Waiting {
+  readonly resolve: (answer: never) => void;
+  readonly reject: (error: Error) => void;
+}
+const waiting = new Map<number, Waiting>();
+let asks = 0;
+/** Address of the document that the worker holds or is fetching. */
+let opened = '';
+/** The worker has that document. */
+let ready = false;
 
 const tell = (message: ToWorker): void => worker?.postMessage(message);
 
@@ -104,11 +112,21 @@ export async function openDeck(id: string): Promise<void> {
   try {
     const { deck, log } = await fetchDeck(id);
     sync = new Sync(id, deck.version, (state) => set({ sync: state }), takeNewer);
-    set({ deck, log, history: foldLog(log) });
-    tell({ kind: 'open', url: documentUrl(id) });
+    const left = await unsentOf(id);
+    const all = [...log, ...left.flatMap(({ entries }) => entries)];
+    set({ deck, log: all, history: foldLog(all) });
+    sync.adopt(left);
+    convertNow();
   } catch (error) {
     set({ phase: 'failed', failure: error instanceof ApiError ? error.message : String(error) });
   }
+}
+
+/** What a window left that was closed before the server had it. */
+async function unsentOf(id: string): Promise<readonly Batch[]> {
+  const left: Batch[] = [];
+  for (const batch of await leftBehind(id)) if (!(await hasBatch(id, batch.id))) left.push(batch);
+  return left;
 }
 
 export function closeDeck(): void {
@@ -118,8 +136,9 @@ export function closeDeck(): void {
   sync = undefined;
   asked.clear();
   asking = [];
-  finding.clear();
-  trying.clear();
+  waiting.clear();
+  opened = '';
+  ready = false;
   set(EMPTY);
 }
 
@@ -131,7 +150,9 @@ function receive(message: FromWorker): void {
         blockById: new Map(message.blocks.map((block) => [block.id, block])),
         diagnostics: message.diagnostics,
         presets: message.presets,
+        structure: null,
       });
+      ready = true;
       convertNow();
       return;
     case 'view':
@@ -139,10 +160,6 @@ function receive(message: FromWorker): void {
       return;
     case 'pages':
       set(withPages(get(), message));
-      return;
-    case 'found':
-      finding.get(message.block)?.(message.key);
-      finding.delete(message.block);
       return;
     case 'dressed': {
       const dressed = new Map(get().dressed);
@@ -159,13 +176,13 @@ function receive(message: FromWorker): void {
     case 'structure':
       set({ structure: { groups: message.groups, findings: message.findings } });
       return;
-    case 'tried':
-      trying.get(message.ask)?.(message.slides);
-      trying.delete(message.ask);
+    case 'answer': {
+      const asked = waiting.get(message.ask);
+      waiting.delete(message.ask);
+      if (message.failure === undefined) asked?.resolve(message.answer as never);
+      else asked?.reject(new Error(message.failure));
       return;
-    case 'ledger':
-      set({ ledger: message.entries });
-      return;
+    }
     case 'failed':
       set({ phase: 'failed', failure: message.message });
   }
@@ -188,7 +205,7 @@ function takeView({ destinations: turned, seen, document, ...view }: View): void
     [...map.keys()].every((key) => newest.has(key)) ? map : new Map([...map].filter(([key]) => newest.has(key)));
   const pages = withPages({ rows: still(state.rows), drawings: still(state.drawings) }, seen);
   const destinations = turned.length === 0 ? state.destinations : new Map([...state.destinations, ...turned]);
-  set({ ...pages, revs: newest, destinations, view, ledger: null, phase: 'open' });
+  set({ ...pages, revs: newest, destinations, view, phase: 'open' });
 }
 
 function withDocument(
@@ -206,13 +223,22 @@ function structured(
   entries: readonly LogEntry[],
 ): Pick<DeckState, 'blocks' | 'blockById'> | undefined {
   const changes = singleEdits(entries.filter((entry): entry is Edit => entry.kind !== 'undo' && entry.kind !== 'redo'));
+  // Of another edition, whose blocks come with the worker's answer.
+  if (changes.some(({ kind }) => kind === 'edition')) return undefined;
   const changed = restructureBlocks(blocks, changes.filter(isStructureChange)).blocks;
   if (changed === blocks) return undefined;
   return { blocks: changed, blockById: new Map(changed.map((block) => [block.id, block])) };
 }
 
 function convertNow(): void {
-  tell({ kind: 'edits', edits: get().history.done, seq: ++seq });
+  const { history, deck } = get();
+  if (deck === null) return;
+  const url = documentUrl(deck.id, currentEdition(singleEdits(history.done))?.original);
+  if (url !== opened) {
+    opened = url;
+    ready = false;
+    tell({ kind: 'open', url });
+  } else if (ready) tell({ kind: 'edits', edits: history.done, seq: ++seq });
 }
 
 function append(entries: readonly LogEntry[]): void {
@@ -234,6 +260,15 @@ export function undo(): void {
 export function redo(): void {
   if (get().history.undone.length > 0) append([{ kind: 'redo' }]);
 }
+
+/** Undoes several edits at once. */
+export const goBack = (edits: number): void => {
+  if (edits > 0) append(Array.from({ length: edits }, () => ({ kind: 'undo' })));
+};
+
+export const goForward = (edits: number): void => {
+  if (edits > 0) append(Array.from({ length: edits }, () => ({ kind: 'redo' })));
+};
 
 /** Puts what others wrote before what was not sent yet. */
 function takeNewer(newer: readonly LogEntry[], unsent: number): void {
@@ -258,24 +293,17 @@ export function wantPage(key: string): void {
   });
 }
 
-/** The first page that has a block; null for none. */
-export function findPage(block: string): Promise<string | null> {
-  return new Promise((resolve) => {
-    finding.set(block, resolve);
-    tell({ kind: 'find', block });
-  });
-}
+export type Asking<W extends Question['what']> = Extract<Question, { readonly what: W }>;
 
-/** How many slides there would be with more edits. */
-export function trySlides(edits: readonly Edit[]): Promise<number> {
-  return new Promise((resolve) => {
-    trying.set(++tries, resolve);
-    tell({ kind: 'try', edits, ask: tries });
+/** Asks the worker. @throws Error with a sentence for the author. */
+export function ask<W extends Question['what']>(question: Asking<W>): Promise<Answers[W]> {
+  return new Promise((resolve, reject) => {
+    waiting.set(++asks, { resolve: resolve as Waiting['resolve'], reject });
+    tell({ kind: 'ask', ask: asks, ...question });
   });
 }
 
 export const wantDressed = (theme: string, keys: readonly string[]): void => tell({ kind: 'dress', theme, keys });
-export const wantLedger = (): void => tell({ kind: 'ledger' });
 
 export function select(block: string | null, row: string | null): void {
   set({ selectedBlock: block, selectedRow: row });

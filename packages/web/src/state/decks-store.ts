@@ -4,7 +4,6 @@ import { create } from 'zustand';
 import {
   ApiError,
   createDeck,
-  createDeckOfParts,
   deleteDeck,
   listDecks,
   renameDeck,
@@ -49,15 +48,13 @@ export async function refreshDecks(): Promise<void> {
 /** Makes a deck of a document. @returns undefined when it failed or was cancelled; the reason is shown. */
 export async function bringIn(...documents: readonly NewDocument[]): Promise<DeckSummary | undefined> {
   const abort = new AbortController();
-  const [document] = documents;
-  if (document === undefined) return undefined;
-  const name = documents.length === 1 ? document.name : `${documents.length} files`;
+  const [first] = documents;
+  if (first === undefined) return undefined;
+  const name = documents.length === 1 ? first.name : `${documents.length} files`;
   const progress = (done: number) => set((state) => ({ reading: state.reading && { ...state.reading, done } }));
   set({ failure: null, reading: { name, done: 0, cancel: () => abort.abort() } });
   try {
-    return documents.length === 1
-      ? await createDeck(document, progress, abort.signal)
-      : await createDeckOfParts(documents, progress, abort.signal);
+    return await createDeck(documents, progress, abort.signal);
   } catch (error) {
     if (!(error instanceof DOMException && error.name === 'AbortError')) set({ failure: failureOf(error, name) });
     return undefined;

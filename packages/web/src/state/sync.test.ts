@@ -5,7 +5,7 @@ import { Sync, type SyncState } from './sync.ts';
 const cut = (block: string): LogEntry => ({ kind: 'cut', block });
 type Answer = { readonly status: number; readonly body: unknown } | 'away';
 let answers: Answer[] = [];
-let sent: { base: number; entries: LogEntry[] }[] = [];
+let sent: { base: number; entries: LogEntry[]; batch: string }[] = [];
 let states: SyncState[] = [];
 let merged: (readonly [readonly LogEntry[], number])[] = [];
 let sync: Sync;
@@ -15,8 +15,9 @@ beforeEach(() => {
   [answers, sent, states, merged] = [[], [], [], []];
   Object.assign(globalThis, {
     window: { addEventListener: () => undefined, removeEventListener: () => undefined },
-    fetch: (_path: string, init: RequestInit) => {
-      sent.push(JSON.parse(init.body as string) as (typeof sent)[number]);
+    document: { visibilityState: 'visible' },
+    fetch: (_path: string, init?: RequestInit) => {
+      if (init?.body !== undefined) sent.push(JSON.parse(init.body as string) as (typeof sent)[number]);
       const answer = answers.shift() ?? 'away';
       if (answer === 'away') return Promise.reject(new TypeError('no network'));
       return Promise.resolve(new Response(JSON.stringify(answer.body), { status: answer.status }));
@@ -45,9 +46,9 @@ test('entries are sent in order against the version that is known, and then kept
   sync.push([cut('a')]);
   sync.push([cut('b')]);
   await settle();
-  expect(sent).toEqual([
-    { base: 3, entries: [cut('a')] },
-    { base: 4, entries: [cut('b')] },
+  expect(sent.map(({ base, entries }) => [base, entries])).toEqual([
+    [3, [cut('a')]],
+    [4, [cut('b')]],
   ]);
   expect(states.at(-1)).toMatchObject({ state: 'kept', waiting: 0 });
 });
@@ -64,17 +65,31 @@ test('what others wrote comes first, then ours is sent again behind it', async (
   expect(states.at(-1)).toMatchObject({ state: 'kept', merged: 2 });
 });
 
-test('while the server is away entries wait, and are sent when it is back', async () => {
-  answers = ['away', { status: 200, body: { version: 5 } }];
+test('while the server is away entries wait, and are sent under the same name when it is back', async () => {
+  answers = ['away', { status: 200, body: { version: 4 } }, { status: 200, body: { version: 5 } }];
   sync.push([cut('a')]);
   await settle();
   sync.push([cut('b')]);
-  expect(states.at(-1)).toMatchObject({ state: 'sending' });
+  sync.push([cut('c')]);
   await settle();
   jest.advanceTimersByTime(2500);
   await settle();
-  expect(sent.at(-1)).toEqual({ base: 3, entries: [cut('a'), cut('b')] });
+  const [first, again, rest] = sent;
+  expect([again!.batch, again!.entries]).toEqual([first!.batch, [cut('a')]]);
+  expect(rest).toMatchObject({ base: 4, entries: [cut('b'), cut('c')] });
+  expect(rest!.batch).not.toBe(first!.batch);
   expect(states.at(-1)).toMatchObject({ state: 'kept', waiting: 0 });
+});
+
+test('what another window wrote is taken in while nothing of ours is on its way', async () => {
+  answers = [{ status: 200, body: { version: 4, newer: [cut('x')] } }];
+  jest.advanceTimersByTime(16_000);
+  await settle();
+  expect(merged).toEqual([[[cut('x')], 0]]);
+  answers = [{ status: 200, body: { version: 5 } }];
+  sync.push([cut('a')]);
+  await settle();
+  expect(sent.at(-1)!.base).toBe(4);
 });
 
 test('what the server refuses is not sent for ever', async () => {

@@ -1,6 +1,7 @@
-/** Sends log entries in order, one request at a time; what cannot be sent waits and is tried again. */
+/** Sends log entries in order, one request at a time; what cannot be sent waits, is kept in the browser, and is tried again. */
 import type { LogEntry } from '@alvex/core';
-import { ApiError, appendEntries } from '../api/client.ts';
+import { ApiError, appendEntries, entriesSince } from '../api/client.ts';
+import { Unsent, type Batch } from './unsent.ts';
 
 export interface SyncState {
   readonly state: 'kept' | 'sending' | 'waiting' | 'refused';
@@ -12,18 +13,28 @@ export interface SyncState {
 }
 
 const RETRY_MS = 2000;
-const BATCH = 200;
+const LOOK_MS = 15_000;
+const MOST = 200; // entries of a batch
+
+interface Queued extends Batch {
+  entries: LogEntry[];
+  /** It was sent, and may have arrived: nothing is added to it. */
+  tried: boolean;
+}
 
 export class Sync {
   readonly #deck: string;
   readonly #tell: (state: SyncState) => void;
   readonly #newer: (entries: readonly LogEntry[], unsent: number) => void;
+  readonly #unsent: Unsent;
   #version: number;
-  #queue: LogEntry[] = [];
+  readonly #queue: Queued[] = [];
   #sending = false;
   #stopped = false;
   #merged = 0;
+  #safe = true;
   #timer: ReturnType<typeof setTimeout> | undefined;
+  readonly #look: ReturnType<typeof setInterval>;
 
   /** @param newer Called with what others wrote, and how many of our entries come after it. */
   constructor(
@@ -36,42 +47,68 @@ export class Sync {
     this.#version = version;
     this.#tell = tell;
     this.#newer = newer;
+    this.#unsent = new Unsent(deck);
     window.addEventListener('beforeunload', this.#warn);
     window.addEventListener('online', this.#retry);
+    window.addEventListener('focus', this.#lookNow);
+    this.#look = setInterval(this.#lookNow, LOOK_MS);
   }
 
   push(entries: readonly LogEntry[]): void {
-    this.#queue.push(...entries);
+    for (const entry of entries) {
+      const last = this.#queue.at(-1);
+      if (last !== undefined && !last.tried && last.entries.length < MOST) last.entries.push(entry);
+      else this.#queue.push({ id: crypto.randomUUID(), entries: [entry], tried: false });
+    }
+    this.#keep();
+    void this.#send();
+  }
+
+  /** What another window left behind; it may have been sent. */
+  adopt(batches: readonly Batch[]): void {
+    this.#queue.push(...batches.map(({ id, entries }) => ({ id, entries: [...entries], tried: true })));
+    this.#keep();
     void this.#send();
   }
 
   stop(): void {
     this.#stopped = true;
     clearTimeout(this.#timer);
+    clearInterval(this.#look);
+    this.#unsent.end();
     window.removeEventListener('beforeunload', this.#warn);
     window.removeEventListener('online', this.#retry);
+    window.removeEventListener('focus', this.#lookNow);
   }
 
   readonly #warn = (event: BeforeUnloadEvent): void => {
-    if (this.#queue.length > 0) event.preventDefault();
+    if (this.#waiting > 0 && !this.#safe) event.preventDefault();
   };
-
   readonly #retry = (): void => void this.#send();
+  readonly #lookNow = (): void => void this.#lookForNewer();
+
+  get #waiting(): number {
+    return this.#queue.reduce((sum, { entries }) => sum + entries.length, 0);
+  }
+
+  #keep(): void {
+    this.#safe = this.#unsent.keep(this.#queue.map(({ id, entries }) => ({ id, entries })));
+  }
 
   async #send(): Promise<void> {
-    if (this.#sending || this.#stopped || this.#queue.length === 0) return;
+    const batch = this.#queue[0];
+    if (this.#sending || this.#stopped || batch === undefined) return;
     this.#sending = true;
     clearTimeout(this.#timer);
-    const batch = this.#queue.slice(0, BATCH);
+    batch.tried = true;
     this.#say('sending');
     try {
-      const result = await appendEntries(this.#deck, this.#version, batch);
+      const result = await appendEntries(this.#deck, this.#version, batch.entries, batch.id);
       this.#version = result.version;
-      if (result.ok) this.#queue.splice(0, batch.length);
-      else {
-        this.#merged += result.newer.length;
-        this.#newer(result.newer, this.#queue.length);
-      }
+      if (result.ok) {
+        this.#queue.shift();
+        this.#keep();
+      } else this.#take(result.newer);
       this.#sending = false;
       if (this.#queue.length > 0) void this.#send();
       else this.#say('kept', new Date());
@@ -84,10 +121,25 @@ export class Sync {
     }
   }
 
-  #at: Date | null = null;
+  /** Takes in what others wrote while nothing of ours is on its way. */
+  async #lookForNewer(): Promise<void> {
+    if (this.#sending || this.#stopped || this.#queue.length > 0 || document.visibilityState === 'hidden') return;
+    const version = this.#version;
+    const found = await entriesSince(this.#deck, version).catch(() => undefined);
+    if (found === undefined || found.newer.length === 0 || version !== this.#version || this.#sending) return;
+    this.#version = found.version;
+    this.#take(found.newer);
+    this.#say('kept', new Date());
+  }
 
+  #take(newer: readonly LogEntry[]): void {
+    this.#merged += newer.length;
+    this.#newer(newer, this.#waiting);
+  }
+
+  #at: Date | null = null;
   #say(state: SyncState['state'], at?: Date): void {
     if (at !== undefined) this.#at = at;
-    if (!this.#stopped) this.#tell({ state, at: this.#at, waiting: this.#queue.length, merged: this.#merged });
+    if (!this.#stopped) this.#tell({ state, at: this.#at, waiting: this.#waiting, merged: this.#merged });
   }
 }

@@ -16,4 +16,4 @@ test.each([
   [195, '1 min 30 s'],
   [7800, '1 h'],
   [8450, '1 h 5 min'],
-])('%d words take %s', (words, time) => expect(speakingTime(words)).toBe(time));
+])('%d words take %s', (words, time) => expect(speakingTime(words, 130)).toBe(time));

@@ -5,12 +5,9 @@ export const count = (n: number, one: string, many = `${one}s`): string =>
   `${number.format(n)} ${n === 1 ? one : many}`;
 export const grouped = (n: number): string => number.format(n);
 
-/** Words a minute, spoken to an audience. */
-const SPEAKING_RATE = 130;
-
-/** `12 s`, `2 min 30 s`, `1 h 5 min`. */
-export function speakingTime(words: number): string {
-  const seconds = Math.round((words / SPEAKING_RATE) * 60);
+/** `12 s`, `2 min 30 s`, `1 h 5 min`. @param pace Words a minute. */
+export function speakingTime(words: number, pace: number): string {
+  const seconds = Math.round((words / pace) * 60);
   if (seconds < 60) return `${seconds} s`;
   const minutes = Math.floor(seconds / 60);
   const [whole, wholeUnit, rest, restUnit] =

@@ -25,20 +25,6 @@ function shape(destination: Destination) {
   }
 }
 
-/** Said to screen readers and in tooltips. */
-export const DESTINATION_LABELS: Readonly<Record<Destination, string>> = {
-  section: 'section opener',
-  title: 'slide title',
-  point1: 'point, level 1',
-  point2: 'point, level 2',
-  point3: 'point, level 3',
-  point4: 'point, level 4',
-  point5: 'point, level 5',
-  slide: 'text on the slide',
-  notes: 'speaker notes',
-  out: 'left out',
-};
-
 const COLORS: Partial<Record<Destination, string>> = {
   notes: 'var(--chakra-colors-soft)',
   out: 'var(--chakra-colors-pale)',

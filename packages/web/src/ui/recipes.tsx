@@ -75,3 +75,22 @@ export const Field = chakra('input', {
     _focusVisible: { borderColor: 'pine' },
   },
 });
+
+/** A fault named in a line of other facts. */
+export const Warning = chakra('span', {
+  base: { color: 'amberText', bg: 'amberWash', borderLeft: '3px solid', borderColor: 'amber', px: '6px' },
+});
+
+export const Select = chakra('select', {
+  base: {
+    bg: 'card',
+    border: '1px solid',
+    borderColor: 'line',
+    borderRadius: 'sm',
+    px: '6px',
+    py: '4px',
+    fontSize: 'sm',
+    color: 'ink',
+    maxW: '100%',
+  },
+});

@@ -1,34 +1,50 @@
 /** The core in a web worker: holds the document, converts it at every edit, sends what changed. */
 import {
   convert,
-  countWords,
+  documentLanguage,
   findings,
   layOutSlide,
-  ledgerEntries,
   lookAlikes,
   measureAhead,
-  presetMap,
+  notesAdvice,
   PRESET_NAMES,
-  runsWords,
-  tableText,
+  presetRecipe,
+  runsText,
   themeNamed,
   titleFits,
   type Block,
   type Converted,
+  type Deck,
   type Destination,
   type DocumentModel,
   type Edit,
-  type LevelMap,
+  type MatterKind,
   type Page,
+  type SlideId,
 } from '@alvex/core';
+import { answer } from './answers.ts';
 import { drawPage } from './draw.ts';
-import type { ChangedDocument, Counts, FromWorker, PlacedEntry, Row, SeenPages, ToWorker } from './protocol.ts';
+import type {
+  ChangedDocument,
+  Counts,
+  FromWorker,
+  Presets,
+  RemovedLine,
+  Row,
+  SeenPages,
+  ToWorker,
+} from './protocol.ts';
+import { contentOf, wordsOf } from './words.ts';
 
 declare const self: DedicatedWorkerGlobalScope;
 
+type Join = Extract<Edit, { kind: 'join' | 'merge' }>;
+
 interface Known {
   readonly page: Page;
-  readonly joinBlock: string | null;
+  readonly join: Join | null;
+  readonly removed: readonly RemovedLine[];
+  readonly pace: number;
   readonly rev: number;
 }
 
@@ -63,21 +79,60 @@ async function handle(message: ToWorker): Promise<void> {
       return update(message);
     case 'pages':
       return sendPages(message.keys);
-    case 'find':
-      return say({ kind: 'found', block: message.block, key: pageOf(message.block)?.key ?? null });
     case 'dress':
       return dress(message.theme, message.keys);
-    case 'try':
-      return tryEdits(message);
-    case 'ledger':
-      return say({ kind: 'ledger', entries: placedEntries() });
+    case 'ask':
+      return reply(message);
   }
 }
 
-async function open(url: string): Promise<void> {
+const documents = new Map<string, Promise<DocumentModel>>();
+
+/** A document by its address; fetched once, so that going back to an earlier edition is quick. */
+function load(url: string): Promise<DocumentModel> {
+  let model = documents.get(url);
+  if (model === undefined) {
+    model = fetchDocument(url);
+    documents.set(url, model);
+    model.catch(() => documents.delete(url));
+  }
+  return model;
+}
+
+async function fetchDocument(url: string): Promise<DocumentModel> {
   const response = await fetch(url);
   if (!response.ok) throw new Error(((await response.json()) as { error: { message: string } }).error.message);
-  const model = (await response.json()) as DocumentModel;
+  return (await response.json()) as DocumentModel;
+}
+
+async function reply(message: ToWorker & { kind: 'ask' }): Promise<void> {
+  const { ask } = message;
+  if (document === undefined || converted === undefined) return;
+  const asked = converted;
+  const held = {
+    document,
+    edits,
+    converted,
+    load,
+    pause: async () => {
+      await new Promise((resolve) => setTimeout(resolve, 0));
+      return converted === asked;
+    },
+  };
+  try {
+    say({ kind: 'answer', ask, answer: await answer(message, held) });
+  } catch (error) {
+    say({ kind: 'answer', ask, answer: null, failure: error instanceof Error ? error.message : String(error) });
+  }
+}
+
+let opening = '';
+
+async function open(url: string): Promise<void> {
+  opening = url;
+  const model = await load(url);
+  // Another edition was asked for in the meantime.
+  if (opening !== url) return;
   document = model;
   converted = undefined;
   known = new Map();
@@ -103,11 +158,15 @@ function update({ edits: made, seq }: ToWorker & { kind: 'edits' }): void {
   if (before?.theme !== converted.theme) setTimeout(prepare, 0, converted.document);
   const { pages, theme, deck } = converted;
   const next = new Map<string, Known>();
+  const removed = removedLines(deck);
+  const standing = mappedBefore(converted);
+  const { pace } = converted.decisions;
   pages.forEach((page, i) => {
     const old = known.get(page.key);
-    const joinBlock = joinBlockOf(pages, i);
-    const same = old?.page === page && old.joinBlock === joinBlock;
-    next.set(page.key, same ? old : { page, joinBlock, rev: ++revision });
+    const join = joinOf(pages, i, standing);
+    const out = removedAt(page, i === pages.length - 1, removed);
+    const same = old?.page === page && sameJoin(old.join, join) && sameLines(old.removed, out) && old.pace === pace;
+    next.set(page.key, same ? old : { page, join, removed: out, pace, rev: ++revision });
   });
   const former = known;
   known = next;
@@ -136,6 +195,8 @@ function update({ edits: made, seq }: ToWorker & { kind: 'edits' }): void {
         spills: pages.map((page) => page.fit.state === 'spills'),
         layouts: pages.map((page) => page.layout),
         passages: pages.map((page) => page.passages.length),
+        slides: pages.map((page) => page.slide.id),
+        hidden: pages.map((page) => page.slide.hidden === true),
       },
       counts: countPages(pages),
       destinations: turned,
@@ -145,13 +206,25 @@ function update({ edits: made, seq }: ToWorker & { kind: 'edits' }): void {
       mapName: converted.mapName,
       theme: theme.name,
       full: converted.decisions.full,
+      prose: converted.decisions.prose,
+      branches: converted.decisions.branches,
+      matter: matterInForce(converted),
+      target: converted.decisions.target,
+      pace,
+      takes: [...converted.decisions.takes],
       breaks: converted.decisions.breaks,
     },
   });
 }
 
-const presetsOf = (model: DocumentModel): Readonly<Record<string, LevelMap>> =>
-  Object.fromEntries(PRESET_NAMES.map((name) => [name, presetMap(name, model)]));
+const presetsOf = (model: DocumentModel): Presets =>
+  Object.fromEntries(PRESET_NAMES.map((name) => [name, presetRecipe(name, model)]));
+
+/** A cover stands where it was not sent away; the rest where it was asked for. */
+function matterInForce({ deck, decisions }: Converted): readonly MatterKind[] {
+  const asked = [...decisions.matter].filter(([, on]) => on).map(([kind]) => kind);
+  return deck.slides[0]?.kind === 'cover' ? [...new Set<MatterKind>(['cover', ...asked])] : asked;
+}
 
 function changedDocument(model: DocumentModel): ChangedDocument | undefined {
   if (model === sentDocument) return undefined;
@@ -179,11 +252,6 @@ function planReview(): void {
       }),
     });
   }, REVIEW_MS);
-}
-
-function tryEdits({ edits: more, ask }: ToWorker & { kind: 'try' }): void {
-  if (document === undefined || converted === undefined) return;
-  say({ kind: 'tried', ask, slides: convert(document, [...edits, ...more], converted).pages.length });
 }
 
 const SLICE_MS = 6;
@@ -224,32 +292,10 @@ function countPages(pages: readonly Page[]): Counts {
   };
 }
 
-const counted = new WeakMap<Page, { readonly shown: number; readonly spoken: number }>();
-
-function wordsOf(page: Page): { readonly shown: number; readonly spoken: number } {
-  let words = counted.get(page);
-  if (words === undefined) {
-    const shown = contentOf(page).reduce((sum, part) => {
-      if (part.kind === 'picture') return sum;
-      return sum + (part.kind === 'table' ? countWords(tableText(part.table)) : runsWords(part.runs));
-    }, runsWords(page.slide.title.runs));
-    const spoken = page.notes.reduce((sum, note) => sum + runsWords(note.runs), 0);
-    counted.set(page, (words = { shown, spoken }));
-  }
-  return words;
-}
-
-function contentOf({ slide, boxes, count }: Page) {
-  if (count === 1) return slide.content;
-  const shown = new Set(boxes.flatMap((box) => (box.kind === 'text' ? box.paras.map(({ part }) => part) : [box.part])));
-  return slide.content.filter((part) => shown.has(part.id));
-}
-
-function makeRow({ page, joinBlock, rev }: Known): Row {
-  const { slide, key, layout, notes, passages, fit } = page;
+function makeRow({ page, join, removed, pace, rev }: Known): Row {
+  const { slide, key, index, layout, notes, passages, fit } = page;
   const { shown, spoken } = wordsOf(page);
   const { id, kind, title } = slide;
-  const continues = slide.continues || page.index > 0;
   return {
     key,
     rev,
@@ -258,24 +304,74 @@ function makeRow({ page, joinBlock, rev }: Known): Row {
     layout,
     title,
     content: contentOf(page),
+    all: slide.content,
     notes,
     passages,
     fit,
     words: shown,
     spoken,
-    continues,
-    joinBlock,
+    continues: slide.continues || index > 0,
+    index,
+    join,
+    hidden: slide.hidden === true,
+    matter: slide.matter ?? null,
+    full: slide.full ?? null,
+    untitled: title.blocks.length === 0 && slide.matter === undefined,
+    advice: notesAdvice(notes, slide, pace, documentLanguage(converted!.document)),
+    removed,
   };
 }
 
-/** A slide made by a cut can be joined by its first content, one of the document's own by its title; never to a cover or opener. */
-function joinBlockOf(pages: readonly Page[], i: number): string | null {
-  const page = pages[i]!;
-  const before = pages[i - 1];
-  const { slide } = page;
-  if (page.index > 0 || slide.kind !== 'content' || before === undefined || before.slide.kind !== 'content')
-    return null;
-  return slide.continues ? (slide.content[0]?.blocks[0] ?? null) : (slide.title.blocks[0] ?? null);
+/** The slide before each one, as the map made them. */
+function mappedBefore({ mapped }: Converted): ReadonlyMap<SlideId, SlideId> {
+  const before = new Map<SlideId, SlideId>();
+  mapped.forEach(({ id }, i) => {
+    if (i > 0) before.set(id, mapped[i - 1]!.id);
+  });
+  return before;
+}
+
+/**
+ * How a slide goes on the one above. One that the map made, where the map put it: by its first content, or by its title. Any
+ * other is merged. Never a cover, an opener, or what is made of the deck itself.
+ */
+function joinOf(pages: readonly Page[], i: number, standing: ReadonlyMap<SlideId, SlideId>): Join | null {
+  const { slide, index } = pages[i]!;
+  const before = pages[i - 1]?.slide;
+  const joinable = (one: Page['slide'] | undefined): boolean => one?.kind === 'content' && one.matter === undefined;
+  if (index > 0 || before === undefined || !joinable(slide) || !joinable(before)) return null;
+  const block = slide.continues ? slide.content[0]?.blocks[0] : slide.title.blocks[0];
+  if (block !== undefined && standing.get(slide.id) === before.id) return { kind: 'join', block };
+  return { kind: 'merge', slide: slide.id, into: before.id };
+}
+
+const sameJoin = (a: Join | null, b: Join | null): boolean =>
+  a?.kind === 'join'
+    ? b?.kind === 'join' && a.block === b.block
+    : a === null
+      ? b === null
+      : b?.kind === 'merge' && a.into === b.into;
+const sameLines = (a: readonly RemovedLine[], b: readonly RemovedLine[]): boolean =>
+  a.length === b.length && a.every(({ slide }, i) => slide === b[i]!.slide);
+
+/** Slides that were taken out, by the slide that they stood before; null for the end. */
+function removedLines({ removed }: Deck): ReadonlyMap<SlideId | null, readonly RemovedLine[]> {
+  const lines = new Map<SlideId | null, RemovedLine[]>();
+  for (const { slide, before } of removed)
+    lines.set(before, [...(lines.get(before) ?? []), { slide: slide.id, title: runsText(slide.title.runs) }]);
+  return lines;
+}
+
+const NONE_REMOVED: readonly RemovedLine[] = [];
+
+function removedAt(
+  { slide, index }: Page,
+  last: boolean,
+  removed: ReadonlyMap<SlideId | null, readonly RemovedLine[]>,
+): readonly RemovedLine[] {
+  if (removed.size === 0) return NONE_REMOVED;
+  const before = index === 0 ? (removed.get(slide.id) ?? NONE_REMOVED) : NONE_REMOVED;
+  return last ? [...before, ...(removed.get(null) ?? NONE_REMOVED)] : before;
 }
 
 function sendPages(keys: readonly string[]): void {
@@ -288,20 +384,6 @@ function seenPages(keys: readonly string[]): SeenPages {
   const { theme } = converted;
   const found = keys.flatMap((key) => known.get(key) ?? []);
   return { rows: found.map(makeRow), drawings: found.map(({ page, rev }) => drawPage(page, rev, theme)) };
-}
-
-const pageOf = (block: string): Page | undefined => converted?.pages.find((page) => page.passages.includes(block));
-
-function placedEntries(): readonly PlacedEntry[] {
-  if (converted === undefined) return [];
-  const numbers = new Map<string, number>();
-  converted.pages.forEach((page, i) => {
-    for (const block of page.passages) if (!numbers.has(block)) numbers.set(block, i + 1);
-  });
-  return ledgerEntries(converted.document, converted.deck).map((entry) => ({
-    ...entry,
-    slide: numbers.get(entry.block) ?? null,
-  }));
 }
 
 function dress(name: string, keys: readonly string[]): void {

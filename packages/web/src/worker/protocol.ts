@@ -1,22 +1,35 @@
 /** What the page and its worker say to each other. Only what changed crosses. */
 import type {
   Block,
+  BranchRule,
   Content,
-  Decisions,
   Destination,
   Diagnostic,
   Edit,
+  EditionEdit,
+  EditionReview,
   Finding,
   Fit,
+  FullRule,
   LayoutName,
   Ledger,
   LedgerEntry,
   LevelMap,
   LookAlikes,
+  MatterKind,
   Note,
+  NotesAdvice,
+  Outlines,
+  ParallelAdvice,
   Piece,
+  Proposal,
+  Prose,
   SlideId,
   SlideTitle,
+  Suggestion,
+  TakeLine,
+  TakeSettings,
+  Target,
   Unplaced,
 } from '@alvex/core';
 
@@ -30,14 +43,30 @@ export interface Row {
   readonly layout: LayoutName;
   readonly title: SlideTitle;
   readonly content: readonly Content[];
+  /** Of the whole slide, where it goes on over several pages. */
+  readonly all: readonly Content[];
   readonly notes: readonly Note[];
   readonly passages: readonly string[];
   readonly fit: Fit;
   readonly words: number;
   readonly spoken: number /* words */;
   readonly continues: boolean;
-  /** The block by which the slide can be joined to the one before; null where that is not possible. */
-  readonly joinBlock: string | null;
+  readonly index: number /* 0.. */;
+  /** Joins the slide to the one before; null where that is not possible. */
+  readonly join: Edit | null;
+  readonly hidden: boolean;
+  readonly matter: MatterKind | null;
+  /** The slide's own rule for too much; null where the deck's holds. */
+  readonly full: FullRule | null;
+  /** Its title is no heading of the document's. */
+  readonly untitled: boolean;
+  readonly advice: NotesAdvice;
+  /** Slides that were taken out before this one, and, on the last page, behind it. */
+  readonly removed: readonly RemovedLine[];
+}
+export interface RemovedLine {
+  readonly slide: SlideId;
+  readonly title: string;
 }
 
 /** What is drawn of a slide; all lengths in points. */
@@ -99,6 +128,8 @@ export interface Pages {
   readonly layouts: readonly LayoutName[];
   /** Passages, for the height of a row before it is drawn. */
   readonly passages: readonly number[];
+  readonly slides: readonly SlideId[];
+  readonly hidden: readonly boolean[];
 }
 
 export interface SeenPages {
@@ -114,11 +145,13 @@ export interface Counts {
   readonly pictures: number;
 }
 
+/** Ready-made maps, laid on the levels that the document has now. */
+export type Presets = Readonly<Record<string, { readonly map: LevelMap; readonly prose: Prose }>>;
+
 /** The document after a change of its structure or text: the order of all blocks, and those that are new or other than before. */
 export interface ChangedDocument {
   readonly title: string | null;
-  /** Ready-made maps, laid on the levels that it has now. */
-  readonly presets: Readonly<Record<string, LevelMap>>;
+  readonly presets: Presets;
   readonly order: readonly string[];
   readonly blocks: readonly Block[];
 }
@@ -137,8 +170,43 @@ export interface View {
   readonly map: LevelMap;
   readonly mapName: string | null;
   readonly theme: string;
-  readonly full: Decisions['full'];
+  readonly full: FullRule;
+  readonly prose: Prose;
+  readonly branches: readonly BranchRule[];
+  readonly matter: readonly MatterKind[] /* in force */;
+  readonly target: Target | null;
+  readonly pace: number;
+  readonly takes: readonly (readonly [string, TakeSettings])[];
   readonly breaks: boolean;
+}
+
+/** A conversion that is looked at beside others. */
+export interface Take {
+  readonly take: string;
+  readonly slides: number;
+  readonly words: number /* a slide */;
+  readonly spoken: number /* words */;
+  readonly spills: number;
+  readonly lines: readonly TakeLine[];
+  readonly drawings: readonly Drawing[];
+}
+
+/** What can be done for one slide. */
+export interface SlideAdvice {
+  readonly titles: readonly string[];
+  /** Parts to be spoken so that so many points stay. */
+  readonly fewer: readonly { readonly most: number; readonly parts: readonly string[] }[];
+  readonly shorter: readonly { readonly density: string; readonly proposals: readonly Proposal[] }[];
+  readonly parallel: readonly ParallelAdvice[];
+  /** Takes the notes down to chosen sentences; null where they are short. */
+  readonly thinner: Edit | null;
+}
+
+/** A review, and what would find no place. */
+export interface Reviewed {
+  readonly review: EditionReview;
+  readonly unplaced: readonly Unplaced[];
+  readonly slides: number;
 }
 
 export interface PlacedEntry extends LedgerEntry {
@@ -151,13 +219,34 @@ export type ToWorker =
   | { readonly kind: 'edits'; readonly edits: readonly Edit[]; readonly seq: number }
   /** Rows and drawings of the slides that are seen. */
   | { readonly kind: 'pages'; readonly keys: readonly string[] }
-  /** The first page that has a block. */
-  | { readonly kind: 'find'; readonly block: string }
   /** Drawings of some slides in another theme. */
   | { readonly kind: 'dress'; readonly theme: string; readonly keys: readonly string[] }
+  /** Questions, answered by an `answer` of the same number. */
+  | ({ readonly kind: 'ask'; readonly ask: number } & Question);
+
+export type Question =
+  | { readonly what: 'ledger' }
+  | { readonly what: 'outlines' }
+  | { readonly what: 'advice'; readonly slide: SlideId }
+  | { readonly what: 'takes' }
+  | { readonly what: 'suggestion'; readonly target: Target | null }
+  /** What an edition, read from `url`, would change. */
+  | { readonly what: 'edition'; readonly url: string; readonly edition: Omit<EditionEdit, 'kind' | 'ids'> }
+  /** The first page that has a block. */
+  | { readonly what: 'page'; readonly block: string }
   /** How many slides there would be with more edits. */
-  | { readonly kind: 'try'; readonly edits: readonly Edit[]; readonly ask: number }
-  | { readonly kind: 'ledger' };
+  | { readonly what: 'slides'; readonly edits: readonly Edit[] };
+
+export interface Answers {
+  readonly ledger: readonly PlacedEntry[];
+  readonly outlines: Outlines;
+  readonly advice: SlideAdvice | null;
+  readonly takes: readonly Take[];
+  readonly suggestion: Suggestion;
+  readonly edition: Reviewed;
+  readonly page: string | null;
+  readonly slides: number;
+}
 
 export type FromWorker =
   | {
@@ -165,13 +254,11 @@ export type FromWorker =
       readonly title: string | null;
       readonly blocks: readonly Block[];
       readonly diagnostics: readonly Diagnostic[];
-      readonly presets: Readonly<Record<string, LevelMap>>;
+      readonly presets: Presets;
     }
   | { readonly kind: 'view'; readonly seq: number; readonly view: View; readonly ms: number }
   | ({ readonly kind: 'pages' } & SeenPages)
-  | { readonly kind: 'found'; readonly block: string; readonly key: string | null }
   | { readonly kind: 'dressed'; readonly theme: string; readonly drawings: readonly Drawing[] }
-  | { readonly kind: 'ledger'; readonly entries: readonly PlacedEntry[] }
   | { readonly kind: 'structure'; readonly groups: readonly LookAlikes[]; readonly findings: readonly Finding[] }
-  | { readonly kind: 'tried'; readonly ask: number; readonly slides: number }
+  | { readonly kind: 'answer'; readonly ask: number; readonly answer: unknown; readonly failure?: string }
   | { readonly kind: 'failed'; readonly message: string };

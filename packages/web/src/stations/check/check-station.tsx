@@ -1,21 +1,15 @@
 /** The Check station: where every word went, slides that hold too much, and edits that have lost their place. */
 import { Box, chakra } from '@chakra-ui/react';
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useMemo, useRef, useState } from 'react';
 import { Link } from 'react-router';
-import {
-  blockText,
-  runsText,
-  type Block,
-  type Edit,
-  type LedgerEntry,
-  type LeftOutReason,
-  type Unplaced,
-} from '@alvex/core';
-import { useDeck, wantLedger } from '../../state/deck-store.ts';
+import { blockText, type Block, type LedgerEntry, type LeftOutReason, type Unplaced } from '@alvex/core';
+import { useDeck } from '../../state/deck-store.ts';
+import { useAnswer } from '../../state/use-answer.ts';
+import { editText } from '../../ui/edit-text.ts';
 import { count, grouped } from '../../ui/format.ts';
 import { LEFT } from '../../ui/left-labels.ts';
-import { Mark } from '../../ui/mark.tsx';
+import { MarkButton } from '../../ui/mark-button.tsx';
 import { Action, Heading, Notice, Small } from '../../ui/recipes.tsx';
 import { VirtualRows } from '../../ui/virtual-rows.tsx';
 import type { PlacedEntry } from '../../worker/protocol.ts';
@@ -78,12 +72,9 @@ const UNPLACED: Readonly<Record<Unplaced['reason'], string>> = {
 export function CheckStation() {
   const sums = useDeck((state) => state.view?.sums);
   const unplaced = useDeck((state) => state.view?.unplaced) ?? [];
-  const ledger = useDeck((state) => state.ledger);
+  const { answer: ledger } = useAnswer({ what: 'ledger' });
   const pages = useDeck((state) => state.view?.pages);
   const [filter, setFilter] = useState<Filter>('all');
-  useEffect(() => {
-    if (ledger === null) wantLedger();
-  }, [ledger]);
   const entries = useMemo(
     () => (ledger ?? []).filter((entry) => filter === 'all' || entry.account === filter),
     [ledger, filter],
@@ -178,7 +169,7 @@ function EntryLine({ entry }: { readonly entry: PlacedEntry }) {
   const destination = useDeck((state) => state.destinations.get(entry.block)) ?? 'out';
   return (
     <Entry>
-      <Mark destination={destination} size={26} />
+      {block === undefined ? <span /> : <MarkButton block={block} destination={destination} />}
       <chakra.span fontFamily="heading" overflow="hidden" textOverflow="ellipsis" whiteSpace="nowrap">
         {block === undefined ? entry.block : blockText(block)}
       </chakra.span>
@@ -199,41 +190,4 @@ function reasonText({ reason, account }: PlacedEntry, block: Block | undefined):
   if (reason === undefined) return account === 'lost' ? 'lost' : '';
   // What it is says more than that it is not text.
   return reason === 'furniture' && block?.left !== undefined ? LEFT[block.left] : REASONS[reason];
-}
-
-function editText(edit: Edit): string {
-  switch (edit.kind) {
-    case 'retitle':
-      return `Title “${runsText(edit.runs)}”`;
-    case 'reword':
-      return edit.runs.length === 0 ? 'A point taken off' : `Wording “${runsText(edit.runs)}”`;
-    case 'renote':
-      return `Notes “${edit.notes
-        .map((note) => runsText(note.runs))
-        .join(' ')
-        .slice(0, 80)}”`;
-    case 'cut':
-      return 'A cut';
-    case 'join':
-      return 'A join';
-    case 'turn':
-      return 'A turned mark';
-    case 'shape':
-      return 'A level';
-    case 'write':
-      return `Text “${edit.blocks
-        .map((block) => ('runs' in block ? runsText(block.runs) : ''))
-        .join(' ')
-        .slice(0, 80)}”`;
-    case 'move':
-      return 'A moved branch';
-    case 'leave':
-      return 'A passage left out';
-    case 'keep':
-      return 'A passage brought back';
-    case 'describe':
-      return `The description “${edit.alt}”`;
-    default:
-      return 'A setting';
-  }
 }

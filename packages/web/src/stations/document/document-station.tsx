@@ -13,13 +13,14 @@ import {
   type KeyboardEvent,
   type MouseEvent,
 } from 'react';
-import { blockWords, placeText, type Block, type BlockId, type Level } from '@alvex/core';
+import { blockWords, currentEdition, placeText, singleEdits, type Block, type BlockId, type Level } from '@alvex/core';
 import { originalUrl } from '../../api/client.ts';
 import { edit, useDeck } from '../../state/deck-store.ts';
 import { count } from '../../ui/format.ts';
 import { Action, Notice, Small } from '../../ui/recipes.tsx';
 import { VirtualRows } from '../../ui/virtual-rows.tsx';
 import { BlockLine } from './block-line.tsx';
+import { NewEdition } from '../edition/new-edition.tsx';
 import { FindBar } from './find-bar.tsx';
 import { isFurniture, shapeAll, shiftBranches, stretchAround } from './line-actions.ts';
 import { LineBar } from './line-bar.tsx';
@@ -100,6 +101,8 @@ export function DocumentStation() {
     clearSelection();
     return clearSelection;
   }, []);
+  const done = useDeck((state) => state.history.done);
+  const edition = useMemo(() => currentEdition(singleEdits(done)), [done]);
   const words = useMemo(
     () => blocks.reduce((sum, block) => (block.left === undefined ? sum + blockWords(block) : sum), 0),
     [blocks],
@@ -228,8 +231,9 @@ export function DocumentStation() {
             >
               Structure{toRepair > 0 ? ` (${toRepair})` : ''}
             </Action>
+            <NewEdition />
             {/* A link, so that the browser saves it as any other file. */}
-            <a href={originalUrl(deck.id)} download style={{ textDecoration: 'none' }}>
+            <a href={originalUrl(deck.id, edition?.original)} download style={{ textDecoration: 'none' }}>
               <Action as="span" size="small">
                 <Download size={13} /> Original
               </Action>

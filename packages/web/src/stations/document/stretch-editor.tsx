@@ -7,7 +7,7 @@ import { edit, useDeck } from '../../state/deck-store.ts';
 import { EXTENSIONS } from './editor-extensions.tsx';
 import { write } from './use-selection.ts';
 import { WritingTools } from './writing-tools.tsx';
-import { fromEditor, toEditor } from './written-blocks.ts';
+import { fromEditor, toEditor } from '../../ui/written-blocks.ts';
 
 const Paper = chakra('div', {
   base: {

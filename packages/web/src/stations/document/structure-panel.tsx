@@ -13,7 +13,7 @@ import {
   type LookAlikes,
   type Repair,
 } from '@alvex/core';
-import { edit, trySlides, useDeck } from '../../state/deck-store.ts';
+import { ask, edit, useDeck } from '../../state/deck-store.ts';
 import { count } from '../../ui/format.ts';
 import { Action, Field, Heading, Small } from '../../ui/recipes.tsx';
 import { FINDINGS, REPAIRS } from './labels.ts';
@@ -104,7 +104,7 @@ function LookAlikeCard({
   const change = markAs(group.blocks, level);
   useEffect(() => {
     let wanted = true;
-    void trySlides([markAs(group.blocks, level)]).then((then) => {
+    void ask({ what: 'slides', edits: [markAs(group.blocks, level)] }).then((then) => {
       if (wanted) setSlides(then);
     });
     return () => {

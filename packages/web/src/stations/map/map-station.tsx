@@ -1,11 +1,19 @@
 /** The Map station: the patch matrix left, what this map makes right. */
 import { Box, chakra } from '@chakra-ui/react';
+import { useState } from 'react';
 import { Link } from 'react-router';
+import type { Prose } from '@alvex/core';
 import { DeckSlide } from '../../canvas/deck-slide.tsx';
 import { edit, useDeck } from '../../state/deck-store.ts';
 import { count, speakingTime } from '../../ui/format.ts';
 import { Action, Heading, Small } from '../../ui/recipes.tsx';
+import { MAP_HINTS, MAP_LABELS } from '../../ui/labels.ts';
+import type { View } from '../../worker/protocol.ts';
+import { BranchSetting, FullSetting, MatterSetting, ProseSetting } from './map-settings.tsx';
 import { Matrix } from './matrix.tsx';
+import { OwnMaps } from './own-maps.tsx';
+import { Takes } from './takes.tsx';
+import { TargetSetting } from './target.tsx';
 
 const Page = chakra('div', {
   base: {
@@ -28,7 +36,7 @@ const Left = chakra('section', {
 const Right = chakra('section', {
   base: { overflowY: 'auto', p: '18px 20px', minH: 0, '@media (max-width: 1080px)': { overflow: 'visible' } },
 });
-const Sums = chakra('div', {
+const SumsRow = chakra('div', {
   base: {
     display: 'grid',
     gridTemplateColumns: 'repeat(4, 1fr)',
@@ -49,16 +57,23 @@ const Minis = chakra('div', {
   base: { display: 'grid', gridTemplateColumns: 'repeat(3, minmax(0, 1fr))', gap: '10px' },
 });
 
-const PRESET_LABELS: Readonly<Record<string, string>> = { talk: 'Spoken talk', reading: 'Reading deck' };
 const MINIS = 12;
 
 export function MapStation() {
   const view = useDeck((state) => state.view);
   const presets = useDeck((state) => state.presets);
+  const [showing, setShowing] = useState<'slides' | 'takes'>('slides');
+  const [own, setOwn] = useState(false);
   if (view === null) return null;
-  const { order, words, spoken, spills } = view.pages;
-  const slides = order.length;
-  const sum = (values: readonly number[]): number => values.reduce((total, value) => total + value, 0);
+  if (showing === 'takes')
+    return (
+      <Box h="100%" overflowY="auto" p="18px 24px">
+        <Action size="small" mb="10px" onClick={() => setShowing('slides')}>
+          Back to the map
+        </Action>
+        <Takes />
+      </Box>
+    );
   return (
     <Page>
       <Left>
@@ -67,78 +82,86 @@ export function MapStation() {
           One plug in each row. Turn a plug with ← →, or choose a hole. The slides follow as you do.
         </Small>
         <Matrix />
+        <Box mt="16px">
+          <ProseSetting />
+          <BranchSetting />
+          <MatterSetting />
+          <FullSetting />
+        </Box>
       </Left>
       <Right>
         <Heading>This map makes</Heading>
-        <Box display="flex" gap="8px" mt="10px" flexWrap="wrap" role="group" aria-label="Ready-made maps">
-          {Object.entries(presets).map(([name, map]) => (
+        <Box display="flex" gap="6px" mt="10px" mb="10px" flexWrap="wrap" role="group" aria-label="Ready-made maps">
+          {Object.entries(presets).map(([name, { map, prose }]) => (
             <Action
               key={name}
-              look={view.mapName === name ? 'chosen' : 'plain'}
-              aria-pressed={view.mapName === name}
-              onClick={() => edit({ kind: 'map', name, map })}
+              size="small"
+              look={isChosen(view, name, prose) ? 'chosen' : 'plain'}
+              aria-pressed={isChosen(view, name, prose)}
+              title={MAP_HINTS[name]}
+              onClick={() => edit({ kind: 'map', name, map, prose })}
             >
-              {PRESET_LABELS[name] ?? name}
+              {MAP_LABELS[name] ?? name}
             </Action>
           ))}
-          {view.mapName === null && (
-            <Action look="chosen" aria-pressed disabled>
-              Your own
-            </Action>
-          )}
+          <Action size="small" look={own ? 'chosen' : 'plain'} aria-expanded={own} onClick={() => setOwn(!own)}>
+            Own maps
+          </Action>
         </Box>
-        <Sums data-testid="map-sums">
-          <div>
-            <Sum data-testid="map-slides">{slides}</Sum>
-            {slides === 1 ? 'slide' : 'slides'}
-          </div>
-          <div>
-            <Sum>{slides === 0 ? 0 : Math.round(sum(words) / slides)}</Sum>
-            words a slide
-          </div>
-          <div>
-            <Sum>{speakingTime(sum(spoken))}</Sum>
-            to speak
-          </div>
-          <div>
-            <Sum>{spills.filter(Boolean).length}</Sum>
-            too full
-          </div>
-        </Sums>
-        <Box display="flex" gap="8px" alignItems="center" mb="14px" flexWrap="wrap">
-          <Small>A slide that holds too much is</Small>
-          <Box display="flex" gap="6px" role="group" aria-label="A slide that holds too much">
-            <Action
-              size="small"
-              look={view.full === 'continue' ? 'chosen' : 'plain'}
-              aria-pressed={view.full === 'continue'}
-              onClick={() => edit({ kind: 'full', rule: 'continue' })}
-            >
-              continued on another
-            </Action>
-            <Action
-              size="small"
-              look={view.full === 'report' ? 'chosen' : 'plain'}
-              aria-pressed={view.full === 'report'}
-              onClick={() => edit({ kind: 'full', rule: 'report' })}
-            >
-              shrunk and reported
-            </Action>
-          </Box>
-        </Box>
+        {own && <OwnMaps />}
+        <TargetSetting />
+        <Sums />
         <Minis>
-          {order.slice(0, MINIS).map((key, i) => (
+          {view.pages.order.slice(0, MINIS).map((key, i) => (
             <DeckSlide key={key} slideKey={key} number={i + 1} />
           ))}
         </Minis>
-        {slides > MINIS && (
-          <Small mt="10px">
-            <Link to="../slides" style={{ color: 'inherit' }}>
-              and {count(slides - MINIS, 'more slide')}
-            </Link>
-          </Small>
-        )}
+        <Box display="flex" gap="12px" mt="10px" alignItems="center" flexWrap="wrap">
+          {view.pages.order.length > MINIS && (
+            <Small flex="1">
+              <Link to="../slides" style={{ color: 'inherit' }}>
+                and {count(view.pages.order.length - MINIS, 'more slide')}
+              </Link>
+            </Small>
+          )}
+          <Action size="small" onClick={() => setShowing('takes')}>
+            Compare takes{view.takes.length > 0 ? ` (${view.takes.length})` : ''}
+          </Action>
+        </Box>
       </Right>
     </Page>
+  );
+}
+
+type Seen = Pick<View, 'mapName' | 'prose'>;
+const isChosen = ({ mapName, prose }: Seen, name: string, own: Prose): boolean =>
+  mapName === name && JSON.stringify(prose) === JSON.stringify(own);
+
+function Sums() {
+  const view = useDeck((state) => state.view);
+  if (view === null) return null;
+  const { order, words, spoken, spills } = view.pages;
+  const { target, pace } = view;
+  const slides = order.length;
+  const sum = (values: readonly number[]): number => values.reduce((total, value) => total + value, 0);
+  return (
+    <SumsRow data-testid="map-sums">
+      <div>
+        <Sum data-testid="map-slides">{slides}</Sum>
+        {target?.unit === 'slides' ? `of ${count(target.amount, 'slide')} wanted` : slides === 1 ? 'slide' : 'slides'}
+      </div>
+      <div>
+        <Sum>{slides === 0 ? 0 : Math.round(sum(words) / slides)}</Sum>
+        words a slide
+      </div>
+      <div>
+        <Sum>{speakingTime(sum(spoken), pace)}</Sum>
+        {target?.unit === 'minutes' ? `to speak, of ${target.amount} min` : 'to speak'}
+      </div>
+      <div>
+        <Sum>{spills.filter(Boolean).length}</Sum>
+        too full
+      </div>
+    </SumsRow>
   );
 }

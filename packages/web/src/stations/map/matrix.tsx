@@ -12,7 +12,8 @@ import {
   type TextKind,
 } from '@alvex/core';
 import { edit, useDeck } from '../../state/deck-store.ts';
-import { DESTINATION_LABELS, Mark } from '../../ui/mark.tsx';
+import { DESTINATION_LABELS, KIND_LABELS } from '../../ui/labels.ts';
+import { Mark } from '../../ui/mark.tsx';
 
 const Table = chakra('table', {
   base: {
@@ -96,25 +97,6 @@ const HEADS: Readonly<Record<Destination, string>> = {
   slide: 'on slide',
   notes: 'spoken',
   out: 'left out',
-};
-const KIND_LABELS: Readonly<Record<TextKind, string>> = {
-  heading1: 'Heading 1',
-  heading2: 'Heading 2',
-  heading3: 'Heading 3',
-  heading4: 'Heading 4',
-  heading5: 'Heading 5',
-  heading6: 'Heading 6',
-  body: 'Body text',
-  list1: 'List items, depth 1',
-  list2: 'List items, depth 2',
-  list3: 'List items, depth 3',
-  list4: 'List items, depth 4',
-  list5: 'List items, depth 5',
-  table: 'Tables',
-  picture: 'Pictures',
-  quote: 'Quotations',
-  code: 'Code',
-  footnote: 'Footnotes',
 };
 const SAMPLES = 3;
 

@@ -1,15 +1,22 @@
 /** One row of the facing pages. */
+import { dropTargetForElements } from '@atlaskit/pragmatic-drag-and-drop/element/adapter';
 import { Box, chakra } from '@chakra-ui/react';
-import { memo, useMemo, useState } from 'react';
+import { memo, useEffect, useMemo, useRef, useState } from 'react';
+import type { Edit } from '@alvex/core';
 import { DeckSlide } from '../../canvas/deck-slide.tsx';
 import type { SlideActions } from '../../canvas/slide-drawing.tsx';
 import { edit, select, useDeck } from '../../state/deck-store.ts';
 import { usePage } from '../../state/use-page.ts';
 import { count } from '../../ui/format.ts';
-import { Action } from '../../ui/recipes.tsx';
-import type { Row } from '../../worker/protocol.ts';
+import { Mark } from '../../ui/mark.tsx';
+import { Action, Small } from '../../ui/recipes.tsx';
+import type { RemovedLine, Row } from '../../worker/protocol.ts';
+import { choosePart, useChosen } from './chosen.ts';
+import { draggedOf, dropParts, dropSlides, takes } from './drag.ts';
 import { NotesBox } from './notes-box.tsx';
+import { PartGrips } from './part-grips.tsx';
 import { Passage } from './passage.tsx';
+import { RowTools } from './row-tools.tsx';
 import { SlideWriter } from './slide-writer.tsx';
 
 const Grid = chakra('section', {
@@ -64,33 +71,7 @@ const Facing = chakra('div', {
     '@media (max-width: 560px)': { gridTemplateColumns: 'minmax(0, 1fr)' },
   },
 });
-const Caption = chakra('div', {
-  base: {
-    display: 'flex',
-    gap: '12px',
-    fontSize: 'xs',
-    color: 'soft',
-    mt: '7px',
-    flexWrap: 'wrap',
-    alignItems: 'baseline',
-  },
-});
-const Warning = chakra('span', {
-  base: { color: 'amberText', bg: 'amberWash', borderLeft: '3px solid', borderColor: 'amber', px: '6px' },
-});
-
 const PASSAGES_STEP = 80;
-
-const LAYOUT_LABELS: Readonly<Record<Row['layout'], string>> = {
-  cover: 'Cover',
-  section: 'Section opener',
-  points: 'Points',
-  columns: 'Two columns',
-  'picture-text': 'Picture with text',
-  picture: 'Picture',
-  table: 'Table',
-  'title-only': 'Title only',
-};
 
 export const FacingRow = memo(function FacingRow({
   slideKey,
@@ -104,21 +85,54 @@ export const FacingRow = memo(function FacingRow({
   const isCurrent = useDeck((state) => state.selectedRow === slideKey);
   const [writing, setWriting] = useState<string | null>(null);
   const [most, setMost] = useState(PASSAGES_STEP);
-  const chosen = useMemo(() => chosenParts(row, selectedBlock), [row, selectedBlock]);
+  const part = useChosen((state) => state.part);
+  const chosen = useMemo(
+    () => chosenParts(row, selectedBlock, isCurrent ? part : null),
+    [row, selectedBlock, isCurrent, part],
+  );
   const actions = useMemo(
-    (): SlideActions => ({ choose: (target) => select(blockOf(row, target), slideKey), write: setWriting }),
+    (): SlideActions => ({ choose: (target) => choosePart(target, blockOf(row, target), slideKey), write: setWriting }),
     [row, slideKey],
   );
+  const grid = useRef<HTMLElement>(null);
+  const [over, setOver] = useState<'above' | 'below' | null>(null);
+  useEffect(() => {
+    const element = grid.current;
+    if (element === null || row === undefined) return;
+    const below = (clientY: number): boolean => {
+      const box = element.getBoundingClientRect();
+      return clientY > box.top + box.height / 2;
+    };
+    return dropTargetForElements({
+      element,
+      canDrop: ({ source }) => takes(row, draggedOf(source)),
+      onDrag: ({ source, location }) =>
+        setOver(
+          draggedOf(source)?.kind === 'slides' ? (below(location.current.input.clientY) ? 'below' : 'above') : null,
+        ),
+      onDragLeave: () => setOver(null),
+      onDrop: ({ source, location }) => {
+        setOver(null);
+        const dragged = draggedOf(source);
+        // A passage or a slide within this row takes it first.
+        if (location.current.dropTargets[0]?.element !== element && dragged?.kind !== 'slides') return;
+        if (dragged?.kind === 'slides') dropSlides(row, dragged.slides, below(location.current.input.clientY));
+        else if (dragged !== undefined) dropParts(row, dragged.parts, null);
+      },
+    });
+  }, [row]);
   if (row === undefined) return <Box h="290px" />;
   // A document without headings is one slide with all its passages; they are shown in portions, the chosen one always.
   const place = selectedBlock === null ? -1 : row.passages.indexOf(selectedBlock);
   const shown = Math.max(most, place + 1);
   return (
-    <Grid>
-      {row.joinBlock !== null && <Join block={row.joinBlock} />}
+    <Grid ref={grid} data-slide={row.slide} aria-current={isCurrent} style={overStyle(over)}>
+      {row.removed.length > 0 && <Removed lines={row.removed} />}
+      {row.join !== null && <Join edit={row.join} />}
       <Box pt="12px" pr="6px" minW="0">
-        {row.passages.slice(0, shown).map((block, i) => (
-          <Passage key={block} block={block} row={row} mayCut={i > 0 && row.kind === 'content'} />
+        {row.passages.length === 0 && <NoSource row={row} />}
+        {row.passages.slice(0, shown).map((block) => (
+          <Passage key={block} block={block} row={row} />
         ))}
         {shown < row.passages.length && (
           <Action look="quiet" size="small" ml="40px" onClick={() => setMost(shown + PASSAGES_STEP)}>
@@ -135,18 +149,21 @@ export const FacingRow = memo(function FacingRow({
             outline={isCurrent ? '2px solid' : undefined}
             outlineColor="pine"
             outlineOffset="2px"
+            opacity={row.hidden ? 0.45 : 1}
             onClick={() => !isCurrent && select(null, slideKey)}
           >
-            <DeckSlide
-              slideKey={slideKey}
-              number={number}
-              chosen={chosen}
-              hidden={writing ?? undefined}
-              actions={actions}
-            />
+            <PartGrips row={row}>
+              <DeckSlide
+                slideKey={slideKey}
+                number={number}
+                chosen={chosen}
+                hidden={writing ?? undefined}
+                actions={actions}
+              />
+            </PartGrips>
             {writing !== null && <SlideWriter row={row} target={writing} close={() => setWriting(null)} />}
           </Box>
-          <FitCaption row={row} number={number} />
+          <RowTools row={row} number={number} />
         </Box>
         <NotesBox row={row} />
       </Facing>
@@ -154,33 +171,42 @@ export const FacingRow = memo(function FacingRow({
   );
 });
 
-function FitCaption({ row, number }: { readonly row: Row; readonly number: number }) {
-  const { state, points, linesOver } = row.fit;
+const overStyle = (over: 'above' | 'below' | null) =>
+  over === null ? {} : { boxShadow: `inset 0 ${over === 'above' ? 3 : -3}px 0 var(--chakra-colors-pine)` };
+
+function NoSource({ row }: { readonly row: Row }) {
   return (
-    <>
-      <Caption>
-        <chakra.b color="ink">{number}</chakra.b>
-        <span>{LAYOUT_LABELS[row.layout]}</span>
-        <span>{count(row.words, 'word')}</span>
-        {row.continues && <span>continued</span>}
-        {state === 'spills' ? (
-          <Warning>{count(linesOver, 'line')} too long</Warning>
-        ) : (
-          <span>{state === 'fits' ? `fits at ${points} pt` : `stepped down to ${points} pt`}</span>
-        )}
-      </Caption>
-      {state === 'spills' && row.content.length > 0 && (
-        <Box mt="8px" display="flex" gap="8px" flexWrap="wrap">
-          <Action size="small" onClick={() => edit({ kind: 'full', rule: 'continue' })}>
-            Continue slides that are too full
-          </Action>
-        </Box>
-      )}
-    </>
+    <Small px="6px">
+      {row.matter !== null
+        ? 'Made of the deck itself, and kept in step with it.'
+        : row.continues
+          ? 'Goes on with what stands above.'
+          : 'A slide of your own: nothing of the document stands on it.'}
+    </Small>
   );
 }
 
-function Join({ block }: { readonly block: string }) {
+/** Slides that were taken out stand where they were, as a line each. */
+function Removed({ lines }: { readonly lines: readonly RemovedLine[] }) {
+  return (
+    <Box gridColumn="1 / -1" display="grid" gap="2px" py="6px">
+      {lines.map(({ slide, title }) => (
+        <Box key={slide} display="flex" gap="10px" alignItems="center" color="pale" fontSize="sm" data-testid="removed">
+          <Mark destination="out" size={24} />
+          <chakra.span fontFamily="heading" textDecoration="line-through">
+            {title}
+          </chakra.span>
+          <span>taken out</span>
+          <Action size="small" look="quiet" onClick={() => edit({ kind: 'restore', slides: [slide] })}>
+            Bring back
+          </Action>
+        </Box>
+      ))}
+    </Box>
+  );
+}
+
+function Join({ edit: made }: { readonly edit: Edit }) {
   return (
     <Action
       look="quiet"
@@ -190,7 +216,7 @@ function Join({ block }: { readonly block: string }) {
       left="0"
       bg="paper"
       data-testid="join"
-      onClick={() => edit({ kind: 'join', block })}
+      onClick={() => edit(made)}
       title="This slide goes on the one above, its title as a point"
     >
       join with the slide above
@@ -198,7 +224,8 @@ function Join({ block }: { readonly block: string }) {
   );
 }
 
-function chosenParts(row: Row | undefined, block: string | null): ReadonlySet<string> | undefined {
+function chosenParts(row: Row | undefined, block: string | null, part: string | null): ReadonlySet<string> | undefined {
+  if (part !== null) return new Set([part]);
   if (row === undefined || block === null || !row.passages.includes(block)) return undefined;
   const parts = row.content.filter((part) => part.blocks.includes(block)).map((part) => part.id);
   return new Set(row.title.blocks.includes(block) ? ['title', ...parts] : parts);

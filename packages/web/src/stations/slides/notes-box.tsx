@@ -1,11 +1,13 @@
 /** What is spoken with a slide: read, or written in place. */
 import { Box, chakra } from '@chakra-ui/react';
-import { useRef, useState } from 'react';
-import { edit } from '../../state/deck-store.ts';
+import { lazy, Suspense, useState } from 'react';
+import { USUAL_PACE, type Note, type NoteText } from '@alvex/core';
+import { ask, edit, useDeck } from '../../state/deck-store.ts';
 import { count, speakingTime } from '../../ui/format.ts';
+import { Action, Warning } from '../../ui/recipes.tsx';
 import { RunsText } from '../../ui/runs.tsx';
 import type { Row } from '../../worker/protocol.ts';
-import { notesToText, textToNotes } from './notes-text.ts';
+import { numberOf } from './written-notes.ts';
 
 /** Notes that are read here; all of them are there to be written. */
 const MOST_NOTES = 60;
@@ -47,39 +49,15 @@ const Reading = chakra('div', {
     _hover: { borderColor: 'line' },
   },
 });
-const Area = chakra('textarea', {
-  base: {
-    w: '100%',
-    minH: '150px',
-    maxH: '420px',
-    bg: 'card',
-    border: '1px solid',
-    borderColor: 'pine',
-    borderRadius: 'sm',
-    p: '8px',
-    fontFamily: 'heading',
-    fontSize: '13px',
-    lineHeight: 1.5,
-    resize: 'vertical',
-  },
-});
+const NotesEditor = lazy(() => import('./notes-editor.tsx'));
 
 export function NotesBox({ row }: { readonly row: Row }) {
   const [writing, setWriting] = useState(false);
-  const area = useRef<HTMLTextAreaElement>(null);
-  const keep = () => {
-    const written = area.current?.value ?? '';
-    setWriting(false);
-    if (written.trim() === notesToText(row.notes).trim()) return;
+  const pace = useDeck((state) => state.view?.pace ?? USUAL_PACE);
+  const keep = (notes: readonly NoteText[]) => {
     // What is written on a later page of a slide belongs to what stands on that page.
-    const anchor = row.notes[0]?.anchor ?? (row.key.endsWith(':0') ? null : (row.content[0]?.id ?? null));
-    edit({
-      kind: 'renote',
-      slide: row.slide,
-      replaces: row.notes.map((note) => note.id),
-      anchor,
-      notes: textToNotes(written, row.notes),
-    });
+    const anchor = row.notes[0]?.anchor ?? (row.index === 0 ? null : (row.content[0]?.id ?? null));
+    edit({ kind: 'renote', slide: row.slide, replaces: row.notes.map((note) => note.id), anchor, notes });
   };
   return (
     <Side>
@@ -87,22 +65,13 @@ export function NotesBox({ row }: { readonly row: Row }) {
         <span>spoken</span>
         <span>
           {count(row.spoken, 'word')}
-          {row.spoken > 0 && ` · ${speakingTime(row.spoken)}`}
+          {row.spoken > 0 && ` · ${speakingTime(row.spoken, pace)}`}
         </span>
       </Head>
       {writing ? (
-        <Area
-          ref={area}
-          autoFocus
-          aria-label="Speaker notes"
-          defaultValue={notesToText(row.notes)}
-          onBlur={keep}
-          onKeyDown={(event) => {
-            event.stopPropagation();
-            if (event.key === 'Escape') setWriting(false);
-            if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) event.currentTarget.blur();
-          }}
-        />
+        <Suspense fallback={<Box color="soft">Opening …</Box>}>
+          <NotesEditor notes={row.notes} keep={keep} close={() => setWriting(false)} />
+        </Suspense>
       ) : (
         <Reading
           role="button"
@@ -112,6 +81,7 @@ export function NotesBox({ row }: { readonly row: Row }) {
           onKeyDown={(event) => {
             if (event.key !== 'Enter') return;
             event.preventDefault();
+            event.stopPropagation();
             setWriting(true);
           }}
         >
@@ -119,9 +89,7 @@ export function NotesBox({ row }: { readonly row: Row }) {
           {row.notes.slice(0, MOST_NOTES).map((note, i) => (
             <Box key={note.id} style={{ paddingLeft: note.kind === 'item' ? (note.depth - 1) * 16 : 0 }}>
               {note.kind === 'item' && (
-                <chakra.span color="soft">
-                  {note.ordered ? `${row.notes.slice(0, i + 1).filter((one) => one.ordered).length}. ` : '• '}
-                </chakra.span>
+                <chakra.span color="soft">{note.ordered ? `${numberOf(row.notes, i)}. ` : '• '}</chakra.span>
               )}
               <RunsText runs={note.runs} />
             </Box>
@@ -131,6 +99,53 @@ export function NotesBox({ row }: { readonly row: Row }) {
           )}
         </Reading>
       )}
+      {!writing && <Advice row={row} />}
     </Side>
   );
 }
+
+/** Notes that cannot be listened to, or that say what the slide shows. */
+function Advice({ row }: { readonly row: Row }) {
+  const { repeating, tooLong } = row.advice;
+  const rest = row.notes.filter(({ id }) => !repeating.includes(id));
+  const thin = async () => {
+    const advice = await ask({ what: 'advice', slide: row.slide });
+    if (advice !== null && advice.thinner !== null) edit(advice.thinner);
+  };
+  if (!tooLong && repeating.length === 0) return null;
+  return (
+    <Box fontFamily="body" fontSize="xs" mt="8px" display="grid" gap="6px" justifyItems="start">
+      {tooLong && (
+        <>
+          <Warning>too long to be spoken over one slide</Warning>
+          <Action size="small" title="Your own sentences, chosen and trimmed" onClick={() => void thin()}>
+            Thin down to a third
+          </Action>
+        </>
+      )}
+      {repeating.length > 0 && (
+        <>
+          <Warning>
+            {count(repeating.length, 'paragraph')} {repeating.length === 1 ? 'says' : 'say'} what the slide shows
+          </Warning>
+          <Action
+            size="small"
+            onClick={() =>
+              edit({
+                kind: 'renote',
+                slide: row.slide,
+                replaces: row.notes.map(({ id }) => id),
+                anchor: null,
+                notes: rest.map(asText),
+              })
+            }
+          >
+            Take {repeating.length === 1 ? 'it' : 'them'} out
+          </Action>
+        </>
+      )}
+    </Box>
+  );
+}
+
+const asText = ({ kind, depth, ordered, runs }: Note): NoteText => ({ kind, depth, ordered, runs });

@@ -1,11 +1,16 @@
 /** A passage of the document in its row: its mark, its text, and the place where a new slide can start. */
+import { combine } from '@atlaskit/pragmatic-drag-and-drop/combine';
+import { draggable, dropTargetForElements } from '@atlaskit/pragmatic-drag-and-drop/element/adapter';
 import { Box, chakra } from '@chakra-ui/react';
-import { memo, useEffect, useRef } from 'react';
-import type { Block, Destination } from '@alvex/core';
-import { edit, select, useDeck } from '../../state/deck-store.ts';
+import { memo, useEffect, useRef, useState } from 'react';
+import type { Block, Range } from '@alvex/core';
+import { edit, useDeck } from '../../state/deck-store.ts';
 import { BlockText } from '../../ui/block-text.tsx';
 import type { Row } from '../../worker/protocol.ts';
-import { MarkButton } from './mark-button.tsx';
+import { choosePassage, useChosen } from './chosen.ts';
+import { draggedOf, dropParts, firstPartOf, takes } from './drag.ts';
+import { MarkButton } from '../../ui/mark-button.tsx';
+import { mayCutAt, partsOf } from './slide-work.ts';
 
 const Line = chakra('div', {
   base: {
@@ -18,10 +23,16 @@ const Line = chakra('div', {
     cursor: 'pointer',
     borderRadius: 'sm',
     outline: '1px solid transparent',
+    position: 'relative',
   },
   variants: {
     chosen: { true: { bg: 'pineWash', outlineColor: '{colors.pine}' } },
     pale: { true: { color: 'pale' } },
+    over: {
+      true: {
+        _before: { content: '""', position: 'absolute', left: 0, right: 0, top: '-1px', h: '2px', bg: 'pine' },
+      },
+    },
   },
 });
 const CutLine = chakra('button', {
@@ -48,29 +59,67 @@ const CutLine = chakra('button', {
     '@media (hover: none)': { opacity: 0.5 },
   },
 });
-
-const STARTS: readonly Destination[] = ['title', 'section'];
+/** What a shortened passage keeps is read as ever; the rest is pale. */
+const Shortened = chakra('div', {
+  base: {
+    fontFamily: 'heading',
+    fontSize: '14px',
+    lineHeight: 1.5,
+    overflowWrap: 'anywhere',
+    color: 'pale',
+    '& b': { fontWeight: 400, color: 'ink', borderBottom: '1px solid', borderColor: 'pine' },
+  },
+});
 
 interface Props {
   readonly block: string;
   readonly row: Row;
-  readonly mayCut: boolean;
 }
 
-export const Passage = memo(function Passage({ block: id, row, mayCut }: Props) {
+export const Passage = memo(function Passage({ block: id, row }: Props) {
   const block = useDeck((state) => state.blockById.get(id));
   const destination = useDeck((state) => state.destinations.get(id)) ?? 'out';
-  const chosen = useDeck((state) => state.selectedBlock === id);
+  const current = useDeck((state) => state.selectedBlock === id && state.selectedRow === row.key);
+  const chosen = useChosen((state) => state.passages.has(id));
   const deck = useDeck((state) => state.deck?.id ?? '');
   const line = useRef<HTMLDivElement>(null);
+  const [over, setOver] = useState(false);
   useEffect(() => {
-    if (chosen) line.current?.scrollIntoView({ block: 'nearest' });
-  }, [chosen]);
+    if (current) line.current?.scrollIntoView({ block: 'nearest' });
+  }, [current]);
+  const there = block !== undefined;
+  useEffect(() => {
+    const element = line.current;
+    if (element === null || !there) return;
+    const own = new Set([id]);
+    return combine(
+      draggable({
+        element,
+        canDrag: () => partsOf([row], own).length > 0,
+        getInitialData: () => {
+          const { passages } = useChosen.getState();
+          const blocks = passages.has(id) ? passages : own;
+          return { dragged: { kind: 'parts', parts: partsOf(useDeck.getState().rows.values(), blocks) } };
+        },
+      }),
+      dropTargetForElements({
+        element,
+        canDrop: ({ source }) => draggedOf(source)?.kind === 'parts' && takes(row, draggedOf(source)),
+        onDragEnter: () => setOver(true),
+        onDragLeave: () => setOver(false),
+        onDrop: ({ source, location }) => {
+          setOver(false);
+          const dragged = draggedOf(source);
+          if (dragged?.kind === 'parts' && location.current.dropTargets[0]?.element === element)
+            dropParts(row, dragged.parts, firstPartOf(row, id));
+        },
+      }),
+    );
+  }, [id, row, there]);
   if (block === undefined) return null;
-  const cuttable = mayCut && !STARTS.includes(destination) && row.content.some((part) => !part.blocks.includes(id));
   return (
     <>
-      {cuttable && (
+      {mayCutAt(row, id, destination) && (
         <CutLine
           data-testid="cut"
           aria-label={`Cut before “${shortText(block)}”`}
@@ -81,20 +130,48 @@ export const Passage = memo(function Passage({ block: id, row, mayCut }: Props) 
       )}
       <Line
         ref={line}
-        chosen={chosen}
+        chosen={chosen || current}
         pale={destination === 'out'}
+        over={over}
         data-block={id}
         data-destination={destination}
-        onClick={() => select(id, row.key)}
+        aria-current={current}
+        onClick={(event) => choosePassage(id, row.key, event)}
       >
         <MarkButton block={block} destination={destination} />
         <Box minW="0">
-          <BlockText block={block} deck={deck} />
+          <PassageText block={block} row={row} deck={deck} />
         </Box>
       </Line>
     </>
   );
 });
+
+function PassageText({ block, row, deck }: { readonly block: Block; readonly row: Row; readonly deck: string }) {
+  const kept = row.all.flatMap((part) => (part.kept !== undefined && part.blocks[0] === block.id ? part.kept : []));
+  if (kept.length === 0 || !('runs' in block)) return <BlockText block={block} deck={deck} />;
+  const text = block.runs.map((run) => run.text).join('');
+  return (
+    <Shortened title="Underlined: on the slide. The whole passage is spoken.">
+      {pieces(text, kept).map(({ from, to, shown }) =>
+        shown ? <b key={from}>{text.slice(from, to)}</b> : <span key={from}>{text.slice(from, to)}</span>,
+      )}
+    </Shortened>
+  );
+}
+
+/** Divides a text into what is kept and what is not. */
+function pieces(text: string, kept: readonly Range[]) {
+  const found: { from: number; to: number; shown: boolean }[] = [];
+  let at = 0;
+  for (const [from, to] of kept) {
+    if (from > at) found.push({ from: at, to: from, shown: false });
+    found.push({ from, to, shown: true });
+    at = to;
+  }
+  if (at < text.length) found.push({ from: at, to: text.length, shown: false });
+  return found;
+}
 
 function shortText(block: Block): string {
   const text = 'runs' in block ? block.runs.map((run) => run.text).join('') : block.kind;

@@ -2,6 +2,7 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { memo, useMemo } from 'react';
 import { Link } from 'react-router';
+import { USUAL_PACE } from '@alvex/core';
 import { useDeck } from '../../state/deck-store.ts';
 import { count, grouped, speakingTime } from '../../ui/format.ts';
 
@@ -40,14 +41,17 @@ interface Props {
 export function Ribbon({ jump, first, last }: Props) {
   const pages = useDeck((state) => state.view?.pages);
   const sums = useDeck((state) => state.view?.sums);
+  const pace = useDeck((state) => state.view?.pace ?? USUAL_PACE);
+  const target = useDeck((state) => state.view?.target ?? null);
   const spoken = useMemo(() => pages?.spoken.reduce((sum, words) => sum + words, 0) ?? 0, [pages]);
   return (
     <Foot>
       <Box>
         <chakra.b color="ink" fontSize="sm" display="block" data-testid="slide-count">
           {count(pages?.order.length ?? 0, 'slide')}
+          {target?.unit === 'slides' && ` of ${target.amount}`}
         </chakra.b>
-        {speakingTime(spoken)} to speak
+        {speakingTime(spoken, pace)} {target?.unit === 'minutes' ? `of ${target.amount} min` : 'to speak'}
       </Box>
       <Bars jump={jump} first={first} last={last} />
       {sums !== undefined && (

@@ -1,13 +1,17 @@
 /** The facing pages: one row a slide, its passages left, the drawn slide and its notes right. */
 import { Box } from '@chakra-ui/react';
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { useEffect, useRef } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { useSearchParams } from 'react-router';
-import { findPage, select, useDeck } from '../../state/deck-store.ts';
+import { ask, select, useDeck } from '../../state/deck-store.ts';
 import { Small } from '../../ui/recipes.tsx';
 import { VirtualRows } from '../../ui/virtual-rows.tsx';
+import { clearChosen } from './chosen.ts';
 import { FacingRow } from './facing-row.tsx';
+import { TwoOutlines } from './outlines.tsx';
 import { Ribbon } from './ribbon.tsx';
+import { SlidesBar, type Reading } from './slides-bar.tsx';
+import { onSlideKey } from './use-slide-keys.ts';
 
 const ROW_LEAST = 290;
 const PASSAGE = 34;
@@ -16,6 +20,8 @@ export function SlidesStation() {
   const order = useDeck((state) => state.view?.pages.order) ?? [];
   const scroller = useRef<HTMLDivElement>(null);
   const [search, setSearch] = useSearchParams();
+  const [reading, setReading] = useState<Reading>('facing');
+  useEffect(() => clearChosen, []);
   const virtualizer = useVirtualizer({
     count: order.length,
     getScrollElement: () => scroller.current,
@@ -32,7 +38,7 @@ export function SlidesStation() {
   const at = search.get('at');
   useEffect(() => {
     if (at === null) return;
-    void findPage(at).then((key) => {
+    void ask({ what: 'page', block: at }).then((key) => {
       const { view } = useDeck.getState();
       if (key === null || view === null) return;
       select(at, key);
@@ -59,23 +65,45 @@ export function SlidesStation() {
     );
   return (
     <Box h="100%" display="flex" flexDirection="column">
-      <Box
-        ref={scroller}
-        flex="1"
-        minH="0"
-        overflowY="auto"
-        px="20px"
-        css={{ '@media (max-width: 960px)': { px: '12px' } }}
-        data-testid="facing-pages"
-      >
-        <VirtualRows
-          virtualizer={virtualizer}
-          label="Slides and their source"
-          rowLabel={(i) => `Slide ${i + 1}`}
-          row={(i) => <FacingRow slideKey={order[i]!} number={i + 1} />}
+      <SlidesBar reading={reading} read={setReading} jump={jump} />
+      {reading === 'outlines' ? (
+        <TwoOutlines
+          go={(page, block) => {
+            setReading('facing');
+            select(block, order[page] ?? null);
+            requestAnimationFrame(() => virtualizer.scrollToIndex(page, { align: 'start' }));
+          }}
         />
-      </Box>
-      <Ribbon jump={jump} first={virtualizer.range?.startIndex ?? 0} last={virtualizer.range?.endIndex ?? 0} />
+      ) : (
+        <Box
+          ref={scroller}
+          flex="1"
+          minH="0"
+          overflowY="auto"
+          px="20px"
+          pb="30vh"
+          css={{ '@media (max-width: 960px)': { px: '12px' } }}
+          data-testid="facing-pages"
+          tabIndex={-1}
+          outline="none"
+          onKeyDown={(event) => onSlideKey(event, jump)}
+        >
+          <VirtualRows
+            virtualizer={virtualizer}
+            label="Slides and their source"
+            rowLabel={(i) => `Slide ${i + 1}`}
+            row={(i) => <FacingRow slideKey={order[i]!} number={i + 1} />}
+          />
+        </Box>
+      )}
+      <Ribbon
+        jump={(i) => {
+          setReading('facing');
+          jump(i);
+        }}
+        first={virtualizer.range?.startIndex ?? 0}
+        last={virtualizer.range?.endIndex ?? 0}
+      />
     </Box>
   );
 }

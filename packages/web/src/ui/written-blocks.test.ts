@@ -13,7 +13,7 @@ import {
   randomDocument,
   rule,
   table,
-} from '../../../../core/src/test/build.ts';
+} from '../../../core/src/test/build.ts';
 import { fromEditor, toEditor } from './written-blocks.ts';
 
 const known = (blocks: readonly Block[]): ReadonlyMap<string, Block> =>

@@ -2,8 +2,9 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
 import { DESTINATIONS, destinationsOf, singleEdits, textKindOf, type Block, type Destination } from '@alvex/core';
-import { edit, useDeck } from '../../state/deck-store.ts';
-import { DESTINATION_LABELS, Mark } from '../../ui/mark.tsx';
+import { edit, useDeck } from '../state/deck-store.ts';
+import { DESTINATION_LABELS } from './labels.ts';
+import { Mark } from './mark.tsx';
 
 const Button = chakra('button', {
   base: {

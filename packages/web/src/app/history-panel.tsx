@@ -1,0 +1,116 @@
+/** Everything that was done with the deck, newest first; one goes back to any place of it, and forward again. */
+import { Box, chakra } from '@chakra-ui/react';
+import { useMemo, useState } from 'react';
+import { blockText, type Edit } from '@alvex/core';
+import { goBack, goForward, useDeck } from '../state/deck-store.ts';
+import { editText } from '../ui/edit-text.ts';
+import { count } from '../ui/format.ts';
+import { Action, Small } from '../ui/recipes.tsx';
+
+const Panel = chakra('aside', {
+  base: {
+    position: 'absolute',
+    top: 0,
+    right: 0,
+    bottom: 0,
+    w: '360px',
+    maxW: '100%',
+    bg: 'card',
+    borderLeft: '1px solid',
+    borderColor: 'line',
+    zIndex: 30,
+    display: 'flex',
+    flexDirection: 'column',
+    fontSize: 'sm',
+  },
+});
+const Line = chakra('button', {
+  base: {
+    display: 'grid',
+    gridTemplateColumns: '44px minmax(0, 1fr)',
+    w: '100%',
+    gap: '8px',
+    textAlign: 'left',
+    border: 0,
+    borderTop: '1px solid',
+    borderColor: 'line',
+    bg: 'transparent',
+    px: '14px',
+    py: '6px',
+    cursor: 'pointer',
+    overflowWrap: 'anywhere',
+    _hover: { bg: 'pineWash' },
+    _focusVisible: { outlineOffset: '-2px' },
+  },
+  variants: {
+    undone: { true: { color: 'pale' } },
+    now: { true: { bg: 'pineWash', fontWeight: 600 } },
+  },
+});
+
+const STEP = 200;
+
+export function HistoryPanel({ close }: { readonly close: () => void }) {
+  const { done, undone } = useDeck((state) => state.history);
+  const blocks = useDeck((state) => state.blockById);
+  const [most, setMost] = useState(STEP);
+  const lines = useMemo(() => {
+    const subject = (id: string): string | undefined => {
+      const block = blocks.get(id);
+      return block === undefined ? undefined : blockText(block);
+    };
+    return done.slice(-most).map((edit: Edit) => editText(edit, subject));
+  }, [done, blocks, most]);
+  const first = Math.max(0, done.length - most);
+  return (
+    <Panel aria-label="History">
+      <Box display="flex" alignItems="center" gap="8px" px="14px" py="10px">
+        <b>History</b>
+        <Small flex="1">{count(done.length, 'edit')} in force</Small>
+        <Action size="small" look="quiet" onClick={close}>
+          Close
+        </Action>
+      </Box>
+      <Box flex="1" overflowY="auto" role="list">
+        {undone.map((edit, i) => (
+          <Line
+            key={`u${i}`}
+            undone
+            role="listitem"
+            title="Do again up to here"
+            onClick={() => goForward(undone.length - i)}
+          >
+            <span>undone</span>
+            <span>{editText(edit)}</span>
+          </Line>
+        ))}
+        {lines.toReversed().map((line, i) => {
+          const number = first + lines.length - i;
+          return (
+            <Line
+              key={number}
+              now={i === 0}
+              role="listitem"
+              title={i === 0 ? 'The newest edit' : 'Undo everything after this'}
+              onClick={() => goBack(i)}
+            >
+              <span>{number}</span>
+              <span>{line}</span>
+            </Line>
+          );
+        })}
+        {first > 0 && (
+          <Box p="10px">
+            <Action size="small" onClick={() => setMost(most + STEP)}>
+              and {count(first, 'earlier edit')}
+            </Action>
+          </Box>
+        )}
+        <Line now={done.length === 0} role="listitem" onClick={() => goBack(done.length)}>
+          <span>0</span>
+          <span>The document as it was brought in</span>
+        </Line>
+      </Box>
+    </Panel>
+  );
+}

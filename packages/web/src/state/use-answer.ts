@@ -1,0 +1,30 @@
+/** An answer of the worker's, asked for again whenever the deck has changed. */
+import { useEffect, useState } from 'react';
+import type { Answers, Question } from '../worker/protocol.ts';
+import { ask, useDeck, type Asking } from './deck-store.ts';
+
+export interface Answered<T> {
+  /** The newest; of an earlier deck while the next one is on its way. */
+  readonly answer: T | null;
+  readonly failure: string | null;
+}
+
+/** @param question Null asks nothing. */
+export function useAnswer<W extends Question['what']>(question: Asking<W> | null): Answered<Answers[W]> {
+  const view = useDeck((state) => state.view);
+  const [answered, setAnswered] = useState<Answered<Answers[W]>>({ answer: null, failure: null });
+  const key = JSON.stringify(question);
+  useEffect(() => {
+    if (view === null || key === 'null') return;
+    let wanted = true;
+    ask(JSON.parse(key) as Asking<W>).then(
+      (answer) => wanted && setAnswered({ answer, failure: null }),
+      (error: unknown) =>
+        wanted && setAnswered({ answer: null, failure: error instanceof Error ? error.message : String(error) }),
+    );
+    return () => {
+      wanted = false;
+    };
+  }, [view, key]);
+  return answered;
+}

@@ -1,0 +1,339 @@
+/** The review of a new edition: what changed, word by word, what is new, what is gone, and what of one's own work stands on it. */
+import { Box, chakra } from '@chakra-ui/react';
+import { useVirtualizer } from '@tanstack/react-virtual';
+import { useMemo, useRef, useState } from 'react';
+import { useNavigate, useSearchParams } from 'react-router';
+import { currentEdition, singleEdits, type OwnWork, type ReviewItem, type WordChange } from '@alvex/core';
+import { documentUrl } from '../../api/client.ts';
+import { edit, useDeck } from '../../state/deck-store.ts';
+import { useAnswer } from '../../state/use-answer.ts';
+import { editText } from '../../ui/edit-text.ts';
+import { count } from '../../ui/format.ts';
+import { Action, Heading, Notice, Small } from '../../ui/recipes.tsx';
+import { VirtualRows } from '../../ui/virtual-rows.tsx';
+import type { Reviewed } from '../../worker/protocol.ts';
+import { editionEdit, NO_CHOICES, turned, workKey, type Choices } from './choices.ts';
+import { candidateIn, type Candidate } from './edition-path.ts';
+
+const Page = chakra('div', {
+  base: {
+    h: '100%',
+    display: 'flex',
+    flexDirection: 'column',
+    maxW: '980px',
+    mx: 'auto',
+    px: '24px',
+    py: '18px',
+    gap: '12px',
+  },
+});
+const Item = chakra('div', {
+  base: {
+    display: 'grid',
+    gridTemplateColumns: '90px minmax(0, 1fr) auto',
+    gap: '14px',
+    borderTop: '1px solid',
+    borderColor: 'line',
+    py: '10px',
+    alignItems: 'start',
+    '@media (max-width: 640px)': { gridTemplateColumns: 'minmax(0, 1fr)' },
+  },
+});
+const Text = chakra('div', {
+  base: {
+    fontFamily: 'heading',
+    fontSize: '14px',
+    lineHeight: 1.5,
+    overflowWrap: 'anywhere',
+    whiteSpace: 'pre-wrap',
+    '& del': { color: 'red', bg: 'redWash', textDecoration: 'line-through' },
+    '& ins': { color: 'ink', bg: 'pineWash', textDecoration: 'none', borderBottom: '2px solid', borderColor: 'pine' },
+  },
+  variants: { off: { true: { opacity: 0.5 } } },
+});
+const Kind = chakra('span', {
+  base: { fontSize: 'xs', fontWeight: 600, px: '6px', py: '2px', justifySelf: 'start' },
+  variants: {
+    kind: {
+      changed: { bg: 'amberWash', color: 'amberText' },
+      new: { bg: 'pineWash', color: 'pine' },
+      gone: { bg: 'redWash', color: 'red' },
+    },
+  },
+});
+
+type Filter = 'all' | ReviewItem['kind'] | 'own';
+
+export function EditionStation() {
+  const [search] = useSearchParams();
+  const deck = useDeck((state) => state.deck);
+  const history = useDeck((state) => state.history);
+  const candidate = useMemo(() => candidateIn(search), [search]);
+  const { answer, failure } = useAnswer(
+    candidate === null || deck === null
+      ? null
+      : { what: 'edition', url: documentUrl(deck.id, candidate.original), edition: candidate },
+  );
+  if (candidate === null || failure !== null)
+    return (
+      <Page>
+        <Heading>There is no edition to look at</Heading>
+        <Small>{failure ?? 'Choose the changed file in the Document station.'}</Small>
+      </Page>
+    );
+  const inForce = currentEdition(singleEdits(history.done))?.original === candidate.original;
+  if (inForce)
+    return (
+      <Page>
+        <Heading>{candidate.fileName} is in force</Heading>
+        <Small>It can be taken back with Undo, as one step.</Small>
+      </Page>
+    );
+  return answer === null ? (
+    <Page>
+      <Small role="status">Comparing {candidate.fileName} with the document …</Small>
+    </Page>
+  ) : (
+    <Review candidate={candidate} reviewed={answer} />
+  );
+}
+
+function Review({ candidate, reviewed }: { readonly candidate: Candidate; readonly reviewed: Reviewed }) {
+  const { review, unplaced, slides } = reviewed;
+  const { items, same, moved } = review;
+  const [filter, setFilter] = useState<Filter>('all');
+  const [choices, setChoices] = useState<Choices>(NO_CHOICES);
+  const navigate = useNavigate();
+  const matches = (item: ReviewItem, one: Filter): boolean =>
+    one === 'all' || (one === 'own' ? item.own.length > 0 : item.kind === one);
+  const shown = useMemo(
+    () => items.map((item, i) => ({ item, i })).filter(({ item }) => matches(item, filter)),
+    [items, filter],
+  );
+  const filters = (
+    [
+      ['all', 'All'],
+      ['changed', 'Changed'],
+      ['new', 'New'],
+      ['gone', 'Gone'],
+      ['own', 'With work of yours'],
+    ] as const
+  ).filter(([name]) => name === 'all' || items.some((item) => matches(item, name)));
+  const bringIn = () => {
+    edit(editionEdit(candidate, review, choices));
+    void navigate('../slides');
+  };
+  return (
+    <Page>
+      <div>
+        <Heading>A new edition: {candidate.fileName}</Heading>
+        <Small data-testid="edition-sum">
+          {count(items.filter(({ kind }) => kind === 'changed').length, 'passage')} changed,{' '}
+          {items.filter(({ kind }) => kind === 'new').length} new, {items.filter(({ kind }) => kind === 'gone').length}{' '}
+          gone, {moved} moved, {same - moved} as before. It makes {count(slides, 'slide')}.
+        </Small>
+      </div>
+      {unplaced.length > 0 && (
+        <Notice role="status">
+          <Box>
+            {count(unplaced.length, 'edit')} of yours would have no place. They are kept, and shown in the Check
+            station.
+            <chakra.ul pl="18px" maxH="90px" overflowY="auto">
+              {unplaced.map(({ edit: one }, i) => (
+                <li key={i}>{editText(one)}</li>
+              ))}
+            </chakra.ul>
+          </Box>
+        </Notice>
+      )}
+      {items.length === 0 && (
+        <Notice tone="calm">The text is the same. Nothing changes but the file that is kept.</Notice>
+      )}
+      <Box display="flex" gap="6px" flexWrap="wrap" alignItems="center">
+        <Box display="flex" gap="6px" flexWrap="wrap" role="group" aria-label="Show">
+          {filters.map(([name, label]) => (
+            <Action
+              key={name}
+              size="small"
+              look={filter === name ? 'chosen' : 'plain'}
+              aria-pressed={filter === name}
+              onClick={() => setFilter(name)}
+            >
+              {label} {items.filter((item) => matches(item, name)).length}
+            </Action>
+          ))}
+        </Box>
+        <Box ml="auto" display="flex" gap="6px" flexWrap="wrap">
+          <Action size="small" onClick={() => setChoices(NO_CHOICES)}>
+            Take all
+          </Action>
+          <Action size="small" onClick={() => setChoices({ ...choices, asBefore: new Set(items.keys()) })}>
+            Keep all as it was
+          </Action>
+        </Box>
+      </Box>
+      <Items shown={shown} choices={choices} choose={setChoices} />
+      <Box
+        display="flex"
+        gap="8px"
+        borderTop="1px solid"
+        borderColor="ink"
+        pt="10px"
+        alignItems="center"
+        flexWrap="wrap"
+      >
+        <Action look="main" onClick={bringIn}>
+          Bring it in
+        </Action>
+        <Action look="quiet" onClick={() => void navigate('../document')}>
+          Leave the document as it is
+        </Action>
+        <Small>
+          {choices.asBefore.size === 0
+            ? 'Every passage as in the new edition; your own wording stays.'
+            : `${count(choices.asBefore.size, 'passage')} as before.`}{' '}
+          One step of Undo takes it back.
+        </Small>
+      </Box>
+    </Page>
+  );
+}
+
+interface ItemsProps {
+  readonly shown: readonly { readonly item: ReviewItem; readonly i: number }[];
+  readonly choices: Choices;
+  readonly choose: (choices: Choices) => void;
+}
+
+function Items({ shown, choices, choose }: ItemsProps) {
+  const scroller = useRef<HTMLDivElement>(null);
+  const virtualizer = useVirtualizer({
+    count: shown.length,
+    getScrollElement: () => scroller.current,
+    estimateSize: () => 70,
+    getItemKey: (at) => shown[at]!.i,
+    overscan: 6,
+  });
+  return (
+    <Box ref={scroller} flex="1" minH="120px" overflowY="auto" data-testid="edition-items">
+      <VirtualRows
+        virtualizer={virtualizer}
+        label="Passages"
+        rowLabel={(at) => `Passage ${shown[at]!.i + 1}`}
+        row={(at) => <ItemLine {...shown[at]!} choices={choices} choose={choose} />}
+      />
+    </Box>
+  );
+}
+
+const AS_BEFORE: Readonly<Record<ReviewItem['kind'], string>> = {
+  changed: 'Keep the old text',
+  new: 'Leave it out',
+  gone: 'Keep the passage',
+};
+const TAKEN: Readonly<Record<ReviewItem['kind'], string>> = {
+  changed: 'Take the new text',
+  new: 'Take it in',
+  gone: 'Let it go',
+};
+
+function ItemLine({
+  item,
+  i,
+  choices,
+  choose,
+}: {
+  readonly item: ReviewItem;
+  readonly i: number;
+  readonly choices: Choices;
+  readonly choose: (choices: Choices) => void;
+}) {
+  const kept = choices.asBefore.has(i);
+  const set = (asBefore: boolean) => {
+    if (asBefore !== kept) choose({ ...choices, asBefore: turned(choices.asBefore, i) });
+  };
+  return (
+    <Item>
+      <Box display="grid" gap="4px">
+        <Kind kind={item.kind}>{item.kind}</Kind>
+        {item.moved && <Small>moved</Small>}
+      </Box>
+      <Box minW="0">
+        <Text off={kept && item.kind === 'new'}>
+          <Words words={item.words} item={item} />
+        </Text>
+        {!kept &&
+          item.own.map((own, k) => (
+            <Own
+              key={k}
+              own={own}
+              gone={item.kind === 'gone'}
+              givenUp={choices.givenUp.has(workKey(i, k))}
+              turn={() => choose({ ...choices, givenUp: turned(choices.givenUp, workKey(i, k)) })}
+            />
+          ))}
+      </Box>
+      <Box display="flex" gap="4px" role="group" aria-label="This passage" flexWrap="wrap">
+        <Action size="small" look={kept ? 'plain' : 'chosen'} aria-pressed={!kept} onClick={() => set(false)}>
+          {TAKEN[item.kind]}
+        </Action>
+        <Action size="small" look={kept ? 'chosen' : 'plain'} aria-pressed={kept} onClick={() => set(true)}>
+          {AS_BEFORE[item.kind]}
+        </Action>
+      </Box>
+    </Item>
+  );
+}
+
+function Words({ words, item }: { readonly words: readonly WordChange[]; readonly item: ReviewItem }) {
+  if (words.length === 0) return <i>{(item.after ?? item.before)?.kind}</i>;
+  return (
+    <>
+      {words.map(({ text, in: where }, i) =>
+        where === 'both' ? (
+          <span key={i}>{text}</span>
+        ) : where === 'before' ? (
+          <del key={i}>{text}</del>
+        ) : (
+          <ins key={i}>{text}</ins>
+        ),
+      )}
+    </>
+  );
+}
+
+const OWN: Readonly<Record<OwnWork['kind'], string>> = {
+  title: 'Your title',
+  point: 'Your wording',
+  notes: 'Your notes',
+  text: 'Your text',
+  description: 'Your description',
+};
+
+function Own({
+  own,
+  gone,
+  givenUp,
+  turn,
+}: {
+  readonly own: OwnWork;
+  readonly gone: boolean;
+  readonly givenUp: boolean;
+  readonly turn: () => void;
+}) {
+  return (
+    <Box mt="6px" fontSize="sm" display="flex" gap="8px" alignItems="baseline" flexWrap="wrap">
+      <chakra.span color="soft">{OWN[own.kind]}:</chakra.span>
+      <chakra.span fontFamily="heading" textDecoration={givenUp ? 'line-through' : undefined}>
+        {own.text.slice(0, 200)}
+      </chakra.span>
+      {gone ? (
+        <Small>has no place then; it is kept and told.</Small>
+      ) : (
+        <Action size="small" look="quiet" aria-pressed={givenUp} onClick={turn}>
+          {givenUp ? 'Keep mine' : 'Take the new text instead'}
+        </Action>
+      )}
+    </Box>
+  );
+}

@@ -1,0 +1,244 @@
+/** Beside the matrix: running text, front and back matter, what is done with a slide that holds too much, rules below one heading. */
+import { Box, chakra } from '@chakra-ui/react';
+import { useState, type ReactNode } from 'react';
+import {
+  blockText,
+  DENSITIES,
+  DESTINATIONS,
+  destinationsOf,
+  FULL_RULES,
+  MATTER_KINDS,
+  TEXT_KINDS,
+  type Destination,
+  type Prose,
+  type TextKind,
+} from '@alvex/core';
+import { edit, useDeck } from '../../state/deck-store.ts';
+import { DENSITY_LABELS, DESTINATION_LABELS, FULL_LABELS, KIND_LABELS, MATTER_LABELS } from '../../ui/labels.ts';
+import { Mark } from '../../ui/mark.tsx';
+import { Action, Select, Small } from '../../ui/recipes.tsx';
+
+const Row = chakra('div', {
+  base: { display: 'flex', gap: '6px', rowGap: '4px', alignItems: 'center', flexWrap: 'wrap', mb: '8px' },
+});
+
+export function Setting({ label, children }: { readonly label: string; readonly children: ReactNode }) {
+  return (
+    <Row role="group" aria-label={label}>
+      <Small w="170px" flexShrink="0">
+        {label}
+      </Small>
+      {children}
+    </Row>
+  );
+}
+
+interface ChoiceProps {
+  readonly on: boolean;
+  readonly choose: () => void;
+  readonly children: ReactNode;
+}
+
+const Choice = ({ on, choose, children }: ChoiceProps) => (
+  <Action size="small" look={on ? 'chosen' : 'plain'} aria-pressed={on} onClick={choose}>
+    {children}
+  </Action>
+);
+
+const setProse = (prose: Prose): void => edit({ kind: 'prose', prose });
+
+/** Whole, first sentences, or shortened to a density. */
+export function ProseSetting() {
+  const prose = useDeck((state) => state.view?.prose);
+  if (prose === undefined) return null;
+  const density = prose.as === 'short' ? prose.density : 'half';
+  return (
+    <>
+      <Setting label="Body text">
+        <Choice on={prose.as === 'whole'} choose={() => setProse({ as: 'whole' })}>
+          exact words, as the map says
+        </Choice>
+        <Choice on={prose.as === 'first'} choose={() => setProse({ as: 'first' })}>
+          first sentence a point, the rest spoken
+        </Choice>
+        <Choice on={prose.as === 'short'} choose={() => setProse({ as: 'short', density })}>
+          shortened, the whole spoken
+        </Choice>
+      </Setting>
+      {prose.as === 'short' && (
+        <Row>
+          <Small w="170px">How much of it</Small>
+          <input
+            type="range"
+            min={0}
+            max={DENSITIES.length - 1}
+            step={1}
+            value={DENSITIES.indexOf(prose.density)}
+            aria-label="How much of the body text"
+            aria-valuetext={DENSITY_LABELS[prose.density]}
+            style={{ width: 180, accentColor: 'var(--chakra-colors-pine)' }}
+            onChange={(event) => setProse({ as: 'short', density: DENSITIES[Number(event.target.value)]! })}
+          />
+          <Small>{DENSITY_LABELS[prose.density]}, in your own sentences</Small>
+        </Row>
+      )}
+    </>
+  );
+}
+
+export function MatterSetting() {
+  const matter = useDeck((state) => state.view?.matter) ?? [];
+  return (
+    <Setting label="Front and back">
+      {MATTER_KINDS.map((part) => (
+        <Choice
+          key={part}
+          on={matter.includes(part)}
+          choose={() => edit({ kind: 'matter', part, on: !matter.includes(part) })}
+        >
+          {MATTER_LABELS[part]}
+        </Choice>
+      ))}
+      <SectionSwitch />
+    </Setting>
+  );
+}
+
+/** Section openers are a matter of the map: every heading level one destination up or down. */
+function SectionSwitch() {
+  const map = useDeck((state) => state.view?.map);
+  const levels = useDeck((state) => state.blocks)
+    .filter((block) => block.kind === 'heading' && block.left === undefined)
+    .map((block) => (block.kind === 'heading' ? block.level : 0));
+  const used = [...new Set(levels)].sort();
+  if (map === undefined || used.length < 2) return null;
+  const headings = used.map((level) => `heading${level}` as TextKind);
+  const on = headings.some((kind) => map[kind] === 'section');
+  const order: readonly Destination[] = ['section', 'title', 'point1', 'point2', 'point3', 'point4', 'point5'];
+  const step = on ? 1 : -1;
+  const shifted = Object.fromEntries(
+    headings.map((kind) => {
+      const at = order.indexOf(map[kind]);
+      return [kind, at < 0 ? map[kind] : order[Math.max(0, Math.min(order.length - 1, at + step))]!];
+    }),
+  );
+  return (
+    <Choice on={on} choose={() => edit({ kind: 'map', name: null, map: { ...map, ...shifted } })}>
+      Section openers
+    </Choice>
+  );
+}
+
+export function FullSetting() {
+  const full = useDeck((state) => state.view?.full);
+  return (
+    <Setting label="A slide that holds too much is">
+      {FULL_RULES.map((rule) => (
+        <Choice key={rule} on={full === rule} choose={() => edit({ kind: 'full', rule })}>
+          {FULL_LABELS[rule]}
+        </Choice>
+      ))}
+    </Setting>
+  );
+}
+
+/** Below one heading, a kind of text goes elsewhere. */
+export function BranchSetting() {
+  const branches = useDeck((state) => state.view?.branches) ?? [];
+  const blocks = useDeck((state) => state.blocks);
+  const [adding, setAdding] = useState(false);
+  const headings = blocks.flatMap((block) =>
+    block.kind === 'heading' && block.left === undefined
+      ? [{ id: block.id, text: blockText(block), level: block.level }]
+      : [],
+  );
+  const nameOf = (id: string): string => {
+    const block = blocks.find((one) => one.id === id);
+    return block === undefined ? 'a heading that is gone' : blockText(block);
+  };
+  if (headings.length === 0) return null;
+  return (
+    <Box mb="8px">
+      <Setting label="Below one heading">
+        {branches.length === 0 && !adding && <Small>everything goes as the matrix says.</Small>}
+        <Action size="small" look="quiet" aria-expanded={adding} onClick={() => setAdding(!adding)}>
+          {adding ? 'Close' : 'Add a rule'}
+        </Action>
+      </Setting>
+      {branches.map(({ block, text, to }) => (
+        <Row key={`${block} ${text}`} pl="12px">
+          <chakra.span fontFamily="heading">“{nameOf(block)}”</chakra.span>
+          <Small>
+            {KIND_LABELS[text].toLowerCase()} {'→'}
+          </Small>
+          <Mark destination={to} size={24} />
+          <Small>{DESTINATION_LABELS[to]}</Small>
+          <Action size="small" look="quiet" onClick={() => edit({ kind: 'branch', block, text, to: null })}>
+            Take back
+          </Action>
+        </Row>
+      ))}
+      {adding && <NewRule headings={headings} done={() => setAdding(false)} />}
+    </Box>
+  );
+}
+
+const MOST_HEADINGS = 2000;
+
+function NewRule({
+  headings,
+  done,
+}: {
+  readonly headings: readonly { readonly id: string; readonly text: string; readonly level: number }[];
+  readonly done: () => void;
+}) {
+  const [block, setBlock] = useState(headings[0]!.id);
+  const [text, setText] = useState<TextKind>('body');
+  const [to, setTo] = useState<Destination>('slide');
+  const choices = DESTINATIONS.filter((one) => destinationsOf(text).includes(one));
+  return (
+    <Row pl="12px">
+      <Select aria-label="Heading" value={block} onChange={(event) => setBlock(event.target.value)} maxW="240px">
+        {headings.slice(0, MOST_HEADINGS).map((heading) => (
+          <option key={heading.id} value={heading.id}>
+            {'\u2003'.repeat(heading.level - 1)}
+            {heading.text.slice(0, 80)}
+          </option>
+        ))}
+      </Select>
+      <Select
+        aria-label="Kind of text"
+        value={text}
+        onChange={(event) => {
+          const kind = event.target.value as TextKind;
+          setText(kind);
+          if (!destinationsOf(kind).includes(to)) setTo('slide');
+        }}
+      >
+        {TEXT_KINDS.map((kind) => (
+          <option key={kind} value={kind}>
+            {KIND_LABELS[kind]}
+          </option>
+        ))}
+      </Select>
+      <Small>goes to</Small>
+      <Select aria-label="Destination" value={to} onChange={(event) => setTo(event.target.value as Destination)}>
+        {choices.map((one) => (
+          <option key={one} value={one}>
+            {DESTINATION_LABELS[one]}
+          </option>
+        ))}
+      </Select>
+      <Action
+        size="small"
+        look="main"
+        onClick={() => {
+          edit({ kind: 'branch', block, text, to });
+          done();
+        }}
+      >
+        Set
+      </Action>
+    </Row>
+  );
+}

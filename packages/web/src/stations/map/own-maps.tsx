@@ -1,0 +1,156 @@
+/** Level maps of the author's own: kept here for every deck, named, taken away, carried to another computer as JSON. */
+import { Box, chakra } from '@chakra-ui/react';
+import type { OwnMap } from '@alvex/contract';
+import { DENSITIES, destinationsOf, TEXT_KINDS, type LevelMap, type Prose } from '@alvex/core';
+import { useEffect, useRef, useState } from 'react';
+import { ApiError, dropMap, keepMap, listMaps, renameMap } from '../../api/client.ts';
+import { edit, useDeck } from '../../state/deck-store.ts';
+import { Action, Field, Small } from '../../ui/recipes.tsx';
+
+const Panel = chakra('div', {
+  base: {
+    border: '1px solid',
+    borderColor: 'line',
+    bg: 'card',
+    p: '10px 12px',
+    mb: '12px',
+    display: 'grid',
+    gap: '6px',
+    fontSize: 'sm',
+  },
+});
+
+const sentence = (error: unknown): string => (error instanceof ApiError ? error.message : String(error));
+
+export function OwnMaps() {
+  const view = useDeck((state) => state.view);
+  const [maps, setMaps] = useState<readonly OwnMap[] | null>(null);
+  const [fault, setFault] = useState<string | null>(null);
+  const [naming, setNaming] = useState<string | null>(null);
+  const chooser = useRef<HTMLInputElement>(null);
+  const refresh = () => listMaps().then(setMaps, (error: unknown) => setFault(sentence(error)));
+  useEffect(() => {
+    void refresh();
+  }, []);
+  const doing = async (work: () => Promise<unknown>) => {
+    setFault(null);
+    try {
+      await work();
+    } catch (error) {
+      setFault(sentence(error));
+    }
+    await refresh();
+  };
+  if (view === null) return null;
+  const { map, prose } = view;
+  const bringIn = async (file: File | undefined) => {
+    if (file === undefined) return;
+    const found = readMap(await file.text());
+    if (found === undefined) setFault(`${file.name} is no map. Nothing was changed.`);
+    else await doing(() => keepMap({ ...found, name: found.name || file.name.replace(/\.json$/i, '') }));
+  };
+  return (
+    <Panel aria-label="Own maps" role="region">
+      {maps?.length === 0 && <Small>No map is kept yet.</Small>}
+      {maps?.map((own) => (
+        <Box key={own.id} display="flex" gap="6px" alignItems="center" flexWrap="wrap">
+          {naming === own.id ? (
+            <Field
+              autoFocus
+              aria-label="Name of the map"
+              defaultValue={own.name}
+              maxLength={100}
+              onBlur={(event) => {
+                const name = event.target.value.trim();
+                setNaming(null);
+                if (name !== '' && name !== own.name) void doing(() => renameMap(own.id, name));
+              }}
+              onKeyDown={(event) => {
+                if (event.key === 'Enter') event.currentTarget.blur();
+                if (event.key === 'Escape') setNaming(null);
+              }}
+            />
+          ) : (
+            <chakra.b flex="1" minW="120px">
+              {own.name}
+            </chakra.b>
+          )}
+          <Action size="small" onClick={() => edit({ kind: 'map', name: null, map: own.map, prose: own.prose })}>
+            Use
+          </Action>
+          <Action size="small" look="quiet" onClick={() => setNaming(own.id)}>
+            Rename
+          </Action>
+          <Action size="small" look="quiet" onClick={() => save(own)}>
+            Save as a file
+          </Action>
+          <Action size="small" look="danger" onClick={() => void doing(() => dropMap(own.id))}>
+            Delete
+          </Action>
+        </Box>
+      ))}
+      <Box display="flex" gap="6px" flexWrap="wrap">
+        <Action
+          size="small"
+          look="main"
+          onClick={() =>
+            void doing(async () => {
+              const kept = await keepMap({ name: `Map ${(maps?.length ?? 0) + 1}`, map, prose });
+              setNaming(kept.id);
+            })
+          }
+        >
+          Keep the map as it is now
+        </Action>
+        <Action size="small" onClick={() => chooser.current?.click()}>
+          From a file
+        </Action>
+        <input
+          ref={chooser}
+          type="file"
+          accept=".json,application/json"
+          hidden
+          aria-label="Map as a file"
+          onChange={(event) => {
+            void bringIn(event.target.files?.[0]);
+            event.target.value = '';
+          }}
+        />
+      </Box>
+      {fault !== null && (
+        <Small color="red" role="alert">
+          {fault}
+        </Small>
+      )}
+    </Panel>
+  );
+}
+
+function save({ name, map, prose }: OwnMap): void {
+  const url = URL.createObjectURL(
+    new Blob([`${JSON.stringify({ name, map, prose }, null, 2)}\n`], { type: 'application/json' }),
+  );
+  const link = document.createElement('a');
+  link.href = url;
+  link.download = `${name.replace(/[\\/:*?"<>|]+/g, ' ').trim() || 'map'}.json`;
+  link.click();
+  URL.revokeObjectURL(url);
+}
+
+/** A map as it was saved; undefined for anything else. */
+function readMap(text: string): { name: string; map: LevelMap; prose: Prose } | undefined {
+  try {
+    const { name, map, prose } = JSON.parse(text) as { name?: unknown; map?: LevelMap; prose?: Prose };
+    if (!TEXT_KINDS.every((kind) => map !== undefined && destinationsOf(kind).includes(map[kind]))) return undefined;
+    const known =
+      prose?.as === 'whole' || prose?.as === 'first' || (prose?.as === 'short' && DENSITIES.includes(prose.density));
+    const only = Object.fromEntries(TEXT_KINDS.map((kind) => [kind, map![kind]])) as LevelMap;
+    return {
+      name: typeof name === 'string' ? name.slice(0, 100) : '',
+      map: only,
+      prose: known ? prose : { as: 'whole' },
+    };
+  } catch {
+    return undefined;
+  }
+}

@@ -1,0 +1,145 @@
+/** Up to three ways to convert the document, side by side with the one in force: what is different is marked, one is kept. */
+import { Box, chakra } from '@chakra-ui/react';
+import { useMemo } from 'react';
+import type { TakeLine, TakeSettings } from '@alvex/core';
+import { SlideDrawing } from '../../canvas/slide-drawing.tsx';
+import { edit, useDeck } from '../../state/deck-store.ts';
+import { useAnswer } from '../../state/use-answer.ts';
+import { count, speakingTime } from '../../ui/format.ts';
+import { DENSITY_LABELS, FULL_LABELS, MAP_LABELS } from '../../ui/labels.ts';
+import { Action, Heading, Small } from '../../ui/recipes.tsx';
+import type { Take } from '../../worker/protocol.ts';
+
+export const MOST_TAKES = 3;
+
+const Columns = chakra('div', { base: { display: 'grid', gap: '18px', alignItems: 'start', overflowX: 'auto' } });
+const Column = chakra('section', { base: { minW: '220px', borderTop: '2px solid', borderColor: 'line', pt: '8px' } });
+const Sheet = chakra('figure', { base: { mb: '12px', fontSize: 'xs', color: 'soft' } });
+const Tag = chakra('span', { base: { color: 'amberText', bg: 'amberWash', px: '5px', mr: '6px' } });
+
+/** The settings in force, as a take keeps them. */
+export function useSettings(): TakeSettings | null {
+  const view = useDeck((state) => state.view);
+  return useMemo(
+    () => (view === null ? null : { name: view.mapName, map: view.map, prose: view.prose, full: view.full }),
+    [view],
+  );
+}
+
+export const keepTake = (settings: TakeSettings): void =>
+  edit({ kind: 'take', take: `t${crypto.randomUUID().slice(0, 8)}`, settings });
+
+function describe({ name, prose, full }: Pick<TakeSettings, 'name' | 'prose' | 'full'>): string {
+  const map = name === null ? 'own map' : (MAP_LABELS[name] ?? name);
+  const text =
+    prose.as === 'whole' ? 'exact words' : prose.as === 'first' ? 'first sentences' : DENSITY_LABELS[prose.density];
+  return `${map}; ${text}; too full: ${FULL_LABELS[full]}`;
+}
+
+export function Takes() {
+  const { answer } = useAnswer({ what: 'takes' });
+  const kept = useDeck((state) => state.view?.takes) ?? [];
+  const settings = useSettings();
+  if (settings === null) return null;
+  const same = kept.some(([, one]) => JSON.stringify(one) === JSON.stringify(settings));
+  return (
+    <Box>
+      <Box display="flex" gap="12px" alignItems="baseline" flexWrap="wrap" mb="6px">
+        <Heading>Takes</Heading>
+        <Small flex="1">
+          Keep a way to convert the document, try another, and look at them side by side. Up to {MOST_TAKES} are kept
+          until they are deleted.
+        </Small>
+        <Action
+          size="small"
+          look="main"
+          disabled={kept.length >= MOST_TAKES || same}
+          title={same ? 'This way is kept already' : undefined}
+          onClick={() => keepTake(settings)}
+        >
+          Keep this way as a take
+        </Action>
+      </Box>
+      {answer === null ? (
+        <Small>Converting …</Small>
+      ) : (
+        <Columns style={{ gridTemplateColumns: `repeat(${answer.length}, minmax(220px, 1fr))` }} data-testid="takes">
+          {answer.map((take, i) => (
+            <TakeColumn
+              key={take.take}
+              take={take}
+              number={i}
+              settings={take.take === '' ? settings : (kept.find(([id]) => id === take.take)?.[1] ?? settings)}
+            />
+          ))}
+        </Columns>
+      )}
+    </Box>
+  );
+}
+
+const MOST_SHOWN = 40;
+const AGAINST: Partial<Record<TakeLine['against'], string>> = { 'only-here': 'only here', other: 'otherwise' };
+
+function TakeColumn({
+  take,
+  number,
+  settings,
+}: {
+  readonly take: Take;
+  readonly number: number;
+  readonly settings: TakeSettings;
+}) {
+  const deck = useDeck((state) => state.deck?.id ?? '');
+  const pace = useDeck((state) => state.view?.pace ?? 130);
+  const drawings = useMemo(() => new Map(take.drawings.map((drawing) => [drawing.key, drawing])), [take]);
+  const inForce = take.take === '';
+  const differing = take.lines.filter(({ against }) => against !== 'same').length;
+  const name = inForce ? 'In force' : `Take ${number}`;
+  return (
+    <Column aria-label={name}>
+      <Box display="flex" gap="8px" alignItems="baseline">
+        <b>{name}</b>
+        {!inForce && (
+          <Box ml="auto" display="flex" gap="4px">
+            <Action
+              size="small"
+              onClick={() =>
+                edit({
+                  kind: 'all',
+                  edits: [
+                    { kind: 'map', name: settings.name, map: settings.map, prose: settings.prose },
+                    { kind: 'full', rule: settings.full },
+                  ],
+                })
+              }
+            >
+              Use this one
+            </Action>
+            <Action size="small" look="danger" onClick={() => edit({ kind: 'take', take: take.take, settings: null })}>
+              Delete
+            </Action>
+          </Box>
+        )}
+      </Box>
+      <Small>{describe(settings)}</Small>
+      <Small mb="8px">
+        <b>{count(take.slides, 'slide')}</b>, {count(take.words, 'word')} each, {speakingTime(take.spoken, pace)} to
+        speak{take.spills > 0 ? `, ${take.spills} too full` : ''}
+        {!inForce && `; ${differing === 0 ? 'nothing different' : `${differing} different`}`}
+      </Small>
+      {take.lines.slice(0, MOST_SHOWN).map((line, i) => (
+        <Sheet key={line.slide} m="0 0 12px">
+          <Box border="1px solid" borderColor={line.against === 'same' ? 'line' : 'amber'} lineHeight="0">
+            <SlideDrawing drawing={drawings.get(line.key)} deck={deck} number={i + 1} label={line.title} />
+          </Box>
+          <figcaption>
+            {!inForce && AGAINST[line.against] !== undefined && <Tag>{AGAINST[line.against]}</Tag>}
+            {line.title}, {count(line.words, 'word')}, {count(line.spoken, 'word')} spoken
+          </figcaption>
+        </Sheet>
+      ))}
+      {take.lines.length > MOST_SHOWN && <Small>and {count(take.lines.length - MOST_SHOWN, 'more slide')}</Small>}
+    </Column>
+  );
+}

@@ -1,0 +1,118 @@
+/** What the deck should come to, and the map that is suggested for it. */
+import { Box, chakra } from '@chakra-ui/react';
+import { useState } from 'react';
+import type { Suggestion, Target } from '@alvex/core';
+import { ask, edit, useDeck } from '../../state/deck-store.ts';
+import { count } from '../../ui/format.ts';
+import { MAP_LABELS } from '../../ui/labels.ts';
+import { Action, Field, Select, Small } from '../../ui/recipes.tsx';
+import { Setting } from './map-settings.tsx';
+
+const Offer = chakra('div', {
+  base: {
+    borderLeft: '3px solid',
+    borderColor: 'pine',
+    pl: '12px',
+    mb: '12px',
+    display: 'grid',
+    gap: '6px',
+    fontSize: 'sm',
+  },
+});
+const LISTED = 5;
+
+export function TargetSetting() {
+  const target = useDeck((state) => state.view?.target ?? null);
+  const [unit, setUnit] = useState<Target['unit']>(target?.unit ?? 'minutes');
+  const [suggestion, setSuggestion] = useState<Suggestion | 'thinking' | null>(null);
+  const keep = (amount: number, of: Target['unit']) => {
+    const wanted = Number.isFinite(amount) && amount > 0 ? { unit: of, amount } : null;
+    if (wanted?.amount !== target?.amount || wanted?.unit !== target?.unit) edit({ kind: 'target', target: wanted });
+    return wanted;
+  };
+  const suggest = async () => {
+    setSuggestion('thinking');
+    setSuggestion(await ask({ what: 'suggestion', target }));
+  };
+  return (
+    <>
+      <Setting label="It should come to">
+        <Field
+          key={`${target?.amount ?? ''}`}
+          type="number"
+          min={1}
+          max={2000}
+          aria-label="Target"
+          placeholder="any"
+          defaultValue={target?.amount ?? ''}
+          w="70px"
+          py="2px"
+          onBlur={(event) => keep(Number(event.target.value), unit)}
+          onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
+        />
+        <Select
+          aria-label="Unit of the target"
+          value={unit}
+          onChange={(event) => {
+            const next = event.target.value as Target['unit'];
+            setUnit(next);
+            if (target !== null) keep(target.amount, next);
+          }}
+        >
+          <option value="minutes">minutes to speak</option>
+          <option value="slides">slides</option>
+        </Select>
+        <Action size="small" look="main" disabled={suggestion === 'thinking'} onClick={() => void suggest()}>
+          {suggestion === 'thinking' ? 'Trying maps …' : 'Suggest a map'}
+        </Action>
+      </Setting>
+      {suggestion !== null && suggestion !== 'thinking' && (
+        <Suggested suggestion={suggestion} close={() => setSuggestion(null)} />
+      )}
+    </>
+  );
+}
+
+function Suggested({ suggestion, close }: { readonly suggestion: Suggestion; readonly close: () => void }) {
+  const [all, setAll] = useState(false);
+  const listed = suggestion.costed.slice(0, all ? suggestion.costed.length : LISTED);
+  return (
+    <Offer data-testid="suggestion">
+      <span>{suggestion.reason}</span>
+      <Box display="grid" gap="3px">
+        {listed.map((one, i) => (
+          <Box key={i} display="flex" gap="10px" alignItems="center">
+            <Action
+              size="small"
+              look={i === 0 ? 'main' : 'plain'}
+              onClick={() =>
+                edit({ kind: 'map', name: one.readyMade ? one.base : null, map: one.map, prose: one.prose })
+              }
+            >
+              Use
+            </Action>
+            <b>
+              {MAP_LABELS[one.base]}
+              {one.readyMade ? '' : ', other titles'}
+            </b>
+            <Small>
+              {count(one.slides, 'slide')}, {count(one.words, 'word')} each, {Math.round(one.spokenMinutes)} min
+              {one.spills > 0 ? `, ${one.spills} continued` : ''}
+              {one.empty > 0 ? `, ${one.empty} with a title only` : ''}
+            </Small>
+          </Box>
+        ))}
+      </Box>
+      <Box display="flex" gap="6px">
+        {suggestion.costed.length > LISTED && (
+          <Action size="small" look="quiet" onClick={() => setAll(!all)}>
+            {all ? 'fewer' : `all ${suggestion.costed.length}`}
+          </Action>
+        )}
+        <Action size="small" look="quiet" onClick={close}>
+          Close
+        </Action>
+      </Box>
+    </Offer>
+  );
+}

@@ -1,0 +1,216 @@
+/** What would make one slide better, each with what it does: seen first, done by a click, undone like anything else. */
+import { Box, chakra } from '@chakra-ui/react';
+import { useState, type ReactNode } from 'react';
+import { plain, runsText, type Density, type ParallelAdvice, type Proposal, type SlideId } from '@alvex/core';
+import { edit, useDeck } from '../../state/deck-store.ts';
+import { useAnswer } from '../../state/use-answer.ts';
+import { count } from '../../ui/format.ts';
+import { DENSITY_LABELS } from '../../ui/labels.ts';
+import { Action, Small } from '../../ui/recipes.tsx';
+
+const Panel = chakra('div', {
+  base: {
+    borderLeft: '3px solid',
+    borderColor: 'pine',
+    pl: '12px',
+    mt: '10px',
+    display: 'grid',
+    gap: '12px',
+    fontSize: 'sm',
+  },
+});
+const Head = chakra('h3', { base: { fontWeight: 600, fontSize: 'sm', mb: '4px' } });
+const Text = chakra('span', { base: { fontFamily: 'heading' } });
+
+const RULES: Readonly<Record<ParallelAdvice['rule'], string>> = {
+  base: 'begin with what is to be done (“mend …”)',
+  ing: 'begin with a form in -ing',
+  to: 'begin with “to”',
+  stop: 'end with a mark',
+  'no-stop': 'end without a full stop',
+  capital: 'begin with a capital',
+  small: 'begin with a small letter',
+};
+
+const reword = ({ part, to }: Proposal) => ({ kind: 'reword', part, runs: to }) as const;
+
+export function ImprovePanel({ slide, close }: { readonly slide: SlideId; readonly close: () => void }) {
+  const { answer: advice } = useAnswer({ what: 'advice', slide });
+  const [most, setMost] = useState<number | null>(null);
+  const [density, setDensity] = useState<Density | null>(null);
+  const parts = useDeck((state) => [...state.rows.values()].find((row) => row.slide === slide)?.all);
+  if (advice === null) return <Small mt="8px">Looking …</Small>;
+  const textOf = (id: string): string => {
+    const part = parts?.find((one) => one.id === id);
+    return part !== undefined && 'runs' in part ? runsText(part.runs) : 'a picture or table';
+  };
+  const fewer = advice.fewer.find((one) => one.most === most);
+  const shorter = advice.shorter.find((one) => one.density === density);
+  const nothing =
+    advice.titles.length === 0 &&
+    advice.fewer.length === 0 &&
+    advice.shorter.length === 0 &&
+    advice.parallel.length === 0;
+  return (
+    <Panel data-testid="improve">
+      {nothing && <Small>Nothing to suggest here.</Small>}
+      {advice.titles.length > 0 && (
+        <Part head="A title from what stands here">
+          <Choices>
+            {advice.titles.map((title) => (
+              <Action key={title} size="small" onClick={() => edit({ kind: 'retitle', slide, runs: plain(title) })}>
+                <Text>{title}</Text>
+              </Action>
+            ))}
+          </Choices>
+        </Part>
+      )}
+      {advice.fewer.length > 0 && (
+        <Part head="Fewer points; the others are spoken">
+          <Choices>
+            {advice.fewer.map((one) => (
+              <Action
+                key={one.most}
+                size="small"
+                look={one.most === most ? 'chosen' : 'plain'}
+                aria-pressed={one.most === most}
+                onClick={() => setMost(one.most === most ? null : one.most)}
+              >
+                {count(one.most, 'point')}
+              </Action>
+            ))}
+          </Choices>
+          {fewer !== undefined && (
+            <FewerPoints
+              key={fewer.most}
+              parts={(parts ?? []).filter((part) => part.kind === 'point').map(({ id }) => id)}
+              proposed={fewer.parts}
+              textOf={textOf}
+            />
+          )}
+        </Part>
+      )}
+      {advice.shorter.length > 0 && (
+        <Part head="Shorter, in your own words">
+          <Choices>
+            {advice.shorter.map((one) => (
+              <Action
+                key={one.density}
+                size="small"
+                look={one.density === density ? 'chosen' : 'plain'}
+                aria-pressed={one.density === density}
+                onClick={() => setDensity(one.density === density ? null : (one.density as Density))}
+              >
+                {DENSITY_LABELS[one.density as Density]}
+              </Action>
+            ))}
+          </Choices>
+          {shorter !== undefined && <Proposals proposals={shorter.proposals} />}
+        </Part>
+      )}
+      {advice.parallel.map(({ rule, odd, of }) => (
+        <Part key={rule} head={`${of - odd.length} of ${count(of, 'point')} ${RULES[rule]}`}>
+          {odd.some(({ proposal }) => proposal !== null) && (
+            <Proposals proposals={odd.flatMap(({ proposal }) => proposal ?? [])} />
+          )}
+          {odd
+            .filter(({ proposal }) => proposal === null)
+            .map(({ part, text }) => (
+              <Small key={part}>
+                <Text>{text}</Text> does not; write it anew on the slide.
+              </Small>
+            ))}
+        </Part>
+      ))}
+      {advice.thinner !== null && (
+        <Part head="Notes that say less, in your own sentences">
+          <Action size="small" onClick={() => edit(advice.thinner!)}>
+            Thin down to a third
+          </Action>
+        </Part>
+      )}
+      <Box>
+        <Action size="small" look="quiet" onClick={close}>
+          Close
+        </Action>
+      </Box>
+    </Panel>
+  );
+}
+
+function Part({ head, children }: { readonly head: string; readonly children: ReactNode }) {
+  return (
+    <div>
+      <Head>{head}</Head>
+      {children}
+    </div>
+  );
+}
+
+const Choices = chakra('div', { base: { display: 'flex', gap: '6px', flexWrap: 'wrap', mb: '4px' } });
+
+/** The choice of points is seen, and can be made otherwise. */
+function FewerPoints({
+  parts,
+  proposed,
+  textOf,
+}: {
+  readonly parts: readonly string[];
+  readonly proposed: readonly string[];
+  readonly textOf: (id: string) => string;
+}) {
+  const [spoken, setSpoken] = useState(new Set(proposed));
+  const turn = (id: string) => {
+    const next = new Set(spoken);
+    if (!next.delete(id)) next.add(id);
+    setSpoken(next);
+  };
+  return (
+    <Box display="grid" gap="2px" mt="4px">
+      {parts.map((id) => (
+        <chakra.label key={id} display="flex" gap="8px" color={spoken.has(id) ? 'soft' : 'ink'}>
+          <input type="checkbox" checked={!spoken.has(id)} onChange={() => turn(id)} />
+          <Text>{textOf(id)}</Text>
+        </chakra.label>
+      ))}
+      <Box mt="4px">
+        <Action
+          size="small"
+          look="main"
+          disabled={spoken.size === 0}
+          onClick={() => edit({ kind: 'speak', parts: [...spoken] })}
+        >
+          Speak {count(spoken.size, 'point')}
+        </Action>
+      </Box>
+    </Box>
+  );
+}
+
+function Proposals({ proposals }: { readonly proposals: readonly Proposal[] }) {
+  return (
+    <Box display="grid" gap="4px">
+      {proposals.map((proposal) => (
+        <Box key={proposal.part} display="flex" gap="8px" alignItems="baseline">
+          <Box flex="1" minW="0">
+            <chakra.s color="pale" fontFamily="heading">
+              {runsText(proposal.from)}
+            </chakra.s>
+            <br />
+            <Text>{runsText(proposal.to)}</Text>
+          </Box>
+          <Action size="small" onClick={() => edit(reword(proposal))}>
+            Take it
+          </Action>
+        </Box>
+      ))}
+      {proposals.length > 1 && (
+        <Box>
+          <Action size="small" onClick={() => edit({ kind: 'all', edits: proposals.map(reword) })}>
+            Take all {proposals.length}
+          </Action>
+        </Box>
+      )}
+    </Box>
+  );
+}

@@ -1,0 +1,231 @@
+/** Under a slide: its number and measure, ways out where it holds too much, and what can be done with it. */
+import { draggable } from '@atlaskit/pragmatic-drag-and-drop/element/adapter';
+import { Box, chakra } from '@chakra-ui/react';
+import { Copy, Eye, EyeOff, ListPlus, SlidersHorizontal, Trash2 } from 'lucide-react';
+import { useEffect, useRef, useState } from 'react';
+import { FULL_RULES, plain, type FullRule } from '@alvex/core';
+import { edit, useDeck } from '../../state/deck-store.ts';
+import { count } from '../../ui/format.ts';
+import { FULL_ACTIONS, FULL_LABELS, MATTER_LABELS } from '../../ui/labels.ts';
+import { Action, Warning } from '../../ui/recipes.tsx';
+import type { Row } from '../../worker/protocol.ts';
+import { chooseSlide, useChosen } from './chosen.ts';
+import { ImprovePanel } from './improve-panel.tsx';
+import { ownId } from './slide-work.ts';
+
+const Caption = chakra('div', {
+  base: {
+    display: 'flex',
+    gap: '10px',
+    fontSize: 'xs',
+    color: 'soft',
+    mt: '7px',
+    flexWrap: 'wrap',
+    alignItems: 'center',
+  },
+});
+const Number = chakra('button', {
+  base: {
+    fontWeight: 700,
+    color: 'ink',
+    bg: 'transparent',
+    border: '1px solid',
+    borderColor: 'line',
+    borderRadius: 'sm',
+    px: '6px',
+    minW: '24px',
+    minH: '24px',
+    cursor: 'grab',
+    _hover: { borderColor: 'pine' },
+  },
+  variants: { chosen: { true: { bg: 'pine', borderColor: 'pine', color: 'pineText' } } },
+});
+
+const LAYOUT_LABELS: Readonly<Record<Row['layout'], string>> = {
+  cover: 'Cover',
+  section: 'Section opener',
+  points: 'Points',
+  columns: 'Two columns',
+  'picture-text': 'Picture with text',
+  picture: 'Picture',
+  table: 'Table',
+  'title-only': 'Title only',
+};
+
+export function RowTools({ row, number }: { readonly row: Row; readonly number: number }) {
+  const { state, points, linesOver } = row.fit;
+  const [improving, setImproving] = useState(false);
+  const suggested = row.untitled && row.kind === 'content' && !row.continues;
+  return (
+    <>
+      <Caption>
+        <SlideNumber row={row} number={number} />
+        <span>{row.matter === null ? LAYOUT_LABELS[row.layout] : MATTER_LABELS[row.matter]}</span>
+        <span>{count(row.words, 'word')}</span>
+        {row.continues && <span>continued</span>}
+        {row.hidden && <chakra.b color="amberText">hidden</chakra.b>}
+        {state === 'spills' ? (
+          <Warning>{linesOver > 0 ? `${count(linesOver, 'line')} too long` : 'too long'}</Warning>
+        ) : (
+          <span>{state === 'fits' ? `fits at ${points} pt` : `stepped down to ${points} pt`}</span>
+        )}
+        <SlideActions row={row} improving={improving} improve={() => setImproving(!improving)} />
+      </Caption>
+      {(state === 'spills' || row.full !== null) && row.content.length > 0 && <WaysOut row={row} />}
+      {improving && <ImprovePanel slide={row.slide} close={() => setImproving(false)} />}
+      {suggested && !improving && (
+        <Caption>
+          <span>This slide has no title of its own.</span>
+          <Action size="small" look="quiet" onClick={() => setImproving(true)}>
+            Suggest one
+          </Action>
+        </Caption>
+      )}
+    </>
+  );
+}
+
+function SlideNumber({ row, number }: { readonly row: Row; readonly number: number }) {
+  const handle = useRef<HTMLButtonElement>(null);
+  const chosen = useChosen((state) => state.slides.has(row.slide));
+  useEffect(() => {
+    if (handle.current === null) return;
+    return draggable({
+      element: handle.current,
+      getInitialData: () => {
+        const { slides } = useChosen.getState();
+        return { dragged: { kind: 'slides', slides: slides.has(row.slide) ? [...slides] : [row.slide] } };
+      },
+    });
+  }, [row.slide]);
+  return (
+    <Number
+      ref={handle}
+      chosen={chosen}
+      aria-pressed={chosen}
+      aria-label={`Choose slide ${number}`}
+      title="Choose; with Shift or Ctrl several. Drag to move."
+      onClick={(event) => chooseSlide(row.slide, event)}
+    >
+      {number}
+    </Number>
+  );
+}
+
+const ICON = 13;
+
+function SlideActions({
+  row,
+  improving,
+  improve,
+}: {
+  readonly row: Row;
+  readonly improving: boolean;
+  readonly improve: () => void;
+}) {
+  const slides = [row.slide];
+  const addPoint = () =>
+    edit({
+      kind: 'insert',
+      slide: row.slide,
+      part: ownId(),
+      after: row.all.at(-1)?.id ?? null,
+      level: 1,
+      runs: plain('New point'),
+    });
+  return (
+    <Box display="flex" gap="2px" ml="auto">
+      {row.kind === 'content' && row.matter === null && (
+        <>
+          <Action look="quiet" size="small" aria-label="Add a point" title="Add a point" onClick={addPoint}>
+            <ListPlus size={ICON} />
+          </Action>
+          <Action
+            look="quiet"
+            size="small"
+            aria-label="Improve this slide"
+            title="Improve: title, fewer points, shorter, alike"
+            aria-expanded={improving}
+            onClick={improve}
+          >
+            <SlidersHorizontal size={ICON} />
+          </Action>
+        </>
+      )}
+      {row.matter === null && (
+        <Action
+          look="quiet"
+          size="small"
+          aria-label="Copy this slide"
+          title="Copy (d)"
+          onClick={() => edit({ kind: 'duplicate', slide: row.slide, as: ownId() as Row['slide'] })}
+        >
+          <Copy size={ICON} />
+        </Action>
+      )}
+      <Action
+        look="quiet"
+        size="small"
+        aria-label={row.hidden ? 'Show this slide again' : 'Hide this slide'}
+        title={row.hidden ? 'Show again (h)' : 'Hide when presenting (h)'}
+        onClick={() => edit({ kind: 'hide', slides, hidden: !row.hidden })}
+      >
+        {row.hidden ? <Eye size={ICON} /> : <EyeOff size={ICON} />}
+      </Action>
+      <Action
+        look="quiet"
+        size="small"
+        aria-label="Take this slide out"
+        title="Take out (Delete); it can be brought back here"
+        onClick={() => edit({ kind: 'remove', slides })}
+      >
+        <Trash2 size={ICON} />
+      </Action>
+    </Box>
+  );
+}
+
+/** What can be done with a slide that holds too much; for it alone, or as the deck's rule. */
+function WaysOut({ row }: { readonly row: Row }) {
+  const deckRule = useDeck((state) => state.view?.full ?? 'continue');
+  const rule = row.full ?? deckRule;
+  const set = (next: FullRule | null) => edit({ kind: 'fullAt', slides: [row.slide], rule: next });
+  return (
+    <Box mt="8px" display="flex" gap="6px" flexWrap="wrap" role="group" aria-label="This slide holds too much">
+      {FULL_RULES.map((one) => (
+        <Action
+          key={one}
+          size="small"
+          look={one === rule ? 'chosen' : 'plain'}
+          aria-pressed={one === rule}
+          onClick={() => set(one)}
+        >
+          {FULL_ACTIONS[one]}
+        </Action>
+      ))}
+      {rule !== deckRule && (
+        <Action
+          size="small"
+          look="quiet"
+          title={`So far: ${FULL_LABELS[deckRule]}`}
+          onClick={() =>
+            edit({
+              kind: 'all',
+              edits: [
+                { kind: 'full', rule },
+                { kind: 'fullAt', slides: [row.slide], rule: null },
+              ],
+            })
+          }
+        >
+          the same for all slides
+        </Action>
+      )}
+      {row.full !== null && (
+        <Action size="small" look="quiet" onClick={() => set(null)}>
+          as the deck
+        </Action>
+      )}
+    </Box>
+  );
+}

@@ -1,0 +1,204 @@
+/** Above the facing pages: the way of reading, what is too full, and what can be done with the slides that are chosen. */
+import { Box, chakra } from '@chakra-ui/react';
+import { Keyboard, Plus } from 'lucide-react';
+import { useState } from 'react';
+import type { Edit, SlideId } from '@alvex/core';
+import { edit, useDeck } from '../../state/deck-store.ts';
+import { count } from '../../ui/format.ts';
+import { Action, Field } from '../../ui/recipes.tsx';
+import { chooseSlides, clearChosen, useChosen } from './chosen.ts';
+import { addSlide, KEYS, nextSpill } from './use-slide-keys.ts';
+import { sectionOf, slideOrder, stepSlides } from './slide-work.ts';
+
+const Bar = chakra('div', {
+  base: {
+    display: 'flex',
+    gap: '8px',
+    rowGap: '4px',
+    flexWrap: 'wrap',
+    alignItems: 'center',
+    px: '20px',
+    py: '5px',
+    borderBottom: '1px solid',
+    borderColor: 'line',
+    fontSize: 'sm',
+    color: 'soft',
+    position: 'relative',
+    '@media (max-width: 960px)': { px: '12px' },
+  },
+});
+const Keys = chakra('dl', {
+  base: {
+    position: 'absolute',
+    zIndex: 20,
+    top: '100%',
+    right: '20px',
+    bg: 'card',
+    border: '1px solid',
+    borderColor: 'soft',
+    p: '12px 16px',
+    display: 'grid',
+    gridTemplateColumns: 'auto 1fr',
+    gap: '3px 14px',
+    color: 'ink',
+    m: 0,
+    maxW: 'calc(100vw - 24px)',
+    '& dt': { fontWeight: 600, whiteSpace: 'nowrap' },
+    '& dd': { m: 0 },
+  },
+});
+
+export type Reading = 'facing' | 'outlines';
+
+interface Props {
+  readonly reading: Reading;
+  readonly read: (reading: Reading) => void;
+  readonly jump: (index: number) => void;
+}
+
+export function SlidesBar({ reading, read, jump }: Props) {
+  const spills = useDeck((state) => state.view?.pages.spills.filter(Boolean).length ?? 0);
+  const chosen = useChosen((state) => state.slides);
+  const pace = useDeck((state) => state.view?.pace ?? 0);
+  const [help, setHelp] = useState(false);
+  const current = (): number => {
+    const { view, selectedRow } = useDeck.getState();
+    return view?.pages.order.indexOf(selectedRow ?? '') ?? -1;
+  };
+  return (
+    <Bar>
+      <Box display="flex" gap="4px" role="group" aria-label="Way of reading">
+        <Action
+          size="small"
+          look={reading === 'facing' ? 'chosen' : 'plain'}
+          aria-pressed={reading === 'facing'}
+          onClick={() => read('facing')}
+        >
+          Facing pages
+        </Action>
+        <Action
+          size="small"
+          look={reading === 'outlines' ? 'chosen' : 'plain'}
+          aria-pressed={reading === 'outlines'}
+          onClick={() => read('outlines')}
+        >
+          Two outlines
+        </Action>
+      </Box>
+      {chosen.size > 0 ? (
+        <ChosenActions chosen={chosen} />
+      ) : (
+        <>
+          <Action
+            size="small"
+            title="A slide of your own, behind the current one (a)"
+            onClick={() => addSlide(useDeck.getState().view?.pages.slides[current()] ?? lastSlide())}
+          >
+            <Plus size={13} /> Add a slide
+          </Action>
+          {spills > 0 && (
+            <Action size="small" title="n" onClick={() => jump(nextSpill(current(), 1))}>
+              Next of {count(spills, 'slide')} too full
+            </Action>
+          )}
+        </>
+      )}
+      <Box ml="auto" display="flex" gap="8px" alignItems="center">
+        <chakra.label display="flex" gap="6px" alignItems="center" whiteSpace="nowrap">
+          spoken at
+          <Field
+            key={pace}
+            type="number"
+            min={20}
+            max={500}
+            step={5}
+            defaultValue={pace}
+            aria-label="Words a minute"
+            w="62px"
+            py="1px"
+            fontSize="sm"
+            onBlur={(event) => setPace(event.target.value, pace)}
+            onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
+          />
+          words a minute
+        </chakra.label>
+        <Action size="small" look="quiet" aria-expanded={help} aria-label="Keys" onClick={() => setHelp(!help)}>
+          <Keyboard size={15} /> Keys
+        </Action>
+      </Box>
+      {help && (
+        <Keys>
+          {KEYS.map(([key, what]) => (
+            <KeyLine key={key} name={key} what={what} />
+          ))}
+        </Keys>
+      )}
+    </Bar>
+  );
+}
+
+const KeyLine = ({ name, what }: { readonly name: string; readonly what: string }) => (
+  <>
+    <dt>{name}</dt>
+    <dd>{what}</dd>
+  </>
+);
+
+const lastSlide = (): SlideId | null => useDeck.getState().view?.pages.slides.at(-1) ?? null;
+
+function setPace(written: string, before: number): void {
+  const rate = Math.round(Number(written));
+  if (rate >= 20 && rate <= 500 && rate !== before) edit({ kind: 'pace', rate });
+}
+
+function ChosenActions({ chosen }: { readonly chosen: ReadonlySet<SlideId> }) {
+  const pages = useDeck((state) => state.view?.pages);
+  const order = slideOrder(pages?.slides ?? []);
+  const slides = order.filter((id) => chosen.has(id));
+  const hidden = slides.every((id) => pages?.hidden[pages.slides.indexOf(id)] === true);
+  const openers = new Set(pages?.slides.filter((_, i) => pages.layouts[i] === 'section') ?? []);
+  const [only] = slides;
+  const move = (made: Edit | undefined) => made !== undefined && edit(made);
+  return (
+    <Box
+      display="flex"
+      gap="4px"
+      alignItems="center"
+      flexWrap="wrap"
+      role="toolbar"
+      aria-label="Slides that are chosen"
+    >
+      <chakra.b color="ink" mx="4px">
+        {count(slides.length, 'slide')} chosen
+      </chakra.b>
+      {slides.length === 1 && openers.has(only!) && (
+        <Action size="small" onClick={() => chooseSlides(sectionOf(order, openers, only!))}>
+          with its section
+        </Action>
+      )}
+      <Action size="small" title="Alt ↑" onClick={() => move(stepSlides(order, chosen, -1))}>
+        Move up
+      </Action>
+      <Action size="small" title="Alt ↓" onClick={() => move(stepSlides(order, chosen, 1))}>
+        Move down
+      </Action>
+      <Action size="small" title="h" onClick={() => edit({ kind: 'hide', slides, hidden: !hidden })}>
+        {hidden ? 'Show again' : 'Hide'}
+      </Action>
+      <Action
+        size="small"
+        look="danger"
+        title="Delete"
+        onClick={() => {
+          edit({ kind: 'remove', slides });
+          clearChosen();
+        }}
+      >
+        Take out
+      </Action>
+      <Action size="small" look="quiet" onClick={clearChosen}>
+        Choose none
+      </Action>
+    </Box>
+  );
+}

@@ -1,0 +1,153 @@
+/** Answers to questions about the deck that is held, each computed when it is asked. */
+import {
+  candidateMaps,
+  compareOutlines,
+  compareTakes,
+  convert,
+  costMap,
+  DENSITIES,
+  documentLanguage,
+  ledgerEntries,
+  parallelAdvice,
+  partsToSpeak,
+  reviewEdition,
+  runsWords,
+  shorterParts,
+  suggest,
+  takeEdits,
+  thinnerNotes,
+  titleSuggestions,
+  type Converted,
+  type Costed,
+  type DocumentModel,
+  type Edit,
+  type Page,
+  type SlideId,
+  type Target,
+} from '@alvex/core';
+import { drawPage } from './draw.ts';
+import type { Answers, PlacedEntry, Question, SlideAdvice, Take } from './protocol.ts';
+import { wordsOf } from './words.ts';
+
+/** What the worker holds. */
+export interface Held {
+  /** The edition in force, as it was read. */
+  readonly document: DocumentModel;
+  readonly edits: readonly Edit[];
+  readonly converted: Converted;
+  /** A document by its address. */
+  readonly load: (url: string) => Promise<DocumentModel>;
+  /** Lets edits be answered in between. @returns false when the question is out of date. */
+  readonly pause: () => Promise<boolean>;
+}
+
+export async function answer(question: Question, held: Held): Promise<Answers[keyof Answers]> {
+  const { document, edits, converted } = held;
+  switch (question.what) {
+    case 'ledger':
+      return placedEntries(converted);
+    case 'outlines':
+      return compareOutlines(converted);
+    case 'advice':
+      return adviceFor(question.slide, converted);
+    case 'takes':
+      return takes(held);
+    case 'suggestion':
+      return suggestion(question.target, held);
+    case 'edition': {
+      const after = await held.load(question.url);
+      const review = reviewEdition(document, after, edits);
+      const { ids } = review;
+      const then = convert(after, [...edits, { kind: 'edition', ...question.edition, ids }]);
+      return { review, unplaced: then.unplaced, slides: then.pages.length };
+    }
+    case 'page':
+      return pageOf(question.block, converted)?.key ?? null;
+    case 'slides':
+      return convert(document, [...edits, ...question.edits], converted).pages.length;
+  }
+}
+
+/** What stands for itself goes before what only passes by. */
+const pageOf = (block: string, { pages }: Converted): Page | undefined =>
+  pages.find((page) => page.passages.includes(block));
+
+function placedEntries({ document, deck, pages }: Converted): readonly PlacedEntry[] {
+  const numbers = new Map<string, number>();
+  pages.forEach((page, i) => {
+    for (const block of page.passages) if (!numbers.has(block)) numbers.set(block, i + 1);
+  });
+  return ledgerEntries(document, deck).map((entry) => ({ ...entry, slide: numbers.get(entry.block) ?? null }));
+}
+
+const FEWER = [5, 4, 3, 2];
+const LONG_NOTES = 60; // words
+
+function adviceFor(id: SlideId, { deck, document }: Converted): SlideAdvice | null {
+  const slide = deck.slides.find((one) => one.id === id);
+  if (slide === undefined) return null;
+  const language = documentLanguage(document);
+  const spoken = slide.notes.reduce((sum, note) => sum + runsWords(note.runs), 0);
+  const thin = spoken > LONG_NOTES ? thinnerNotes(slide.notes, 'third', language) : [];
+  return {
+    titles: titleSuggestions(slide, language),
+    fewer: FEWER.flatMap((most) => {
+      const parts = partsToSpeak(slide, most, language);
+      return parts.length === 0 ? [] : [{ most, parts }];
+    }),
+    shorter: DENSITIES.flatMap((density) => {
+      const proposals = shorterParts(slide, density, language);
+      return proposals.length === 0 ? [] : [{ density, proposals }];
+    }),
+    parallel: parallelAdvice(slide, language),
+    thinner:
+      thin.length === 0
+        ? null
+        : { kind: 'renote', slide: id, replaces: slide.notes.map((note) => note.id), anchor: null, notes: thin },
+  };
+}
+
+const MOST_DRAWN = 40;
+
+/** The conversion in force, and each that is kept beside it. */
+async function takes({ document, edits, converted, pause }: Held): Promise<readonly Take[]> {
+  const made: Take[] = [takeOf('', converted, converted)];
+  for (const [take, settings] of converted.decisions.takes) {
+    if (!(await pause())) break;
+    made.push(takeOf(take, convert(document, [...edits, ...takeEdits(settings)]), converted));
+  }
+  return made;
+}
+
+function takeOf(take: string, made: Converted, current: Converted): Take {
+  const { pages, theme } = made;
+  const words = pages.map(wordsOf);
+  const lines = compareTakes(made, current.deck);
+  const drawn = new Set(lines.slice(0, MOST_DRAWN).map(({ key }) => key));
+  return {
+    take,
+    slides: pages.length,
+    words: Math.round(words.reduce((sum, { shown }) => sum + shown, 0) / Math.max(1, pages.length)),
+    spoken: words.reduce((sum, { spoken }) => sum + spoken, 0),
+    spills: pages.filter(({ fit }) => fit.state === 'spills').length,
+    lines,
+    drawings: pages.filter(({ key }) => drawn.has(key)).map((page) => drawPage(page, 0, theme)),
+  };
+}
+
+async function suggestion(target: Target | null, { converted, pause }: Held): Promise<Answers['suggestion']> {
+  const { document, decisions } = converted;
+  const wish = {
+    slides: target?.unit === 'slides' ? target.amount : null,
+    minutes: target?.unit === 'minutes' ? target.amount : null,
+    pace: decisions.pace,
+  };
+  const { turned, cuts, joins, branches, prose, matter } = decisions;
+  const overrides = { turned, cuts, joins, branches, prose, cover: matter.get('cover') ?? true };
+  const costed: Costed[] = [];
+  for (const candidate of candidateMaps(document)) {
+    costed.push(costMap(document, candidate, wish, overrides));
+    if (!(await pause())) break;
+  }
+  return suggest(costed, wish);
+}
