@@ -40,10 +40,74 @@ test('edits made while the server is away are sent when it is back', async ({ pa
   await slide(page, 1).getByLabel('Write: One').dblclick();
   await page.getByRole('textbox', { name: 'Title' }).fill('Made offline');
   await page.keyboard.press('Enter');
-  await expect(page.getByText('1 edit not kept yet')).toBeVisible();
+  await expect(page.getByText('1 edit kept in this browser only')).toBeVisible();
   await expect(slide(page, 1).getByLabel('Write: Made offline')).toBeVisible();
   await context.setOffline(false);
   await kept(page);
   await page.reload();
   await expect(slide(page, 1).getByLabel('Write: Made offline')).toBeVisible();
+});
+
+test('edits of a window that was closed while the server was away are sent by the next one, once', async ({
+  page,
+  alvex,
+  context,
+}) => {
+  await bringIn(page, alvex, { name: 'closed.md', content: SOURCE });
+  const address = page.url();
+  await page.route('**/entries', (route) => route.abort());
+  await slide(page, 1).getByLabel('Write: One').dblclick();
+  await page.getByRole('textbox', { name: 'Title' }).fill('Left behind');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('1 edit kept in this browser only')).toBeVisible();
+  await page.close();
+  const next = await context.newPage();
+  await next.goto(address);
+  await expect(slide(next, 1).getByLabel('Write: Left behind')).toBeVisible();
+  await kept(next);
+  await next.reload();
+  await expect(slide(next, 1).getByLabel('Write: Left behind')).toBeVisible();
+  await next.getByRole('button', { name: 'History' }).click();
+  await expect(next.getByRole('complementary', { name: 'History' }).getByText('Title “Left behind”')).toHaveCount(1);
+});
+
+test('an answer that is lost does not double the edit, and another window hears of it by itself', async ({
+  page,
+  alvex,
+  context,
+}) => {
+  await bringIn(page, alvex, { name: 'lost.md', content: SOURCE });
+  const other = await context.newPage();
+  await other.goto(page.url());
+  await expect(slide(other, 2).getByLabel('Write: Two')).toBeVisible();
+  let lost = false;
+  await page.route('**/entries', async (route) => {
+    if (lost) return route.continue();
+    lost = true;
+    await route.fetch();
+    await route.abort();
+  });
+  await slide(page, 1).getByRole('button', { name: 'Copy this slide' }).click();
+  await kept(page);
+  await expect(page.getByTestId('slide-count')).toHaveText('3 slides');
+  await other.bringToFront();
+  await other.evaluate(() => window.dispatchEvent(new Event('focus')));
+  await expect(other.getByTestId('slide-count')).toHaveText('3 slides');
+  await page.reload();
+  await expect(page.getByTestId('slide-count')).toHaveText('3 slides');
+});
+
+test('work goes on through a restart of the server in the middle', async ({ page, alvex }) => {
+  await bringIn(page, alvex, { name: 'middle.md', content: SOURCE });
+  await alvex.stop();
+  await slide(page, 1).getByRole('button', { name: 'Hide this slide' }).click();
+  await slide(page, 2).getByLabel('Write: Two').dblclick();
+  await page.getByRole('textbox', { name: 'Title' }).fill('While it was down');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('2 edits kept in this browser only')).toBeVisible();
+  await alvex.start();
+  await kept(page);
+  await page.reload();
+  await expect(slide(page, 1).getByText('hidden', { exact: true })).toBeVisible();
+  await expect(slide(page, 2).getByLabel('Write: While it was down')).toBeVisible();
 });

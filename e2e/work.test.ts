@@ -87,7 +87,12 @@ test('titles, points and notes are written in place and are there after a reload
   await page.getByRole('textbox', { name: 'Text' }).fill('Wheel and pit');
   await page.keyboard.press('Enter');
   await slide(page, 2).getByLabel('Write speaker notes').click();
-  await page.getByRole('textbox', { name: 'Speaker notes' }).fill('Begin with the gates.\n\n- North\n- South');
+  const notes = page.getByRole('textbox', { name: 'Speaker notes' });
+  await notes.pressSequentially('Begin with the gates.');
+  await page.keyboard.press('Enter');
+  await page.keyboard.type('- North');
+  await page.keyboard.press('Enter');
+  await page.keyboard.type('South');
   await slide(page, 1).locator('[data-block]').first().click();
   await kept(page);
   await page.reload();
@@ -161,7 +166,7 @@ test('a slide that holds too much is continued, or reported with a way out', asy
   await expect(page.getByTestId('map-slides')).toHaveText('1');
   await page.getByRole('link', { name: /^Slides/ }).click();
   await expect(slide(page, 1).getByText(/lines? too long/)).toBeVisible();
-  await slide(page, 1).getByRole('button', { name: 'Continue slides that are too full' }).click();
+  await slide(page, 1).getByRole('button', { name: 'Continue it' }).click();
   await expect(page.getByTestId('slide-count')).not.toHaveText('1 slide');
 });
 

@@ -3,7 +3,7 @@ import { plain } from '../content/index.ts';
 import type { SlideId } from '../deck/index.ts';
 import type { Edit } from '../edits/index.ts';
 import { doc, h, li, p } from '../test/build.ts';
-import { compareOutlines, compareTakes } from './compare-outlines.ts';
+import { compareOutlines, compareTakes, facingTakes } from './compare-outlines.ts';
 import { convert } from './convert.ts';
 
 const mill = doc(
@@ -71,4 +71,19 @@ test('takes are compared slide by slide', () => {
     ['Roof', 'same'],
   ]);
   expect(compareTakes(one, one.deck).every(({ against }) => against === 'same')).toBe(true);
+});
+
+test('takes face each other by the passages that their slides begin with', () => {
+  const one = convert(mill, []);
+  const other = convert(mill, [
+    { kind: 'turn', block: mill.blocks[5]!.id, to: 'title' },
+    { kind: 'turn', block: mill.blocks[4]!.id, to: 'point1' },
+  ]);
+  const rows = facingTakes([compareTakes(one, one.deck), compareTakes(other, one.deck)]);
+  expect(rows.map((row) => row.map((line) => line?.title ?? null))).toEqual([
+    ['Tide', 'Tide'],
+    [null, 'North'],
+    ['Gates', null],
+    ['Roof', 'Roof'],
+  ]);
 });

@@ -111,6 +111,8 @@ const isOwn = (slide: Slide): boolean =>
 /** One slide of a take, as it is compared with another take. */
 export interface TakeLine {
   readonly slide: SlideId;
+  /** The same for slides of every take that stand for the same passage. */
+  readonly source: string;
   readonly key: string;
   readonly title: string;
   readonly points: number;
@@ -129,6 +131,7 @@ export function compareTakes({ deck, pages }: Converted, other: Deck): readonly 
     const there = others.get(sourceOf(slide));
     return {
       slide: slide.id,
+      source: sourceOf(slide),
       key: key.get(slide.id)!,
       title: runsText(slide.title.runs),
       points: slide.content.filter(({ kind }) => kind === 'point').length,
@@ -141,6 +144,21 @@ export function compareTakes({ deck, pages }: Converted, other: Deck): readonly 
       against: there === undefined ? 'only-here' : there === contentText(slide) ? 'same' : 'other',
     };
   });
+}
+
+/** Slides of several takes in rows: a row for each passage that any of them begins a slide with, in the order of the takes. */
+export function facingTakes(takes: readonly (readonly TakeLine[])[]): readonly (readonly (TakeLine | null)[])[] {
+  const order: string[] = [];
+  for (const lines of takes) {
+    let at = -1;
+    for (const { source } of lines) {
+      const known = order.indexOf(source);
+      if (known < 0) order.splice(++at, 0, source);
+      else at = Math.max(at, known);
+    }
+  }
+  const bySource = takes.map((lines) => new Map(lines.map((line) => [line.source, line])));
+  return order.map((source) => bySource.map((lines) => lines.get(source) ?? null));
 }
 
 /** The first block that a slide stands for: the same in every take. */

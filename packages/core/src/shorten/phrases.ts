@@ -11,7 +11,7 @@ export interface Phrase {
   readonly score: number;
 }
 
-const LONGEST = 5; // words
+const LONGEST = 7; // words
 
 /** The phrases of `text` within `range`, in order. */
 export function phrasesOf(text: string, range: Range, language: Language): readonly Phrase[] {

@@ -203,7 +203,7 @@ export function DocumentStation() {
         >
           <FindBar blocks={blocks} show={onFound} />
           <Small overflow="hidden" textOverflow="ellipsis" whiteSpace="nowrap" minW="0">
-            {deck.fileName}, kept byte for byte
+            {edition?.fileName ?? deck.fileName}, kept byte for byte
           </Small>
           {separators > 0 && (
             <chakra.label

@@ -22,10 +22,17 @@ const Row = chakra('div', {
   base: { display: 'flex', gap: '6px', rowGap: '4px', alignItems: 'center', flexWrap: 'wrap', mb: '8px' },
 });
 
-export function Setting({ label, children }: { readonly label: string; readonly children: ReactNode }) {
+interface SettingProps {
+  readonly label: string;
+  /** The label takes no more room than it needs. */
+  readonly narrow?: boolean;
+  readonly children: ReactNode;
+}
+
+export function Setting({ label, narrow = false, children }: SettingProps) {
   return (
     <Row role="group" aria-label={label}>
-      <Small w="170px" flexShrink="0">
+      <Small w={narrow ? undefined : '170px'} flexShrink="0">
         {label}
       </Small>
       {children}

@@ -1,7 +1,7 @@
 /** Up to three ways to convert the document, side by side with the one in force: what is different is marked, one is kept. */
 import { Box, chakra } from '@chakra-ui/react';
 import { useMemo } from 'react';
-import type { TakeLine, TakeSettings } from '@alvex/core';
+import { facingTakes, takeEdits, USUAL_PACE, type TakeLine, type TakeSettings } from '@alvex/core';
 import { SlideDrawing } from '../../canvas/slide-drawing.tsx';
 import { edit, useDeck } from '../../state/deck-store.ts';
 import { useAnswer } from '../../state/use-answer.ts';
@@ -12,9 +12,11 @@ import type { Take } from '../../worker/protocol.ts';
 
 export const MOST_TAKES = 3;
 
-const Columns = chakra('div', { base: { display: 'grid', gap: '18px', alignItems: 'start', overflowX: 'auto' } });
-const Column = chakra('section', { base: { minW: '220px', borderTop: '2px solid', borderColor: 'line', pt: '8px' } });
-const Sheet = chakra('figure', { base: { mb: '12px', fontSize: 'xs', color: 'soft' } });
+const Grid = chakra('div', { base: { display: 'grid', columnGap: '18px', alignItems: 'start', overflowX: 'auto' } });
+const Head = chakra('section', {
+  base: { minW: '220px', borderTop: '2px solid', borderColor: 'ink', pt: '8px', pb: '10px', alignSelf: 'stretch' },
+});
+const Sheet = chakra('figure', { base: { m: '0 0 12px', fontSize: 'xs', color: 'soft' } });
 const Tag = chakra('span', { base: { color: 'amberText', bg: 'amberWash', px: '5px', mr: '6px' } });
 
 /** The settings in force, as a take keeps them. */
@@ -63,16 +65,17 @@ export function Takes() {
       {answer === null ? (
         <Small>Converting …</Small>
       ) : (
-        <Columns style={{ gridTemplateColumns: `repeat(${answer.length}, minmax(220px, 1fr))` }} data-testid="takes">
+        <Grid style={{ gridTemplateColumns: `repeat(${answer.length}, minmax(220px, 380px))` }} data-testid="takes">
           {answer.map((take, i) => (
-            <TakeColumn
+            <TakeHead
               key={take.take}
               take={take}
               number={i}
               settings={take.take === '' ? settings : (kept.find(([id]) => id === take.take)?.[1] ?? settings)}
             />
           ))}
-        </Columns>
+          <FacingSlides takes={answer} />
+        </Grid>
       )}
     </Box>
   );
@@ -81,7 +84,7 @@ export function Takes() {
 const MOST_SHOWN = 40;
 const AGAINST: Partial<Record<TakeLine['against'], string>> = { 'only-here': 'only here', other: 'otherwise' };
 
-function TakeColumn({
+function TakeHead({
   take,
   number,
   settings,
@@ -90,30 +93,17 @@ function TakeColumn({
   readonly number: number;
   readonly settings: TakeSettings;
 }) {
-  const deck = useDeck((state) => state.deck?.id ?? '');
-  const pace = useDeck((state) => state.view?.pace ?? 130);
-  const drawings = useMemo(() => new Map(take.drawings.map((drawing) => [drawing.key, drawing])), [take]);
+  const pace = useDeck((state) => state.view?.pace ?? USUAL_PACE);
   const inForce = take.take === '';
   const differing = take.lines.filter(({ against }) => against !== 'same').length;
   const name = inForce ? 'In force' : `Take ${number}`;
   return (
-    <Column aria-label={name}>
-      <Box display="flex" gap="8px" alignItems="baseline">
+    <Head aria-label={name}>
+      <Box display="flex" gap="8px" alignItems="center" minH="26px">
         <b>{name}</b>
         {!inForce && (
           <Box ml="auto" display="flex" gap="4px">
-            <Action
-              size="small"
-              onClick={() =>
-                edit({
-                  kind: 'all',
-                  edits: [
-                    { kind: 'map', name: settings.name, map: settings.map, prose: settings.prose },
-                    { kind: 'full', rule: settings.full },
-                  ],
-                })
-              }
-            >
+            <Action size="small" onClick={() => edit({ kind: 'all', edits: takeEdits(settings) })}>
               Use this one
             </Action>
             <Action size="small" look="danger" onClick={() => edit({ kind: 'take', take: take.take, settings: null })}>
@@ -123,23 +113,54 @@ function TakeColumn({
         )}
       </Box>
       <Small>{describe(settings)}</Small>
-      <Small mb="8px">
+      <Small>
         <b>{count(take.slides, 'slide')}</b>, {count(take.words, 'word')} each, {speakingTime(take.spoken, pace)} to
         speak{take.spills > 0 ? `, ${take.spills} too full` : ''}
         {!inForce && `; ${differing === 0 ? 'nothing different' : `${differing} different`}`}
       </Small>
-      {take.lines.slice(0, MOST_SHOWN).map((line, i) => (
-        <Sheet key={line.slide} m="0 0 12px">
-          <Box border="1px solid" borderColor={line.against === 'same' ? 'line' : 'amber'} lineHeight="0">
-            <SlideDrawing drawing={drawings.get(line.key)} deck={deck} number={i + 1} label={line.title} />
-          </Box>
-          <figcaption>
-            {!inForce && AGAINST[line.against] !== undefined && <Tag>{AGAINST[line.against]}</Tag>}
-            {line.title}, {count(line.words, 'word')}, {count(line.spoken, 'word')} spoken
-          </figcaption>
-        </Sheet>
-      ))}
-      {take.lines.length > MOST_SHOWN && <Small>and {count(take.lines.length - MOST_SHOWN, 'more slide')}</Small>}
-    </Column>
+    </Head>
+  );
+}
+
+/** Slides that begin with the same passage face each other. */
+function FacingSlides({ takes }: { readonly takes: readonly Take[] }) {
+  const deck = useDeck((state) => state.deck?.id ?? '');
+  const rows = useMemo(() => facingTakes(takes.map(({ lines }) => lines)), [takes]);
+  const drawings = useMemo(
+    () => takes.map((take) => new Map(take.drawings.map((drawing) => [drawing.key, drawing]))),
+    [takes],
+  );
+  return (
+    <>
+      {rows.slice(0, MOST_SHOWN).flatMap((row, r) =>
+        row.map((line, i) =>
+          line === null ? (
+            <Small key={`${r} ${i}`} pb="12px">
+              no slide of its own
+            </Small>
+          ) : (
+            <Sheet key={`${r} ${i}`}>
+              <Box
+                border="1px solid"
+                borderColor={i === 0 || line.against === 'same' ? 'line' : 'amber'}
+                lineHeight="0"
+              >
+                <SlideDrawing
+                  drawing={drawings[i]!.get(line.key)}
+                  deck={deck}
+                  number={takes[i]!.lines.indexOf(line) + 1}
+                  label={line.title}
+                />
+              </Box>
+              <figcaption>
+                {i > 0 && AGAINST[line.against] !== undefined && <Tag>{AGAINST[line.against]}</Tag>}
+                {count(line.words, 'word')}, {count(line.spoken, 'word')} spoken
+              </figcaption>
+            </Sheet>
+          ),
+        ),
+      )}
+      {rows.length > MOST_SHOWN && <Small>and {count(rows.length - MOST_SHOWN, 'more row')}</Small>}
+    </>
   );
 }

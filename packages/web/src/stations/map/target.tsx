@@ -1,6 +1,6 @@
 /** What the deck should come to, and the map that is suggested for it. */
 import { Box, chakra } from '@chakra-ui/react';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import type { Suggestion, Target } from '@alvex/core';
 import { ask, edit, useDeck } from '../../state/deck-store.ts';
 import { count } from '../../ui/format.ts';
@@ -23,31 +23,39 @@ const LISTED = 5;
 
 export function TargetSetting() {
   const target = useDeck((state) => state.view?.target ?? null);
+  const [written, setWritten] = useState(String(target?.amount ?? ''));
   const [unit, setUnit] = useState<Target['unit']>(target?.unit ?? 'minutes');
   const [suggestion, setSuggestion] = useState<Suggestion | 'thinking' | null>(null);
-  const keep = (amount: number, of: Target['unit']) => {
+  // Undo, or another window, may have changed it.
+  useEffect(() => {
+    setWritten(String(target?.amount ?? ''));
+    if (target !== null) setUnit(target.unit);
+  }, [target]);
+  const keep = (of: Target['unit']): Target | null => {
+    const amount = Number(written);
     const wanted = Number.isFinite(amount) && amount > 0 ? { unit: of, amount } : null;
     if (wanted?.amount !== target?.amount || wanted?.unit !== target?.unit) edit({ kind: 'target', target: wanted });
     return wanted;
   };
   const suggest = async () => {
+    const wanted = keep(unit);
     setSuggestion('thinking');
-    setSuggestion(await ask({ what: 'suggestion', target }));
+    setSuggestion(await ask({ what: 'suggestion', target: wanted }));
   };
   return (
     <>
-      <Setting label="It should come to">
+      <Setting label="It should come to" narrow>
         <Field
-          key={`${target?.amount ?? ''}`}
           type="number"
           min={1}
           max={2000}
           aria-label="Target"
           placeholder="any"
-          defaultValue={target?.amount ?? ''}
+          value={written}
+          onChange={(event) => setWritten(event.target.value)}
           w="70px"
           py="2px"
-          onBlur={(event) => keep(Number(event.target.value), unit)}
+          onBlur={() => keep(unit)}
           onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
         />
         <Select
@@ -56,7 +64,7 @@ export function TargetSetting() {
           onChange={(event) => {
             const next = event.target.value as Target['unit'];
             setUnit(next);
-            if (target !== null) keep(target.amount, next);
+            keep(next);
           }}
         >
           <option value="minutes">minutes to speak</option>
@@ -91,7 +99,7 @@ function Suggested({ suggestion, close }: { readonly suggestion: Suggestion; rea
             >
               Use
             </Action>
-            <b>
+            <b style={{ whiteSpace: 'nowrap' }}>
               {MAP_LABELS[one.base]}
               {one.readyMade ? '' : ', other titles'}
             </b>

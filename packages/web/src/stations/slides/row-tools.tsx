@@ -16,7 +16,7 @@ import { ownId } from './slide-work.ts';
 const Caption = chakra('div', {
   base: {
     display: 'flex',
-    gap: '10px',
+    gap: '7px',
     fontSize: 'xs',
     color: 'soft',
     mt: '7px',
@@ -134,7 +134,7 @@ function SlideActions({
       runs: plain('New point'),
     });
   return (
-    <Box display="flex" gap="2px" ml="auto">
+    <Box display="flex" ml="auto" css={{ '& button': { px: 0, w: '24px', justifyContent: 'center' } }}>
       {row.kind === 'content' && row.matter === null && (
         <>
           <Action look="quiet" size="small" aria-label="Add a point" title="Add a point" onClick={addPoint}>
