@@ -119,6 +119,19 @@ if (wanted('deck')) {
   row('one mark turned and its drawing, core', ms(turn.ms), '< 16 ms', turn.ms < 16);
   row('one plug, core: the first time, and again', `${ms(plug.ms)}, ${ms(plug.extra.again)}`, '', true);
 }
+if (wanted('work')) {
+  const of = (subject) => run('work', subject);
+  const replay = of('replay');
+  row(`1,000 slides with ${replay.extra.edits} edits, replayed and laid out, core`, ms(replay.ms), '', true);
+  const more = of('one-more');
+  row('one more edit on top of them, core', ms(more.ms), '< 16 ms', more.ms < 16);
+  row('the newest of them undone, core', ms(more.extra.undone), '', true);
+  const matching = of('matching');
+  row(`a new edition of ${matching.extra.blocks} blocks matched`, ms(matching.ms), '', true);
+  row('the same with its differences by word', ms(of('review').ms), '', true);
+  row('50,000 words shortened, by sections', ms(of('shorten').ms), '', true);
+  row('the same as one stretch without headings', ms(of('shorten-whole').ms), '', true);
+}
 if (wanted('browser')) {
   const page = run('browser');
   row(

@@ -14,16 +14,14 @@ import type {
 export class Desk {
   readonly slides: Map<SlideId, Slide>;
   order: SlideId[];
-  readonly leftOut: LeftOut[] = [];
+  readonly #leftOut: LeftOut[] = [];
   /** The slide before which each removed one stood. */
   readonly #removed = new Map<SlideId, SlideId | null>();
-  readonly #deck: Deck;
   #slideOfPart: Map<PartId, SlideId> | undefined;
   #touched = false;
   #moved = false;
 
   constructor(deck: Deck) {
-    this.#deck = deck;
     this.slides = new Map(deck.slides.map((slide) => [slide.id, slide]));
     this.order = deck.slides.map(({ id }) => id);
   }
@@ -53,7 +51,7 @@ export class Desk {
   }
 
   leaveOut(blocks: readonly SourceId[]): void {
-    this.leftOut.push(...blocks.map((block): LeftOut => ({ block, reason: 'removed' })));
+    this.#leftOut.push(...asRemoved(blocks));
   }
 
   insert(slide: Slide, after: SlideId | null): void {
@@ -104,21 +102,20 @@ export class Desk {
     this.#moved = this.#touched = true;
   }
 
-  /** The deck as it lies on the desk now. */
-  deck(): Deck {
-    if (!this.#touched) return this.#deck;
+  /** A deck with the slides as they lie on the desk now. */
+  deck(deck: Deck): Deck {
+    if (!this.#touched) return deck;
     const slides = this.#withoutBlank(this.order.map((id) => this.slides.get(id)!));
     const removed = [...this.#removed].map(([id, before]): RemovedSlide => ({
       slide: this.slides.get(id)!,
       before: this.#standing(before),
     }));
-    for (const { slide } of removed)
-      for (const part of [slide.title, ...slide.content, ...slide.notes]) this.leaveOut(part.blocks);
+    const out = removed.flatMap(({ slide }) => [slide.title, ...slide.content, ...slide.notes]);
     return {
-      ...this.#deck,
+      ...deck,
       slides: this.#moved ? inSections(slides) : slides,
       removed,
-      leftOut: [...this.#deck.leftOut, ...this.leftOut],
+      leftOut: [...deck.leftOut, ...this.#leftOut, ...asRemoved(out.flatMap(({ blocks }) => blocks))],
     };
   }
 
@@ -141,6 +138,9 @@ export class Desk {
     return kept;
   }
 }
+
+const asRemoved = (blocks: readonly SourceId[]): readonly LeftOut[] =>
+  blocks.map((block) => ({ block, reason: 'removed' }));
 
 /** No level is skipped, whatever was moved. */
 export function nested(content: readonly Content[]): readonly Content[] {

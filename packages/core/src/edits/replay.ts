@@ -11,17 +11,44 @@ export interface Replayed {
   readonly unplaced: readonly Unplaced[];
 }
 
+/** Edits that were laid over slides, and how those lay then. */
+interface Laid {
+  readonly slides: Deck['slides'];
+  readonly blocks: ReadonlySet<string>;
+  readonly edits: readonly Edit[];
+  readonly desk: Desk;
+  readonly unplaced: Unplaced[];
+  readonly made: Map<SlideId, number>;
+}
+
+// Most edits come on top of those before: then only the new ones are laid, over the desk as it was left.
+let last: Laid | undefined;
+
 /** @param blocks Ids that the document has; an edit of a block that is gone is unplaced. */
 export function replay(deck: Deck, edits: readonly Edit[], blocks: ReadonlySet<string>): Replayed {
   if (!edits.some(({ kind }) => TARGETED.has(kind))) return { deck, unplaced: [] };
-  const desk = new Desk(deck);
-  const unplaced: Unplaced[] = [];
-  const made = new Map<SlideId, number>();
-  for (const edit of edits) {
+  const before = last !== undefined && goesOn(last, deck, edits, blocks) ? last : undefined;
+  const { desk, unplaced, made }: Pick<Laid, 'desk' | 'unplaced' | 'made'> = before ?? {
+    desk: new Desk(deck),
+    unplaced: [],
+    made: new Map<SlideId, number>(),
+  };
+  for (const edit of edits.slice(before?.edits.length ?? 0)) {
     const reason = apply(desk, edit, blocks, made);
     if (reason !== undefined) unplaced.push({ edit, reason });
   }
-  return { deck: desk.deck(), unplaced };
+  last = { slides: deck.slides, blocks, edits: [...edits], desk, unplaced, made };
+  return { deck: desk.deck(deck), unplaced: [...unplaced] };
+}
+
+function goesOn(laid: Laid, { slides }: Deck, edits: readonly Edit[], blocks: ReadonlySet<string>): boolean {
+  return (
+    laid.blocks === blocks &&
+    laid.slides.length === slides.length &&
+    laid.edits.length <= edits.length &&
+    laid.edits.every((edit, i) => edit === edits[i]) &&
+    laid.slides.every((slide, i) => slide === slides[i])
+  );
 }
 
 const TARGETED: ReadonlySet<string> = new Set([

@@ -24,19 +24,15 @@ const TITLES: Readonly<Record<Language, Readonly<Record<Made, string>>>> = {
   und: { agenda: 'Agenda', 'key-points': 'Key points', sources: 'Sources and links' },
 };
 
-const slideId = (matter: MatterKind): SlideId => `m-${matter}` as SlideId;
-
 /** Puts the slides that were asked for in their places. */
 export function withMatter(deck: Deck, document: DocumentModel, wishes: MatterWishes): Deck {
   if (![...wishes.values()].includes(true) || deck.slides.length === 0) return deck;
   const titles = TITLES[documentLanguage(document)];
   const make = (matter: Made): readonly Slide[] =>
-    wishes.get(matter) === true ? [matterSlide(matter, plain(titles[matter]))] : [];
+    wishes.get(matter) === true ? [matterSlide(document, matter, () => plain(titles[matter]))] : [];
   const covered = deck.slides[0]!.kind === 'cover';
   const cover =
-    wishes.get('cover') === true && !covered
-      ? [{ ...matterSlide('cover', coverTitle(document)), kind: 'cover' as const }]
-      : [];
+    wishes.get('cover') === true && !covered ? [matterSlide(document, 'cover', () => coverTitle(document))] : [];
   const front = covered ? 1 : 0;
   return {
     ...deck,
@@ -51,17 +47,29 @@ export function withMatter(deck: Deck, document: DocumentModel, wishes: MatterWi
   };
 }
 
-const matterSlide = (matter: MatterKind, title: Runs): Slide => ({
-  id: slideId(matter),
-  kind: 'content',
-  matter,
-  title: { runs: title, blocks: [] },
-  content: [],
-  notes: [],
-  section: null,
-  continues: false,
-  passages: [],
-});
+// The same slide every time, down to its identity, so that what stands on it is not replayed anew.
+const made = new WeakMap<DocumentModel, Map<MatterKind, Slide>>();
+
+function matterSlide(document: DocumentModel, matter: MatterKind, title: () => Runs): Slide {
+  let slides = made.get(document);
+  if (slides === undefined) made.set(document, (slides = new Map()));
+  let slide = slides.get(matter);
+  if (slide === undefined) {
+    slide = {
+      id: `m-${matter}` as SlideId,
+      kind: matter === 'cover' ? 'cover' : 'content',
+      matter,
+      title: { runs: title(), blocks: [] },
+      content: [],
+      notes: [],
+      section: null,
+      continues: false,
+      passages: [],
+    };
+    slides.set(matter, slide);
+  }
+  return slide;
+}
 
 /** The title of the file, else the first words of the document. */
 function coverTitle(document: DocumentModel): Runs {
@@ -154,6 +162,14 @@ function groupsOf(slides: readonly Slide[]): readonly (readonly Slide[])[] {
 const candidates = (slide: Slide): readonly Point[] =>
   slide.kind === 'content' ? slide.content.filter((part): part is Point => part.kind === 'point') : [];
 
+/** Of a long group only so many are ranked, spread over all of it: every edit in it ranks it anew. */
+const MOST_CANDIDATES = 60;
+
+function spread(points: readonly Point[]): readonly Point[] {
+  if (points.length <= MOST_CANDIDATES) return points;
+  return Array.from({ length: MOST_CANDIDATES }, (_, i) => points[Math.floor((i * points.length) / MOST_CANDIDATES)]!);
+}
+
 // An edit changes one slide; the other groups keep their choice.
 const chosen = new WeakMap<Slide, { readonly group: readonly Slide[]; readonly points: readonly Point[] }>();
 
@@ -162,7 +178,7 @@ function bestPoints(group: readonly Slide[], language: Language): readonly Point
   const known = chosen.get(first);
   if (known !== undefined && known.group.length === group.length && known.group.every((slide, i) => slide === group[i]))
     return known.points;
-  const points = group.flatMap(candidates);
+  const points = spread(group.flatMap(candidates));
   const texts = points.map(({ runs }) => runsText(runs));
   const vectors = vectorsOf(texts, language);
   const worth = worths(

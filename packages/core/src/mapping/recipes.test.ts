@@ -178,6 +178,16 @@ describe('a suggested map', () => {
     expect(reason).toContain(`${best.slides} slides, for the ${slides} you want`);
     expect(costed.map(({ cost }) => cost)).toEqual([...costed].map(({ cost }) => cost).sort((a, b) => a - b));
   });
+  test('shortens full slides where the target leaves no room to go on', () => {
+    const full = doc(
+      ...Array.from({ length: 5 }, (_, i) => [
+        h(1, `T${i}`),
+        ...Array.from({ length: 20 }, () => li('A point of a usual length that takes most of one line')),
+      ]).flat(),
+    );
+    expect(suggested(full, { ...open, slides: 5 }).best).toMatchObject({ slides: 5, full: 'shorten', spills: 5 });
+    expect(suggested(full, { ...open, slides: 10 }).best).toMatchObject({ slides: 10, full: 'continue' });
+  });
   test('leaves time for what is spoken', () => {
     const short = suggested(long, { ...open, minutes: 3 });
     const roomy = suggested(long, { ...open, minutes: 40 });

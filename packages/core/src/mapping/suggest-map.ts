@@ -3,7 +3,7 @@
  * are, how deep its points go, and what it leaves without text. Text is not measured for this: lines are counted from characters.
  */
 import { runsText, runsWords, type Runs } from '../content/index.ts';
-import type { Deck, Slide } from '../deck/index.ts';
+import type { Deck, FullRule, Slide } from '../deck/index.ts';
 import { findTitle, headingLevels, type DocumentModel } from '../document/index.ts';
 import { mapDocument } from './map-document.ts';
 import { NO_OVERRIDES, type Overrides } from './plan.ts';
@@ -20,13 +20,15 @@ export interface Candidate extends MapRecipe {
   readonly base: PresetName;
   /** Whether it is the ready-made map itself. */
   readonly readyMade: boolean;
+  /** What is done with slides that hold too much: they go on, or they are shortened so that there are no more of them. */
+  readonly full: Extract<FullRule, 'continue' | 'shorten'>;
 }
 
 export interface Costed extends Candidate {
   readonly slides: number;
   readonly words: number /* on each slide */;
   readonly spokenMinutes: number;
-  /** Slides that hold more than fits. */
+  /** Slides that hold more than fits: continued or shortened. */
   readonly spills: number;
   /** Slides with a title and nothing else. */
   readonly empty: number;
@@ -44,22 +46,35 @@ export function candidateMaps(document: DocumentModel): readonly Candidate[] {
     seen.add(key);
     candidates.push(candidate);
   };
-  for (const base of PRESET_NAMES) add({ base, readyMade: true, ...presetRecipe(base, document) });
+  for (const base of PRESET_NAMES) add({ base, readyMade: true, full: 'continue', ...presetRecipe(base, document) });
   for (const base of PRESET_NAMES) {
     const { prose } = DESIGNS[base];
     for (let sections = 0; sections < Math.min(levels.length, MOST_SECTIONS + 1); sections++)
-      add({ base, readyMade: false, prose, map: layOut(levels, sections, DESIGNS[base]) });
+      add({ base, readyMade: false, full: 'continue', prose, map: layOut(levels, sections, DESIGNS[base]) });
   }
   return candidates;
 }
 
 const MOST_SECTIONS = 2;
 
-const WEIGHTS = { target: 3, time: 2, words: 1.4, spills: 2, empty: 1.5, depth: 0.8, leftOut: 2, alike: 0.15 };
+const WEIGHTS = {
+  target: 3,
+  time: 2,
+  words: 1.4,
+  spills: 2,
+  shortened: 2.4,
+  empty: 1.5,
+  depth: 0.8,
+  leftOut: 2,
+  alike: 0.15,
+};
 const SLIDES_A_MINUTE = 0.8;
 const IDEAL_WORDS = [10, 45] as const;
 
-/** Costs one candidate. Lower is better; 0 is what nothing can be said against. */
+/**
+ * Costs one candidate, with slides that are too full continued and shortened. Lower is better; 0 is what nothing can be said against.
+ * @returns The cheaper of the two.
+ */
 export function costMap(
   document: DocumentModel,
   candidate: Candidate,
@@ -67,7 +82,14 @@ export function costMap(
   overrides: Overrides = NO_OVERRIDES,
 ): Costed {
   const deck = mapDocument(document, candidate.map, { ...overrides, prose: candidate.prose }, false);
-  const measured = measure(deck);
+  const [goesOn, shortened] = (['continue', 'shorten'] as const).map((full) =>
+    cost(deck, { ...candidate, full }, target),
+  );
+  return goesOn!.cost <= shortened!.cost ? goesOn! : shortened!;
+}
+
+function cost(deck: Deck, candidate: Candidate, target: MapTarget): Costed {
+  const measured = measure(deck, candidate.full);
   const spokenMinutes = measured.spoken / target.pace;
   const wanted = target.slides ?? (target.minutes === null ? null : Math.max(3, target.minutes * SLIDES_A_MINUTE));
   const [least, most] = IDEAL_WORDS;
@@ -78,26 +100,26 @@ export function costMap(
         ? Math.log(least / Math.max(1, measured.words))
         : 0;
   const total = Math.max(1, measured.slides);
-  const cost =
+  const sum =
     (wanted === null ? 0 : WEIGHTS.target * Math.abs(Math.log(total / wanted))) +
     (target.minutes === null
       ? 0
       : WEIGHTS.time * Math.max(0, Math.log(Math.max(spokenMinutes, 0.1) / target.minutes))) +
     WEIGHTS.words * over +
-    (WEIGHTS.spills * measured.spills) / total +
+    ((candidate.full === 'shorten' ? WEIGHTS.shortened : WEIGHTS.spills) * measured.spills) / total +
     (WEIGHTS.empty * measured.empty) / total +
     WEIGHTS.depth * measured.deep +
     WEIGHTS.leftOut * (measured.slides === 0 ? 5 : 0) +
     // A ready-made map is easier to speak of than one of its variations.
     (candidate.readyMade ? 0 : WEIGHTS.alike);
   const { slides, words, spills, empty } = measured;
-  return { ...candidate, slides, words, spills, empty, spokenMinutes, cost };
+  return { ...candidate, slides, words, spills, empty, spokenMinutes, cost: sum };
 }
 
 const LINE = 70; // characters, at the usual size
 const LINES = 12; // at the floor
 
-function measure(deck: Deck) {
+function measure(deck: Deck, full: Candidate['full']) {
   let slides = 0;
   let words = 0;
   let spoken = 0;
@@ -106,13 +128,15 @@ function measure(deck: Deck) {
   let points = 0;
   let deep = 0;
   for (const slide of deck.slides) {
-    const pages = pagesOf(slide);
-    slides += pages;
-    if (pages > 1) spills++;
+    const { text, objects } = pagesOf(slide);
+    slides += Math.max(1, objects + (full === 'shorten' ? Math.min(1, text) : text));
+    if (text > 1) spills++;
     if (slide.kind === 'content' && slide.content.length === 0) empty++;
     words += runsWords(slide.title.runs);
+    // What is shortened until it fits shows about what one slide holds.
+    const shown = full === 'shorten' ? 1 / Math.max(1, text) : 1;
     for (const part of slide.content) {
-      if ('runs' in part) words += runsWords(part.runs);
+      if ('runs' in part) words += shown * runsWords(part.runs);
       if (part.kind !== 'point') continue;
       points++;
       if (part.level > 3) deep++;
@@ -129,14 +153,14 @@ function measure(deck: Deck) {
   };
 }
 
-/** Slides that one will take about, pictures and tables counted. */
-function pagesOf(slide: Slide): number {
-  if (slide.kind !== 'content') return 1;
+/** Slides that one will take about: for its text, and for pictures and tables that do not fit beside it. */
+function pagesOf(slide: Slide): { readonly text: number; readonly objects: number } {
+  if (slide.kind !== 'content') return { text: 1, objects: 0 };
   const lines = slide.content.reduce((sum, part) => sum + ('runs' in part ? linesOf(part.runs) : 0), 0);
   const tables = slide.content.filter(({ kind }) => kind === 'table').length;
   const pictures = slide.content.filter(({ kind }) => kind === 'picture').length;
   const text = Math.ceil(lines / LINES);
-  return Math.max(1, text + tables + Math.max(0, pictures - text));
+  return { text, objects: tables + Math.max(0, pictures - text) };
 }
 
 const linesOf = (runs: Runs): number => Math.ceil(runsText(runs).length / LINE);
@@ -170,7 +194,9 @@ function reasonFor(best: Costed, all: readonly Costed[], { slides, minutes }: Ma
     `it makes ${counted(best.slides, 'slide')}${wish}`,
     `about ${counted(best.words, 'word')} on each`,
     ...(best.spokenMinutes >= 0.5 ? [`${counted(spoken, 'minute')} to speak`] : []),
-    best.spills === 0 ? 'none of them too full' : `${best.spills} of them continued`,
+    best.spills === 0
+      ? 'none of them too full'
+      : `${best.spills} of them ${best.full === 'shorten' ? 'shortened' : 'continued'}`,
   ];
   const numbers = all.map((one) => one.slides);
   const [least, most] = [Math.min(...numbers), Math.max(...numbers)];

@@ -51,7 +51,7 @@ const ALIKE = 0.1;
 const DAMPING = 0.85;
 const ROUNDS = 30;
 /** Sentences that are compared with each other; a longer stretch is ranked in pieces, so that time grows with its length only. */
-const WINDOW = 160;
+export const WINDOW = 160;
 
 /** @returns Centrality of each, from 0 to 1. */
 export function centrality(vectors: readonly Vector[]): readonly number[] {

@@ -6,7 +6,7 @@ import { countWords, mergeRuns, plain, sliceRuns, type Runs } from '../content/i
 import type { Density, Range } from '../deck/index.ts';
 import type { Language } from './languages.ts';
 import { keyPhrases } from './phrases.ts';
-import { marginal, vectorsOf, worths } from './rank.ts';
+import { marginal, vectorsOf, WINDOW, worths } from './rank.ts';
 import { splitSentences } from './sentences.ts';
 import { negates, trimSentence } from './trim.ts';
 
@@ -68,7 +68,15 @@ function choose(sentences: readonly Sentence[], density: Density, language: Lang
     return [...best.values()];
   }
   const cost = texts.map(countWords);
-  return marginal(worth, vectors, cost, share * cost.reduce((sum, words) => sum + words, 0));
+  const taken: number[] = [];
+  // In pieces, as they are ranked: every sentence that is taken is compared with all that are left.
+  for (let from = 0; from < texts.length; from += WINDOW) {
+    const to = from + WINDOW;
+    const budget = share * cost.slice(from, to).reduce((sum, words) => sum + words, 0);
+    for (const i of marginal(worth.slice(from, to), vectors.slice(from, to), cost.slice(from, to), budget))
+      taken.push(from + i);
+  }
+  return taken;
 }
 
 /** A sentence that has no phrases of its own keeps all of its words. */

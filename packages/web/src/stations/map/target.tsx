@@ -1,7 +1,7 @@
 /** What the deck should come to, and the map that is suggested for it. */
 import { Box, chakra } from '@chakra-ui/react';
 import { useEffect, useState } from 'react';
-import type { Suggestion, Target } from '@alvex/core';
+import { takeEdits, type Suggestion, type Target } from '@alvex/core';
 import { ask, edit, useDeck } from '../../state/deck-store.ts';
 import { count } from '../../ui/format.ts';
 import { MAP_LABELS } from '../../ui/labels.ts';
@@ -93,9 +93,7 @@ function Suggested({ suggestion, close }: { readonly suggestion: Suggestion; rea
             <Action
               size="small"
               look={i === 0 ? 'main' : 'plain'}
-              onClick={() =>
-                edit({ kind: 'map', name: one.readyMade ? one.base : null, map: one.map, prose: one.prose })
-              }
+              onClick={() => edit({ kind: 'all', edits: takeEdits({ ...one, name: one.readyMade ? one.base : null }) })}
             >
               Use
             </Action>
@@ -105,7 +103,7 @@ function Suggested({ suggestion, close }: { readonly suggestion: Suggestion; rea
             </b>
             <Small>
               {count(one.slides, 'slide')}, {count(one.words, 'word')} each, {Math.round(one.spokenMinutes)} min
-              {one.spills > 0 ? `, ${one.spills} continued` : ''}
+              {one.spills > 0 ? `, ${one.spills} ${one.full === 'shorten' ? 'shortened' : 'continued'}` : ''}
               {one.empty > 0 ? `, ${one.empty} with a title only` : ''}
             </Small>
           </Box>
