@@ -36,8 +36,11 @@ export const DESIGNS: Readonly<Record<PresetName, Design>> = {
   prompter: { sections: false, deepest: 2, body: 'notes', quote: 'notes', prose: { as: 'short', density: 'words' } },
 };
 
+const DEEPEST = 5;
+
+/** A point of a level; deeper than a map goes it is spoken. A map that goes all the way leaves nothing out of sight. */
 const point = (level: number, deepest: number): Destination =>
-  level > deepest ? 'notes' : (`point${Math.min(Math.max(level, 1), 5)}` as Destination);
+  level > deepest && deepest < DEEPEST ? 'notes' : (`point${Math.min(Math.max(level, 1), DEEPEST)}` as Destination);
 
 export const presetMap = (name: PresetName, document: DocumentModel): LevelMap => presetRecipe(name, document).map;
 

@@ -153,6 +153,12 @@ describe('front and back matter', () => {
   });
 });
 
+test('lists below five levels of headings are still points, in maps that go all the way', () => {
+  const deep = doc(...([1, 2, 3, 4, 5, 6] as const).map((level) => h(level, `L${level}`)), li('item'));
+  expect(presetMap('talk', deep).list1).toBe('point5');
+  expect(presetMap('briefing', deep).list1).toBe('notes');
+});
+
 const open: MapTarget = { slides: null, minutes: null, pace: 130 };
 const long = doc(
   ...Array.from({ length: 6 }, (_, i) => [

@@ -75,6 +75,19 @@ export function convert(original: DocumentModel, log: readonly Edit[], previous?
   };
 }
 
+/**
+ * Lays out what another map would make, a slide at each step, so that turning to it later is quick.
+ * @param map Instead of the map in force.
+ */
+export function* layOutAhead({ document, decisions, theme }: Converted, map: LevelMap): Generator<void, void> {
+  const pictures = pictureMap(document);
+  const options = { theme, full: decisions.full, pictures, language: documentLanguage(document) };
+  for (const slide of mapDocument(document, map, overridesOf(document, decisions)).slides) {
+    pagesOf(relieve(slide, options), options);
+    yield;
+  }
+}
+
 // Most edits leave the structure alone; then the document is the same, down to its identity.
 const structures = new WeakMap<DocumentModel, { changes: readonly StructureChange[]; result: Restructured }>();
 function structured(original: DocumentModel, changes: readonly StructureChange[]): Restructured {

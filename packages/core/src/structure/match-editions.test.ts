@@ -57,6 +57,19 @@ describe('two editions', () => {
       [before.blocks[5]!.id, after.blocks[3]!.id],
     ]);
   });
+  test('nothing has moved where many lines are equal and some have changed', () => {
+    const list = (changed: number) =>
+      doc(
+        ...Array.from({ length: 30 }, (_, i) => [
+          li('Type: text'),
+          p(`${POND} ${i} ${i % 7 === changed ? 'indeed' : ''}`),
+          li('Default: none'),
+        ]).flat(),
+      );
+    const lines = short(list(-1), list(2));
+    expect(lines.filter((line) => line.includes('moved'))).toEqual([]);
+    expect(lines.filter((line) => line.startsWith('changed'))).toHaveLength(4);
+  });
   test('a heading that was renamed in its place is the same heading', () =>
     expect(short(doc(h(1, 'Costs'), p(POND)), doc(h(1, 'Budget'), p(POND)))).toEqual([
       'changed Costs > Budget',

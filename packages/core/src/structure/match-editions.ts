@@ -1,6 +1,6 @@
 /**
  * Matches the blocks of two editions of one document: what is the same, has moved, has changed, is new, or is gone. Equal texts
- * first, by their neighbours where there are several; then texts that share most of their words (Dice, 1945). What has kept
+ * first, those that come once as anchors for the others (patience, as in comparing files); then texts that share most of their words (Dice, 1945). What has kept
  * its order is the longest increasing run of places (Schensted, 1961); the rest has moved.
  */
 import { groupBy, increasingRun } from '../base/index.ts';
@@ -16,8 +16,9 @@ export type BlockMatch =
 /** @returns A match for every block: in the order of the new edition, what is gone behind what stood before it. */
 export function matchEditions(before: readonly Block[], after: readonly Block[]): readonly BlockMatch[] {
   const pairs = new Pairs(before, after);
-  pairs.equal(keysInContext(before), keysInContext(after));
-  pairs.equal(before.map(keyOf), after.map(keyOf));
+  const [old, fresh] = [before.map(keyOf), after.map(keyOf)];
+  pairs.inOrder(old, fresh);
+  pairs.equal(old, fresh);
   pairs.alike();
   pairs.renamedHeadings();
   return pairs.matches();
@@ -41,12 +42,16 @@ const wordsIn = (block: Block): string => {
   return block.kind === 'table' ? tableText(block.table) : blockText(block);
 };
 
-const keysInContext = (blocks: readonly Block[]): readonly string[] => {
-  const keys = blocks.map(keyOf);
-  return keys.map((key, i) => `${keys[i - 1] ?? ''}\n${key}\n${keys[i + 1] ?? ''}`);
-};
-
 const NONE = -1;
+
+/** From one place up to another. */
+type Stretch = readonly [number, number];
+
+function timesOf(keys: readonly string[]): ReadonlyMap<string, number> {
+  const times = new Map<string, number>();
+  for (const key of keys) times.set(key, (times.get(key) ?? 0) + 1);
+  return times;
+}
 
 class Pairs {
   readonly #before: readonly Block[];
@@ -69,6 +74,39 @@ class Pairs {
   }
 
   readonly #open = (places: Int32Array): number[] => [...places.keys()].filter((i) => places[i] === NONE);
+
+  /** Pairs equal keys that have kept their order: those that come once are sure, and lead through the rest. */
+  inOrder(before: readonly string[], after: readonly string[]): void {
+    const [times, timesAfter] = [timesOf(before), timesOf(after)];
+    const place = new Map(after.map((key, i) => [key, i]));
+    const to = before.map((key) => (times.get(key) === 1 && timesAfter.get(key) === 1 ? place.get(key)! : NONE));
+    let [old, fresh] = [0, 0];
+    for (const anchor of [...increasingRun(to)].sort((a, b) => a - b)) {
+      this.#between(before, after, [old, anchor], [fresh, to[anchor]!]);
+      this.#join(anchor, to[anchor]!);
+      [old, fresh] = [anchor + 1, to[anchor]! + 1];
+    }
+    this.#between(before, after, [old, before.length], [fresh, after.length]);
+  }
+
+  /** Between two that are sure: what is equal from the beginning, from the end, and then wherever it comes next. */
+  #between(before: readonly string[], after: readonly string[], old: Stretch, fresh: Stretch): void {
+    let [from, start] = [old[0], fresh[0]];
+    let [to, end] = [old[1], fresh[1]];
+    while (from < to && start < end && before[from] === after[start]) this.#join(from++, start++);
+    while (from < to && start < end && before[to - 1] === after[end - 1]) this.#join(--to, --end);
+    const waiting = groupBy(
+      Array.from({ length: end - start }, (_, i) => start + i),
+      (i) => after[i]!,
+    );
+    let least = start;
+    for (let i = from; i < to; i++) {
+      const next = waiting.get(before[i]!)?.find((place) => place >= least);
+      if (next === undefined) continue;
+      this.#join(i, next);
+      least = next + 1;
+    }
+  }
 
   /** Pairs equal keys in the order in which they come. */
   equal(before: readonly string[], after: readonly string[]): void {

@@ -25,7 +25,7 @@ export const KIND_LABELS: Readonly<Record<TextKind, string>> = {
 export const MAP_LABELS: Readonly<Record<string, string>> = {
   talk: 'Spoken talk',
   reading: 'Reading deck',
-  briefing: 'Five-minute briefing',
+  briefing: 'Short briefing',
   lesson: 'Lesson',
   decision: 'Paper to decide on',
   prompter: 'Words to hold on to',

@@ -3,6 +3,7 @@ import {
   convert,
   documentLanguage,
   findings,
+  layOutAhead,
   layOutSlide,
   lookAlikes,
   measureAhead,
@@ -271,14 +272,18 @@ function prepare(model: DocumentModel, from = 0): void {
 
 const REHEARSE_MS = 400;
 
-/** Turns the plug of the body text once, unseen: code that has run is fast, and it is the plug that people turn first. */
+/** Turns the plug of the body text once, unseen and in slices: code that has run is fast, and it is the plug that people turn first. */
 function rehearse(model: DocumentModel): void {
-  if (document === undefined || converted?.document !== model) return;
+  if (converted?.document !== model) return;
   const { map } = converted;
-  convert(document, [
-    ...edits,
-    { kind: 'map', name: null, map: { ...map, body: map.body === 'notes' ? 'slide' : 'notes' } },
-  ]);
+  const steps = layOutAhead(converted, { ...map, body: map.body === 'notes' ? 'slide' : 'notes' });
+  const slice = (): void => {
+    if (converted?.document !== model) return;
+    const end = performance.now() + SLICE_MS;
+    while (performance.now() < end) if (steps.next().done) return;
+    setTimeout(slice, 0);
+  };
+  slice();
 }
 
 function countPages(pages: readonly Page[]): Counts {

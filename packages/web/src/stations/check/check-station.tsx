@@ -143,7 +143,7 @@ export function CheckStation() {
           </Action>
         ))}
       </Box>
-      <Entries entries={entries} />
+      {ledger === null ? <Small role="status">Counting …</Small> : <Entries entries={entries} />}
     </Page>
   );
 }
