@@ -60,6 +60,11 @@ test('an agenda keeps step with the slides; sources come from links; section ope
   await page.getByRole('textbox', { name: 'Title' }).fill('Two gates');
   await page.keyboard.press('Enter');
   await expect(slide(page, 1).getByLabel('Write: • Two gates')).toBeVisible();
+  await slide(page, 1).getByRole('button', { name: 'Make this slide my own' }).click();
+  await slide(page, 1).getByLabel('Write: • Two gates').dblclick();
+  await page.getByRole('textbox', { name: 'Text' }).fill('The gates, twice');
+  await page.keyboard.press('Enter');
+  await expect(slide(page, 1).getByLabel('Write: • The gates, twice')).toBeVisible();
   await page.getByTestId('facing-pages').evaluate((element) => element.scrollTo(0, element.scrollHeight));
   await expect(page.getByLabel('Write: • the plan: mill.example/plan')).toBeVisible();
   await page.getByRole('link', { name: 'Map' }).click();
@@ -149,4 +154,7 @@ test('the ledger counts what is shown and what is spoken of one passage, and mov
   await page.getByRole('button', { name: /^Left out/ }).click();
   await expect(page.getByTestId('ledger').getByText('The north gate is seized')).toBeVisible();
   await expect(page.getByTestId('ledger-sum')).toContainText('Nothing is lost.');
+  await page.getByRole('button', { name: /^All/ }).click();
+  await page.getByLabel('Mark').selectOption('slide title');
+  await expect(lines).toHaveCount(2);
 });

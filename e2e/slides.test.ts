@@ -63,7 +63,7 @@ test('everything goes by the keyboard', async ({ page }) => {
   const at = (text: string) => page.locator('[data-block]').filter({ hasText: text });
   await at('neap').click();
   await page.keyboard.press('>');
-  await expect(at('neap')).toHaveAttribute('data-destination', 'point1');
+  await expect(at('neap')).toHaveAttribute('data-destination', 'point2');
   await expect(slide(page, 1).getByLabel('Write: – neap')).toBeVisible();
   await page.keyboard.press('Alt+ArrowUp');
   await expect(slide(page, 1).getByLabel('Write: • neap')).toBeVisible();

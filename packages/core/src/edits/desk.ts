@@ -60,6 +60,17 @@ export class Desk {
     this.#moved = true;
   }
 
+  /**
+   * A slide before which others can be put; null is the end. Where front or back matter was sent away, what stands in its place.
+   * @returns undefined when the slide is gone.
+   */
+  placeOf(before: SlideId | null): SlideId | null | undefined {
+    if (before === null || this.order.includes(before)) return before;
+    if (!before.startsWith('m-')) return undefined;
+    if (before !== 'm-agenda') return null;
+    return this.order.find((id) => this.slides.get(id)!.kind !== 'cover') ?? null;
+  }
+
   move(slides: readonly SlideId[], before: SlideId | null): void {
     const moved = new Set(slides);
     const taken = this.order.filter((id) => moved.has(id));

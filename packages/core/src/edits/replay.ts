@@ -94,8 +94,9 @@ function apply(
       return withSlide(desk, edit.slide, (slide) => renote(desk, slide, edit, made));
     case 'order': {
       const there = edit.slides.filter((id) => desk.order.includes(id));
-      if (there.length === 0 || (edit.before !== null && !desk.order.includes(edit.before))) return 'slide-gone';
-      desk.move(there, edit.before);
+      const before = desk.placeOf(edit.before);
+      if (there.length === 0 || before === undefined) return 'slide-gone';
+      desk.move(there, before);
       return undefined;
     }
     case 'remove':

@@ -58,6 +58,14 @@ describe('slides', () => {
     expect(short(after({ kind: 'order', slides: [roof, gates], before: tide }))).toEqual([GATES, ROOF, TIDE]);
     expect(short(after({ kind: 'order', slides: [tide], before: null }))).toEqual([GATES, ROOF, TIDE]);
   });
+  test('that were put before front or back matter stay there when that is sent away', () => {
+    expect(short(after({ kind: 'order', slides: [roof], before: 'm-agenda' as SlideId }))).toEqual([ROOF, TIDE, GATES]);
+    expect(short(after({ kind: 'order', slides: [tide], before: 'm-sources' as SlideId }))).toEqual([
+      GATES,
+      ROOF,
+      TIDE,
+    ]);
+  });
   test('are taken out, told as left out, and brought back to where they stood', () => {
     const without = after({ kind: 'remove', slides: [tide, gates] });
     expect(short(without)).toEqual([ROOF]);

@@ -1,7 +1,7 @@
 /** Joins the stages: document and edits to deck, pages and ledger. */
 import { carryOver, decide, replay, singleEdits, type Decisions, type Edit, type Unplaced } from '../edits/index.ts';
-import type { Deck, LevelMap, Slide } from '../deck/index.ts';
-import type { DocumentModel } from '../document/index.ts';
+import type { Deck, Destination, LevelMap, Slide } from '../deck/index.ts';
+import { blockIndex, type DocumentModel } from '../document/index.ts';
 import { isStructureChange, restructure, type Restructured, type StructureChange } from '../structure/index.ts';
 import { layOutSlide, type Page } from '../layout/index.ts';
 import {
@@ -62,7 +62,7 @@ export function convert(original: DocumentModel, log: readonly Edit[], previous?
   const pages = deck.slides.flatMap((slide) => pagesOf(slide, options));
   return {
     document,
-    deck,
+    deck: { ...deck, destinations: destinationsIn(deck, mapped, document) },
     unrelieved: kept,
     mapped: mapped.slides,
     pages,
@@ -147,6 +147,27 @@ function pictureMap(document: DocumentModel) {
   if (known === undefined)
     pictureMaps.set(document, (known = new Map(document.pictures.map((picture) => [picture.id, picture]))));
   return known;
+}
+
+/** What every block became: as the map says, but for what stands on slides that edits or the rule for full slides changed. */
+function destinationsIn(deck: Deck, mapped: Deck, document: DocumentModel): Deck['destinations'] {
+  const untouched = new Set(mapped.slides);
+  const changed = deck.slides.filter((slide) => slide.matter === undefined && !untouched.has(slide));
+  if (changed.length === 0 && deck.leftOut.length === mapped.leftOut.length) return mapped.destinations;
+  const { places } = blockIndex(document);
+  const destinations = [...mapped.destinations];
+  const set = (blocks: readonly string[], to: Destination): void => {
+    for (const block of blocks) {
+      const place = places.get(block);
+      if (place !== undefined) destinations[place] = to;
+    }
+  };
+  for (const { block, reason } of deck.leftOut) if (reason === 'removed') set([block], 'out');
+  for (const slide of changed) {
+    for (const note of slide.notes) set(note.blocks, 'notes');
+    for (const part of slide.content) set(part.blocks, part.kind === 'point' ? `point${part.level}` : 'slide');
+  }
+  return destinations;
 }
 
 const laidOut = new WeakMap<Slide, Map<string, readonly Page[]>>();

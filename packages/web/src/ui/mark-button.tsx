@@ -51,6 +51,32 @@ const Choice = chakra('button', {
   },
 });
 
+const Below = chakra('div', {
+  base: {
+    display: 'flex',
+    gap: '2px',
+    alignItems: 'center',
+    px: '10px',
+    py: '4px',
+    borderTop: '1px solid',
+    borderColor: 'line',
+    fontSize: 'xs',
+    color: 'soft',
+    whiteSpace: 'nowrap',
+    '& span': { flex: 1, mr: '6px' },
+    '& button': {
+      border: 0,
+      bg: 'transparent',
+      cursor: 'pointer',
+      p: '3px',
+      lineHeight: 0,
+      _hover: { bg: 'pineWash' },
+    },
+  },
+});
+/** Where running text below one heading is sent from its mark; every other rule is set in the Map station. */
+const BELOW: readonly Destination[] = ['slide', 'notes', 'out'];
+
 export function MarkButton({ block, destination }: { readonly block: Block; readonly destination: Destination }) {
   const [open, setOpen] = useState(false);
   const root = useRef<HTMLDivElement>(null);
@@ -122,6 +148,26 @@ export function MarkButton({ block, destination }: { readonly block: Block; read
               {DESTINATION_LABELS[one]}
             </Choice>
           ))}
+          {block.kind === 'heading' && (
+            <Below>
+              <span>body text below it</span>
+              {BELOW.map((to) => (
+                <button
+                  key={to}
+                  type="button"
+                  role="menuitem"
+                  aria-label={`Body text below it: ${DESTINATION_LABELS[to]}`}
+                  title={DESTINATION_LABELS[to]}
+                  onClick={() => {
+                    setOpen(false);
+                    edit({ kind: 'branch', block: block.id, text: 'body', to });
+                  }}
+                >
+                  <Mark destination={to} size={24} />
+                </button>
+              ))}
+            </Below>
+          )}
           {turned && (
             <Choice
               role="menuitemradio"

@@ -297,6 +297,12 @@ function countPages(pages: readonly Page[]): Counts {
   };
 }
 
+const TEXT_LAYOUTS: ReadonlySet<string> = new Set(['points', 'columns']);
+
+/** Pages of a page's slide that hold text; those of its tables and pictures do not come from its being too full. */
+const textPagesOf = ({ slide, count }: Page): number =>
+  count === 1 ? 1 : converted!.pages.filter((page) => page.slide === slide && TEXT_LAYOUTS.has(page.layout)).length;
+
 function makeRow({ page, join, removed, pace, rev }: Known): Row {
   const { slide, key, index, layout, notes, passages, fit } = page;
   const { shown, spoken } = wordsOf(page);
@@ -317,6 +323,7 @@ function makeRow({ page, join, removed, pace, rev }: Known): Row {
     spoken,
     continues: slide.continues || index > 0,
     index,
+    textPages: textPagesOf(page),
     join,
     hidden: slide.hidden === true,
     matter: slide.matter ?? null,

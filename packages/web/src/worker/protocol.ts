@@ -52,6 +52,8 @@ export interface Row {
   readonly spoken: number /* words */;
   readonly continues: boolean;
   readonly index: number /* 0.. */;
+  /** Pages that the slide's text takes. */
+  readonly textPages: number;
   /** Joins the slide to the one before; null where that is not possible. */
   readonly join: Edit | null;
   readonly hidden: boolean;

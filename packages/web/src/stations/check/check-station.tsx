@@ -3,14 +3,23 @@ import { Box, chakra } from '@chakra-ui/react';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useMemo, useRef, useState } from 'react';
 import { Link } from 'react-router';
-import { blockText, type Block, type LedgerEntry, type LeftOutReason, type Unplaced } from '@alvex/core';
+import {
+  blockText,
+  DESTINATIONS,
+  type Destination,
+  type Block,
+  type LedgerEntry,
+  type LeftOutReason,
+  type Unplaced,
+} from '@alvex/core';
 import { useDeck } from '../../state/deck-store.ts';
 import { useAnswer } from '../../state/use-answer.ts';
 import { editText } from '../../ui/edit-text.ts';
 import { count, grouped } from '../../ui/format.ts';
+import { DESTINATION_LABELS } from '../../ui/labels.ts';
 import { LEFT } from '../../ui/left-labels.ts';
 import { MarkButton } from '../../ui/mark-button.tsx';
-import { Action, Heading, Notice, Small } from '../../ui/recipes.tsx';
+import { Action, Heading, Notice, Select, Small } from '../../ui/recipes.tsx';
 import { VirtualRows } from '../../ui/virtual-rows.tsx';
 import type { PlacedEntry } from '../../worker/protocol.ts';
 
@@ -75,9 +84,16 @@ export function CheckStation() {
   const { answer: ledger } = useAnswer({ what: 'ledger' });
   const pages = useDeck((state) => state.view?.pages);
   const [filter, setFilter] = useState<Filter>('all');
+  const [mark, setMark] = useState<Destination | 'any'>('any');
+  const destinations = useDeck((state) => state.destinations);
   const entries = useMemo(
-    () => (ledger ?? []).filter((entry) => filter === 'all' || entry.account === filter),
-    [ledger, filter],
+    () =>
+      (ledger ?? []).filter(
+        (entry) =>
+          (filter === 'all' || entry.account === filter) &&
+          (mark === 'any' || (destinations.get(entry.block) ?? 'out') === mark),
+      ),
+    [ledger, filter, mark, destinations],
   );
   const full = pages?.spills.filter(Boolean).length ?? 0;
   if (sums === undefined) return null;
@@ -142,6 +158,19 @@ export function CheckStation() {
             {label} <chakra.span color="soft">{grouped(amounts[name])}</chakra.span>
           </Action>
         ))}
+        <Select
+          aria-label="Mark"
+          value={mark}
+          ml="auto"
+          onChange={(event) => setMark(event.target.value as Destination | 'any')}
+        >
+          <option value="any">any mark</option>
+          {DESTINATIONS.map((one) => (
+            <option key={one} value={one}>
+              {DESTINATION_LABELS[one]}
+            </option>
+          ))}
+        </Select>
       </Box>
       {ledger === null ? <Small role="status">Counting …</Small> : <Entries entries={entries} />}
     </Page>

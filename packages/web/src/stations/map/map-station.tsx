@@ -20,7 +20,11 @@ const Page = chakra('div', {
     h: '100%',
     display: 'grid',
     gridTemplateColumns: 'minmax(0, 780px) minmax(320px, 1fr)',
-    '@media (max-width: 1080px)': { gridTemplateColumns: 'minmax(0, 1fr)', overflowY: 'auto' },
+    '@media (max-width: 1080px)': {
+      gridTemplateColumns: 'minmax(0, 1fr)',
+      gridAutoRows: 'max-content',
+      overflowY: 'auto',
+    },
   },
 });
 const Left = chakra('section', {

@@ -91,7 +91,10 @@ export const FacingRow = memo(function FacingRow({
     [row, selectedBlock, isCurrent, part],
   );
   const actions = useMemo(
-    (): SlideActions => ({ choose: (target) => choosePart(target, blockOf(row, target), slideKey), write: setWriting }),
+    (): SlideActions => ({
+      choose: (target) => choosePart(target, blockOf(row, target), slideKey),
+      write: (target) => (row?.matter === null || target === 'title' ? setWriting(target) : undefined),
+    }),
     [row, slideKey],
   );
   const grid = useRef<HTMLElement>(null);

@@ -1,12 +1,21 @@
 /** What would make one slide better, each with what it does: seen first, done by a click, undone like anything else. */
 import { Box, chakra } from '@chakra-ui/react';
 import { useState, type ReactNode } from 'react';
-import { plain, runsText, type Density, type ParallelAdvice, type Proposal, type SlideId } from '@alvex/core';
+import {
+  plain,
+  runsText,
+  type Content,
+  type Density,
+  type ParallelAdvice,
+  type Proposal,
+  type SlideId,
+} from '@alvex/core';
 import { edit, useDeck } from '../../state/deck-store.ts';
 import { useAnswer } from '../../state/use-answer.ts';
 import { count } from '../../ui/format.ts';
 import { DENSITY_LABELS } from '../../ui/labels.ts';
 import { Action, Small } from '../../ui/recipes.tsx';
+import { spokenInstead } from './slide-work.ts';
 
 const Panel = chakra('div', {
   base: {
@@ -81,12 +90,7 @@ export function ImprovePanel({ slide, close }: { readonly slide: SlideId; readon
             ))}
           </Choices>
           {fewer !== undefined && (
-            <FewerPoints
-              key={fewer.most}
-              parts={(parts ?? []).filter((part) => part.kind === 'point').map(({ id }) => id)}
-              proposed={fewer.parts}
-              textOf={textOf}
-            />
+            <FewerPoints key={fewer.most} all={parts ?? []} proposed={fewer.parts} textOf={textOf} />
           )}
         </Part>
       )}
@@ -151,11 +155,11 @@ const Choices = chakra('div', { base: { display: 'flex', gap: '6px', flexWrap: '
 
 /** The choice of points is seen, and can be made otherwise. */
 function FewerPoints({
-  parts,
+  all,
   proposed,
   textOf,
 }: {
-  readonly parts: readonly string[];
+  readonly all: readonly Content[];
   readonly proposed: readonly string[];
   readonly textOf: (id: string) => string;
 }) {
@@ -167,18 +171,23 @@ function FewerPoints({
   };
   return (
     <Box display="grid" gap="2px" mt="4px">
-      {parts.map((id) => (
-        <chakra.label key={id} display="flex" gap="8px" color={spoken.has(id) ? 'soft' : 'ink'}>
-          <input type="checkbox" checked={!spoken.has(id)} onChange={() => turn(id)} />
-          <Text>{textOf(id)}</Text>
-        </chakra.label>
-      ))}
+      {all
+        .filter((part) => part.kind === 'point')
+        .map(({ id }) => (
+          <chakra.label key={id} display="flex" gap="8px" color={spoken.has(id) ? 'soft' : 'ink'}>
+            <input type="checkbox" checked={!spoken.has(id)} onChange={() => turn(id)} />
+            <Text>{textOf(id)}</Text>
+          </chakra.label>
+        ))}
       <Box mt="4px">
         <Action
           size="small"
           look="main"
           disabled={spoken.size === 0}
-          onClick={() => edit({ kind: 'speak', parts: [...spoken] })}
+          onClick={() => {
+            const made = spokenInstead({ all }, [...spoken]);
+            if (made !== undefined) edit(made);
+          }}
         >
           Speak {count(spoken.size, 'point')}
         </Action>

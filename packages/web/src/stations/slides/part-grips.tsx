@@ -27,7 +27,10 @@ export function PartGrips({ row, children }: { readonly row: Row; readonly child
   const slide = useRef<HTMLDivElement>(null);
   const drawing = useDeck((state) => state.drawings.get(row.key));
   const [at, setAt] = useState<number | null>(null);
-  const texts = drawing?.texts.filter(({ target }) => row.content.some(({ id }) => id === target)) ?? [];
+  const texts =
+    row.matter !== null
+      ? []
+      : (drawing?.texts.filter(({ target }) => row.content.some(({ id }) => id === target)) ?? []);
   const seen = useRef(texts);
   useEffect(() => {
     seen.current = texts;

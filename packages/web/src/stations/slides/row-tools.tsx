@@ -1,9 +1,9 @@
 /** Under a slide: its number and measure, ways out where it holds too much, and what can be done with it. */
 import { draggable } from '@atlaskit/pragmatic-drag-and-drop/element/adapter';
 import { Box, chakra } from '@chakra-ui/react';
-import { Copy, Eye, EyeOff, ListPlus, SlidersHorizontal, Trash2 } from 'lucide-react';
+import { Copy, Eye, EyeOff, ListPlus, PenLine, SlidersHorizontal, Trash2 } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
-import { FULL_RULES, plain, type FullRule } from '@alvex/core';
+import { FULL_RULES, plain, type Edit, type FullRule, type MatterKind } from '@alvex/core';
 import { edit, useDeck } from '../../state/deck-store.ts';
 import { count } from '../../ui/format.ts';
 import { FULL_ACTIONS, FULL_LABELS, MATTER_LABELS } from '../../ui/labels.ts';
@@ -11,7 +11,7 @@ import { Action, Warning } from '../../ui/recipes.tsx';
 import type { Row } from '../../worker/protocol.ts';
 import { chooseSlide, useChosen } from './chosen.ts';
 import { ImprovePanel } from './improve-panel.tsx';
-import { ownId } from './slide-work.ts';
+import { ownId, slideOrder } from './slide-work.ts';
 
 const Caption = chakra('div', {
   base: {
@@ -55,6 +55,7 @@ const LAYOUT_LABELS: Readonly<Record<Row['layout'], string>> = {
 export function RowTools({ row, number }: { readonly row: Row; readonly number: number }) {
   const { state, points, linesOver } = row.fit;
   const [improving, setImproving] = useState(false);
+  const mayBeFull = state === 'spills' || row.full !== null || (row.index === 0 && row.textPages > 1);
   const suggested = row.untitled && row.kind === 'content' && !row.continues;
   return (
     <>
@@ -71,7 +72,7 @@ export function RowTools({ row, number }: { readonly row: Row; readonly number: 
         )}
         <SlideActions row={row} improving={improving} improve={() => setImproving(!improving)} />
       </Caption>
-      {(state === 'spills' || row.full !== null) && row.content.length > 0 && <WaysOut row={row} />}
+      {mayBeFull && row.content.length > 0 && <WaysOut row={row} />}
       {improving && <ImprovePanel slide={row.slide} close={() => setImproving(false)} />}
       {suggested && !improving && (
         <Caption>
@@ -152,6 +153,17 @@ function SlideActions({
           </Action>
         </>
       )}
+      {row.matter !== null && row.matter !== 'cover' && (
+        <Action
+          look="quiet"
+          size="small"
+          aria-label="Make this slide my own"
+          title="Make it my own: it can be written, and does not follow the deck any more"
+          onClick={() => edit(madeOwn(row, row.matter!))}
+        >
+          <PenLine size={ICON} />
+        </Action>
+      )}
       {row.matter === null && (
         <Action
           look="quiet"
@@ -183,6 +195,25 @@ function SlideActions({
       </Action>
     </Box>
   );
+}
+
+/** A slide of one's own in the place of one that was made of the deck. */
+function madeOwn(row: Row, part: MatterKind): Edit {
+  const slide = ownId() as Row['slide'];
+  const order = slideOrder(useDeck.getState().view?.pages.slides ?? []);
+  const ids = row.all.map(() => ownId());
+  return {
+    kind: 'all',
+    edits: [
+      { kind: 'add', slide, after: order[order.indexOf(row.slide) - 1] ?? null, title: row.title.runs },
+      ...row.all.flatMap((one, i): readonly Edit[] =>
+        one.kind === 'point'
+          ? [{ kind: 'insert', slide, part: ids[i]!, after: ids[i - 1] ?? null, level: one.level, runs: one.runs }]
+          : [],
+      ),
+      { kind: 'matter', part, on: false },
+    ],
+  };
 }
 
 /** What can be done with a slide that holds too much; for it alone, or as the deck's rule. */

@@ -1,7 +1,17 @@
 import { describe, expect, test } from '@jest/globals';
 import { convert, type SlideId } from '@alvex/core';
 import { doc, h, li, p } from '../../../../core/src/test/build.ts';
-import { levelled, ownId, partsOf, placeSlides, sectionOf, slideOrder, stepPart, stepSlides } from './slide-work.ts';
+import {
+  levelled,
+  ownId,
+  partsOf,
+  placeSlides,
+  sectionOf,
+  slideOrder,
+  spokenInstead,
+  stepPart,
+  stepSlides,
+} from './slide-work.ts';
 
 const ids = (text: string): readonly SlideId[] => text.split('') as SlideId[];
 const order = ids('abcde');
@@ -63,9 +73,27 @@ describe('parts', () => {
     const blocks = new Set([document.blocks[1]!.id, document.blocks[3]!.id] as string[]);
     expect(partsOf(rows, blocks)).toEqual([a, document.blocks[3]!.id]);
   });
-  test('go in and out with what is below them', () => {
-    expect(levelled(one, [a], 1)).toEqual({ kind: 'level', parts: [a, a1], by: 1 });
+  test('go in and out with what is below them: by their marks, or by themselves where they are no passage', () => {
+    expect(levelled(one, [a], 1)).toEqual({
+      kind: 'all',
+      edits: [
+        { kind: 'turn', block: a, to: 'point2' },
+        { kind: 'turn', block: a1, to: 'point3' },
+      ],
+    });
+    expect(levelled(one, [b], -1)).toEqual({ kind: 'turn', block: b, to: 'point1' });
+    const own = { all: one.all.map((part) => ({ ...part, id: `copy:${part.id}` })) };
+    expect(levelled(own, [`copy:${b}`], 1)).toEqual({ kind: 'level', parts: [`copy:${b}`], by: 1 });
     expect(levelled(one, ['none'], 1)).toBeUndefined();
+  });
+  test('are spoken by their marks, or by themselves', () => {
+    expect(spokenInstead(one, [b])).toEqual({ kind: 'turn', block: b, to: 'notes' });
+    const own = { all: one.all.map((part) => ({ ...part, id: `copy:${part.id}` })) };
+    expect(spokenInstead(own, [`copy:${a}`, `copy:${b}`])).toEqual({
+      kind: 'speak',
+      parts: [`copy:${a}`, `copy:${b}`],
+    });
+    expect(spokenInstead(one, ['none'])).toBeUndefined();
   });
 });
 

@@ -1,5 +1,14 @@
 /** What the Slides station does to slides and their parts, as edits, from what is seen. */
-import { branchOfPoint, type Content, type Destination, type Edit, type PartId, type SlideId } from '@alvex/core';
+import {
+  branchOfPoint,
+  type Content,
+  type Destination,
+  type Edit,
+  type PartId,
+  type Point,
+  type PointLevel,
+  type SlideId,
+} from '@alvex/core';
 import type { Row } from '../../worker/protocol.ts';
 
 /** Slides in their order, each once however many pages it takes. */
@@ -91,11 +100,40 @@ export function partsOf(rows: Iterable<Pick<Row, 'all' | 'notes'>>, blocks: Read
   return [...found];
 }
 
-/** Points with those below them, to be moved in or out together. */
-export const levelled = (row: Pick<Row, 'all'>, parts: readonly PartId[], by: 1 | -1): Edit | undefined => {
-  const points = parts.flatMap((part) => branchOfPoint(row.all, part));
-  return points.length === 0 ? undefined : { kind: 'level', parts: [...new Set(points)], by };
-};
+/** The passage that a part is, where it is exactly one: its mark then says what becomes of it, and is turned instead of the part. */
+const passageOf = (part: Content): string | undefined =>
+  part.blocks.length === 1 && part.blocks[0] === part.id ? part.id : undefined;
+
+/** Several edits as one action. */
+const together = (edits: readonly Edit[]): Edit | undefined => (edits.length > 1 ? { kind: 'all', edits } : edits[0]);
+
+/** Moves points with those below them in or out. */
+export function levelled(row: Pick<Row, 'all'>, parts: readonly PartId[], by: 1 | -1): Edit | undefined {
+  const moved = new Set(parts.flatMap((part) => branchOfPoint(row.all, part)));
+  const points = row.all.filter((part) => part.kind === 'point' && moved.has(part.id)) as readonly Point[];
+  const own = points.filter((point) => passageOf(point) === undefined).map(({ id }) => id);
+  return together([
+    ...points.flatMap((point): readonly Edit[] => {
+      const block = passageOf(point);
+      const to: Destination = `point${Math.min(5, Math.max(1, point.level + by)) as PointLevel}`;
+      return block === undefined ? [] : [{ kind: 'turn', block, to }];
+    }),
+    ...(own.length === 0 ? [] : [{ kind: 'level' as const, parts: own, by }]),
+  ]);
+}
+
+/** Speaks parts instead of showing them. */
+export function spokenInstead(row: Pick<Row, 'all'>, parts: readonly PartId[]): Edit | undefined {
+  const some = row.all.filter(({ id }) => parts.includes(id));
+  const own = some.filter((part) => passageOf(part) === undefined).map(({ id }) => id);
+  return together([
+    ...some.flatMap((part): readonly Edit[] => {
+      const block = passageOf(part);
+      return block === undefined ? [] : [{ kind: 'turn', block, to: 'notes' }];
+    }),
+    ...(own.length === 0 ? [] : [{ kind: 'speak' as const, parts: own }]),
+  ]);
+}
 
 /** Ids of the author's own slides and parts: capitals first, so that no block’s id is like them. */
 export const ownId = (): string => `A${crypto.randomUUID().slice(0, 13).toUpperCase()}`;

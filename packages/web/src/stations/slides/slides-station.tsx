@@ -1,4 +1,5 @@
 /** The facing pages: one row a slide, its passages left, the drawn slide and its notes right. */
+import { autoScrollForElements } from '@atlaskit/pragmatic-drag-and-drop-auto-scroll/element';
 import { Box } from '@chakra-ui/react';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useEffect, useRef, useState } from 'react';
@@ -22,6 +23,11 @@ export function SlidesStation() {
   const [search, setSearch] = useSearchParams();
   const [reading, setReading] = useState<Reading>('facing');
   useEffect(() => clearChosen, []);
+  // What is dragged to an edge brings the slides beyond it.
+  useEffect(() => {
+    const element = scroller.current;
+    return element === null || reading !== 'facing' ? undefined : autoScrollForElements({ element });
+  }, [reading]);
   const virtualizer = useVirtualizer({
     count: order.length,
     getScrollElement: () => scroller.current,

@@ -4,7 +4,7 @@ import { destinationsOf, plain, textKindOf, type Edit, type PartId, type SlideId
 import { edit, useDeck } from '../../state/deck-store.ts';
 import type { Row } from '../../worker/protocol.ts';
 import { choosePassage, clearChosen, useChosen } from './chosen.ts';
-import { levelled, mayCutAt, ownId, partsOf, slideOrder, stepPart, stepSlides } from './slide-work.ts';
+import { levelled, mayCutAt, ownId, partsOf, slideOrder, spokenInstead, stepPart, stepSlides } from './slide-work.ts';
 
 /** Shown as help; what each does stands in `act`. */
 export const KEYS: readonly (readonly [string, string])[] = [
@@ -111,11 +111,7 @@ function onRow(key: string, row: Row): boolean {
     case '>': {
       const parts = chosenParts(row);
       const made: Edit | undefined =
-        parts.length === 0
-          ? undefined
-          : key === 's'
-            ? { kind: 'speak', parts }
-            : levelled(row, parts, key === '>' ? 1 : -1);
+        key === 's' ? spokenInstead(row, parts) : levelled(row, parts, key === '>' ? 1 : -1);
       if (made !== undefined) edit(made);
       return true;
     }
@@ -142,6 +138,8 @@ function onRow(key: string, row: Row): boolean {
 function chosenParts(row: Row): readonly PartId[] {
   const { part, passages } = useChosen.getState();
   const { selectedBlock } = useDeck.getState();
+  // What is made of the deck itself is not worked on by parts.
+  if (row.matter !== null) return [];
   if (part !== null) return row.all.some(({ id }) => id === part) ? [part] : [];
   const blocks = passages.size > 0 ? passages : new Set(selectedBlock === null ? [] : [selectedBlock]);
   return partsOf([{ all: row.all, notes: [] }], blocks);
