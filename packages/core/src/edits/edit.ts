@@ -162,3 +162,7 @@ export function singleEdits(edits: readonly Edit[]): readonly Edit[] {
     ? edits.flatMap((edit) => (edit.kind === 'all' ? singleEdits(edit.edits) : [edit]))
     : edits;
 }
+
+/** Several edits as one action; one or none as they are. */
+export const together = (edits: readonly Edit[]): readonly Edit[] =>
+  edits.length > 1 ? [{ kind: 'all', edits }] : edits;

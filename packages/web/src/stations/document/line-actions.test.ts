@@ -5,12 +5,13 @@ import {
   restructure,
   singleEdits,
   isStructureChange,
+  together,
   type BlockId,
   type DocumentModel,
   type Edit,
 } from '@alvex/core';
 import { doc, h, li, p, table } from '../../../../core/src/test/build.ts';
-import { moveBranch, shapeAll, shiftBranches, stretchAround, together, turnAll } from './line-actions.ts';
+import { moveBranch, shapeAll, shiftBranches, stretchAround, turnAll } from './line-actions.ts';
 import { makeOutline } from './make-outline.ts';
 import { placeBranch, stepBranch } from './outline-moves.ts';
 

@@ -69,10 +69,6 @@ export function moveBranch(
   return edits;
 }
 
-/** As one action, undone as one. */
-export const together = (edits: readonly Edit[]): readonly Edit[] =>
-  edits.length > 1 ? [{ kind: 'all', edits }] : edits;
-
 /** Most blocks that are written at once. */
 const LONGEST_STRETCH = 40;
 

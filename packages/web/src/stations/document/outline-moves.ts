@@ -1,6 +1,6 @@
 /** Moving branches in the outline, as edits. */
-import { branchOf, type Block, type BlockId, type Edit, type Level } from '@alvex/core';
-import { moveBranch, together } from './line-actions.ts';
+import { branchOf, together, type Block, type BlockId, type Edit, type Level } from '@alvex/core';
+import { moveBranch } from './line-actions.ts';
 import { makeOutline } from './make-outline.ts';
 
 /**

@@ -5,6 +5,7 @@ import {
   blockText,
   groupBy,
   markAs,
+  together,
   type Block,
   type BlockId,
   type Finding,
@@ -17,7 +18,7 @@ import { ask, edit, useDeck } from '../../state/deck-store.ts';
 import { count } from '../../ui/format.ts';
 import { Action, Field, Heading, Small } from '../../ui/recipes.tsx';
 import { FINDINGS, REPAIRS } from './labels.ts';
-import { repairAll, together } from './line-actions.ts';
+import { repairAll } from './line-actions.ts';
 import { chooseAll } from './use-selection.ts';
 
 const Card = chakra('section', {

@@ -184,10 +184,7 @@ function FewerPoints({
           size="small"
           look="main"
           disabled={spoken.size === 0}
-          onClick={() => {
-            const made = spokenInstead({ all }, [...spoken]);
-            if (made !== undefined) edit(made);
-          }}
+          onClick={() => edit(...spokenInstead({ all }, [...spoken]))}
         >
           Speak {count(spoken.size, 'point')}
         </Action>

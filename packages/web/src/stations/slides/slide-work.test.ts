@@ -74,26 +74,27 @@ describe('parts', () => {
     expect(partsOf(rows, blocks)).toEqual([a, document.blocks[3]!.id]);
   });
   test('go in and out with what is below them: by their marks, or by themselves where they are no passage', () => {
-    expect(levelled(one, [a], 1)).toEqual({
-      kind: 'all',
-      edits: [
-        { kind: 'turn', block: a, to: 'point2' },
-        { kind: 'turn', block: a1, to: 'point3' },
-      ],
-    });
-    expect(levelled(one, [b], -1)).toEqual({ kind: 'turn', block: b, to: 'point1' });
+    expect(levelled(one, [a], 1)).toEqual([
+      {
+        kind: 'all',
+        edits: [
+          { kind: 'turn', block: a, to: 'point2' },
+          { kind: 'turn', block: a1, to: 'point3' },
+        ],
+      },
+    ]);
+    expect(levelled(one, [b], -1)).toEqual([{ kind: 'turn', block: b, to: 'point1' }]);
     const own = { all: one.all.map((part) => ({ ...part, id: `copy:${part.id}` })) };
-    expect(levelled(own, [`copy:${b}`], 1)).toEqual({ kind: 'level', parts: [`copy:${b}`], by: 1 });
-    expect(levelled(one, ['none'], 1)).toBeUndefined();
+    expect(levelled(own, [`copy:${b}`], 1)).toEqual([{ kind: 'level', parts: [`copy:${b}`], by: 1 }]);
+    expect(levelled(one, ['none'], 1)).toEqual([]);
   });
   test('are spoken by their marks, or by themselves', () => {
-    expect(spokenInstead(one, [b])).toEqual({ kind: 'turn', block: b, to: 'notes' });
+    expect(spokenInstead(one, [b])).toEqual([{ kind: 'turn', block: b, to: 'notes' }]);
     const own = { all: one.all.map((part) => ({ ...part, id: `copy:${part.id}` })) };
-    expect(spokenInstead(own, [`copy:${a}`, `copy:${b}`])).toEqual({
-      kind: 'speak',
-      parts: [`copy:${a}`, `copy:${b}`],
-    });
-    expect(spokenInstead(one, ['none'])).toBeUndefined();
+    expect(spokenInstead(own, [`copy:${a}`, `copy:${b}`])).toEqual([
+      { kind: 'speak', parts: [`copy:${a}`, `copy:${b}`] },
+    ]);
+    expect(spokenInstead(one, ['none'])).toEqual([]);
   });
 });
 

@@ -1,6 +1,7 @@
 /** What the Slides station does to slides and their parts, as edits, from what is seen. */
 import {
   branchOfPoint,
+  together,
   type Content,
   type Destination,
   type Edit,
@@ -104,11 +105,8 @@ export function partsOf(rows: Iterable<Pick<Row, 'all' | 'notes'>>, blocks: Read
 const passageOf = (part: Content): string | undefined =>
   part.blocks.length === 1 && part.blocks[0] === part.id ? part.id : undefined;
 
-/** Several edits as one action. */
-const together = (edits: readonly Edit[]): Edit | undefined => (edits.length > 1 ? { kind: 'all', edits } : edits[0]);
-
 /** Moves points with those below them in or out. */
-export function levelled(row: Pick<Row, 'all'>, parts: readonly PartId[], by: 1 | -1): Edit | undefined {
+export function levelled(row: Pick<Row, 'all'>, parts: readonly PartId[], by: 1 | -1): readonly Edit[] {
   const moved = new Set(parts.flatMap((part) => branchOfPoint(row.all, part)));
   const points = row.all.filter((part) => part.kind === 'point' && moved.has(part.id)) as readonly Point[];
   const own = points.filter((point) => passageOf(point) === undefined).map(({ id }) => id);
@@ -123,7 +121,7 @@ export function levelled(row: Pick<Row, 'all'>, parts: readonly PartId[], by: 1 
 }
 
 /** Speaks parts instead of showing them. */
-export function spokenInstead(row: Pick<Row, 'all'>, parts: readonly PartId[]): Edit | undefined {
+export function spokenInstead(row: Pick<Row, 'all'>, parts: readonly PartId[]): readonly Edit[] {
   const some = row.all.filter(({ id }) => parts.includes(id));
   const own = some.filter((part) => passageOf(part) === undefined).map(({ id }) => id);
   return together([

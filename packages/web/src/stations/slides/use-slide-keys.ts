@@ -1,6 +1,6 @@
 /** The keys of the Slides station. Letters count only while nothing is being written. */
 import type { KeyboardEvent } from 'react';
-import { destinationsOf, plain, textKindOf, type Edit, type PartId, type SlideId } from '@alvex/core';
+import { destinationsOf, plain, textKindOf, together, type Edit, type PartId, type SlideId } from '@alvex/core';
 import { edit, useDeck } from '../../state/deck-store.ts';
 import type { Row } from '../../worker/protocol.ts';
 import { choosePassage, clearChosen, useChosen } from './chosen.ts';
@@ -110,9 +110,7 @@ function onRow(key: string, row: Row): boolean {
     case '<':
     case '>': {
       const parts = chosenParts(row);
-      const made: Edit | undefined =
-        key === 's' ? spokenInstead(row, parts) : levelled(row, parts, key === '>' ? 1 : -1);
-      if (made !== undefined) edit(made);
+      edit(...(key === 's' ? spokenInstead(row, parts) : levelled(row, parts, key === '>' ? 1 : -1)));
       return true;
     }
     case 'd':
@@ -123,7 +121,8 @@ function onRow(key: string, row: Row): boolean {
       return true;
     case 'Delete':
       if (slides.size > 0) edit({ kind: 'remove', slides: some });
-      else if (passages.size > 0) edit(...[...passages].map((block): Edit => ({ kind: 'turn', block, to: 'out' })));
+      else if (passages.size > 0)
+        edit(...together([...passages].map((block): Edit => ({ kind: 'turn', block, to: 'out' }))));
       else {
         const parts = chosenParts(row);
         edit(...parts.map((part): Edit => ({ kind: 'reword', part, runs: [] })));
@@ -199,7 +198,7 @@ function turnChosen(by: 1 | -1): void {
     const to = choices[choices.indexOf(destinations.get(id) ?? 'out') + by];
     return to === undefined ? [] : [{ kind: 'turn', block: id, to }];
   });
-  if (turns.length > 0) edit(turns.length === 1 ? turns[0]! : { kind: 'all', edits: turns });
+  edit(...together(turns));
 }
 
 /** The next page that holds too much, round the end; -1 for none. */

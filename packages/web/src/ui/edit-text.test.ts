@@ -1,0 +1,78 @@
+import { expect, test } from '@jest/globals';
+import type { Edit, LevelMap, SlideId } from '@alvex/core';
+import { editText } from './edit-text.ts';
+
+const runs = [{ text: 'Two  tides\na day' }];
+const slides = ['s1', 's2'] as SlideId[];
+const [slide] = slides as [SlideId];
+const id = 'p1' as never;
+const map = {} as LevelMap;
+const CASES: readonly (readonly [Edit, string])[] = [
+  [{ kind: 'map', name: 'talk', map }, 'Map: Spoken talk'],
+  [{ kind: 'map', name: null, map }, 'A plug turned in the map'],
+  [{ kind: 'prose', prose: { as: 'whole' } }, 'Body text: whole'],
+  [{ kind: 'prose', prose: { as: 'first' } }, 'Body text: first sentences as points'],
+  [{ kind: 'prose', prose: { as: 'short', density: 'half' } }, 'Body text: half of the words'],
+  [{ kind: 'branch', block: 'h', text: 'body', to: 'slide' }, 'Below “The gates”: body text to text on the slide'],
+  [{ kind: 'branch', block: 'h', text: 'table', to: null }, 'Below “The gates”: tables as the map says'],
+  [{ kind: 'theme', theme: 'slipway' }, 'Theme: slipway'],
+  [{ kind: 'full', rule: 'notes' }, 'A slide that holds too much: its prose spoken'],
+  [{ kind: 'fullAt', slides, rule: 'shorten' }, '2 slides, too full: shortened'],
+  [{ kind: 'fullAt', slides: [slide], rule: null }, '1 slide: too full, as the deck’s rule says'],
+  [{ kind: 'matter', part: 'key-points', on: true }, 'Key points added'],
+  [{ kind: 'matter', part: 'agenda', on: false }, 'Agenda left off'],
+  [{ kind: 'target', target: { unit: 'minutes', amount: 15 } }, 'Target: 15 minutes'],
+  [{ kind: 'target', target: null }, 'No target'],
+  [{ kind: 'pace', rate: 120 }, '120 words a minute'],
+  [{ kind: 'take', take: 't', settings: null }, 'A take deleted'],
+  [{ kind: 'breaks', start: true }, 'Separators start slides'],
+  [{ kind: 'turn', block: 'h', to: 'out' }, 'Mark turned to left out “The gates”'],
+  [{ kind: 'turn', block: 'gone', to: null }, 'Mark given back to the map'],
+  [{ kind: 'cut', block: 'gone' }, 'Cut before a passage'],
+  [{ kind: 'join', block: 'h' }, 'Joined with the slide above “The gates”'],
+  [{ kind: 'retitle', slide, runs }, 'Title “Two tides a day”'],
+  [{ kind: 'reword', part: 'p', runs: [] }, 'A point taken off'],
+  [{ kind: 'renote', slide, replaces: [], anchor: null, notes: [] }, 'Notes taken out'],
+  [{ kind: 'order', slides, before: null }, '2 slides moved'],
+  [{ kind: 'remove', slides: [slide] }, '1 slide taken out'],
+  [{ kind: 'restore', slides }, '2 slides brought back'],
+  [{ kind: 'hide', slides: [slide], hidden: false }, '1 slide shown again'],
+  [{ kind: 'duplicate', slide, as: slide }, 'A slide copied'],
+  [{ kind: 'add', slide, after: null, title: runs }, 'Slide “Two tides a day” added'],
+  [{ kind: 'insert', slide, part: 'p', after: null, level: 1, runs }, 'Point “Two tides a day” added'],
+  [{ kind: 'carry', parts: ['p'], to: slide, before: null }, '1 part moved'],
+  [{ kind: 'level', parts: ['p', 'q'], by: -1 }, '2 points moved out'],
+  [{ kind: 'speak', parts: ['p'] }, '1 part spoken instead of shown'],
+  [{ kind: 'split', slide, part: 'p', as: slide }, 'A slide parted'],
+  [{ kind: 'merge', slide, into: slide }, 'A slide put on the one above'],
+  [{ kind: 'shape', shapes: [{ block: id, as: { kind: 'paragraph' } }] }, '1 line made another kind of text'],
+  [{ kind: 'move', blocks: [id], before: null }, 'A branch moved'],
+  [{ kind: 'leave', blocks: [id], as: 'deleted' }, '1 passage left out'],
+  [{ kind: 'keep', blocks: [id, id] }, '2 passages brought back'],
+  [{ kind: 'describe', block: id, alt: 'The pond' }, 'Description “The pond”'],
+  [
+    { kind: 'edition', original: 'a', type: 'docx', fileName: 'b.docx', ids: [] },
+    'New edition of the document: b.docx',
+  ],
+  [{ kind: 'all', edits: [] }, 'Nothing'],
+  [
+    {
+      kind: 'all',
+      edits: [
+        { kind: 'cut', block: 'h' },
+        { kind: 'breaks', start: true },
+      ],
+    },
+    'Cut before “The gates” and 1 more',
+  ],
+];
+
+test.each(CASES)('%j', (edit, text) =>
+  expect(editText(edit, (block) => (block === 'h' ? 'The gates' : undefined))).toBe(text),
+);
+
+test('a long text is cut', () => {
+  const text = editText({ kind: 'retitle', slide, runs: [{ text: 'word '.repeat(60) }] });
+  expect(text).toMatch(/^Title “word .* …”$/);
+  expect(text.length).toBeLessThan(90);
+});

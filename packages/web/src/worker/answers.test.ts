@@ -1,0 +1,128 @@
+/** What the worker answers, by the deck that it holds. */
+import { describe, expect, test } from '@jest/globals';
+import { convert, presetRecipe, type DocumentModel, type Edit, type SlideId } from '@alvex/core';
+import { doc, h, li, p } from '../../../core/src/test/build.ts';
+import { answer, type Held } from './answers.ts';
+import type { Answers, Question } from './protocol.ts';
+
+const LONG = 'The pond behind the wall holds the water of two tides until the wheel needs it. ';
+const mill = doc(
+  h(1, 'Tide'),
+  li('Mending the sluice gate'),
+  li('Replacing eleven floats'),
+  li('Paint the door'),
+  li('Cutting the reeds'),
+  p(LONG.repeat(8)),
+  h(1, 'Gates'),
+  h(2, 'North'),
+);
+
+function held(edits: readonly Edit[] = [], change: Partial<Held> = {}): Held {
+  return {
+    document: mill,
+    edits,
+    converted: convert(mill, edits),
+    load: () => Promise.reject(new Error('not asked for')),
+    pause: () => Promise.resolve(true),
+    ...change,
+  };
+}
+const ask = async <W extends Question['what']>(
+  question: Extract<Question, { what: W }>,
+  on = held(),
+): Promise<Answers[W]> => (await answer(question, on)) as Answers[W];
+const [tide, gates] = convert(mill, []).deck.slides.map(({ id }) => id) as [SlideId, SlideId];
+
+test('every passage has its place, its account and its slide', async () => {
+  const entries = await ask({ what: 'ledger' }, held([{ kind: 'remove', slides: [gates] }]));
+  expect(entries.map(({ account, slide }) => [account, slide])).toEqual([
+    ...Array.from({ length: 5 }, () => ['slides', 1]),
+    ['notes', 1],
+    ['leftOut', null],
+    ['leftOut', null],
+  ]);
+});
+
+test('a block is found on its page, one that is gone nowhere', async () => {
+  expect(await ask({ what: 'page', block: mill.blocks[7]!.id })).toBe(`${gates}:0`);
+  expect(await ask({ what: 'page', block: 'none' })).toBeNull();
+});
+
+test('slides with more edits are counted, and nothing is changed by it', async () => {
+  const on = held();
+  expect(await ask({ what: 'slides', edits: [{ kind: 'turn', block: mill.blocks[7]!.id, to: 'title' }] }, on)).toBe(3);
+  expect(on.converted.pages).toHaveLength(2);
+});
+
+describe('advice for a slide', () => {
+  test('has fewer points, points that begin alike and thinner notes', async () => {
+    const advice = (await ask({ what: 'advice', slide: tide }))!;
+    expect(advice.fewer.map(({ most, parts }) => [most, parts.length])).toEqual([
+      [3, 1],
+      [2, 2],
+    ]);
+    expect(advice.parallel.map(({ rule }) => rule)).toEqual(['ing']);
+    expect(advice.thinner).toMatchObject({ kind: 'renote', slide: tide });
+    const thinned = convert(mill, [advice.thinner!]);
+    expect(thinned.unplaced).toEqual([]);
+    expect(thinned.ledger.lost).toBe(0);
+  });
+  test('is nothing for a slide that is gone, and short where there is little', async () => {
+    expect(await ask({ what: 'advice', slide: 'none' as SlideId })).toBeNull();
+    expect(await ask({ what: 'advice', slide: gates })).toMatchObject({
+      fewer: [],
+      shorter: [],
+      parallel: [],
+      thinner: null,
+    });
+  });
+});
+
+test('takes stand beside the deck in force, and one that is out of date is not finished', async () => {
+  const { map, prose } = presetRecipe('lesson', mill);
+  const edits: Edit[] = ['a', 'b'].map((take) => ({
+    kind: 'take',
+    take,
+    settings: { name: 'lesson', map, prose, full: 'continue' },
+  }));
+  const takes = await ask({ what: 'takes' }, held(edits));
+  expect(takes.map(({ take, slides }) => [take, slides])).toEqual([
+    ['', 2],
+    ['a', 2],
+    ['b', 2],
+  ]);
+  expect(takes[1]!.lines.map(({ against }) => against)).toEqual(['other', 'same']);
+  expect(takes[1]!.drawings.map(({ key }) => key)).toEqual(takes[1]!.lines.map(({ key }) => key));
+  let left = 1;
+  const stopped = await ask({ what: 'takes' }, held(edits, { pause: () => Promise.resolve(left-- > 0) }));
+  expect(stopped.map(({ take }) => take)).toEqual(['', 'a']);
+});
+
+test('a map is suggested with what the author decided already', async () => {
+  const none = await ask({ what: 'suggestion', target: null });
+  const few = await ask({ what: 'suggestion', target: { unit: 'slides', amount: 2 } });
+  expect(none.costed.length).toBeGreaterThan(5);
+  expect(few.best.slides).toBe(2);
+  const cut: Edit = { kind: 'turn', block: mill.blocks[7]!.id, to: 'title' };
+  const turned = await ask({ what: 'suggestion', target: null }, held([cut]));
+  expect(Math.min(...turned.costed.map(({ slides }) => slides))).toBe(3);
+});
+
+test('an edition is read, compared, and told with what would find no place', async () => {
+  const after: DocumentModel = doc(h(1, 'Tide'), li('Mending the sluice gates'));
+  const edits: Edit[] = [{ kind: 'hide', slides: [gates], hidden: true }];
+  const on = held(edits, {
+    load: (url) => (url === '/second' ? Promise.resolve(after) : Promise.reject(new Error('gone'))),
+  });
+  const edition = { original: 'a'.repeat(64), type: 'markdown', fileName: 'b.md' };
+  const { review, unplaced, slides } = await ask({ what: 'edition', url: '/second', edition }, on);
+  expect(review.items.map(({ kind }) => kind)).toEqual(['changed', 'gone', 'gone', 'gone', 'gone', 'gone', 'gone']);
+  expect([unplaced.length, slides]).toEqual([1, 1]);
+  await expect(ask({ what: 'edition', url: '/third', edition }, on)).rejects.toThrow('gone');
+});
+
+test('outlines are compared', async () => {
+  const { deck, document } = await ask({ what: 'outlines' }, held([{ kind: 'hide', slides: [tide], hidden: true }]));
+  expect(deck[0]!.differences).toEqual(['hidden']);
+  expect(document).toHaveLength(3);
+});
