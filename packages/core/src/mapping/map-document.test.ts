@@ -14,9 +14,10 @@ import {
 import { documentWords, type DocumentModel } from '../document/index.ts';
 import { code, doc, h, li, note, p, picture, quote, random, randomDocument, rule, table } from '../test/build.ts';
 import { makeLedger } from './ledger.ts';
-import { mapDocument, suggestTitle } from './map-document.ts';
+import { mapDocument } from './map-document.ts';
 import { NO_OVERRIDES, type Overrides } from './plan.ts';
 import { presetMap } from './preset-maps.ts';
+import { suggestTitle } from './suggest-title.ts';
 import { textKindOf } from './text-kind.ts';
 
 const talk = (document: DocumentModel, overrides: Partial<Overrides> = {}): Deck =>

@@ -2,7 +2,7 @@
  * Makes slides of a document by a level map. Blocks are taken in order; each goes to one destination, and text that is
  * spoken stays with the content it explains.
  */
-import { cellText, mergeRuns, plain, runsText, sliceRuns, type Runs } from '../content/index.ts';
+import { cellText, plain, runsText, type Runs } from '../content/index.ts';
 import {
   pointLevel,
   type Content,
@@ -11,23 +11,17 @@ import {
   type LeftOut,
   type LevelMap,
   type Note,
-  type Prose,
   type Slide,
   type SlideId,
   type SlideTitle,
 } from '../deck/index.ts';
 import { blockIndex, blockRuns, blockText, findTitle, type Block, type DocumentModel } from '../document/index.ts';
-import {
-  firstSentence,
-  keptRuns,
-  languageOf,
-  shorten,
-  splitSentences,
-  trimSentence,
-  type Kept,
-  type Language,
-} from '../shorten/index.ts';
+import { shorten, type Kept, type Language } from '../shorten/index.ts';
+import { documentLanguage } from './document-language.ts';
 import { Nesting } from './nesting.ts';
+import { asOneText, showProse, trimItem } from './prose.ts';
+import { recall, remember } from './stretch-memory.ts';
+import { suggestTitle } from './suggest-title.ts';
 import { cutAt, destinationAt, joinedAt, makePlan, NO_OVERRIDES, turnedAt, type Overrides, type Plan } from './plan.ts';
 
 /** Ranks below which list items and body text stand: every heading outranks them. */
@@ -44,24 +38,6 @@ export function mapDocument(
 }
 
 type Open = { -readonly [K in keyof Slide]: Slide[K] } & { content: Content[]; notes: Note[]; passages: string[] };
-
-/** What one stretch of the document, from a title up to the next, gave; and all that this depended on. */
-interface Stretch {
-  readonly blocks: readonly Block[];
-  readonly codes: Uint8Array;
-  readonly prose: Prose;
-  readonly title: Block | undefined;
-  readonly sectionBefore: string | null;
-  readonly sectionAfter: string | null;
-  readonly slides: readonly Slide[];
-  readonly leftOut: readonly LeftOut[];
-  readonly destinations: readonly Destination[];
-}
-
-// An edit changes one stretch; the others give the same slides again, down to their identity. Who turns a plug to and
-// fro, or undoes, comes back to a plan that was there before: the last few are remembered.
-const stretches = new WeakMap<Block, readonly Stretch[]>();
-const REMEMBERED = 5;
 
 class Mapper {
   readonly #document: DocumentModel;
@@ -151,22 +127,12 @@ class Mapper {
   }
 
   #stretch(from: number, to: number): void {
-    const first = this.#document.blocks[from]!;
     const codes = this.#plan.codes.subarray(from, to);
     const fresh = this.#waiting.passages.length === 0 && this.#startsSlide(from);
     this.#release();
     if (fresh) this.#close();
-    const remembered = stretches.get(first) ?? [];
-    const known = fresh
-      ? remembered.find(
-          (one) =>
-            one.title === this.#title &&
-            one.sectionBefore === this.#section &&
-            sameProse(one.prose, this.#plan.prose) &&
-            sameCodes(one.codes, codes) &&
-            sameBlocks(one.blocks, this.#document.blocks, from),
-        )
-      : undefined;
+    const key = { codes, prose: this.#plan.prose, title: this.#title, sectionBefore: this.#section };
+    const known = fresh ? recall(key, this.#document.blocks, from) : undefined;
     if (known !== undefined) {
       this.#slides.push(...known.slides);
       this.#leftOut.push(...known.leftOut);
@@ -176,25 +142,20 @@ class Mapper {
       return;
     }
     const [slides, leftOut, destinations] = [this.#slides.length, this.#leftOut.length, this.#destinations.length];
-    const sectionBefore = this.#section;
     this.#chosen = this.#choose(from, to);
     for (let i = from; i < to; i++) this.#block(i);
     if (!fresh) return;
     this.#release();
     this.#close();
     if (!this.#remember) return;
-    const made: Stretch = {
+    remember({
+      ...key,
       blocks: this.#document.blocks.slice(from, to),
-      codes,
-      prose: this.#plan.prose,
-      title: this.#title,
-      sectionBefore,
       sectionAfter: this.#section,
       slides: this.#slides.slice(slides),
       leftOut: this.#leftOut.slice(leftOut),
       destinations: this.#destinations.slice(destinations),
-    };
-    stretches.set(first, [made, ...remembered.slice(0, REMEMBERED - 1)]);
+    });
   }
 
   #block(i: number): void {
@@ -209,7 +170,7 @@ class Mapper {
     if (block.kind === 'picture' && destination === 'notes' && block.alt === null)
       return this.#leaveOut(block, 'by-map');
     if (destination === 'out') return this.#leaveOut(block, turned ? 'by-mark' : ownReason(block));
-    if (this.#plan.prose.as !== 'whole' && this.#isProse(i) && this.#addShortened(block, i)) return;
+    if (this.#plan.prose.as !== 'whole' && this.#isProse(i) && this.#addProse(block, i)) return;
     if (destination === 'notes') return this.#addNotes(block);
     const onCover = this.#slide?.kind === 'cover' && block.kind === 'paragraph' && block.role === 'subtitle' && !turned;
     if (onCover)
@@ -224,14 +185,7 @@ class Mapper {
     if (!joined && (destination === 'section' || destination === 'title'))
       return this.#startTitled(block, destination, turned);
     if (!joined) this.#contentSlide(block);
-    if (
-      !joined &&
-      !turned &&
-      this.#plan.prose.as === 'short' &&
-      block.kind === 'listItem' &&
-      this.#addTrimmed(block, i)
-    )
-      return;
+    if (!joined && !turned && block.kind === 'listItem' && this.#addTrimmed(block, i)) return;
     const content: Content = joined
       ? { kind: 'point', level: this.#nesting.placeAt(1, 0), id: block.id, runs: blockRuns(block), blocks: [block.id] }
       : this.#content(block, destination, turned);
@@ -284,83 +238,42 @@ class Mapper {
     };
   }
 
-  /** What the map shows or speaks of running text, shortened; the whole is spoken. @returns false where nothing is to be shown. */
-  #addShortened(block: Block, i: number): boolean {
-    const { prose } = this.#plan;
+  /** Running text that is not taken whole. @returns false where nothing of it is to be shown. */
+  #addProse(block: Block, i: number): boolean {
     const runs = blockRuns(block);
-    const text = runsText(runs);
     const destination = destinationAt(this.#plan, i);
-    const density = prose.as === 'short' ? prose.density : undefined;
-    const chosen =
-      prose.as === 'short' ? (this.#chosen.get(i) ?? []) : [[firstSentence(text, this.#language).first] as Kept];
-    if (chosen.length === 0) {
+    const { shown, spoken } = showProse(runs, this.#plan.prose, this.#chosen.get(i) ?? [], this.#language);
+    if (shown.length === 0) {
       if (destination === 'notes') return false;
       this.#addNotes(block);
       this.#destinations[i] = 'notes';
       return true;
     }
     this.#contentSlide(block);
-    if (destination === 'slide') {
-      const shown = mergeRuns(
-        chosen.flatMap((kept, k): Runs => [
-          ...(k === 0 ? [] : plain(gap(chosen[k - 1]!, kept, text))),
-          ...keptRuns(runs, kept, density),
-        ]),
-      );
-      this.#slide!.content.push({
-        kind: 'text',
-        style: 'body',
-        id: `${block.id}/0`,
-        runs: shown,
-        blocks: [block.id],
-        kept: chosen.flat(),
-      });
-    } else {
-      const rank = BELOW_HEADINGS + (pointLevel(destination) ?? 1);
-      chosen.forEach((kept, k) => {
-        const level = this.#nesting.place(rank);
+    const { content } = this.#slide!;
+    const blocks = [block.id];
+    if (destination === 'slide')
+      content.push({ kind: 'text', style: 'body', id: `${block.id}/0`, blocks, ...asOneText(shown, runsText(runs)) });
+    else
+      shown.forEach((sentence, k) => {
+        const level = this.#nesting.place(BELOW_HEADINGS + (pointLevel(destination) ?? 1));
         if (k === 0) this.#destinations[i] = `point${level}`;
-        const id = `${block.id}/${k}`;
-        this.#slide!.content.push({
-          kind: 'point',
-          level,
-          id,
-          runs: keptRuns(runs, kept, density),
-          blocks: [block.id],
-          kept,
-        });
+        content.push({ kind: 'point', level, id: `${block.id}/${k}`, blocks, ...sentence });
       });
-    }
-    if (prose.as === 'first') {
-      const { rest } = firstSentence(text, this.#language);
-      if (rest !== null) this.#speak(block, sliceRuns(runs, ...rest));
-    } else if (!isWhole(chosen.flat(), text)) this.#speak(block, runs);
+    if (spoken !== null) this.#speak(block, spoken);
     this.#slide!.passages.push(block.id);
     return true;
   }
 
-  /** A list item without what can be trimmed of it; the whole is spoken. @returns false where nothing can. */
+  /** A list item that is trimmed; the whole is spoken. @returns false where nothing can be. */
   #addTrimmed(block: Block, i: number): boolean {
     const level = pointLevel(destinationAt(this.#plan, i));
-    const runs = blockRuns(block);
-    const text = runsText(runs);
-    const { prose } = this.#plan;
-    if (level === undefined || prose.as !== 'short') return false;
-    const sentences = splitSentences(text, this.#language);
-    const shown = prose.density === 'sentence' || prose.density === 'words' ? sentences.slice(0, 1) : sentences;
-    const kept = shown.flatMap((range) => trimSentence(text, range, this.#language));
-    if (kept.length === 0 || isWhole(kept, text)) return false;
+    const trimmed = level === undefined ? null : trimItem(blockRuns(block), this.#plan.prose, this.#language);
+    if (level === undefined || trimmed === null) return false;
     const placed = this.#nesting.place(BELOW_HEADINGS + level);
     this.#destinations[i] = `point${placed}`;
-    this.#addContent(block, {
-      kind: 'point',
-      level: placed,
-      id: block.id,
-      runs: keptRuns(runs, kept, undefined),
-      blocks: [block.id],
-      kept,
-    });
-    this.#speak(block, runs);
+    this.#addContent(block, { kind: 'point', level: placed, id: block.id, blocks: [block.id], ...trimmed });
+    this.#speak(block, blockRuns(block));
     return true;
   }
 
@@ -449,63 +362,7 @@ class Mapper {
   }
 }
 
-/** What stands between two sentences that were chosen: a mark where words between them were not. */
-function gap(before: Kept, after: Kept, text: string): string {
-  return text.slice(before.at(-1)![1], after[0]![0]).trim() === '' ? ' ' : ' … ';
-}
-
-/** Whether ranges leave nothing of a text but white space. */
-function isWhole(kept: Kept, text: string): boolean {
-  let at = 0;
-  for (const [from, to] of kept) {
-    if (text.slice(at, from).trim() !== '') return false;
-    at = to;
-  }
-  return text.slice(at).trim() === '';
-}
-
-const sameProse = (a: Prose, b: Prose): boolean =>
-  a === b || (a.as === b.as && (a.as !== 'short' || (b.as === 'short' && a.density === b.density)));
-
-const languages = new WeakMap<DocumentModel, Language>();
-
-export function documentLanguage(document: DocumentModel): Language {
-  let language = languages.get(document);
-  if (language === undefined) {
-    language = languageOf(
-      document.language,
-      (function* () {
-        for (const block of document.blocks)
-          if (block.kind === 'paragraph' || block.kind === 'listItem') yield blockText(block);
-      })(),
-    );
-    languages.set(document, language);
-  }
-  return language;
-}
-
 function ownReason(block: Block): LeftOut['reason'] {
   if (block.left !== undefined) return block.left === 'deleted' ? 'deleted' : 'furniture';
   return block.kind === 'paragraph' && block.role === 'contents' ? 'contents' : 'by-map';
-}
-
-function sameBlocks(known: readonly Block[], blocks: readonly Block[], from: number): boolean {
-  for (let i = 0; i < known.length; i++) if (known[i] !== blocks[from + i]) return false;
-  return true;
-}
-
-function sameCodes(a: Uint8Array, b: Uint8Array): boolean {
-  if (a.length !== b.length) return false;
-  for (let i = 0; i < a.length; i++) if (a[i] !== b[i]) return false;
-  return true;
-}
-
-const TITLE_WORDS = 8;
-
-/** The first words of a text, for a slide that the document gives no title. */
-export function suggestTitle(text: string): string {
-  const words = text.trim().split(/\s+/);
-  const sentence = /^.*?[.!?](?=\s|$)/.exec(text.trim())?.[0];
-  if (sentence !== undefined && sentence.split(/\s+/).length <= TITLE_WORDS) return sentence.replace(/[.]$/, '');
-  return words.length <= TITLE_WORDS ? words.join(' ') : `${words.slice(0, TITLE_WORDS).join(' ')} …`;
 }

@@ -6,7 +6,8 @@ import { plain, runsText, type Run, type Runs } from '../content/index.ts';
 import type { Content, Deck, MatterKind, Point, Slide, SlideId } from '../deck/index.ts';
 import { blockRuns, findTitle, type DocumentModel } from '../document/index.ts';
 import { marginal, vectorsOf, worths, type Language } from '../shorten/index.ts';
-import { documentLanguage, suggestTitle } from './map-document.ts';
+import { documentLanguage } from './document-language.ts';
+import { suggestTitle } from './suggest-title.ts';
 
 /** What was asked for or sent away; a kind that is absent is as usual: a cover where the document has a title, nothing else. */
 export type MatterWishes = ReadonlyMap<MatterKind, boolean>;

@@ -1,53 +1,28 @@
 /** The core in a web worker: holds the document, converts it at every edit, sends what changed. */
 import {
   convert,
-  documentLanguage,
   findings,
   layOutAhead,
   layOutSlide,
   lookAlikes,
   measureAhead,
-  notesAdvice,
   PRESET_NAMES,
   presetRecipe,
-  runsText,
   themeNamed,
   titleFits,
   type Block,
   type Converted,
-  type Deck,
   type Destination,
   type DocumentModel,
   type Edit,
-  type MatterKind,
-  type Page,
-  type SlideId,
 } from '@alvex/core';
 import { answer } from './answers.ts';
 import { drawPage } from './draw.ts';
-import type {
-  ChangedDocument,
-  Counts,
-  FromWorker,
-  Presets,
-  RemovedLine,
-  Row,
-  SeenPages,
-  ToWorker,
-} from './protocol.ts';
-import { contentOf, wordsOf } from './words.ts';
+import type { ChangedDocument, FromWorker, Presets, SeenPages, ToWorker } from './protocol.ts';
+import { countPages, knowPages, makeRow, matterInForce, type Known } from './rows.ts';
+import { wordsOf } from './words.ts';
 
 declare const self: DedicatedWorkerGlobalScope;
-
-type Join = Extract<Edit, { kind: 'join' | 'merge' }>;
-
-interface Known {
-  readonly page: Page;
-  readonly join: Join | null;
-  readonly removed: readonly RemovedLine[];
-  readonly pace: number;
-  readonly rev: number;
-}
 
 /** As it was read; the author's changes are laid over it at every conversion. */
 let document: DocumentModel | undefined;
@@ -59,7 +34,6 @@ let converted: Converted | undefined;
 /** The pages of the last view, by key. */
 let known = new Map<string, Known>();
 let destinations: ReadonlyMap<string, Destination> = new Map();
-let revision = 0;
 /** Keys of the pages that were asked for last. */
 let recent: readonly string[] = [];
 const MOST_RECENT = 24;
@@ -158,17 +132,7 @@ function update({ edits: made, seq }: ToWorker & { kind: 'edits' }): void {
   if (before?.document !== converted.document) planReview();
   if (before?.theme !== converted.theme) setTimeout(prepare, 0, converted.document);
   const { pages, theme, deck } = converted;
-  const next = new Map<string, Known>();
-  const removed = removedLines(deck);
-  const standing = mappedBefore(converted);
-  const { pace } = converted.decisions;
-  pages.forEach((page, i) => {
-    const old = known.get(page.key);
-    const join = joinOf(pages, i, standing);
-    const out = removedAt(page, i === pages.length - 1, removed);
-    const same = old?.page === page && sameJoin(old.join, join) && sameLines(old.removed, out) && old.pace === pace;
-    next.set(page.key, same ? old : { page, join, removed: out, pace, rev: ++revision });
-  });
+  const next = knowPages(converted, known);
   const former = known;
   known = next;
   const { blocks } = converted.document;
@@ -211,7 +175,7 @@ function update({ edits: made, seq }: ToWorker & { kind: 'edits' }): void {
       branches: converted.decisions.branches,
       matter: matterInForce(converted),
       target: converted.decisions.target,
-      pace,
+      pace: converted.decisions.pace,
       takes: [...converted.decisions.takes],
       breaks: converted.decisions.breaks,
     },
@@ -220,12 +184,6 @@ function update({ edits: made, seq }: ToWorker & { kind: 'edits' }): void {
 
 const presetsOf = (model: DocumentModel): Presets =>
   Object.fromEntries(PRESET_NAMES.map((name) => [name, presetRecipe(name, model)]));
-
-/** A cover stands where it was not sent away; the rest where it was asked for. */
-function matterInForce({ deck, decisions }: Converted): readonly MatterKind[] {
-  const asked = [...decisions.matter].filter(([, on]) => on).map(([kind]) => kind);
-  return deck.slides[0]?.kind === 'cover' ? [...new Set<MatterKind>(['cover', ...asked])] : asked;
-}
 
 function changedDocument(model: DocumentModel): ChangedDocument | undefined {
   if (model === sentDocument) return undefined;
@@ -286,116 +244,20 @@ function rehearse(model: DocumentModel): void {
   slice();
 }
 
-function countPages(pages: readonly Page[]): Counts {
-  const has = (page: Page, kind: 'table' | 'picture'): boolean => page.boxes.some((box) => box.kind === kind);
-  const count = (test: (page: Page) => boolean): number => pages.reduce((sum, page) => (test(page) ? sum + 1 : sum), 0);
-  return {
-    sections: count((page) => page.slide.kind === 'section'),
-    notes: count((page) => page.notes.length > 0),
-    tables: count((page) => has(page, 'table')),
-    pictures: count((page) => has(page, 'picture')),
-  };
-}
-
-const TEXT_LAYOUTS: ReadonlySet<string> = new Set(['points', 'columns']);
-
-/** Pages of a page's slide that hold text; those of its tables and pictures do not come from its being too full. */
-const textPagesOf = ({ slide, count }: Page): number =>
-  count === 1 ? 1 : converted!.pages.filter((page) => page.slide === slide && TEXT_LAYOUTS.has(page.layout)).length;
-
-function makeRow({ page, join, removed, pace, rev }: Known): Row {
-  const { slide, key, index, layout, notes, passages, fit } = page;
-  const { shown, spoken } = wordsOf(page);
-  const { id, kind, title } = slide;
-  return {
-    key,
-    rev,
-    slide: id,
-    kind,
-    layout,
-    title,
-    content: contentOf(page),
-    all: slide.content,
-    notes,
-    passages,
-    fit,
-    words: shown,
-    spoken,
-    continues: slide.continues || index > 0,
-    index,
-    textPages: textPagesOf(page),
-    join,
-    hidden: slide.hidden === true,
-    matter: slide.matter ?? null,
-    full: slide.full ?? null,
-    untitled: title.blocks.length === 0 && slide.matter === undefined,
-    advice: notesAdvice(notes, slide, pace, documentLanguage(converted!.document)),
-    removed,
-  };
-}
-
-/** The slide before each one, as the map made them. */
-function mappedBefore({ mapped }: Converted): ReadonlyMap<SlideId, SlideId> {
-  const before = new Map<SlideId, SlideId>();
-  mapped.forEach(({ id }, i) => {
-    if (i > 0) before.set(id, mapped[i - 1]!.id);
-  });
-  return before;
-}
-
-/**
- * How a slide goes on the one above. One that the map made, where the map put it: by its first content, or by its title. Any
- * other is merged. Never a cover, an opener, or what is made of the deck itself.
- */
-function joinOf(pages: readonly Page[], i: number, standing: ReadonlyMap<SlideId, SlideId>): Join | null {
-  const { slide, index } = pages[i]!;
-  const before = pages[i - 1]?.slide;
-  const joinable = (one: Page['slide'] | undefined): boolean => one?.kind === 'content' && one.matter === undefined;
-  if (index > 0 || before === undefined || !joinable(slide) || !joinable(before)) return null;
-  const block = slide.continues ? slide.content[0]?.blocks[0] : slide.title.blocks[0];
-  if (block !== undefined && standing.get(slide.id) === before.id) return { kind: 'join', block };
-  return { kind: 'merge', slide: slide.id, into: before.id };
-}
-
-const sameJoin = (a: Join | null, b: Join | null): boolean =>
-  a?.kind === 'join'
-    ? b?.kind === 'join' && a.block === b.block
-    : a === null
-      ? b === null
-      : b?.kind === 'merge' && a.into === b.into;
-const sameLines = (a: readonly RemovedLine[], b: readonly RemovedLine[]): boolean =>
-  a.length === b.length && a.every(({ slide }, i) => slide === b[i]!.slide);
-
-/** Slides that were taken out, by the slide that they stood before; null for the end. */
-function removedLines({ removed }: Deck): ReadonlyMap<SlideId | null, readonly RemovedLine[]> {
-  const lines = new Map<SlideId | null, RemovedLine[]>();
-  for (const { slide, before } of removed)
-    lines.set(before, [...(lines.get(before) ?? []), { slide: slide.id, title: runsText(slide.title.runs) }]);
-  return lines;
-}
-
-const NONE_REMOVED: readonly RemovedLine[] = [];
-
-function removedAt(
-  { slide, index }: Page,
-  last: boolean,
-  removed: ReadonlyMap<SlideId | null, readonly RemovedLine[]>,
-): readonly RemovedLine[] {
-  if (removed.size === 0) return NONE_REMOVED;
-  const before = index === 0 ? (removed.get(slide.id) ?? NONE_REMOVED) : NONE_REMOVED;
-  return last ? [...before, ...(removed.get(null) ?? NONE_REMOVED)] : before;
-}
-
 function sendPages(keys: readonly string[]): void {
   recent = [...new Set([...keys, ...recent])].slice(0, MOST_RECENT);
   say({ kind: 'pages', ...seenPages(keys) });
 }
 
 function seenPages(keys: readonly string[]): SeenPages {
-  if (converted === undefined) return { rows: [], drawings: [] };
-  const { theme } = converted;
+  const held = converted;
+  if (held === undefined) return { rows: [], drawings: [] };
+  const { theme } = held;
   const found = keys.flatMap((key) => known.get(key) ?? []);
-  return { rows: found.map(makeRow), drawings: found.map(({ page, rev }) => drawPage(page, rev, theme)) };
+  return {
+    rows: found.map((one) => makeRow(one, held)),
+    drawings: found.map(({ page, rev }) => drawPage(page, rev, theme)),
+  };
 }
 
 function dress(name: string, keys: readonly string[]): void {
