@@ -80,6 +80,10 @@ function apply(
   blocks: ReadonlySet<string>,
   made: Map<SlideId, number>,
 ): UnplacedReason | undefined {
+  // Ids are chosen by windows; one that is in use would make two things one.
+  const fresh = newIdOf(edit);
+  if (fresh !== undefined && (desk.slides.has(fresh as SlideId) || desk.slideOf(fresh) !== undefined))
+    return 'id-taken';
   switch (edit.kind) {
     case 'turn':
     case 'cut':
@@ -178,6 +182,12 @@ function apply(
     default:
       return undefined;
   }
+}
+
+/** The id that an edit gives to what it makes. */
+function newIdOf(edit: Edit): string | undefined {
+  if (edit.kind === 'duplicate' || edit.kind === 'split') return edit.as;
+  return edit.kind === 'add' ? edit.slide : edit.kind === 'insert' ? edit.part : undefined;
 }
 
 function withSlide(

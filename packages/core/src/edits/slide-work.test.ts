@@ -221,6 +221,26 @@ test.each([
   expect(short(result)).toEqual(short(deck));
 });
 
+test('what is made twice under one name is made once, and told', () => {
+  const own = 'A' as SlideId;
+  const twice: readonly (readonly [Edit, Edit])[] = [
+    [
+      { kind: 'add', slide: own, after: null, title: plain('Mine') },
+      { kind: 'duplicate', slide: tide, as: own },
+    ],
+    [
+      { kind: 'duplicate', slide: tide, as: own },
+      { kind: 'split', slide: gates, part: partNamed('south'), as: own },
+    ],
+    [
+      { kind: 'insert', slide: tide, part: 'P', after: null, level: 1, runs: plain('a') },
+      { kind: 'insert', slide: gates, part: 'P', after: null, level: 1, runs: plain('b') },
+    ],
+  ];
+  for (const [first, second] of twice)
+    expect(replay(deck, [first, second], ids(mill)).unplaced).toEqual([{ edit: second, reason: 'id-taken' }]);
+});
+
 test('any row of edits on any deck loses no word and skips no level', () => {
   for (let seed = 1; seed <= 60; seed++) {
     const next = random(seed);

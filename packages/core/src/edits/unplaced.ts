@@ -5,4 +5,4 @@ export interface Unplaced {
   readonly edit: Edit;
   readonly reason: UnplacedReason;
 }
-export type UnplacedReason = 'slide-gone' | 'part-gone' | 'notes-gone' | 'block-gone' | 'no-room';
+export type UnplacedReason = 'slide-gone' | 'part-gone' | 'notes-gone' | 'block-gone' | 'no-room' | 'id-taken';

@@ -2,12 +2,14 @@ import { beforeAll, describe, expect, test } from '@jest/globals';
 import { unzipSync, strFromU8 } from 'fflate';
 import { SaxesParser } from 'saxes';
 import type { PictureData, PictureId } from '../../content/index.ts';
+import { FULL_RULES } from '../../deck/index.ts';
 import type { DocumentModel } from '../../document/index.ts';
 import type { Edit } from '../../edits/index.ts';
 import { convert, exportPptx } from '../../pipeline/index.ts';
 import { presetMap } from '../../mapping/index.ts';
 import { code, doc, h, li, p, picture, quote, random, randomDocument, table } from '../../test/build.ts';
 import { png } from '../../test/docx.ts';
+import { randomSlideEdit } from '../../test/random-edits.ts';
 
 const data = ['a', 'b'].map((id): PictureData => ({
   id: id as PictureId,
@@ -156,12 +158,24 @@ test('the outline of the presentation is the outline of the document', () => {
   ]);
 });
 
+/** A map, running text, front and back matter, a rule for full slides, and some work on slides. */
+function worked(document: DocumentModel, seed: number): readonly Edit[] {
+  const next = random(seed);
+  const edits: Edit[] = [
+    { kind: 'map', name: null, map: presetMap(seed % 2 ? 'talk' : 'reading', document) },
+    { kind: 'prose', prose: seed % 3 === 0 ? { as: 'short', density: 'words' } : { as: 'first' } },
+    { kind: 'matter', part: 'agenda', on: true },
+    { kind: 'matter', part: 'sources', on: true },
+    { kind: 'full', rule: FULL_RULES[seed % FULL_RULES.length]! },
+  ];
+  const { deck } = convert(document, edits);
+  return [...edits, ...Array.from({ length: 12 }, (_, i) => randomSlideEdit(next, deck, i))];
+}
+
 test('over random documents every part is well-formed, every relationship leads somewhere, ids are unique', () => {
   for (let seed = 1; seed <= 15; seed++) {
     const document = randomDocument(random(seed), 60);
-    const parts = write(document, [
-      { kind: 'map', name: null, map: presetMap(seed % 2 ? 'talk' : 'reading', document) },
-    ]);
+    const parts = write(document, worked(document, seed));
     for (const [name, xml] of Object.entries(parts)) {
       if (!/\.(xml|rels)$/.test(name)) continue;
       const ids: string[] = [];

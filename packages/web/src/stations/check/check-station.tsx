@@ -76,6 +76,7 @@ const UNPLACED: Readonly<Record<Unplaced['reason'], string>> = {
   'notes-gone': 'its notes are not there any more',
   'block-gone': 'its passage is not in the document',
   'no-room': 'a cover or an opener has no room for it',
+  'id-taken': 'it is there already',
 };
 
 export function CheckStation() {
