@@ -114,7 +114,7 @@ test('own maps are kept, renamed, used in another deck, saved as a file and read
   await panel.getByLabel('Map as a file').setInputFiles(file('{"map":{"body":"nowhere"}}'));
   await expect(panel.getByRole('alert')).toHaveText('guild.json is no map. Nothing was changed.');
   await panel.getByLabel('Map as a file').setInputFiles(file(saved.replace('Without prose', 'From a file')));
-  await expect(panel.getByText('From a file')).toBeVisible();
+  await expect(panel.locator('b', { hasText: 'From a file' })).toBeVisible();
   for (let left = 1; left >= 0; left--) {
     await panel.getByRole('button', { name: 'Delete' }).first().click();
     await expect(panel.getByRole('button', { name: 'Delete' })).toHaveCount(left);

@@ -1,10 +1,11 @@
-import { describe, expect, test } from '@jest/globals';
+import { afterAll, describe, expect, test } from '@jest/globals';
 import { spawnSync } from 'node:child_process';
-import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 
 const folder = mkdtempSync(join(tmpdir(), 'alvex-cli-'));
+afterAll(() => rmSync(folder, { recursive: true, force: true }));
 const file = (name: string, content: string): string => {
   const path = join(folder, name);
   writeFileSync(path, content);
@@ -112,8 +113,19 @@ test('standard input is read with its type', () => {
   expect(stdout).toContain('From a pipe');
 });
 
+test('a map brings what becomes of running text; a point that is said again on the next slide is listed once', () => {
+  const text = `# T\n\nFirst said. Then this.\n\n- parent\n${Array.from({ length: 40 }, (_, i) => `  - child number ${i}, which takes its line\n`).join('')}`;
+  const { status, stdout } = alvex(['deck', '-', '--type', 'markdown', '--map', 'lesson'], text);
+  expect(status).toBe(0);
+  const { slides } = JSON.parse(stdout) as { slides: { points: { text: string }[]; notes: string[] }[] };
+  expect(slides.length).toBeGreaterThan(1);
+  expect(slides[0]!.notes).toEqual(['Then this.']);
+  expect(slides[0]!.points.slice(0, 2).map((point) => point.text)).toEqual(['First said.', 'parent']);
+  expect(slides.flatMap(({ points }) => points)).toHaveLength(42);
+});
+
 test('maps and themes are listed', () => {
-  expect(alvex(['maps']).stdout).toBe('talk\nreading\n');
+  expect(alvex(['maps']).stdout).toBe('talk\nreading\nbriefing\nlesson\ndecision\nprompter\n');
   expect(alvex(['themes']).stdout).toBe('millrace\nslipway\nlamplight\n');
 });
 

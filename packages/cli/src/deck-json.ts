@@ -1,4 +1,4 @@
-/** The deck as the command `deck` prints it. */
+/** The deck as the command `deck` prints it: every point once, though a slide that goes on below it says it again. */
 import { runsText, type Converted, type Page } from '@alvex/core';
 
 export function deckJson({ pages, ledger, deck }: Converted) {
@@ -14,7 +14,7 @@ function slideJson(page: Page, number: number, leftOut: ReadonlySet<string>) {
   const { slide, boxes } = page;
   const paragraphs = boxes
     .flatMap((box) => (box.kind === 'text' ? box.paras : []))
-    .filter((paragraph) => paragraph.style !== 'title');
+    .filter((paragraph) => paragraph.style !== 'title' && paragraph.repeated !== true);
   return {
     number,
     kind: slide.kind,
