@@ -8,5 +8,5 @@ export default {
     ],
   },
   modulePathIgnorePatterns: ['<rootDir>/data', '<rootDir>/dist', '<rootDir>/packages/.*/dist'],
-  testTimeout: 30000,
+  testTimeout: 180000,
 };

@@ -6,8 +6,8 @@ export default defineConfig({
   outputDir: '../test-results',
   fullyParallel: false,
   workers: 1,
-  timeout: 60_000,
-  expect: { timeout: 10_000 },
+  timeout: 180_000,
+  expect: { timeout: 20_000 },
   forbidOnly: Boolean(process.env.CI),
   reporter: process.env.CI ? [['list']] : [['line']],
   use: {

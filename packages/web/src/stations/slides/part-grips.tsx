@@ -11,7 +11,7 @@ import { draggedOf, dropParts, takes } from './drag.ts';
 const Grip = chakra('div', {
   base: {
     position: 'absolute',
-    w: '10px',
+    w: '5px',
     cursor: 'grab',
     opacity: 0,
     bg: 'pine',
@@ -94,7 +94,7 @@ function PartGrip({ text, parts }: { readonly text: DrawnText; readonly parts: r
       title="Drag to another place or slide"
       data-grip={text.target}
       style={{
-        left: `calc(${percent(left, SLIDE_POINTS.width)} - 14px)`,
+        left: `calc(${percent(left, SLIDE_POINTS.width)} - 10px)`,
         top: percent(text.y, SLIDE_POINTS.height),
         height: percent(text.height, SLIDE_POINTS.height),
       }}

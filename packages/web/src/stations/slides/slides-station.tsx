@@ -34,6 +34,8 @@ export function SlidesStation() {
     estimateSize: (i) => Math.max(ROW_LEAST, (useDeck.getState().view?.pages.passages[i] ?? 0) * PASSAGE + 60),
     getItemKey: (i) => order[i]!,
     overscan: 2,
+    // All rows that were measured in a frame are placed together.
+    useAnimationFrameWithResizeObserver: true,
   });
   const jump = (i: number) => {
     select(null, order[i] ?? null);
