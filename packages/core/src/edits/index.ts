@@ -3,5 +3,5 @@ export { carryOver, currentEdition } from './carry-over.ts';
 export * from './decisions.ts';
 export * from './edit.ts';
 export * from './replay.ts';
-export { RELIEVED, spokenInstead } from './spoken.ts';
+export { RELIEVED, spoken } from './spoken.ts';
 export type { Unplaced, UnplacedReason } from './unplaced.ts';

@@ -26,7 +26,8 @@ export function spokenInstead(
   };
 }
 
-function spoken(part: Content, anchor: PartId | null, mark: string): readonly Note[] {
+/** What is said of a part that is not shown, a note for each paragraph. */
+export function spoken(part: Content, anchor: PartId | null, mark = ''): readonly Note[] {
   const item = part.kind === 'point';
   return rowsOf(part).map((runs, i) => ({
     kind: item ? 'item' : 'paragraph',

@@ -78,6 +78,16 @@ export function titleFits(runs: Runs, theme: Theme): boolean {
   return largestSize([{ part: null, style: 'title', level: 1, runs }], frame, theme, frame.style.sizes) !== undefined;
 }
 
+/** Whether all text of a slide stands on one page at the floor, whatever pictures and tables it has besides. */
+export function textFits({ content }: Slide, theme: Theme): boolean {
+  const paras = content.flatMap((part) => (part.kind === 'point' || part.kind === 'text' ? [paraOf(part)] : []));
+  const frame = frameOf(layoutNamed(theme, 'points'), 'body')!;
+  if (largestSize(paras, frame, theme, frame.style.sizes.slice(-1)) !== undefined) return true;
+  const layout = layoutNamed(theme, 'columns');
+  const [left, right] = [frameOf(layout, 'body')!, frameOf(layout, 'body2')!];
+  return twoColumns(paras, left, right, theme, frame.style.sizes.slice(0, 2)) !== undefined;
+}
+
 /** Adds the title; one that fits at no size is cut with an ellipsis, and stands in the notes in full. */
 function withTitle(draft: Draft, slide: Slide, theme: Theme): { draft: Draft; titleCut: boolean } {
   const frame = frameOf(layoutNamed(theme, draft.layout), 'title')!;

@@ -103,7 +103,8 @@ function structured(original: DocumentModel, changes: readonly StructureChange[]
   return result;
 }
 
-function overridesOf(document: DocumentModel, decisions: Decisions): Overrides {
+/** What the author decided for single blocks and for the map as a whole. */
+export function overridesOf(document: DocumentModel, decisions: Decisions): Overrides {
   const { turned, cuts, joins, branches, prose, matter, breaks } = decisions;
   const separators = breaks ? document.blocks.filter(({ kind }) => kind === 'break').map(({ id }) => id) : [];
   return {

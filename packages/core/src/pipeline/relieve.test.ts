@@ -66,6 +66,20 @@ describe('by rule', () => {
   });
 });
 
+test.each(['notes', 'shorten'] as const)('a slide that holds a whole document: %s', (rule) => {
+  const whole = doc(h(1, 'All'), ...Array.from({ length: 1200 }, (_, i) => p(`${SENTENCE}${i}. A word more.`)));
+  const edits: Edit[] = [
+    { kind: 'branch', block: whole.blocks[0]!.id, text: 'body', to: 'slide' },
+    { kind: 'full', rule },
+  ];
+  const { ledger, deck } = convert(whole, edits);
+  expect(ledger.lost).toBe(0);
+  // What is spoken is spoken in the order of the document.
+  const spoken = deck.slides[0]!.notes.map(({ blocks }) => whole.blocks.findIndex(({ id }) => id === blocks[0]));
+  expect(spoken.length).toBeGreaterThan(600);
+  expect(spoken).toEqual([...spoken].sort((a, b) => a - b));
+});
+
 test('an edit of one slide leaves the others as they were, down to their identity', () => {
   const document = doc(...Array.from({ length: 30 }, (_, i) => [h(1, `T${i}`), p(SENTENCE.repeat(9)), li('x')]).flat());
   const base: Edit[] = [

@@ -8,6 +8,7 @@ import {
   DENSITIES,
   documentLanguage,
   ledgerEntries,
+  overridesOf,
   parallelAdvice,
   partsToSpeak,
   reviewEdition,
@@ -68,7 +69,7 @@ export async function answer(question: Question, held: Held): Promise<Answers[ke
   }
 }
 
-/** What stands for itself goes before what only passes by. */
+/** The first page that has a block. */
 const pageOf = (block: string, { pages }: Converted): Page | undefined =>
   pages.find((page) => page.passages.includes(block));
 
@@ -142,8 +143,7 @@ async function suggestion(target: Target | null, { converted, pause }: Held): Pr
     minutes: target?.unit === 'minutes' ? target.amount : null,
     pace: decisions.pace,
   };
-  const { turned, cuts, joins, branches, prose, matter } = decisions;
-  const overrides = { turned, cuts, joins, branches, prose, cover: matter.get('cover') ?? true };
+  const overrides = overridesOf(document, decisions);
   const costed: Costed[] = [];
   for (const candidate of candidateMaps(document)) {
     costed.push(costMap(document, candidate, wish, overrides));

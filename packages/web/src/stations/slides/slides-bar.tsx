@@ -7,7 +7,7 @@ import { edit, useDeck } from '../../state/deck-store.ts';
 import { count } from '../../ui/format.ts';
 import { Action, Field } from '../../ui/recipes.tsx';
 import { chooseSlides, clearChosen, useChosen } from './chosen.ts';
-import { addSlide, KEYS, nextSpill } from './use-slide-keys.ts';
+import { addSlide, KEYS, nextSpill } from './slide-keys.ts';
 import { sectionOf, slideOrder, stepSlides } from './slide-work.ts';
 
 const Bar = chakra('div', {

@@ -12,7 +12,7 @@ import { FacingRow } from './facing-row.tsx';
 import { TwoOutlines } from './outlines.tsx';
 import { Ribbon } from './ribbon.tsx';
 import { SlidesBar, type Reading } from './slides-bar.tsx';
-import { onSlideKey } from './use-slide-keys.ts';
+import { onSlideKey } from './slide-keys.ts';
 
 const ROW_LEAST = 290;
 const PASSAGE = 34;

@@ -6,7 +6,7 @@ import { doc, h, li, p } from '../../../../core/src/test/build.ts';
 import { closeDeck, select, useDeck } from '../../state/deck-store.ts';
 import type { Row, View } from '../../worker/protocol.ts';
 import { choosePart, choosePassage, chooseSlide, clearChosen, useChosen } from './chosen.ts';
-import { onSlideKey } from './use-slide-keys.ts';
+import { onSlideKey } from './slide-keys.ts';
 
 class FakeElement {
   readonly tagName: string;
