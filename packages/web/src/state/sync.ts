@@ -2,6 +2,7 @@
 import type { LogEntry } from '@alvex/core';
 import { ApiError, appendEntries, entriesSince } from '../api/client.ts';
 import { Unsent, type Batch } from './unsent.ts';
+import { uuid } from './uuid.ts';
 
 export interface SyncState {
   readonly state: 'kept' | 'sending' | 'waiting' | 'refused';
@@ -58,7 +59,7 @@ export class Sync {
     for (const entry of entries) {
       const last = this.#queue.at(-1);
       if (last !== undefined && !last.tried && last.entries.length < MOST) last.entries.push(entry);
-      else this.#queue.push({ id: crypto.randomUUID(), entries: [entry], tried: false });
+      else this.#queue.push({ id: uuid(), entries: [entry], tried: false });
     }
     this.#keep();
     void this.#send();
@@ -116,6 +117,8 @@ export class Sync {
       this.#sending = false;
       // An unreachable server may come back; a request that it understands and refuses will not do better later.
       const refused = error instanceof ApiError && error.code !== 'unreachable' && error.code !== 'internal';
+      // The next window would not do better either.
+      if (refused) this.#unsent.keep([]);
       this.#say(refused ? 'refused' : 'waiting');
       if (!refused && !this.#stopped) this.#timer = setTimeout(this.#retry, RETRY_MS);
     }

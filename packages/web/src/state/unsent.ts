@@ -3,6 +3,7 @@
  * the next window that opens the deck sends it. A lock tells which windows are still open.
  */
 import type { LogEntry } from '@alvex/core';
+import { uuid } from './uuid.ts';
 
 /** Entries that are sent together, under a name by which the server knows them again. */
 export interface Batch {
@@ -21,7 +22,7 @@ export class Unsent {
   #release: (() => void) | undefined;
 
   constructor(deck: string) {
-    this.#key = `${PREFIX}${deck}.${crypto.randomUUID()}`;
+    this.#key = `${PREFIX}${deck}.${uuid()}`;
     void locks()?.request(this.#key, () => new Promise<void>((resolve) => (this.#release = resolve)));
   }
 

@@ -5,6 +5,7 @@ import { facingTakes, takeEdits, USUAL_PACE, type TakeLine, type TakeSettings } 
 import { SlideDrawing } from '../../canvas/slide-drawing.tsx';
 import { edit, useDeck } from '../../state/deck-store.ts';
 import { useAnswer } from '../../state/use-answer.ts';
+import { uuid } from '../../state/uuid.ts';
 import { count, speakingTime } from '../../ui/format.ts';
 import { DENSITY_LABELS, FULL_LABELS, MAP_LABELS } from '../../ui/labels.ts';
 import { Action, Heading, Small } from '../../ui/recipes.tsx';
@@ -29,7 +30,7 @@ export function useSettings(): TakeSettings | null {
 }
 
 export const keepTake = (settings: TakeSettings): void =>
-  edit({ kind: 'take', take: `t${crypto.randomUUID().slice(0, 8)}`, settings });
+  edit({ kind: 'take', take: `t${uuid().slice(0, 8)}`, settings });
 
 function describe({ name, prose, full }: Pick<TakeSettings, 'name' | 'prose' | 'full'>): string {
   const map = name === null ? 'own map' : (MAP_LABELS[name] ?? name);

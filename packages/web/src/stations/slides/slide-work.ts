@@ -10,6 +10,7 @@ import {
   type PointLevel,
   type SlideId,
 } from '@alvex/core';
+import { uuid } from '../../state/uuid.ts';
 import type { Row } from '../../worker/protocol.ts';
 
 /** Slides in their order, each once however many pages it takes. */
@@ -134,7 +135,7 @@ export function spokenInstead(row: Pick<Row, 'all'>, parts: readonly PartId[]): 
 }
 
 /** Ids of the author's own slides and parts: capitals first, so that no block’s id is like them. */
-export const ownId = (): string => `A${crypto.randomUUID().slice(0, 13).toUpperCase()}`;
+export const ownId = (): string => `A${uuid().slice(0, 13).toUpperCase()}`;
 
 const STARTS: readonly Destination[] = ['title', 'section'];
 
