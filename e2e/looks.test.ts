@@ -37,7 +37,7 @@ for (const [name, width] of [
       );
       expect([where, over]).toEqual([where, 0]);
     };
-    await expect(page.getByRole('link', { name: /Reopening/ })).toBeVisible();
+    await expect(page.getByRole('link', { name: /Reopening/ }).first()).toBeVisible();
     await fits('decks');
     await bringIn(page, alvex, { name: 'looks.md', content: SOURCE });
     const deck = page.url().replace(/\/slides.*/, '');

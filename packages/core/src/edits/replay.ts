@@ -28,6 +28,8 @@ let last: Laid | undefined;
 export function replay(deck: Deck, edits: readonly Edit[], blocks: ReadonlySet<string>): Replayed {
   if (!edits.some(({ kind }) => TARGETED.has(kind))) return { deck, unplaced: [] };
   const before = last !== undefined && goesOn(last, deck, edits, blocks) ? last : undefined;
+  // The desk is worked on in place: a fault on the way must not leave half of it to the next replay.
+  last = undefined;
   const { desk, unplaced, made }: Pick<Laid, 'desk' | 'unplaced' | 'made'> = before ?? {
     desk: new Desk(deck),
     unplaced: [],
