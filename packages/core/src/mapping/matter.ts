@@ -171,15 +171,16 @@ function spread(points: readonly Point[]): readonly Point[] {
   return Array.from({ length: MOST_CANDIDATES }, (_, i) => points[Math.floor((i * points.length) / MOST_CANDIDATES)]!);
 }
 
-// An edit changes one slide; the other groups keep their choice.
-const chosen = new WeakMap<Slide, { readonly group: readonly Slide[]; readonly points: readonly Point[] }>();
+// Most edits change no point that is ranked; then the choice stays.
+const chosen = new WeakMap<Point, { readonly points: readonly Point[]; readonly best: readonly Point[] }>();
 
 function bestPoints(group: readonly Slide[], language: Language): readonly Point[] {
-  const first = group[0]!;
-  const known = chosen.get(first);
-  if (known !== undefined && known.group.length === group.length && known.group.every((slide, i) => slide === group[i]))
-    return known.points;
   const points = spread(group.flatMap(candidates));
+  const [first] = points;
+  if (first === undefined) return [];
+  const known = chosen.get(first);
+  if (known !== undefined && known.points.length === points.length && known.points.every((one, i) => one === points[i]))
+    return known.best;
   const texts = points.map(({ runs }) => runsText(runs));
   const vectors = vectorsOf(texts, language);
   const worth = worths(
@@ -194,7 +195,7 @@ function bestPoints(group: readonly Slide[], language: Language): readonly Point
     worth.map(() => 1),
     1,
   ).map((i) => points[i]!);
-  chosen.set(first, { group, points: best });
+  chosen.set(first, { points, best });
   return best;
 }
 
