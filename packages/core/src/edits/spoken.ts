@@ -5,18 +5,17 @@ import type { Content, Note, PartId, Slide, SourceId } from '../deck/index.ts';
 /** Ends the id of a note that a rule for full slides made of a part. */
 export const RELIEVED = '~';
 
-/** @param mark Ends the ids of the notes. Pictures that nothing describes cannot be spoken; their blocks come back as left out. */
+/** Pictures that nothing describes cannot be spoken; their blocks come back as left out. */
 export function spokenInstead(
   slide: Slide,
   part: Content,
-  mark = '',
 ): { readonly slide: Slide; readonly leftOut: readonly SourceId[] } {
   const at = slide.content.indexOf(part);
   const anchor = slide.content[at - 1]?.id ?? null;
   // What was shortened is spoken in full already.
   const inFull =
     part.kept !== undefined && slide.notes.some((note) => note.blocks.some((block) => part.blocks.includes(block)));
-  const said = inFull || slide.said?.includes(part.id) === true ? [] : spoken(part, anchor, mark);
+  const said = inFull || slide.said?.includes(part.id) === true ? [] : spoken(part, anchor);
   const own = slide.notes.findIndex((note) => note.anchor === part.id);
   const place = own >= 0 ? own : slide.notes.findLastIndex((note) => note.anchor === anchor) + 1;
   const notes = slide.notes.map((note) => (note.anchor === part.id ? { ...note, anchor } : note));
@@ -26,7 +25,7 @@ export function spokenInstead(
   };
 }
 
-/** What is said of a part that is not shown, a note for each paragraph. */
+/** What is said of a part that is not shown, a note for each paragraph. @param mark Ends their ids. */
 export function spoken(part: Content, anchor: PartId | null, mark = ''): readonly Note[] {
   const item = part.kind === 'point';
   return rowsOf(part).map((runs, i) => ({

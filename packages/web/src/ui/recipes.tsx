@@ -94,3 +94,17 @@ export const Select = chakra('select', {
     maxW: '100%',
   },
 });
+
+/** A station that is one column of lines under a heading. */
+export const ColumnPage = chakra('div', {
+  base: {
+    h: '100%',
+    display: 'flex',
+    flexDirection: 'column',
+    maxW: '980px',
+    mx: 'auto',
+    px: '24px',
+    py: '18px',
+    gap: '14px',
+  },
+});

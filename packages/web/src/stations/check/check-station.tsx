@@ -19,22 +19,10 @@ import { count, grouped } from '../../ui/format.ts';
 import { DESTINATION_LABELS } from '../../ui/labels.ts';
 import { LEFT } from '../../ui/left-labels.ts';
 import { MarkButton } from '../../ui/mark-button.tsx';
-import { Action, Heading, Notice, Select, Small } from '../../ui/recipes.tsx';
+import { Action, ColumnPage, Heading, Notice, Select, Small } from '../../ui/recipes.tsx';
 import { VirtualRows } from '../../ui/virtual-rows.tsx';
 import type { PlacedEntry } from '../../worker/protocol.ts';
 
-const Page = chakra('div', {
-  base: {
-    h: '100%',
-    display: 'flex',
-    flexDirection: 'column',
-    maxW: '980px',
-    mx: 'auto',
-    px: '24px',
-    py: '18px',
-    gap: '14px',
-  },
-});
 const Entry = chakra('div', {
   base: {
     display: 'grid',
@@ -107,7 +95,7 @@ export function CheckStation() {
   };
   const balanced = sums.slides + sums.notes + sums.leftOut === sums.document;
   return (
-    <Page>
+    <ColumnPage>
       <div>
         <Heading>Where every word went</Heading>
         <Small data-testid="ledger-sum">
@@ -174,7 +162,7 @@ export function CheckStation() {
         </Select>
       </Box>
       {ledger === null ? <Small role="status">Counting …</Small> : <Entries entries={entries} />}
-    </Page>
+    </ColumnPage>
   );
 }
 

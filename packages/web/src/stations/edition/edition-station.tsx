@@ -9,24 +9,12 @@ import { edit, useDeck } from '../../state/deck-store.ts';
 import { useAnswer } from '../../state/use-answer.ts';
 import { editText } from '../../ui/edit-text.ts';
 import { count } from '../../ui/format.ts';
-import { Action, Heading, Notice, Small } from '../../ui/recipes.tsx';
+import { Action, ColumnPage, Heading, Notice, Small } from '../../ui/recipes.tsx';
 import { VirtualRows } from '../../ui/virtual-rows.tsx';
 import type { Reviewed } from '../../worker/protocol.ts';
 import { editionEdit, NO_CHOICES, turned, workKey, type Choices } from './choices.ts';
 import { candidateIn, type Candidate } from './edition-path.ts';
 
-const Page = chakra('div', {
-  base: {
-    h: '100%',
-    display: 'flex',
-    flexDirection: 'column',
-    maxW: '980px',
-    mx: 'auto',
-    px: '24px',
-    py: '18px',
-    gap: '12px',
-  },
-});
 const Item = chakra('div', {
   base: {
     display: 'grid',
@@ -76,23 +64,23 @@ export function EditionStation() {
   );
   if (candidate === null || failure !== null)
     return (
-      <Page>
+      <ColumnPage>
         <Heading>There is no edition to look at</Heading>
         <Small>{failure ?? 'Choose the changed file in the Document station.'}</Small>
-      </Page>
+      </ColumnPage>
     );
   const inForce = currentEdition(singleEdits(history.done))?.original === candidate.original;
   if (inForce)
     return (
-      <Page>
+      <ColumnPage>
         <Heading>{candidate.fileName} is in force</Heading>
         <Small>It can be taken back with Undo, as one step.</Small>
-      </Page>
+      </ColumnPage>
     );
   return answer === null ? (
-    <Page>
+    <ColumnPage>
       <Small role="status">Comparing {candidate.fileName} with the document …</Small>
-    </Page>
+    </ColumnPage>
   ) : (
     <Review candidate={candidate} reviewed={answer} />
   );
@@ -124,7 +112,7 @@ function Review({ candidate, reviewed }: { readonly candidate: Candidate; readon
     void navigate('../slides');
   };
   return (
-    <Page>
+    <ColumnPage>
       <div>
         <Heading>A new edition: {candidate.fileName}</Heading>
         <Small data-testid="edition-sum">
@@ -195,7 +183,7 @@ function Review({ candidate, reviewed }: { readonly candidate: Candidate; readon
           One step of Undo takes it back.
         </Small>
       </Box>
-    </Page>
+    </ColumnPage>
   );
 }
 
