@@ -15,6 +15,15 @@ const FAMILIES = {
   'eb-garamond': 'EB Garamond',
   'ibm-plex-sans': 'IBM Plex Sans',
   'jetbrains-mono': 'JetBrains Mono',
+  montserrat: 'Montserrat',
+  'playfair-display': 'Playfair Display',
+  lora: 'Lora',
+  // As wide, letter for letter, as fonts that stand on most computers.
+  arimo: 'Arimo',
+  tinos: 'Tinos',
+  carlito: 'Carlito',
+  caladea: 'Caladea',
+  gelasio: 'Gelasio',
 };
 const STYLES = { regular: '400Regular', bold: '700Bold', italic: '400Regular_Italic', boldItalic: '700Bold_Italic' };
 const wanted = (cp) => (cp >= 0x20 && cp < 0x530) || (cp >= 0x1e00 && cp < 0x2300) || (cp >= 0xfb00 && cp < 0xfb07);
@@ -33,7 +42,7 @@ function metrics(file) {
   let last = -2;
   for (const cp of cps) {
     if (cp !== last + 1) advances.push((run = [cp]));
-    run.push(Math.round(glyphOf.get(cp).advanceWidth));
+    run.push(advance(font, glyphOf.get(cp).id));
     last = cp;
   }
   return {
@@ -44,6 +53,11 @@ function metrics(file) {
     advances,
     kerning: kerning(font, byGlyph),
   };
+}
+
+/** From `hmtx` itself: fontkit also reads the outline, which some fonts have none of for a space. */
+function advance({ hmtx, hhea }, glyph) {
+  return hmtx.metrics.get(Math.min(glyph, hhea.numberOfMetrics - 1)).advance;
 }
 
 /** Subtables in the order in which they apply; the first that knows a pair decides it. */

@@ -16,8 +16,7 @@ import {
   PRESET_NAMES,
   presetRecipe,
   ReadError,
-  themeNamed,
-  THEMES,
+  THEME_DESIGNS,
   type DocumentType,
   type Edit,
   type PresetName,
@@ -59,7 +58,7 @@ async function main(): Promise<void> {
     case 'maps':
       return print(PRESET_NAMES.join('\n'));
     case 'themes':
-      return print(THEMES.map((theme) => theme.name).join('\n'));
+      return print(THEME_DESIGNS.map((theme) => theme.name).join('\n'));
     case 'outline':
       return print(JSON.stringify(outlineJson((await read(file, values.type)).document), null, 2));
     case 'deck': {
@@ -92,8 +91,8 @@ function choices(
   const name = map ?? DEFAULT_MAP;
   if (!PRESET_NAMES.includes(name as PresetName))
     throw new UsageError(`There is no map ${name}; there are ${PRESET_NAMES.join(', ')}.`);
-  if (theme !== undefined && themeNamed(theme) === undefined)
-    throw new UsageError(`There is no theme ${theme}; there are ${THEMES.map((t) => t.name).join(', ')}.`);
+  if (theme !== undefined && !THEME_DESIGNS.some(({ name }) => name === theme))
+    throw new UsageError(`There is no theme ${theme}; there are ${THEME_DESIGNS.map((t) => t.name).join(', ')}.`);
   return [
     { kind: 'map', name, ...presetRecipe(name as PresetName, document) },
     ...(theme === undefined ? [] : [{ kind: 'theme', theme } as const]),

@@ -1,10 +1,18 @@
 /** What goes between server and web, as JSON schemas from which the types are taken. */
 import {
+  CHART_KINDS,
+  COLOR_NAMES,
   DENSITIES,
   DESTINATIONS,
+  FOOT_PLACES,
   FULL_RULES,
+  LAYOUT_NAMES,
   LEFT_KINDS,
   MATTER_KINDS,
+  PAPERS,
+  PICTURE_FILTERS,
+  RULED_ROLES,
+  SCHEMES,
   TEXT_KINDS,
   type LevelMap as Levels,
   type LogEntry,
@@ -145,6 +153,128 @@ const Prose = oneOf(
 const PointLevel = Type.Integer({ minimum: 1, maximum: 5 });
 const Nullable = Type.Union([Id, Type.Null()]);
 
+const Hex = Type.String({ pattern: '^[0-9A-Fa-f]{6}$' });
+const PaletteChoice = oneOf(
+  [
+    Type.Object({ from: Type.Literal('theme'), name: Type.String({ maxLength: 100 }) }, closed),
+    Type.Object(
+      {
+        from: Type.Literal('colors'),
+        colors: Type.Array(Hex, { minItems: 1, maxItems: 6 }),
+        scheme: literals(SCHEMES),
+        paper: literals(PAPERS),
+      },
+      closed,
+    ),
+  ],
+  'from',
+);
+const Dark = Type.Union([Type.Boolean(), Type.Null()]);
+const orNull = (schema: TSchema) => Type.Union([schema, Type.Null()]);
+const Share = Type.Number({ minimum: 0, maximum: 1 });
+const Tone = Type.Number({ minimum: -1, maximum: 1 });
+const Words = Type.String({ maxLength: 400 });
+const On = Type.Array(literals(FOOT_PLACES), { maxItems: 3 });
+const Alt = orNull(Type.String({ maxLength: 10_000 }));
+const PictureDress = Type.Object(
+  {
+    as: literals(['fit', 'fill'] as const),
+    focus: Type.Tuple([Share, Share]),
+    crop: Type.Tuple(Array.from({ length: 4 }, () => Type.Number({ minimum: 0, maximum: 0.45 })) as never),
+    filter: literals(PICTURE_FILTERS),
+    corners: literals(['square', 'round'] as const),
+    brightness: Tone,
+    contrast: Tone,
+  },
+  closed,
+);
+const Values = Type.Array(orNull(Type.Number()), { maxItems: 200 });
+const ChartSettings = Type.Object(
+  {
+    kind: literals(CHART_KINDS),
+    title: orNull(Words),
+    acrossTitle: orNull(Words),
+    upTitle: orNull(Words),
+    legend: literals(['none', 'bottom', 'right'] as const),
+    labels: Type.Boolean(),
+    grid: Type.Boolean(),
+    colors: Type.Array(Type.Integer({ minimum: 1, maximum: 6 }), { maxItems: 60 }),
+    data: orNull(
+      Type.Object(
+        {
+          categories: Type.Array(Words, { minItems: 1, maxItems: 200 }),
+          series: Type.Array(Type.Object({ name: Words, values: Values, across: Type.Optional(Values) }, closed), {
+            minItems: 1,
+            maxItems: 20,
+          }),
+        },
+        closed,
+      ),
+    ),
+  },
+  closed,
+);
+
+const LOOK_EDITS: readonly TSchema[] = [
+  entry('theme', { theme: Type.String({ maxLength: 100 }) }),
+  entry('palette', { palette: orNull(PaletteChoice) }),
+  entry('mode', { dark: Dark }),
+  entry('fonts', { pair: orNull(Type.String({ maxLength: 100 })) }),
+  entry('type', {
+    role: literals(RULED_ROLES),
+    rule: orNull(
+      Type.Object(
+        {
+          font: Type.Optional(literals(['heading', 'body', 'mono'] as const)),
+          size: Type.Optional(Type.Number({ minimum: 8, maximum: 120 })),
+          bold: Type.Optional(Type.Boolean()),
+          color: Type.Optional(literals(COLOR_NAMES)),
+          caps: Type.Optional(Type.Boolean()),
+          align: Type.Optional(literals(['left', 'center', 'right'] as const)),
+        },
+        closed,
+      ),
+    ),
+  }),
+  entry('foot', {
+    foot: Type.Object(
+      {
+        number: On,
+        footer: Type.Object({ text: Words, on: On }, closed),
+        date: Type.Object({ text: Words, on: On }, closed),
+        logo: orNull(Type.Object({ picture: Picture, alt: Words, on: On }, closed)),
+      },
+      closed,
+    ),
+  }),
+  entry('arrange', {
+    layouts: Type.Array(Type.Object({ slide: Id, layout: literals(LAYOUT_NAMES) }, closed), { maxItems: 20_000 }),
+  }),
+  entry('layout', { slides: Ids, layout: orNull(literals(LAYOUT_NAMES)) }),
+  entry('colors', { slides: Ids, palette: orNull(PaletteChoice), dark: Dark }),
+  entry('icon', {
+    part: Id,
+    icon: orNull(
+      Type.Object(
+        {
+          name: Type.String({ maxLength: 100 }),
+          paths: Type.Array(Type.String({ maxLength: 4000, pattern: '^[-MmLlHhVvCcSsQqTtAaZz0-9., ]+$' }), {
+            minItems: 1,
+            maxItems: 60,
+          }),
+        },
+        closed,
+      ),
+    ),
+  }),
+  entry('chart', { part: Id, chart: orNull(ChartSettings) }),
+  entry('frame', { part: Id, dress: orNull(PictureDress) }),
+  entry('replace', { part: Id, picture: Picture, alt: Alt }),
+  entry('place', { slide: Id, part: Id, after: Nullable, picture: Picture, alt: Alt }),
+  entry('alt', { part: Id, alt: Type.String({ maxLength: 10_000 }) }),
+  entry('drop', { part: Id }),
+];
+
 const SLIDE_EDITS: readonly TSchema[] = [
   entry('order', { slides: Ids, before: Nullable }),
   entry('remove', { slides: Ids }),
@@ -168,6 +298,7 @@ const Edition = {
 
 const SINGLE_EDITS: readonly TSchema[] = [
   ...SLIDE_EDITS,
+  ...LOOK_EDITS,
   entry('edition', { ...Edition, ids: Type.Array(Type.Tuple([Id, Id]), { maxItems: 200_000 }) }),
   entry('shape', { shapes: Type.Array(Type.Object({ block: Id, as: Shape }, closed), { maxItems: 200_000 }) }),
   entry('write', {
@@ -204,7 +335,6 @@ const SINGLE_EDITS: readonly TSchema[] = [
       Type.Null(),
     ]),
   }),
-  entry('theme', { theme: Type.String({ maxLength: 100 }) }),
   entry('full', { rule: Rule }),
   entry('fullAt', { slides: Ids, rule: Type.Union([Rule, Type.Null()]) }),
   entry('breaks', { start: Type.Boolean() }),

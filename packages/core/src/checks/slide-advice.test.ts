@@ -11,7 +11,7 @@ import {
   thinnerNotes,
   titleSuggestions,
 } from './slide-advice.ts';
-import { beginningOf, inForm } from './verb-forms.ts';
+import { beginningOf, inForm } from '../shorten/index.ts';
 
 const slideOf = (...drafts: readonly ReturnType<typeof li>[]): Slide => {
   const document = doc(h(1, 'The mill'), ...drafts);

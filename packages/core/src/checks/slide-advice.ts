@@ -1,8 +1,19 @@
 /** What would make a slide better, with what to do: fewer points, points that begin alike, a title, notes that can be spoken. */
 import { plain, retext, runsText, runsWords, type Runs } from '../content/index.ts';
 import type { Content, Density, Note, PartId, Point, Slide } from '../deck/index.ts';
-import { cosine, keptRuns, marginal, shorten, titleFrom, vectorsOf, worths, type Language } from '../shorten/index.ts';
-import { beginningOf, inForm, type VerbForm } from './verb-forms.ts';
+import {
+  beginningOf,
+  cosine,
+  inForm,
+  keptRuns,
+  marginal,
+  shorten,
+  titleFrom,
+  vectorsOf,
+  worths,
+  type Language,
+  type VerbForm,
+} from '../shorten/index.ts';
 
 /** Another wording of one part. */
 export interface Proposal {

@@ -1,5 +1,7 @@
 /** The deck: slides, each part of which knows the blocks it came from. */
-import type { PictureId, Runs, Table } from '../content/index.ts';
+import type { ChartSettings } from '../charts/index.ts';
+import type { Picture, PictureId, Runs, Table } from '../content/index.ts';
+import type { LayoutName, PaletteChoice } from '../theme/index.ts';
 import type { Destination, PointLevel } from './destination.ts';
 
 /** Ids of blocks, as the document gives them; the deck does not look into them. */
@@ -24,6 +26,16 @@ export interface Point extends Part {
   readonly kind: 'point';
   readonly level: PointLevel;
   readonly runs: Runs;
+  /** It comes from a numbered list. */
+  readonly ordered?: true;
+  /** Drawn beside it where it stands in a figure. */
+  readonly icon?: Icon;
+}
+/** A symbol of lines in a square of 24 by 24. */
+export interface Icon {
+  readonly name: string;
+  /** SVG path data (SVG 2 §9.3); drawn as a line of 2, without fill. */
+  readonly paths: readonly string[];
 }
 export interface TextPart extends Part {
   readonly kind: 'text';
@@ -33,12 +45,44 @@ export interface TextPart extends Part {
 export interface TablePart extends Part {
   readonly kind: 'table';
   readonly table: Table;
+  /** How its numbers are drawn, where the author chose that. */
+  readonly chart?: ChartSettings;
 }
 export interface PicturePart extends Part {
   readonly kind: 'picture';
   readonly picture: PictureId;
   readonly alt: string | null;
+  /** A picture that the author put here, which the document does not have. */
+  readonly own?: Picture;
+  readonly dress?: PictureDress;
 }
+
+/** How a picture stands in its frame. Fractions are of the picture's own width and height. */
+export interface PictureDress {
+  /** `fit`: all of it is seen. `fill`: the frame is full, what stands over is cut off. */
+  readonly as: 'fit' | 'fill';
+  /** What stays in sight when it is cut: from the left, from the top. */
+  readonly focus: readonly [number, number];
+  /** Taken off at the left, top, right and bottom, before all else. */
+  readonly crop: readonly [number, number, number, number];
+  readonly filter: PictureFilter;
+  readonly corners: 'square' | 'round';
+  /** -1 to 1. */
+  readonly brightness: number;
+  readonly contrast: number;
+}
+export const PICTURE_FILTERS = ['none', 'grey', 'tint'] as const;
+/** `tint`: from the text's colour to the ground's through the first accent. */
+export type PictureFilter = (typeof PICTURE_FILTERS)[number];
+export const PLAIN_DRESS: PictureDress = {
+  as: 'fit',
+  focus: [0.5, 0.5],
+  crop: [0, 0, 0, 0],
+  filter: 'none',
+  corners: 'square',
+  brightness: 0,
+  contrast: 0,
+};
 export type Content = Point | TextPart | TablePart | PicturePart;
 
 /** One paragraph or list item to be spoken. */
@@ -73,6 +117,12 @@ export interface Slide {
   readonly hidden?: true;
   /** What is done where it holds too much, if not what the deck's rule says. */
   readonly full?: FullRule;
+  /** The layout that its author chose. */
+  readonly layout?: LayoutName;
+  /** The layout that was chosen when all slides were arranged together. */
+  readonly arranged?: LayoutName;
+  /** Colours of its own. */
+  readonly colors?: { readonly palette: PaletteChoice | null; readonly dark: boolean | null };
   /** Parts whose words the author has written into the notes, where the rule would speak them. */
   readonly said?: readonly PartId[];
   /** All blocks between its first and the next slide's first, in document order; those left out among them. */

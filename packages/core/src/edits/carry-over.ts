@@ -35,7 +35,7 @@ const ID_FIELDS: ReadonlySet<string> = new Set([
   'into',
 ]);
 /** Hold objects in which ids stand. */
-const NESTED: ReadonlySet<string> = new Set(['shapes', 'blocks']);
+const NESTED: ReadonlySet<string> = new Set(['shapes', 'blocks', 'layouts']);
 
 function carriedValue(key: string, value: unknown, ids: Ids): unknown {
   if (typeof value === 'string') return ID_FIELDS.has(key) ? carriedId(value, ids) : value;

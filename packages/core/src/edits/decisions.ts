@@ -1,12 +1,13 @@
 /** What the edits decide before slides are made: map, look, and what single blocks become. */
 import { WHOLE, type Destination, type FullRule, type LevelMap, type MatterKind, type Prose } from '../deck/index.ts';
+import { DEFAULT_DESIGN, plainLook, type DeckLook } from '../theme/index.ts';
 import type { Edit, TakeSettings, Target } from './edit.ts';
 
 export interface Decisions {
   readonly map: { readonly name: string | null; readonly map: LevelMap } | undefined;
   readonly prose: Prose;
   readonly branches: readonly BranchDecision[];
-  readonly theme: string | undefined;
+  readonly look: DeckLook;
   readonly full: FullRule;
   /** Front and back matter that was asked for or sent away; what is absent is as usual. */
   readonly matter: ReadonlyMap<MatterKind, boolean>;
@@ -29,7 +30,7 @@ export function decide(edits: readonly Edit[]): Decisions {
   let map: Decisions['map'];
   let prose = WHOLE;
   let branches: readonly BranchDecision[] = [];
-  let theme: string | undefined;
+  let look = plainLook(DEFAULT_DESIGN.name);
   let full: FullRule = 'continue';
   let target: Target | null = null;
   let pace = USUAL_PACE;
@@ -55,7 +56,24 @@ export function decide(edits: readonly Edit[]): Decisions {
         break;
       }
       case 'theme':
-        theme = edit.theme;
+        look = { ...look, theme: edit.theme };
+        break;
+      case 'palette':
+        look = { ...look, palette: edit.palette };
+        break;
+      case 'mode':
+        look = { ...look, dark: edit.dark };
+        break;
+      case 'fonts':
+        look = { ...look, fonts: edit.pair };
+        break;
+      case 'type': {
+        const { [edit.role]: _, ...others } = look.rules;
+        look = { ...look, rules: edit.rule === null ? others : { ...others, [edit.role]: edit.rule } };
+        break;
+      }
+      case 'foot':
+        look = { ...look, foot: edit.foot };
         break;
       case 'full':
         full = edit.rule;
@@ -90,7 +108,7 @@ export function decide(edits: readonly Edit[]): Decisions {
         break;
     }
   }
-  return { map, prose, branches, theme, full, matter, target, pace, takes, breaks, turned, cuts, joins };
+  return { map, prose, branches, look, full, matter, target, pace, takes, breaks, turned, cuts, joins };
 }
 
 /** Converts the document as a take does. */

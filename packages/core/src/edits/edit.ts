@@ -1,17 +1,21 @@
 /** The author's edits as data: a closed union, kept in the order in which they were made. */
-import type { Runs } from '../content/index.ts';
+import type { ChartSettings } from '../charts/index.ts';
+import type { Picture, Runs } from '../content/index.ts';
 import type {
   Destination,
   FullRule,
+  Icon,
   LevelMap,
   MatterKind,
   PartId,
+  PictureDress,
   PointLevel,
   Prose,
   SlideId,
   TextKind,
 } from '../deck/index.ts';
 import type { StructureChange } from '../structure/index.ts';
+import type { Foot, LayoutName, PaletteChoice, RuledRole, TextRule } from '../theme/index.ts';
 
 export interface NoteText {
   readonly kind: 'paragraph' | 'item';
@@ -42,7 +46,6 @@ export type MapEdit =
   | { readonly kind: 'prose'; readonly prose: Prose }
   /** Below one heading, a kind of text goes elsewhere; null gives it back to the map. */
   | { readonly kind: 'branch'; readonly block: string; readonly text: TextKind; readonly to: Destination | null }
-  | { readonly kind: 'theme'; readonly theme: string }
   | { readonly kind: 'full'; readonly rule: FullRule }
   /** The rule of single slides; null gives them back to the deck's. */
   | { readonly kind: 'fullAt'; readonly slides: readonly SlideId[]; readonly rule: FullRule | null }
@@ -60,6 +63,52 @@ export type MapEdit =
   | { readonly kind: 'cut'; readonly block: string }
   /** Lets the slide that starts at a block go on the slide before it. */
   | { readonly kind: 'join'; readonly block: string };
+
+/** What the deck looks like. */
+export type LookEdit =
+  | { readonly kind: 'theme'; readonly theme: string }
+  /** Null is the theme's own. */
+  | { readonly kind: 'palette'; readonly palette: PaletteChoice | null }
+  | { readonly kind: 'mode'; readonly dark: boolean | null }
+  /** Name of a font pair. */
+  | { readonly kind: 'fonts'; readonly pair: string | null }
+  /** One rule for all text of a role; null is as the theme says. */
+  | { readonly kind: 'type'; readonly role: RuledRole; readonly rule: TextRule | null }
+  | { readonly kind: 'foot'; readonly foot: Foot }
+  /** Layouts that were chosen for all slides together, in the place of those chosen so before. */
+  | {
+      readonly kind: 'arrange';
+      readonly layouts: readonly { readonly slide: SlideId; readonly layout: LayoutName }[];
+    }
+  /** The layout of single slides; null gives them back to what suits them. */
+  | { readonly kind: 'layout'; readonly slides: readonly SlideId[]; readonly layout: LayoutName | null }
+  /** Colours of single slides; with neither a palette nor a mode they have the deck's again. */
+  | {
+      readonly kind: 'colors';
+      readonly slides: readonly SlideId[];
+      readonly palette: PaletteChoice | null;
+      readonly dark: boolean | null;
+    }
+  | { readonly kind: 'icon'; readonly part: PartId; readonly icon: Icon | null }
+  /** How a table is drawn as a chart; null makes it a table again. */
+  | { readonly kind: 'chart'; readonly part: PartId; readonly chart: ChartSettings | null }
+  /** How a picture stands in its frame; null is as it comes. */
+  | { readonly kind: 'frame'; readonly part: PartId; readonly dress: PictureDress | null }
+  /** Another picture in the place of one. */
+  | { readonly kind: 'replace'; readonly part: PartId; readonly picture: Picture; readonly alt: string | null }
+  /** A picture of the author's own; null is the beginning. */
+  | {
+      readonly kind: 'place';
+      readonly slide: SlideId;
+      readonly part: PartId;
+      readonly after: PartId | null;
+      readonly picture: Picture;
+      readonly alt: string | null;
+    }
+  /** Describes a picture on its slide. */
+  | { readonly kind: 'alt'; readonly part: PartId; readonly alt: string }
+  /** Takes off a picture that the author put there. */
+  | { readonly kind: 'drop'; readonly part: PartId };
 
 /** What is done to the slides that the map made. */
 export type SlideEdit =
@@ -111,6 +160,7 @@ export type SlideEdit =
 export type Edit =
   | StructureChange
   | MapEdit
+  | LookEdit
   | SlideEdit
   /** Several edits that were one action, and are undone as one. */
   | { readonly kind: 'all'; readonly edits: readonly Edit[] }

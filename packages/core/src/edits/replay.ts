@@ -1,5 +1,6 @@
 /** Lays the author's work on slides over a computed deck. An edit that finds no target is kept and told, never dropped. */
 import type { Content, Deck, Note, Point, PointLevel, Slide, SlideId } from '../deck/index.ts';
+import { applyLook, changeSlides } from './apply-look.ts';
 import { carry } from './carry.ts';
 import { Desk } from './desk.ts';
 import type { Edit } from './edit.ts';
@@ -74,6 +75,16 @@ const TARGETED: ReadonlySet<string> = new Set([
   'split',
   'merge',
   'fullAt',
+  'arrange',
+  'layout',
+  'colors',
+  'icon',
+  'chart',
+  'frame',
+  'replace',
+  'place',
+  'alt',
+  'drop',
 ] satisfies Edit['kind'][]);
 
 function apply(
@@ -93,7 +104,7 @@ function apply(
     case 'branch':
       return blocks.has(edit.block) ? undefined : 'block-gone';
     case 'retitle':
-      return withSlides(desk, [edit.slide], (slide) => ({ ...slide, title: { ...slide.title, runs: edit.runs } }));
+      return changeSlides(desk, [edit.slide], (slide) => ({ ...slide, title: { ...slide.title, runs: edit.runs } }));
     case 'reword':
       return reword(desk, edit);
     case 'renote':
@@ -115,7 +126,7 @@ function apply(
     }
     case 'hide':
     case 'fullAt':
-      return withSlides(desk, edit.slides, (slide) => {
+      return changeSlides(desk, edit.slides, (slide) => {
         if (edit.kind === 'hide') {
           const { hidden, ...shown } = slide;
           return edit.hidden ? { ...shown, hidden: true } : shown;
@@ -180,6 +191,17 @@ function apply(
         desk.forget(slide.id);
         return undefined;
       });
+    case 'arrange':
+    case 'layout':
+    case 'colors':
+    case 'icon':
+    case 'chart':
+    case 'frame':
+    case 'replace':
+    case 'place':
+    case 'alt':
+    case 'drop':
+      return applyLook(desk, edit);
     // Done before slides were made.
     default:
       return undefined;
@@ -189,7 +211,7 @@ function apply(
 /** The id that an edit gives to what it makes. */
 function newIdOf(edit: Edit): string | undefined {
   if (edit.kind === 'duplicate' || edit.kind === 'split') return edit.as;
-  return edit.kind === 'add' ? edit.slide : edit.kind === 'insert' ? edit.part : undefined;
+  return edit.kind === 'add' ? edit.slide : edit.kind === 'insert' || edit.kind === 'place' ? edit.part : undefined;
 }
 
 function withSlide(
@@ -204,12 +226,6 @@ function withSlide(
 /** The same for a slide that has not been taken out. */
 const withShown: typeof withSlide = (desk, id, change) =>
   desk.isRemoved(id) ? 'slide-gone' : withSlide(desk, id, change);
-
-function withSlides(desk: Desk, ids: readonly SlideId[], change: (slide: Slide) => Slide): UnplacedReason | undefined {
-  const found = ids.flatMap((id) => desk.slides.get(id) ?? []);
-  for (const slide of found) desk.put(change(slide));
-  return found.length === 0 ? 'slide-gone' : undefined;
-}
 
 function reword(desk: Desk, edit: Edit & { kind: 'reword' }): UnplacedReason | undefined {
   const slide = desk.slideOf(edit.part);

@@ -2,8 +2,8 @@
 import { describe, expect, test } from '@jest/globals';
 import { ptFromEmu } from '../base/index.ts';
 import { cellText, plain, type Table, type TableCell, type TableRow } from '../content/index.ts';
-import { frameOf, layoutNamed, THEMES } from '../theme/index.ts';
-import { random } from '../test/build.ts';
+import { frameOf, layoutNamed } from '../theme/index.ts';
+import { random, THEMES } from '../test/build.ts';
 import { fitTable } from './fit-table.ts';
 import { splitColumns } from './split-columns.ts';
 

@@ -4,8 +4,8 @@ import { runsText, type Picture, type PictureId } from '../content/index.ts';
 import type { Slide } from '../deck/index.ts';
 import type { DocumentModel } from '../document/index.ts';
 import { mapDocument, presetMap } from '../mapping/index.ts';
-import { doc, h, li, p, picture, random, randomDocument, table } from '../test/build.ts';
-import { SLIDE_HEIGHT, SLIDE_WIDTH, THEMES } from '../theme/index.ts';
+import { doc, h, li, p, picture, random, randomDocument, table, THEMES } from '../test/build.ts';
+import { SLIDE_HEIGHT, SLIDE_WIDTH } from '../theme/index.ts';
 import { layOutSlide } from './lay-out-slide.ts';
 import type { Page } from './page.ts';
 import { splitColumns } from './split-columns.ts';
@@ -40,7 +40,7 @@ describe('layouts are chosen by content', () => {
   test.each([
     ['points', [h(1, 'T'), li('a')], ['points']],
     ['many short points', [h(1, 'T'), ...Array.from({ length: 14 }, (_, i) => li(`short ${i}`))], ['columns']],
-    ['a picture with text', [h(1, 'T'), li('a'), picture('a')], ['picture-text']],
+    ['a picture with text', [h(1, 'T'), li('a'), picture('a')], ['picture-right']],
     ['a picture alone', [h(1, 'T'), picture('a')], ['picture']],
     ['two pictures', [h(1, 'T'), picture('a'), picture('b')], ['picture', 'picture']],
     ['a table', [h(1, 'T'), table([['a'], ['b']])], ['table']],

@@ -1,41 +1,19 @@
-/** Lays one slide out: chooses a layout by what is on it, fits its text, and goes on on further pages where it must. */
-import { emu, ptFromEmu } from '../base/index.ts';
-import { plain, runsText, sliceRuns, type Picture, type PictureId, type Runs } from '../content/index.ts';
-import type { Content, FullRule, Note, PicturePart, Slide, TablePart } from '../deck/index.ts';
-import { frameOf, layoutNamed, type Frame, type LayoutName, type Theme } from '../theme/index.ts';
-import { continuedPages, largestSize, lastResortSize, twoColumns } from './fit-text.ts';
-import { fitTable } from './fit-table.ts';
-import type { Box, Fit, Page, Para, PictureBox, TextBox } from './page.ts';
-import { measurePara, placeText } from './set-text.ts';
-
-export interface LayoutOptions {
-  readonly theme: Theme;
-  readonly pictures: ReadonlyMap<PictureId, Picture>;
-  /** What is done where text does not fit at the floor, if the slide does not say. */
-  readonly full: FullRule;
-}
-
-/** A page before it knows its place, its title and its notes. */
-interface Draft {
-  readonly layout: LayoutName;
-  readonly boxes: readonly Box[];
-  readonly fit: Fit;
-}
-interface Group {
-  texts: (Content & { kind: 'point' | 'text' })[];
-  before: number /* texts that stand before the picture */;
-  object: PicturePart | TablePart | undefined;
-}
+/** Lays one slide out: by the layout that was chosen for it, else by what is on it; fits its text, and goes on on further pages where it must. */
+import { ptFromEmu } from '../base/index.ts';
+import { plain, runsText, sliceRuns, type Runs } from '../content/index.ts';
+import type { MatterKind, Note, Slide } from '../deck/index.ts';
+import { frameIn, frameOf, layoutNamed, type LayoutName, type Theme } from '../theme/index.ts';
+import { chosenPages } from './chosen-pages.ts';
+import { filling, FITS, paraOf, pictureBox, textBox, type Draft, type LayoutOptions } from './draft.ts';
+import { largestSize, lastResortSize, twoColumns } from './fit-text.ts';
+import type { Fit, Page, Para } from './page.ts';
+import { measurePara } from './set-text.ts';
+import { textPages, usualPages } from './usual-pages.ts';
 
 export function layOutSlide(slide: Slide, deckOptions: LayoutOptions): readonly Page[] {
   const options = slide.full === undefined ? deckOptions : { ...deckOptions, full: slide.full };
   const { theme } = options;
-  const drafts =
-    slide.kind === 'cover'
-      ? coverPages(slide, options)
-      : slide.content.length === 0
-        ? [emptyPage(slide, theme)]
-        : groupsOf(slide.content).flatMap((group) => groupPages(group, options));
+  const drafts = draftsOf(slide, options);
   const titled = drafts.map((draft) => withTitle(draft, slide, theme));
   const places = placesOf(titled.map(({ draft }) => draft));
   const notes = notesByPage(slide, places, titled.length);
@@ -63,7 +41,21 @@ export function layOutSlide(slide: Slide, deckOptions: LayoutOptions): readonly 
   }));
 }
 
-const FITS = (points: number): Fit => ({ state: 'fits', points, linesOver: 0 });
+const MATTER_LAYOUTS: Readonly<Partial<Record<MatterKind, LayoutName>>> = {
+  agenda: 'agenda',
+  'key-points': 'key-points',
+  sources: 'sources',
+};
+
+export function draftsOf(slide: Slide, options: LayoutOptions): readonly Draft[] {
+  if (slide.kind === 'cover') return coverPages(slide, options);
+  if (slide.content.length === 0) return [emptyPage(slide, options.theme)];
+  for (const layout of [slide.layout, slide.arranged]) {
+    const pages = layout === undefined ? undefined : chosenPages(slide, layout, options);
+    if (pages !== undefined) return pages;
+  }
+  return usualPages(slide.content, options, slide.matter && MATTER_LAYOUTS[slide.matter]);
+}
 
 function emptyPage(slide: Slide, theme: Theme): Draft {
   const layout = slide.kind === 'section' ? 'section' : 'title-only';
@@ -120,156 +112,30 @@ function cutTitle(runs: Runs, limit: number): Runs {
   return [...sliceRuns(runs, 0, end), ...plain(' …')];
 }
 
-function textBox(paras: readonly Para[], frame: Frame, theme: Theme, size: number): TextBox {
-  let placed: TextBox['paragraphs'] | undefined;
-  return {
-    kind: 'text',
-    frame,
-    paras,
-    scale: size / frame.style.sizes[0]!,
-    get paragraphs() {
-      return (placed ??= placeText(paras, frame, theme, size));
-    },
-  };
-}
-
 function coverPages(slide: Slide, options: LayoutOptions): readonly Draft[] {
   const { theme } = options;
-  const frame = frameOf(layoutNamed(theme, 'cover'), 'subtitle')!;
+  const picture = slide.content.find((part) => part.kind === 'picture');
+  const layout = picture === undefined ? 'cover' : 'cover-picture';
+  const frame = frameIn(theme, layout, 'subtitle');
   const paras = slide.content.flatMap((part): readonly Para[] =>
     'runs' in part ? [{ part: part.id, style: 'subtitle', level: 1, runs: part.runs }] : [],
   );
-  const points = frameOf(layoutNamed(theme, 'cover'), 'title')!.style.sizes[0]!;
-  if (paras.length === 0) return [{ layout: 'cover', boxes: [], fit: FITS(points) }];
+  const fit = FITS(frameIn(theme, layout, 'title').style.sizes[0]!);
+  const pictures =
+    picture === undefined
+      ? []
+      : [
+          pictureBox(
+            picture.dress === undefined ? filling(picture) : picture,
+            frameIn(theme, layout, 'picture'),
+            options,
+          ),
+        ];
+  if (paras.length === 0) return [{ layout, boxes: pictures, fit }];
   const size = largestSize(paras, frame, theme, frame.style.sizes) ?? lastResortSize(paras, frame, theme)?.size;
-  if (size !== undefined) return [{ layout: 'cover', boxes: [textBox(paras, frame, theme, size)], fit: FITS(points) }];
-  const rest: Group = { texts: slide.content.filter((part) => part.kind === 'text'), before: 0, object: undefined };
-  return [{ layout: 'cover', boxes: [], fit: FITS(points) }, ...groupPages(rest, options)];
-}
-
-/** What can share a slide: running text, or text beside one picture, or one table. */
-function groupsOf(content: readonly Content[]): readonly Group[] {
-  const groups: Group[] = [];
-  const start = (): Group => {
-    const group: Group = { texts: [], before: 0, object: undefined };
-    groups.push(group);
-    return group;
-  };
-  let group = start();
-  for (const part of content) {
-    if (part.kind === 'point' || part.kind === 'text') {
-      if (group.object?.kind === 'table') group = start();
-      group.texts.push(part);
-    } else {
-      if (group.object !== undefined || (part.kind === 'table' && group.texts.length > 0)) group = start();
-      group.object = part;
-      group.before = group.texts.length;
-    }
-  }
-  return groups;
-}
-
-const paraOf = (part: Group['texts'][number]): Para =>
-  part.kind === 'point'
-    ? { part: part.id, style: 'point', level: part.level, runs: part.runs }
-    : { part: part.id, style: part.style, level: 1, runs: part.runs };
-
-function groupPages(group: Group, options: LayoutOptions): readonly Draft[] {
-  const { theme } = options;
-  const paras = group.texts.map(paraOf);
-  if (group.object === undefined) return textPages(paras, options);
-  if (group.object.kind === 'table') {
-    const fitted = fitTable(group.object.table, group.object.id, frameOf(layoutNamed(theme, 'table'), 'table')!, theme);
-    const fit: Fit = { state: fitted.tight ? 'tight' : 'fits', points: fitted.size, linesOver: 0 };
-    return fitted.boxes.map((box) => ({ layout: 'table', boxes: [box], fit }));
-  }
-  if (paras.length > 0) {
-    const layout = layoutNamed(theme, 'picture-text');
-    const frame = frameOf(layout, 'body')!;
-    const size = largestSize(paras, frame, theme, frame.style.sizes);
-    if (size !== undefined)
-      return [
-        {
-          layout: 'picture-text',
-          boxes: [textBox(paras, frame, theme, size), pictureBox(group.object, frameOf(layout, 'picture')!, options)],
-          fit: stepFit(size, frame),
-        },
-      ];
-  }
-  const alone: Draft = {
-    layout: 'picture',
-    boxes: [pictureBox(group.object, frameOf(layoutNamed(theme, 'picture'), 'picture')!, options)],
-    fit: FITS(frameOf(layoutNamed(theme, 'picture'), 'title')!.style.sizes[0]!),
-  };
-  const pages = (from: number, to?: number): readonly Draft[] => {
-    const some = paras.slice(from, to);
-    return some.length === 0 ? [] : textPages(some, options);
-  };
-  return [...pages(0, group.before), alone, ...pages(group.before)];
-}
-
-const stepFit = (size: number, frame: Frame): Fit => ({
-  state: size < frame.style.sizes[0]! ? 'tight' : 'fits',
-  points: size,
-  linesOver: 0,
-});
-
-function textPages(paras: readonly Para[], { theme, full }: LayoutOptions): readonly Draft[] {
-  const frame = frameOf(layoutNamed(theme, 'points'), 'body')!;
-  const { sizes } = frame.style;
-  const one = (size: number, fit = stepFit(size, frame)): readonly Draft[] => [
-    { layout: 'points', boxes: [textBox(paras, frame, theme, size)], fit },
-  ];
-  const comfortable = largestSize(paras, frame, theme, sizes.slice(0, 2));
-  if (comfortable !== undefined) return one(comfortable);
-  const layout = layoutNamed(theme, 'columns');
-  const [left, right] = [frameOf(layout, 'body')!, frameOf(layout, 'body2')!];
-  const columns = twoColumns(
-    paras,
-    left,
-    right,
-    theme,
-    full === 'columns' ? sizes : sizes.slice(0, 2),
-    full === 'columns',
-  );
-  if (columns !== undefined)
-    return [
-      {
-        layout: 'columns',
-        boxes: [
-          textBox(columns.columns[0], left, theme, columns.size),
-          textBox(columns.columns[1], right, theme, columns.size),
-        ],
-        fit: stepFit(columns.size, frame),
-      },
-    ];
-  const small = largestSize(paras, frame, theme, sizes.slice(2));
-  if (small !== undefined) return one(small);
-  if (full === 'report') {
-    const spilled = lastResortSize(paras, frame, theme);
-    if (spilled !== undefined)
-      return one(spilled.size, { state: 'spills', points: spilled.size, linesOver: spilled.linesOver });
-  }
-  const { size, pages } = continuedPages(paras, frame, theme);
-  return pages.map((page) => ({
-    layout: 'points',
-    boxes: [textBox(page, frame, theme, size)],
-    fit: stepFit(size, frame),
-  }));
-}
-
-function pictureBox(part: PicturePart, frame: Frame, { pictures }: LayoutOptions): PictureBox {
-  const size = pictures.get(part.picture);
-  const ratio = size === undefined ? 1 : size.width / size.height;
-  const width = Math.min(frame.width, frame.height * ratio);
-  const height = Math.min(frame.height, width / ratio);
-  const rect = {
-    x: emu(frame.x + (frame.width - width) / 2),
-    y: emu(frame.y + (frame.height - height) / 2),
-    width: emu(Math.max(width, 1)),
-    height: emu(Math.max(height, 1)),
-  };
-  return { kind: 'picture', frame, part: part.id, picture: part.picture, alt: part.alt, rect };
+  if (size !== undefined) return [{ layout, boxes: [textBox(paras, frame, theme, size), ...pictures], fit }];
+  const texts = slide.content.filter((part) => part.kind === 'text');
+  return [{ layout, boxes: pictures, fit }, ...textPages(texts.map(paraOf), options)];
 }
 
 /** Pages of each part; looked for only where a slide takes more than one. */
@@ -277,7 +143,9 @@ function placesOf(drafts: readonly Draft[]): ReadonlyMap<string, readonly number
   const places = new Map<string, number[]>();
   if (drafts.length === 1) return places;
   drafts.forEach((draft, page) => {
-    const parts = draft.boxes.flatMap((box) => (box.kind === 'text' ? firstShown(box.paras) : [box.part]));
+    const parts = draft.boxes.flatMap((box) =>
+      box.kind === 'text' ? firstShown(box.paras) : 'part' in box ? [box.part] : [],
+    );
     for (const part of new Set(parts)) {
       if (part === null) continue;
       const known = places.get(part);

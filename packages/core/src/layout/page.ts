@@ -1,8 +1,9 @@
 /** What layout gives: pages with measured boxes. A slide takes one page, or more where it is continued. */
 import type { Emu } from '../base/index.ts';
+import type { Chart } from '../charts/index.ts';
 import type { PictureId, Runs, Table } from '../content/index.ts';
-import type { Note, PartId, Slide } from '../deck/index.ts';
-import type { Frame, LayoutName, Rect } from '../theme/index.ts';
+import type { Icon, Note, PartId, PictureDress, Slide } from '../deck/index.ts';
+import type { ColorName, Frame, Geometry, LayoutName, Rect } from '../theme/index.ts';
 
 /** One line of a set paragraph. */
 export interface SetLine {
@@ -26,7 +27,8 @@ export interface Para {
   readonly repeated?: true;
 }
 
-export type ParagraphStyle = 'title' | 'subtitle' | 'point' | 'body' | 'quote' | 'code';
+/** `item` and `detail`: a point, and what stands below it, in a figure. `plain`: as its frame says. */
+export type ParagraphStyle = 'title' | 'subtitle' | 'point' | 'body' | 'quote' | 'code' | 'item' | 'detail' | 'plain';
 
 export interface SetParagraph extends Para {
   readonly size: number /* points */;
@@ -43,6 +45,8 @@ export interface TextBox {
   readonly paragraphs: readonly SetParagraph[];
   /** Size of level 1 relative to the layout's. */
   readonly scale: number;
+  /** It stands in no placeholder: text of a figure. */
+  readonly free?: true;
 }
 export interface PictureBox {
   readonly kind: 'picture';
@@ -50,8 +54,40 @@ export interface PictureBox {
   readonly part: PartId;
   readonly picture: PictureId;
   readonly alt: string | null;
-  /** The whole picture, as large as the frame allows. */
+  /** Where it is seen. */
   readonly rect: Rect;
+  /** What of it is seen: fractions that are cut off at the left, top, right and bottom. */
+  readonly cut: readonly [number, number, number, number];
+  readonly dress: PictureDress;
+}
+export interface ChartBox {
+  readonly kind: 'chart';
+  readonly frame: Frame;
+  readonly part: PartId;
+  readonly chart: Chart;
+}
+/** A shape of a figure, behind its text. */
+export interface ShapeBox {
+  readonly kind: 'shape';
+  readonly frame: Frame /* of the figure */;
+  readonly geometry: Geometry;
+  readonly rect: Rect;
+  readonly fill: ColorName | null;
+  readonly line: { readonly color: ColorName; readonly width: number /* points */ } | null;
+  /** Clockwise, in degrees. */
+  readonly turned: number;
+  /** Of a trapezoid: how far its upper corners stand in, of its width. */
+  readonly inset: number;
+  /** Its upper edge is the wider one. */
+  readonly upsideDown: boolean;
+}
+export interface IconBox {
+  readonly kind: 'icon';
+  readonly frame: Frame;
+  readonly part: PartId;
+  readonly icon: Icon;
+  readonly rect: Rect;
+  readonly color: ColorName;
 }
 export interface SetCell {
   readonly row: number;
@@ -73,7 +109,7 @@ export interface TableBox {
   readonly rowHeights: readonly Emu[];
   readonly cells: readonly SetCell[];
 }
-export type Box = TextBox | PictureBox | TableBox;
+export type Box = TextBox | PictureBox | TableBox | ChartBox | ShapeBox | IconBox;
 
 export interface Fit {
   /** `tight`: smaller than designed. `spills`: too much even at the floor; drawn smaller still, so that it stays inside. */

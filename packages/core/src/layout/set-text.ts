@@ -6,7 +6,6 @@ import {
   fontFace,
   measureText,
   type FaceStyle,
-  type FamilyName,
   type FontMetrics,
   type Line,
   type MeasuredText,
@@ -25,8 +24,11 @@ export interface ParaSetting {
   readonly spaceBefore: number;
   readonly italic: boolean;
   readonly mono: boolean;
+  /** Whatever its frame says. */
+  readonly bold?: boolean;
 }
 
+const DETAIL_SCALE = 0.86;
 const CODE_SCALE = 0.72;
 /** Size of superscripts and subscripts, as receivers draw them. */
 export const SCRIPT_SCALE = 0.66;
@@ -45,7 +47,12 @@ export function paraSetting(para: Pick<Para, 'style' | 'level'>, frame: Frame, t
   };
   switch (para.style) {
     case 'title':
+    case 'plain':
       return base;
+    case 'item':
+      return { ...base, bold: true };
+    case 'detail':
+      return { ...base, scale: DETAIL_SCALE, spaceBefore: 0.18 };
     case 'subtitle':
       return { ...base, spaceBefore: 0.15 };
     case 'body':
@@ -69,6 +76,7 @@ export function paraSetting(para: Pick<Para, 'style' | 'level'>, frame: Frame, t
 
 interface Measured {
   readonly mono: string;
+  readonly caps: true | undefined;
   readonly text: MeasuredText;
 }
 const measured = new WeakMap<Runs, Map<FontMetrics, Measured>>();
@@ -78,32 +86,39 @@ export function measureRuns(
   runs: Runs,
   theme: Theme,
   frame: Frame,
-  setting: Pick<ParaSetting, 'italic' | 'mono'>,
+  setting: Pick<ParaSetting, 'italic' | 'mono' | 'bold'>,
 ): MeasuredText {
   const { mono } = theme.fonts;
+  const { caps } = frame.style;
   const family = setting.mono ? mono : theme.fonts[frame.style.font];
-  const face = faceOf(family, frame.style.bold, setting.italic);
+  const bold = frame.style.bold || setting.bold === true;
+  const face = faceOf(family, bold, setting.italic);
   let known = measured.get(runs);
   if (known === undefined) measured.set(runs, (known = new Map()));
   const found = known.get(face);
-  if (found?.mono === mono) return found.text;
+  if (found?.mono === mono && found.caps === caps) return found.text;
   const spans = runs.map((run) => ({
-    text: run.text,
-    face: plainRun(run)
-      ? face
-      : faceOf(run.code ? mono : family, run.bold || frame.style.bold, run.italic || setting.italic),
+    text: caps ? capitals(run.text) : run.text,
+    face: plainRun(run) ? face : faceOf(run.code ? mono : family, run.bold || bold, run.italic || setting.italic),
     scale: run.position ? SCRIPT_SCALE : 1,
   }));
   const text = measureText(spans);
-  known.set(face, { mono, text });
+  known.set(face, { mono, caps, text });
   return text;
 }
+
+/** In capitals, as far as each letter has one of its own: places in the text stay where they are. */
+export const capitals = (text: string): string =>
+  text.replace(/\p{Ll}/gu, (letter) => {
+    const upper = letter.toUpperCase();
+    return upper.length === letter.length ? upper : letter;
+  });
 
 const plainRun = (run: Run): boolean => !run.bold && !run.italic && !run.code;
 
 function faceOf(family: string, bold: boolean, italic: boolean): FontMetrics {
   const style: FaceStyle = bold ? (italic ? 'boldItalic' : 'bold') : italic ? 'italic' : 'regular';
-  return fontFace(family as FamilyName, style);
+  return fontFace(family, style);
 }
 
 /** Height of a line in points, for a size of 1. */

@@ -234,6 +234,7 @@ class Mapper {
       kind: 'point',
       level: turned ? this.#nesting.placeAt(level, rank) : this.#nesting.place(rank),
       runs,
+      ...(block.kind === 'listItem' && block.ordered ? { ordered: true as const } : {}),
       ...common,
     };
   }

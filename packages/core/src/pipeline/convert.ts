@@ -1,6 +1,6 @@
 /** Joins the stages: document and edits to deck, pages and ledger. */
 import { carryOver, decide, replay, singleEdits, type Decisions, type Edit, type Unplaced } from '../edits/index.ts';
-import type { Deck, Destination, LevelMap, Slide } from '../deck/index.ts';
+import type { Deck, Destination, FullRule, LevelMap, Slide } from '../deck/index.ts';
 import { blockIndex, type DocumentModel } from '../document/index.ts';
 import { isStructureChange, restructure, type Restructured, type StructureChange } from '../structure/index.ts';
 import { layOutSlide, type Page } from '../layout/index.ts';
@@ -17,7 +17,7 @@ import {
   type PresetName,
 } from '../mapping/index.ts';
 import { relieve, type ReliefOptions } from './relieve.ts';
-import { DEFAULT_THEME, themeNamed, type Theme } from '../theme/index.ts';
+import { dress, type Theme } from '../theme/index.ts';
 
 export interface Converted {
   /** The document as the author's changes of structure and text left it. */
@@ -52,9 +52,8 @@ export function convert(original: DocumentModel, log: readonly Edit[], previous?
   const map = chosenMap(document, decisions);
   const mapped = withMatter(mapDocument(document, map, overridesOf(document, decisions)), document, decisions.matter);
   const { deck: replayed, unplaced } = replay(mapped, edits, blockIds(document));
-  const theme = themeNamed(decisions.theme) ?? DEFAULT_THEME;
-  const pictures = pictureMap(document);
-  const options = { theme, full: decisions.full, pictures, language: documentLanguage(document) };
+  const theme = dress(decisions.look);
+  const options = optionsOf(document, theme, decisions.full);
   const kept = previous === undefined ? replayed.slides : keepIdentity(previous.unrelieved, replayed.slides);
   const relieved = fillMatter({ ...replayed, slides: kept.map((slide) => relieve(slide, options)) }, document);
   const deck =
@@ -80,8 +79,7 @@ export function convert(original: DocumentModel, log: readonly Edit[], previous?
  * @param map Instead of the map in force.
  */
 export function* layOutAhead({ document, decisions, theme }: Converted, map: LevelMap): Generator<void, void> {
-  const pictures = pictureMap(document);
-  const options = { theme, full: decisions.full, pictures, language: documentLanguage(document) };
+  const options = optionsOf(document, theme, decisions.full);
   for (const slide of mapDocument(document, map, overridesOf(document, decisions)).slides) {
     pagesOf(relieve(slide, options), options);
     yield;
@@ -102,6 +100,14 @@ function structured(original: DocumentModel, changes: readonly StructureChange[]
   structures.set(original, { changes, result });
   return result;
 }
+
+/** How slides of a document are laid out. */
+export const optionsOf = (document: DocumentModel, theme: Theme, full: FullRule): ReliefOptions => ({
+  theme,
+  full,
+  pictures: pictureMap(document),
+  language: documentLanguage(document),
+});
 
 /** What the author decided for single blocks and for the map as a whole. */
 export function overridesOf(document: DocumentModel, decisions: Decisions): Overrides {
@@ -171,14 +177,17 @@ function destinationsIn(deck: Deck, mapped: Deck, document: DocumentModel): Deck
   return destinations;
 }
 
-const laidOut = new WeakMap<Slide, Map<string, readonly Page[]>>();
+// Pages do not depend on colours: themes that share their layouts share them.
+const laidOut = new WeakMap<Theme['layouts'], Map<FullRule, WeakMap<Slide, readonly Page[]>>>();
 
 function pagesOf(slide: Slide, options: ReliefOptions): readonly Page[] {
-  let known = laidOut.get(slide);
-  if (known === undefined) laidOut.set(slide, (known = new Map()));
-  const key = `${options.theme.name} ${options.full}`;
-  let pages = known.get(key);
-  if (pages === undefined) known.set(key, (pages = layOutSlide(slide, options)));
+  const { theme, full } = options;
+  let rules = laidOut.get(theme.layouts);
+  if (rules === undefined) laidOut.set(theme.layouts, (rules = new Map()));
+  let slides = rules.get(full);
+  if (slides === undefined) rules.set(full, (slides = new WeakMap()));
+  let pages = slides.get(slide);
+  if (pages === undefined) slides.set(slide, (pages = layOutSlide(slide, options)));
   return pages;
 }
 

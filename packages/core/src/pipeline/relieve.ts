@@ -24,22 +24,24 @@ export interface ReliefOptions {
   readonly language: Language;
 }
 
-const known = new WeakMap<Slide, { readonly key: string; readonly relieved: Slide }>();
+const known = new WeakMap<
+  Slide,
+  { readonly layouts: Theme['layouts']; readonly rule: FullRule; readonly relieved: Slide }
+>();
 
 /** @returns The same slide where it fits, or where the rule leaves its text alone. */
 export function relieve(slide: Slide, options: ReliefOptions): Slide {
   const rule = slide.full ?? options.full;
   if ((rule !== 'notes' && rule !== 'shorten') || slide.kind !== 'content' || slide.content.length === 0) return slide;
-  const key = `${options.theme.name} ${rule}`;
   const before = known.get(slide);
-  if (before?.key === key) return before.relieved;
+  if (before?.rule === rule && before.layouts === options.theme.layouts) return before.relieved;
   const { theme } = options;
   const result = textFits(slide, theme)
     ? slide
     : rule === 'notes'
       ? speakProse(slide, theme)
       : shortened(slide, options);
-  known.set(slide, { key, relieved: result });
+  known.set(slide, { layouts: theme.layouts, rule, relieved: result });
   return result;
 }
 

@@ -1,9 +1,9 @@
 /** Text as it is drawn: pieces of one look, each with its place. */
 import { emu, emuFromPt, type Emu } from '../base/index.ts';
 import { sliceRuns, type Run, type Runs } from '../content/index.ts';
-import { fontFace, type FamilyName, type FaceStyle } from '../fonts/index.ts';
-import { paraSetting, SCRIPT_SCALE, type SetLine, type SetParagraph } from '../layout/index.ts';
-import type { Frame, Theme } from '../theme/index.ts';
+import { fontFace, type FaceStyle } from '../fonts/index.ts';
+import { capitals, paraSetting, SCRIPT_SCALE, type SetLine, type SetParagraph } from '../layout/index.ts';
+import type { Frame, Palette, Theme } from '../theme/index.ts';
 
 export interface Piece {
   readonly text: string;
@@ -28,24 +28,36 @@ interface Setting {
   readonly italic: boolean;
   readonly color: string;
   readonly linkColor: string;
+  readonly caps: boolean;
 }
 
-export function drawParagraph(paragraph: SetParagraph, frame: Frame, theme: Theme): readonly Piece[] {
+/** @param palette The theme's, or the slide's own. */
+export function drawParagraph(
+  paragraph: SetParagraph,
+  frame: Frame,
+  theme: Theme,
+  palette: Palette = theme.palette,
+): readonly Piece[] {
   const para = paraSetting(paragraph, frame, theme);
   const setting: Setting = {
     family: para.mono ? theme.fonts.mono : theme.fonts[frame.style.font],
     mono: theme.fonts.mono,
     size: paragraph.size,
-    bold: frame.style.bold,
+    bold: frame.style.bold || para.bold === true,
     italic: para.italic,
-    color: theme.palette[para.color],
-    linkColor: theme.palette.link,
+    color: palette[para.color],
+    // On a coloured shape a link is known by its line alone.
+    linkColor: para.color === 'ground' ? palette.ground : palette.link,
+    caps: frame.style.caps === true,
   };
   const pieces = drawLines(paragraph.runs, paragraph.lines, setting);
   const [first] = paragraph.lines;
   if (para.bullet === null || paragraph.bulletX === null || first === undefined) return pieces;
+  const { family, size, bold } = setting;
   const bullet: Piece = {
-    ...setting,
+    family,
+    size,
+    bold,
     italic: false,
     text: para.bullet,
     x: paragraph.bulletX,
@@ -53,7 +65,7 @@ export function drawParagraph(paragraph: SetParagraph, frame: Frame, theme: Them
     width: emuFromPt(para.hanging),
     strike: false,
     link: undefined,
-    color: theme.palette[para.bulletColor],
+    color: palette[para.bulletColor],
   };
   return [bullet, ...pieces];
 }
@@ -64,8 +76,9 @@ export function drawCell(
   size: number,
   header: boolean,
   theme: Theme,
+  palette: Palette = theme.palette,
 ): readonly Piece[] {
-  const color = theme.palette[header ? theme.table.headText : 'text'];
+  const color = palette[header ? theme.table.headText : 'text'];
   return drawLines(runs, lines, {
     family: theme.fonts.body,
     mono: theme.fonts.mono,
@@ -73,7 +86,8 @@ export function drawCell(
     bold: false,
     italic: false,
     color,
-    linkColor: header ? color : theme.palette.link,
+    linkColor: header ? color : palette.link,
+    caps: false,
   });
 }
 
@@ -95,11 +109,13 @@ function drawRun(run: Run, x: number, baseline: number, setting: Setting): Piece
   const face: FaceStyle = bold ? (italic ? 'boldItalic' : 'bold') : italic ? 'italic' : 'regular';
   const size = setting.size * (run.position === undefined ? 1 : SCRIPT_SCALE);
   const shift = run.position === 'super' ? -0.33 : run.position === 'sub' ? 0.15 : 0;
+  const line = run.text.replaceAll('\n', '');
+  const text = setting.caps ? capitals(line) : line;
   return {
-    text: run.text.replaceAll('\n', ''),
+    text,
     x: emu(x),
     baseline: emu(baseline + emuFromPt(shift * setting.size)),
-    width: emuFromPt(fontFace(family as FamilyName, face).width(run.text.replaceAll('\n', '')) * size),
+    width: emuFromPt(fontFace(family, face).width(text) * size),
     family,
     size,
     bold,

@@ -1,14 +1,22 @@
 // What writers need of the stages before; they import the scene alone.
 export type { Note } from '../deck/index.ts';
 export {
+  capitals,
   CELL_PADDING,
   paraSetting,
   type Box,
+  type ChartBox,
+  type IconBox,
   type Para,
   type PictureBox,
+  type ShapeBox,
   type SetCell,
   type TableBox,
   type TextBox,
 } from '../layout/index.ts';
+export { accentOf, coloredByCategory, formatCode, type Chart } from '../charts/index.ts';
+export type { PictureDress } from '../deck/index.ts';
+export * from './draw-chart.ts';
+export * from './drawn-shape.ts';
 export * from './drawn-text.ts';
 export * from './scene.ts';

@@ -2,7 +2,7 @@
 import type { PictureData, PictureId } from '../content/index.ts';
 import type { Note } from '../deck/index.ts';
 import type { Box, Page } from '../layout/index.ts';
-import { layoutNamed, type Layout, type Theme } from '../theme/index.ts';
+import { layoutNamed, paletteFor, type Layout, type Palette, type Theme } from '../theme/index.ts';
 import { runsText } from '../content/index.ts';
 
 export interface SceneSlide {
@@ -14,6 +14,12 @@ export interface SceneSlide {
   readonly notes: readonly Note[];
   /** Not shown when the deck is presented. */
   readonly hidden: boolean;
+  /** Colours of its own, in the place of the theme's. */
+  readonly colors: OwnColors | null;
+}
+export interface OwnColors {
+  readonly palette: Palette;
+  readonly dark: boolean;
 }
 
 export interface SceneSection {
@@ -42,7 +48,14 @@ export function sceneSlide(page: Page, number: number, theme: Theme): SceneSlide
     boxes: page.boxes,
     notes: page.notes,
     hidden: page.slide.hidden === true,
+    colors: ownColors(page, theme),
   };
+}
+
+function ownColors({ slide: { colors } }: Page, theme: Theme): OwnColors | null {
+  return colors === undefined || theme.look === undefined
+    ? null
+    : { palette: paletteFor(theme.look, colors), dark: colors.dark ?? theme.dark };
 }
 
 export function makeScene(

@@ -4,3 +4,4 @@ export { cosine, marginal, vectorsOf, worths } from './rank.ts';
 export { splitSentences } from './sentences.ts';
 export * from './shorten.ts';
 export { trimSentence } from './trim.ts';
+export { beginningOf, inForm, type Beginning, type VerbForm } from './verb-forms.ts';

@@ -1,5 +1,6 @@
 /** Builds documents and decks by hand, for tests. */
 import { plain, type Runs, type TableRow } from '../content/index.ts';
+import { dress, plainLook, THEME_DESIGNS, type Theme } from '../theme/index.ts';
 import { BlockIds, blockText, findTitle, type Block, type DocumentModel, type Level } from '../document/index.ts';
 
 type Draft = Block extends infer B ? (B extends Block ? Omit<B, 'id' | 'place'> : never) : never;
@@ -106,3 +107,6 @@ export function randomDocument(next: () => number, size: number): DocumentModel 
     }),
   );
 }
+
+/** Every theme that ships, as it is seen first. */
+export const THEMES: readonly Theme[] = THEME_DESIGNS.map(({ name }) => dress(plainLook(name)));

@@ -1,96 +1,226 @@
-/** Builds a theme's layouts on its grid: one measure of margins, title band and gutter for all of them. */
+/** Builds a theme's layouts on its grid: where the title stands, where the content stands, and one gutter. */
 import { inches, type Emu } from '../base/index.ts';
-import type { ColorName, Frame, Layout, LayoutName, Mark, Role, TextStyle } from './theme.ts';
+import type { ColorName } from './palette.ts';
+import type { Align } from './look.ts';
+import type { Frame, Geometry, Layout, LayoutName, Mark, Role, TextStyle } from './theme.ts';
 
-/** All lengths in inches, on a slide of 13.333 by 7.5. */
-export interface Grid {
-  readonly left: number;
-  readonly right: number;
-  readonly titleTop: number;
-  readonly titleHeight: number;
-  readonly bodyTop: number;
-  readonly bodyBottom: number;
-  readonly gutter: number;
-  readonly titleAnchor: 'top' | 'middle' | 'bottom';
-}
+/** Left, top, width, height in inches, on a slide of 13.333 by 7.5. */
+export type Area = readonly [x: number, y: number, width: number, height: number];
 
 export interface LayoutDesign {
-  readonly grid: Grid;
-  readonly title: TextStyle;
-  readonly body: TextStyle;
-  readonly cover: {
+  readonly title: Area;
+  readonly content: Area;
+  readonly gutter: number;
+  readonly titleAnchor: Frame['anchor'];
+  readonly titleAlign: Align;
+  readonly styles: {
     readonly title: TextStyle;
+    readonly body: TextStyle;
+    readonly cover: TextStyle;
     readonly subtitle: TextStyle;
-    readonly top: number;
-    readonly ground: ColorName;
+    readonly section: TextStyle;
+    readonly quote: TextStyle;
+    readonly big: TextStyle;
+    readonly small: TextStyle;
   };
-  readonly section: { readonly title: TextStyle; readonly top: number; readonly ground: ColorName };
-  readonly number: TextStyle;
+  readonly cover: Opening;
+  readonly section: Opening;
+  /** Left, top and width of the line at the foot. */
+  readonly foot: readonly [number, number, number];
   readonly marks: Readonly<Record<'cover' | 'section' | 'content', readonly Mark[]>>;
 }
+/** A slide of few words: its title ends where its subtitle begins. */
+export interface Opening {
+  readonly title: Area;
+  readonly subtitle: Area;
+  readonly ground: ColorName;
+  readonly align: Align;
+}
 
-const WIDTH = 13.333;
+export const WIDTH = 13.333;
+export const HEIGHT = 7.5;
+const FOOT_HEIGHT = 0.3;
 
-export function mark(color: ColorName, x: number, y: number, width: number, height: number): Mark {
-  return { color, x: inches(x), y: inches(y), width: inches(width), height: inches(height) };
+export function mark(color: ColorName, area: Area, shape?: Geometry, outline?: number): Mark {
+  const [x, y, width, height] = area.map(inches) as [Emu, Emu, Emu, Emu];
+  return {
+    color,
+    x,
+    y,
+    width,
+    height,
+    ...(shape === undefined ? {} : { shape }),
+    ...(outline === undefined ? {} : { outline }),
+  };
 }
 
 function frame(
   role: Role,
-  box: readonly [number, number, number, number],
+  area: Area,
   style: TextStyle,
   anchor: Frame['anchor'] = 'top',
-  align: Frame['align'] = 'left',
+  align: Align = 'left',
 ): Frame {
-  const [x, y, width, height] = box.map(inches) as [Emu, Emu, Emu, Emu];
+  const [x, y, width, height] = area.map(inches) as [Emu, Emu, Emu, Emu];
   return { role, x, y, width, height, anchor, align, style };
 }
 
+/** Columns of an area, by their shares of its width. */
+function across([x, y, width, height]: Area, shares: readonly number[], gutter: number): readonly Area[] {
+  const room = width - gutter * (shares.length - 1);
+  const total = shares.reduce((sum, share) => sum + share, 0);
+  let at = x;
+  return shares.map((share): Area => {
+    const column: Area = [at, y, (room * share) / total, height];
+    at += column[2] + gutter;
+    return column;
+  });
+}
+/** Rows of an area, by their shares of its height. */
+function down([x, y, width, height]: Area, shares: readonly number[], gutter: number): readonly Area[] {
+  return across([y, x, height, width], shares, gutter).map(([top, , tall]): Area => [x, top, width, tall]);
+}
+
 export function buildLayouts(design: LayoutDesign): readonly Layout[] {
-  const { grid, body, marks } = design;
-  const width = WIDTH - grid.left - grid.right;
-  const height = grid.bodyBottom - grid.bodyTop;
-  const half = (width - grid.gutter) / 2;
-  const text = width * 0.52;
-  const beside = grid.left + text + grid.gutter;
-  const title = frame('title', [grid.left, grid.titleTop, width, grid.titleHeight], design.title, grid.titleAnchor);
-  const number = frame('number', [WIDTH - grid.right - 1, 6.95, 1, 0.32], design.number, 'middle', 'right');
-  const content = (name: LayoutName, label: string, frames: readonly Frame[]): Layout => ({
+  const { content, gutter, styles, marks } = design;
+  const { body, small } = styles;
+  const [cx, cy, cw, ch] = content;
+  const title = frame('title', design.title, styles.title, design.titleAnchor, design.titleAlign);
+  const foot = footFrames(design);
+  const make = (name: LayoutName, label: string, frames: readonly Frame[]): Layout => ({
     name,
     label,
     ground: 'ground',
-    frames: [title, ...frames, number],
+    frames: [title, ...frames, ...foot],
     marks: marks.content,
   });
+  const texts = (areas: readonly Area[]): readonly Frame[] =>
+    areas.map((area, i) => frame((['body', 'body2', 'body3'] as const)[i]!, area, body));
+  const pictures = (areas: readonly Area[]): readonly Frame[] =>
+    areas.map((area, i) => frame((['picture', 'picture2', 'picture3', 'picture4'] as const)[i]!, area, small));
+  const [wide, narrow] = across(content, [0.52, 0.48], gutter) as [Area, Area];
+  const [narrowLeft, wideRight] = across(content, [0.48, 0.52], gutter) as [Area, Area];
+  const [upper, lower] = down(content, [0.56, 0.44], gutter * 0.7) as [Area, Area];
+  const captioned = down(content, [ch - 0.75, 0.6], 0.15) as [Area, Area];
+  const caption = frame('caption', captioned[1], small, 'top', design.titleAlign === 'center' ? 'center' : 'left');
+  const [headLeft, headRight] = across([cx, cy, cw, 0.6], [1, 1], gutter) as [Area, Area];
+  const [underLeft, underRight] = across([cx, cy + 0.75, cw, ch - 0.75], [1, 1], gutter) as [Area, Area];
+  const figure = (area: Area): Frame => frame('figure', area, body);
+  const inner: Area = [cx + cw * 0.04, cy, cw * 0.92, ch];
+  const [chart, besideChart] = across(content, [0.6, 0.4], gutter) as [Area, Area];
+  const head: TextStyle = { ...styles.title, sizes: styles.body.sizes, color: 'accent1' };
   return [
-    {
-      name: 'cover',
-      label: 'Cover',
-      ground: design.cover.ground,
-      marks: marks.cover,
-      frames: [
-        frame('title', [grid.left, design.cover.top, width - 1, 2.2], design.cover.title, 'bottom'),
-        frame('subtitle', [grid.left, design.cover.top + 2.45, width - 1, 1.3], design.cover.subtitle),
-      ],
-    },
-    {
-      name: 'section',
-      label: 'Section opener',
-      ground: design.section.ground,
-      marks: marks.section,
-      frames: [frame('title', [grid.left, design.section.top, width - 1, 2.2], design.section.title, 'bottom')],
-    },
-    content('points', 'Title and points', [frame('body', [grid.left, grid.bodyTop, width, height], body)]),
-    content('columns', 'Two columns', [
-      frame('body', [grid.left, grid.bodyTop, half, height], body),
-      frame('body2', [grid.left + half + grid.gutter, grid.bodyTop, half, height], body),
+    opening('cover', 'Cover', design.cover, styles.cover, design),
+    withPicture(opening('cover-picture', 'Cover with picture', design.cover, styles.cover, design), design),
+    opening('section', 'Section opener', design.section, styles.section, design),
+    make('agenda', 'Agenda', [frame('body', inner, body, 'top')]),
+    make('points', 'Points', texts([content])),
+    make('columns', 'Two columns', texts(across(content, [1, 1], gutter))),
+    make('columns-3', 'Three columns', texts(across(content, [1, 1, 1], gutter))),
+    make('comparison', 'Comparison', [
+      frame('head', headLeft, head, 'bottom'),
+      frame('body', underLeft, body),
+      frame('head2', headRight, head, 'bottom'),
+      frame('body2', underRight, body),
     ]),
-    content('picture-text', 'Picture with text', [
-      frame('body', [grid.left, grid.bodyTop, text, height], body),
-      frame('picture', [beside, grid.bodyTop, WIDTH - grid.right - beside, height], body),
+    make('picture-right', 'Points, picture right', [...texts([wide]), ...pictures([narrow])]),
+    make('picture-left', 'Points, picture left', [...pictures([narrowLeft]), ...texts([wideRight])]),
+    make('picture-top', 'Picture over points', [...pictures([upper]), ...texts([lower])]),
+    bleeding(design, title, foot, make),
+    make('picture', 'Picture', pictures([content])),
+    make('picture-caption', 'Picture with caption', [...pictures([captioned[0]]), caption]),
+    make('gallery-2', 'Two pictures', [...pictures(across(captioned[0], [1, 1], gutter * 0.6)), caption]),
+    make('gallery-3', 'Three pictures', [...pictures(across(captioned[0], [1, 1, 1], gutter * 0.6)), caption]),
+    make('gallery-4', 'Four pictures', [
+      ...pictures(down(captioned[0], [1, 1], gutter * 0.5).flatMap((row) => across(row, [1, 1], gutter * 0.5))),
+      caption,
     ]),
-    content('picture', 'Picture', [frame('picture', [grid.left, grid.bodyTop, width, height], body)]),
-    content('table', 'Table', [frame('table', [grid.left, grid.bodyTop, width, height], body)]),
-    content('title-only', 'Title only', []),
+    make('quotation', 'Quotation', [
+      frame('quote', [cx + cw * 0.06, cy, cw * 0.88, ch - 0.95], styles.quote, 'middle', design.titleAlign),
+      frame('caption', [cx + cw * 0.06, cy + ch - 0.8, cw * 0.88, 0.7], small, 'top', design.titleAlign),
+    ]),
+    make('statement', 'Statement', [
+      frame('quote', [cx, cy, cw, ch * 0.86], { ...styles.quote, color: 'text' }, 'middle', design.titleAlign),
+    ]),
+    make('big-number', 'Big number', [
+      frame('big', [cx, cy, cw, ch * 0.52], styles.big, 'bottom', design.titleAlign),
+      frame('body', [cx, cy + ch * 0.56, cw, ch * 0.44], body, 'top', design.titleAlign),
+    ]),
+    make('table', 'Table', [frame('table', content, body)]),
+    make('chart', 'Chart', [frame('chart', content, small)]),
+    make('chart-points', 'Chart with points', [frame('chart', chart, small), frame('body', besideChart, body)]),
+    make('steps', 'Steps', [figure(content)]),
+    make('cycle', 'Cycle', [figure(content)]),
+    make('timeline', 'Timeline', [figure(content)]),
+    make('icon-grid', 'Grid with icons', [figure(content)]),
+    make('pyramid', 'Pyramid', [figure(content)]),
+    make('funnel', 'Funnel', [figure(content)]),
+    make('matrix', 'Two-by-two matrix', [figure(content)]),
+    make('figure-text', 'Figure with text', [figure(chart), frame('body', besideChart, body)]),
+    {
+      ...make('key-points', 'Key points', [frame('body', [cx + 0.35, cy + 0.3, cw - 0.7, ch - 0.6], body, 'middle')]),
+      marks: [...marks.content, mark('panel', content), mark('accent1', [cx, cy, 0.08, ch])],
+    },
+    make('sources', 'Sources', [frame('body', content, { ...body, sizes: [16, 14, 12] })]),
+    opening('closing', 'Closing', design.section, styles.section, design),
+    make('title-only', 'Title only', []),
   ];
+}
+
+function footFrames({ foot: [x, y, width], styles: { small } }: LayoutDesign): readonly Frame[] {
+  const style = { ...small, sizes: [11] };
+  return [
+    frame('footer', [x, y, width - 3.3, FOOT_HEIGHT], style, 'middle'),
+    frame('date', [x + width - 3.1, y, 2.1, FOOT_HEIGHT], style, 'middle', 'right'),
+    frame('number', [x + width - 0.9, y, 0.9, FOOT_HEIGHT], style, 'middle', 'right'),
+  ];
+}
+
+function opening(name: LayoutName, label: string, made: Opening, style: TextStyle, design: LayoutDesign): Layout {
+  const reversed = made.ground !== 'ground' && made.ground !== 'panel';
+  const tinted = (one: TextStyle, color: ColorName): TextStyle => (reversed ? { ...one, color } : one);
+  const title = frame('title', made.title, tinted(style, 'ground'), 'bottom', made.align);
+  const subtitle = frame('subtitle', made.subtitle, tinted(design.styles.subtitle, 'panel'), 'top', made.align);
+  const foot = footFrames(design).map((one) => ({ ...one, style: tinted(one.style, 'panel') }));
+  return {
+    name,
+    label,
+    ground: made.ground,
+    frames: [title, subtitle, ...foot],
+    marks: design.marks[name === 'cover' ? 'cover' : 'section'],
+  };
+}
+
+/** A cover whose words keep to the left, beside a picture that runs over three edges. */
+function withPicture(layout: Layout, { styles }: LayoutDesign): Layout {
+  const from = WIDTH * 0.56;
+  const words = layout.frames
+    .filter(({ role }) => role === 'title' || role === 'subtitle')
+    .map((one): Frame => {
+      const x = Math.min(one.x, inches(0.9)) as Emu;
+      return { ...one, x, width: (inches(from - 0.4) - x) as Emu, align: 'left' };
+    });
+  return { ...layout, marks: [], frames: [...words, frame('picture', [from, 0, WIDTH - from, HEIGHT], styles.small)] };
+}
+
+function bleeding(
+  design: LayoutDesign,
+  title: Frame,
+  foot: readonly Frame[],
+  make: (name: LayoutName, label: string, frames: readonly Frame[]) => Layout,
+): Layout {
+  const [cx, cy, , ch] = design.content;
+  const [tx] = design.title;
+  const beside = design.title[0] + design.title[2] < cx + 0.1;
+  const from = WIDTH * (beside ? 0.68 : 0.54);
+  const head: Frame = {
+    ...title,
+    width: inches(beside ? design.title[2] : from - 0.4 - tx),
+  };
+  const body: Area = [cx, cy, from - 0.4 - cx, ch];
+  const last = { x: inches(from - 0.4) - inches(1), width: inches(0.9) };
+  const number = foot.filter(({ role }) => role === 'number').map((one) => ({ ...one, ...last }) as Frame);
+  const picture = frame('picture', [from, 0, WIDTH - from, HEIGHT], design.styles.small);
+  const frames = [head, frame('body', body, design.styles.body), picture, ...number];
+  return { ...make('picture-bleed', 'Picture over the edge', []), frames };
 }

@@ -1,23 +1,8 @@
 /** A theme: palette, fonts, type and layouts, all as data. */
 import type { Emu } from '../base/index.ts';
-
-/** Names of colours; writers turn them into references to the theme. */
-export type ColorName =
-  | 'ground'
-  | 'text'
-  | 'panel'
-  | 'muted'
-  | 'accent1'
-  | 'accent2'
-  | 'accent3'
-  | 'accent4'
-  | 'accent5'
-  | 'accent6'
-  | 'link';
-/** Six hexadecimal digits a colour. */
-export type Palette = Readonly<Record<ColorName, string>>;
-
-export type FontRole = 'heading' | 'body' | 'mono';
+import type { PictureId } from '../content/index.ts';
+import type { Align, DeckLook, FontRole } from './look.ts';
+import type { ColorName, Palette } from './palette.ts';
 
 export interface Rect {
   readonly x: Emu;
@@ -26,14 +11,42 @@ export interface Rect {
   readonly height: Emu;
 }
 
-export type Role = 'title' | 'subtitle' | 'body' | 'body2' | 'picture' | 'table' | 'number';
+export const ROLES = [
+  'title',
+  'subtitle',
+  'body',
+  'body2',
+  'body3',
+  'head',
+  'head2',
+  'quote',
+  'big',
+  'caption',
+  'picture',
+  'picture2',
+  'picture3',
+  'picture4',
+  'table',
+  'chart',
+  'figure',
+  'footer',
+  'date',
+  'number',
+] as const;
+export type Role = (typeof ROLES)[number];
+/** What repeats on every slide at the foot. */
+export const FOOT_ROLES = ['footer', 'date', 'number'] as const satisfies readonly Role[];
+export type FootRole = (typeof FOOT_ROLES)[number];
+export const isFoot = (role: Role): role is FootRole => (FOOT_ROLES as readonly Role[]).includes(role);
 
-/** One placeholder of a layout. */
+/** One placeholder of a layout; for a figure, the place where its shapes stand. */
 export interface Frame extends Rect {
   readonly role: Role;
   readonly anchor: 'top' | 'middle' | 'bottom';
-  readonly align: 'left' | 'center' | 'right';
+  readonly align: Align;
   readonly style: TextStyle;
+  /** In a template: the placeholder's own number, by which its slides find it. */
+  readonly placeholder?: { readonly type: string | null; readonly index: string | null };
 }
 
 /** How text of one role is set. */
@@ -45,6 +58,8 @@ export interface TextStyle {
   readonly sizes: readonly number[];
   /** Of the font's own line height. */
   readonly lineSpacing: number;
+  /** Set in capitals; the text stays as it was written. */
+  readonly caps?: true;
 }
 
 /** How one point level is set, relative to the body style. */
@@ -61,19 +76,68 @@ export interface LevelStyle {
   readonly spaceBefore: number;
 }
 
+/** Outlines of shapes: all stand in ECMA-376-1 §20.1.10.56 too, with their usual proportions. */
+export const GEOMETRIES = [
+  'rect',
+  'round',
+  'ellipse',
+  'triangle',
+  'diamond',
+  'chevron',
+  'tag',
+  'arrow',
+  'trapezoid',
+] as const;
+export type Geometry = (typeof GEOMETRIES)[number];
+
 /** A drawn shape of the layout, behind everything. */
 export interface Mark extends Rect {
   readonly color: ColorName;
+  readonly shape?: Geometry;
+  /** Drawn as a line of so many points instead of filled. */
+  readonly outline?: number;
+}
+/** A picture of the layout, behind everything: a logo, or a template's ground. */
+export interface LayoutPicture extends Rect {
+  readonly picture: PictureId;
+  readonly alt: string;
 }
 
 export const LAYOUT_NAMES = [
   'cover',
+  'cover-picture',
   'section',
+  'agenda',
   'points',
   'columns',
-  'picture-text',
+  'columns-3',
+  'comparison',
+  'picture-right',
+  'picture-left',
+  'picture-top',
+  'picture-bleed',
   'picture',
+  'picture-caption',
+  'gallery-2',
+  'gallery-3',
+  'gallery-4',
+  'quotation',
+  'statement',
+  'big-number',
   'table',
+  'chart',
+  'chart-points',
+  'steps',
+  'cycle',
+  'timeline',
+  'icon-grid',
+  'pyramid',
+  'funnel',
+  'matrix',
+  'figure-text',
+  'key-points',
+  'sources',
+  'closing',
   'title-only',
 ] as const;
 export type LayoutName = (typeof LAYOUT_NAMES)[number];
@@ -84,13 +148,14 @@ export interface Layout {
   readonly ground: ColorName;
   readonly frames: readonly Frame[];
   readonly marks: readonly Mark[];
+  readonly pictures?: readonly LayoutPicture[];
 }
 
 export interface Theme {
+  /** What it was dressed by; absent for a template's. */
+  readonly look?: DeckLook;
   readonly name: string;
   readonly label: string;
-  /** One sentence on its character. */
-  readonly character: string;
   readonly dark: boolean;
   readonly palette: Palette;
   readonly fonts: Readonly<Record<FontRole, string>>;
@@ -101,7 +166,12 @@ export interface Theme {
     readonly headText: ColorName;
     readonly rule: ColorName;
   };
+  /** Corners of the shapes of figures. */
+  readonly corners: 'square' | 'round';
   readonly layouts: readonly Layout[];
+  readonly size: { readonly width: Emu; readonly height: Emu };
+  /** Hash of the template file whose parts the deck is built on. */
+  readonly template?: string;
 }
 
 export const SLIDE_WIDTH = 12_192_000 as Emu;
@@ -115,3 +185,10 @@ export function layoutNamed(theme: Theme, name: LayoutName): Layout {
 
 export const frameOf = (layout: Layout, role: Role): Frame | undefined =>
   layout.frames.find((frame) => frame.role === role);
+
+/** @throws RangeError when the layout has no such frame. */
+export function frameIn(theme: Theme, name: LayoutName, role: Role): Frame {
+  const frame = frameOf(layoutNamed(theme, name), role);
+  if (frame === undefined) throw new RangeError(`The layout ${name} of ${theme.name} has no ${role}`);
+  return frame;
+}

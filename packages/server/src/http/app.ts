@@ -7,6 +7,7 @@ import type { Config } from '../config/config.ts';
 import type { Context } from '../services/context.ts';
 import { deckRoutes, fileRoutes } from './deck-routes.ts';
 import { errors } from './errors.ts';
+import { fontRoutes } from './font-routes.ts';
 import { mapRoutes } from './map-routes.ts';
 import { sameOrigin } from './same-origin.ts';
 import { security } from './security.ts';
@@ -41,6 +42,7 @@ export function makeApp(context: Context, { host, webRoot }: Pick<Config, 'host'
   app.use(deckRoutes(context).routes());
   app.use(fileRoutes(context).routes());
   app.use(mapRoutes(context).routes());
+  app.use(fontRoutes().routes());
   if (webRoot !== '') app.use(webFiles(webRoot));
   return app;
 }

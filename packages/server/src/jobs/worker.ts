@@ -6,6 +6,7 @@ import {
   DEFLATE_SETTINGS,
   detectType,
   documentWords,
+  editPictures,
   exportPptx,
   foldLog,
   joinDocuments,
@@ -77,8 +78,12 @@ async function read({ files, port }: ReadTask): Promise<ReadDone> {
 function exportDeck({ packed, pictures, log }: ExportTask): Uint8Array {
   const document = JSON.parse(gunzipSync(packed).toString('utf8')) as DocumentModel;
   const bytes = new Map(pictures.map((picture) => [picture.id, picture.bytes]));
-  const converted = convert(document, foldLog(log).done);
-  const data = converted.document.pictures.flatMap((picture): PictureData[] => {
+  const edits = foldLog(log).done;
+  const converted = convert(document, edits);
+  const known = new Map(
+    [...converted.document.pictures, ...editPictures(edits)].map((picture) => [picture.id, picture]),
+  );
+  const data = [...known.values()].flatMap((picture): PictureData[] => {
     const found = bytes.get(picture.id);
     return found === undefined ? [] : [{ ...picture, bytes: found }];
   });

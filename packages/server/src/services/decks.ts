@@ -2,12 +2,11 @@
 import type { AppendEntries, Candidate, DeckSummary, Newer, OpenDeck } from '@alvex/contract';
 import {
   currentEdition,
+  editPictures,
   foldLog,
-  isStructureChange,
   READER_VERSION,
   singleEdits,
   takePicture,
-  writtenPictures,
   type DocumentModel,
   type LogEntry,
   type Picture,
@@ -203,9 +202,7 @@ async function picturesIn(context: Context, source: EditionRow): Promise<Documen
 
 /** Pictures that the author put in, by the log; an edit that was undone can be made again. */
 const loggedPictures = (log: readonly LogEntry[]): DocumentModel['pictures'] =>
-  writtenPictures(
-    singleEdits(log.filter((entry) => entry.kind !== 'undo' && entry.kind !== 'redo')).filter(isStructureChange),
-  );
+  editPictures(log.filter((entry) => entry.kind !== 'undo' && entry.kind !== 'redo'));
 
 /** Keeps a picture that is to be put into the document. @throws AppError `picture-unusable`. */
 export async function addPicture(context: Context, id: string, bytes: Uint8Array, name: string): Promise<Picture> {

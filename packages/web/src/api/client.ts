@@ -197,6 +197,7 @@ const ofEdition = (edition: string | undefined): string => (edition === undefine
 export const documentUrl = (id: string, edition?: string): string => `/api/decks/${id}/document${ofEdition(edition)}`;
 export const originalUrl = (id: string, edition?: string): string => `/api/decks/${id}/original${ofEdition(edition)}`;
 export const pptxUrl = (id: string): string => `/api/decks/${id}/deck.pptx`;
+export const fontUrl = (family: string): string => `/api/fonts/${encodeURIComponent(family)}.zip`;
 export const pictureUrl = (id: string, picture: string): string => `/api/decks/${id}/pictures/${picture}`;
 
 export const listMaps = async (): Promise<readonly OwnMap[]> =>

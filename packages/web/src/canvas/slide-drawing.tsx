@@ -1,7 +1,8 @@
 /** Draws a slide as SVG from drawing data; the paragraphs on it can be chosen and opened for writing. */
 import { memo, type KeyboardEvent, type MouseEvent } from 'react';
-import { pictureUrl } from '../api/client.ts';
+import type { DrawnShape } from '@alvex/core';
 import type { DrawnPiece, DrawnText, Drawing } from '../worker/protocol.ts';
+import { PictureDrawing } from './drawn-picture.tsx';
 
 export const SLIDE_POINTS = { width: 960, height: 540 };
 
@@ -23,7 +24,29 @@ interface Props {
   readonly actions?: SlideActions | undefined;
 }
 
-function pieceText(piece: DrawnPiece, key: number) {
+function shapePath(shape: DrawnShape, key: number) {
+  const { turned, placed } = shape;
+  const transform =
+    turned !== undefined
+      ? `rotate(${turned.join(' ')})`
+      : placed !== undefined
+        ? `translate(${placed[0]} ${placed[1]}) scale(${placed[2]})`
+        : undefined;
+  return (
+    <path
+      key={key}
+      d={shape.d}
+      transform={transform}
+      fill={shape.fill === null ? 'none' : `#${shape.fill}`}
+      stroke={shape.stroke === null ? undefined : `#${shape.stroke}`}
+      strokeWidth={shape.strokeWidth}
+      strokeLinecap={placed === undefined ? undefined : 'round'}
+      strokeLinejoin={placed === undefined ? undefined : 'round'}
+    />
+  );
+}
+
+function pieceText(piece: DrawnPiece, key: number, anchor?: 'start' | 'end') {
   const decoration = piece.strike ? 'line-through' : piece.link ? 'underline' : undefined;
   return (
     <text
@@ -36,6 +59,7 @@ function pieceText(piece: DrawnPiece, key: number) {
       fontStyle={piece.italic ? 'italic' : 'normal'}
       fill={`#${piece.color}`}
       textDecoration={decoration}
+      textAnchor={anchor}
       xmlSpace="preserve"
       style={{ fontVariantLigatures: 'none', textRendering: 'geometricPrecision' }}
     >
@@ -54,7 +78,7 @@ function Paragraph({
   readonly actions: SlideActions | undefined;
 }) {
   const { target } = text;
-  const pieces = text.pieces.map(pieceText);
+  const pieces = text.pieces.map((piece, i) => pieceText(piece, i, text.anchor));
   if (target === null || actions === undefined) return <g>{pieces}</g>;
   const onKeyDown = (event: KeyboardEvent) => {
     if (event.key !== 'Enter') return;
@@ -97,8 +121,8 @@ export const SlideDrawing = memo(function SlideDrawing({
   hidden,
   actions,
 }: Props) {
-  const { width, height } = SLIDE_POINTS;
-  const choosePicture = (event: MouseEvent, part: string) => {
+  const { width, height } = drawing?.size ?? SLIDE_POINTS;
+  const choosePart = (event: MouseEvent, part: string) => {
     if (actions === undefined) return;
     event.stopPropagation();
     actions.choose(part);
@@ -116,22 +140,17 @@ export const SlideDrawing = memo(function SlideDrawing({
         height={height}
         fill={drawing === undefined ? 'var(--chakra-colors-card)' : `#${drawing.ground}`}
       />
-      {drawing?.shapes.map((shape, i) => (
-        <rect key={i} x={shape.x} y={shape.y} width={shape.width} height={shape.height} fill={`#${shape.color}`} />
+      {drawing?.behind.map((picture, i) => (
+        <PictureDrawing key={i} picture={picture} deck={deck} />
       ))}
-      {drawing?.pictures.map((picture) => (
-        <image
-          key={picture.part}
-          href={pictureUrl(deck, picture.picture)}
-          x={picture.x}
-          y={picture.y}
-          width={picture.width}
-          height={picture.height}
-          preserveAspectRatio="none"
-          onClick={(event) => choosePicture(event, picture.part)}
-        >
-          <title>{picture.alt ?? 'Picture without a description'}</title>
-        </image>
+      {drawing?.shapes.map(shapePath)}
+      {drawing?.pictures.map((picture, i) => (
+        <PictureDrawing
+          key={i}
+          picture={picture}
+          deck={deck}
+          onClick={(event) => picture.part !== null && choosePart(event, picture.part)}
+        />
       ))}
       {drawing?.texts.map((text, i) =>
         text.target !== null && text.target === hidden ? null : (
@@ -143,6 +162,22 @@ export const SlideDrawing = memo(function SlideDrawing({
           />
         ),
       )}
+      {actions !== undefined &&
+        drawing?.texts.map(({ chart, x, y, width: w, height: h }, i) =>
+          chart === undefined ? null : (
+            <rect
+              key={i}
+              x={x}
+              y={y}
+              width={w}
+              height={h}
+              fill="#000"
+              fillOpacity={0}
+              data-chart={chart}
+              onClick={(event) => choosePart(event, chart)}
+            />
+          ),
+        )}
       {drawing?.number && (
         <text
           x={drawing.number.right}

@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, expect, test } from '@jest/globals';
-import { blockText, type Block, type LogEntry } from '@alvex/core';
+import { blockText, plainLook, type Block, type LogEntry } from '@alvex/core';
 import { doc, h, p } from '../../../core/src/test/build.ts';
 import type { FromWorker, ToWorker, View } from '../worker/protocol.ts';
 import { ask, closeDeck, edit, goBack, goForward, openDeck, redo, undo, useDeck, wantPage } from './deck-store.ts';
@@ -61,7 +61,7 @@ const view = (change: Partial<View> = {}): View => ({
   unplaced: [],
   map: {} as View['map'],
   mapName: 'talk',
-  theme: 'slipway',
+  look: plainLook('millrace'),
   full: 'continue',
   prose: { as: 'whole' },
   branches: [],

@@ -7,6 +7,7 @@ import {
   restructureBlocks,
   singleEdits,
   type Block,
+  type DeckLook,
   type Destination,
   type Diagnostic,
   type Edit,
@@ -52,7 +53,7 @@ export interface DeckState {
   readonly rows: ReadonlyMap<string, Row>;
   readonly destinations: ReadonlyMap<string, Destination>;
   readonly drawings: ReadonlyMap<string, Drawing>;
-  /** Drawings in themes that are looked at: theme, then key. */
+  /** Drawings in looks that are looked at: the look as JSON, then key. */
   readonly dressed: ReadonlyMap<string, ReadonlyMap<string, Drawing>>;
   readonly selectedBlock: string | null;
   readonly selectedRow: string | null;
@@ -164,9 +165,9 @@ function receive(message: FromWorker): void {
     case 'dressed': {
       const dressed = new Map(get().dressed);
       dressed.set(
-        message.theme,
+        JSON.stringify(message.look),
         new Map([
-          ...(dressed.get(message.theme) ?? []),
+          ...(dressed.get(JSON.stringify(message.look)) ?? []),
           ...message.drawings.map((drawing) => [drawing.key, drawing] as const),
         ]),
       );
@@ -303,7 +304,7 @@ export function ask<W extends Question['what']>(question: Asking<W>): Promise<An
   });
 }
 
-export const wantDressed = (theme: string, keys: readonly string[]): void => tell({ kind: 'dress', theme, keys });
+export const wantDressed = (look: DeckLook, keys: readonly string[]): void => tell({ kind: 'dress', look, keys });
 
 export function select(block: string | null, row: string | null): void {
   set({ selectedBlock: block, selectedRow: row });

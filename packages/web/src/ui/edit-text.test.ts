@@ -15,7 +15,7 @@ const CASES: readonly (readonly [Edit, string])[] = [
   [{ kind: 'prose', prose: { as: 'short', density: 'half' } }, 'Body text: half of the words'],
   [{ kind: 'branch', block: 'h', text: 'body', to: 'slide' }, 'Below “The gates”: body text to text on the slide'],
   [{ kind: 'branch', block: 'h', text: 'table', to: null }, 'Below “The gates”: tables as the map says'],
-  [{ kind: 'theme', theme: 'slipway' }, 'Theme: slipway'],
+  [{ kind: 'theme', theme: 'slipway' }, 'Theme: Slipway'],
   [{ kind: 'full', rule: 'notes' }, 'A slide that holds too much: its prose spoken'],
   [{ kind: 'fullAt', slides, rule: 'shorten' }, '2 slides, too full: shortened'],
   [{ kind: 'fullAt', slides: [slide], rule: null }, '1 slide: too full, as the deck’s rule says'],

@@ -1,7 +1,27 @@
 /** What an edit did, as a sentence: for the history and for edits that have lost their place. */
-import { runsText, type Edit, type MatterKind, type Runs, type TextKind } from '@alvex/core';
+import {
+  designNamed,
+  fontPairNamed,
+  runsText,
+  THEME_DESIGNS,
+  type Edit,
+  type MatterKind,
+  type PaletteChoice,
+  type Runs,
+  type TextKind,
+} from '@alvex/core';
 import { count } from './format.ts';
-import { DENSITY_LABELS, DESTINATION_LABELS, FULL_LABELS, KIND_LABELS, MAP_LABELS, MATTER_LABELS } from './labels.ts';
+import {
+  CHART_LABELS,
+  DENSITY_LABELS,
+  DESTINATION_LABELS,
+  FULL_LABELS,
+  KIND_LABELS,
+  LAYOUT_LABELS,
+  MAP_LABELS,
+  MATTER_LABELS,
+  RULED_LABELS,
+} from './labels.ts';
 
 const LONGEST = 70;
 
@@ -41,7 +61,45 @@ export function editText(edit: Edit, subject: (block: string) => string | undefi
         ? `Below${of(edit.block)}: ${kind(edit.text)} as the map says`
         : `Below${of(edit.block)}: ${kind(edit.text)} to ${DESTINATION_LABELS[edit.to]}`;
     case 'theme':
-      return `Theme: ${edit.theme}`;
+      return `Theme: ${designNamed(edit.theme).label}`;
+    case 'palette':
+      return `Palette: ${paletteName(edit.palette)}`;
+    case 'mode':
+      return edit.dark === null ? 'Light or dark as the theme' : edit.dark ? 'Dark' : 'Light';
+    case 'fonts':
+      return `Fonts: ${fontPairNamed(edit.pair)?.label ?? 'the theme’s own'}`;
+    case 'type':
+      return edit.rule === null
+        ? `All ${RULED_LABELS[edit.role]} as the theme`
+        : `One rule for all ${RULED_LABELS[edit.role]}`;
+    case 'foot':
+      return 'Foot of the slides';
+    case 'arrange':
+      return edit.layouts.length === 0 ? 'Layouts as usual' : `Layouts chosen for all slides`;
+    case 'layout':
+      return edit.layout === null
+        ? `${slides(edit.slides.length)}: layout as usual`
+        : `${slides(edit.slides.length)}: ${LAYOUT_LABELS[edit.layout]}`;
+    case 'colors':
+      return edit.palette === null && edit.dark === null
+        ? `${slides(edit.slides.length)}: colours of the deck`
+        : `${slides(edit.slides.length)}: colours of their own`;
+    case 'icon':
+      return edit.icon === null ? 'An icon taken off' : `Icon ${quoted(edit.icon.name)}`;
+    case 'chart':
+      return edit.chart === null
+        ? 'A chart made a table again'
+        : `Chart: ${CHART_LABELS[edit.chart.kind].toLowerCase()}`;
+    case 'frame':
+      return 'A picture in its frame';
+    case 'replace':
+      return 'A picture replaced';
+    case 'place':
+      return 'A picture put in';
+    case 'alt':
+      return `Description ${quoted(edit.alt)}`;
+    case 'drop':
+      return 'A picture taken off';
     case 'full':
       return `A slide that holds too much: ${FULL_LABELS[edit.rule]}`;
     case 'fullAt':
@@ -114,3 +172,10 @@ export function editText(edit: Edit, subject: (block: string) => string | undefi
 }
 
 const matter = (part: MatterKind): string => MATTER_LABELS[part];
+
+function paletteName(palette: PaletteChoice | null): string {
+  if (palette === null) return 'the theme’s own';
+  if (palette.from === 'colors') return `made of #${palette.colors[0]}`;
+  const found = THEME_DESIGNS.flatMap(({ palettes }) => palettes).find(({ name }) => name === palette.name);
+  return found?.label ?? palette.name;
+}

@@ -1,5 +1,16 @@
 /** Names that are shown in more than one place. */
-import type { Density, Destination, FullRule, MatterKind, TextKind } from '@alvex/core';
+import type {
+  ChartKind,
+  ChartOffer,
+  Density,
+  Destination,
+  FullRule,
+  LayoutName,
+  MatterKind,
+  Reason,
+  RuledRole,
+  TextKind,
+} from '@alvex/core';
 
 export const KIND_LABELS: Readonly<Record<TextKind, string>> = {
   heading1: 'Heading 1',
@@ -82,4 +93,94 @@ export const DESTINATION_LABELS: Readonly<Record<Destination, string>> = {
   slide: 'text on the slide',
   notes: 'speaker notes',
   out: 'left out',
+};
+
+export const LAYOUT_LABELS: Readonly<Record<LayoutName, string>> = {
+  cover: 'Cover',
+  'cover-picture': 'Cover with picture',
+  section: 'Section opener',
+  agenda: 'Agenda',
+  points: 'Points',
+  columns: 'Two columns',
+  'columns-3': 'Three columns',
+  comparison: 'Comparison',
+  'picture-right': 'Picture right',
+  'picture-left': 'Picture left',
+  'picture-top': 'Picture above',
+  'picture-bleed': 'Picture over the edge',
+  picture: 'Picture',
+  'picture-caption': 'Picture with caption',
+  'gallery-2': 'Two pictures',
+  'gallery-3': 'Three pictures',
+  'gallery-4': 'Four pictures',
+  quotation: 'Quotation',
+  statement: 'Statement',
+  'big-number': 'Big number',
+  table: 'Table',
+  chart: 'Chart',
+  'chart-points': 'Chart with points',
+  steps: 'Steps',
+  cycle: 'Cycle',
+  timeline: 'Timeline',
+  'icon-grid': 'Grid with icons',
+  pyramid: 'Pyramid',
+  funnel: 'Funnel',
+  matrix: 'Two by two',
+  'figure-text': 'Figure with text',
+  'key-points': 'Key points',
+  sources: 'Sources',
+  closing: 'Closing',
+  'title-only': 'Title only',
+};
+
+/** Why a layout suits. */
+export const REASON_LABELS: Readonly<Record<Reason, string>> = {
+  numbered: 'the list is numbered',
+  imperative: 'its points say what to do',
+  'order-words': 'its points say what comes first and next',
+  dates: 'its points begin with dates',
+  versus: 'the title sets two sides against each other',
+  'two-sides': 'two points, each with points below',
+  'short-items': 'short points of like length',
+  'number-with-unit': 'a number with its unit',
+  quoted: 'someone’s own words',
+  'round-words': 'the title speaks of a cycle',
+  'layer-words': 'the title speaks of layers',
+  'narrowing-words': 'the title speaks of narrowing down',
+  'falling-numbers': 'its numbers fall from point to point',
+  'four-sides': 'four sides of one thing',
+  'one-sentence': 'one sentence alone',
+  'numbers-in-table': 'the table holds numbers',
+  'pictures-together': 'several pictures',
+  'picture-and-text': 'a picture and its text',
+  'list-and-text': 'a list and running text',
+  'many-short': 'many short points',
+  'ends-the-deck': 'it ends the talk',
+  'fits-as-it-is': 'its text fits',
+};
+
+export const RULED_LABELS: Readonly<Record<RuledRole, string>> = {
+  title: 'titles',
+  points: 'points',
+  caption: 'captions',
+};
+
+export const CHART_LABELS: Readonly<Record<ChartKind, string>> = {
+  column: 'Columns',
+  bar: 'Bars',
+  stacked: 'Stacked',
+  line: 'Lines',
+  area: 'Areas',
+  pie: 'Pie',
+  doughnut: 'Doughnut',
+  scatter: 'Scatter',
+};
+
+export const CHART_REASONS: Readonly<Record<ChartOffer['reason'], string>> = {
+  'over-time': 'its rows follow time',
+  'parts-of-whole': 'parts of one whole',
+  'few-to-compare': 'a few numbers side by side',
+  'many-or-long': 'many rows, or long names',
+  'several-together': 'several series that add up',
+  'two-measures': 'two measures against each other',
 };

@@ -1,23 +1,30 @@
 /** Answers to questions about the deck that is held, each computed when it is asked. */
 import {
   candidateMaps,
+  chooseLayouts,
   compareOutlines,
   compareTakes,
   convert,
   costMap,
   DENSITIES,
   documentLanguage,
+  layoutChoices,
+  layOutSlide,
   ledgerEntries,
+  optionsOf,
   overridesOf,
   parallelAdvice,
   partsToSpeak,
+  readChart,
   reviewEdition,
   runsWords,
   shorterParts,
   suggest,
+  suggestCharts,
   takeEdits,
   thinnerNotes,
   titleSuggestions,
+  usualSettings,
   type Converted,
   type Costed,
   type DocumentModel,
@@ -27,7 +34,16 @@ import {
   type Target,
 } from '@alvex/core';
 import { drawPage } from './draw.ts';
-import type { Answers, PlacedEntry, Question, SlideAdvice, Take } from './protocol.ts';
+import type {
+  Answers,
+  Arrangement,
+  ChartOffers,
+  LayoutOffer,
+  PlacedEntry,
+  Question,
+  SlideAdvice,
+  Take,
+} from './protocol.ts';
 import { wordsOf } from './words.ts';
 
 /** What the worker holds. */
@@ -64,9 +80,61 @@ export async function answer(question: Question, held: Held): Promise<Answers[ke
     }
     case 'page':
       return pageOf(question.block, converted)?.key ?? null;
+    case 'layouts':
+      return layoutOffers(question.slide, converted);
+    case 'arrangement':
+      return arrangement(held);
+    case 'chart':
+      return chartOffers(question.slide, question.part, converted);
     case 'slides':
       return convert(document, [...edits, ...question.edits], converted).pages.length;
   }
+}
+
+function layoutOffers(id: SlideId, { deck, document, theme, decisions }: Converted): readonly LayoutOffer[] {
+  const slide = deck.slides.find((one) => one.id === id);
+  if (slide === undefined) return [];
+  const options = optionsOf(document, theme, decisions.full);
+  const worn = layOutSlide(slide, options)[0]!.layout;
+  return layoutChoices(slide, options).map((choice) => ({
+    ...choice,
+    drawing: drawPage(layOutSlide({ ...slide, layout: choice.layout }, options)[0]!, 0, theme),
+    worn: choice.layout === worn,
+  }));
+}
+
+async function arrangement({ document, edits, converted }: Held): Promise<Arrangement> {
+  const { deck, theme, decisions, pages } = converted;
+  const options = optionsOf(converted.document, theme, decisions.full);
+  const layouts = chooseLayouts(deck.slides, options).map(([slide, layout]) => ({ slide, layout }));
+  const then = convert(document, [...edits, { kind: 'arrange', layouts }], converted);
+  const before = new Map(pages.map((page, i) => [page.key, { page, number: i + 1 }]));
+  const changes = then.pages.flatMap((page) => {
+    const old = before.get(page.key);
+    if (old === undefined || old.page.layout === page.layout) return [];
+    return [
+      {
+        number: old.number,
+        from: old.page.layout,
+        to: page.layout,
+        before: drawPage(old.page, 0, theme),
+        after: drawPage(page, 0, theme),
+      },
+    ];
+  });
+  const fixed = deck.slides.filter(({ layout }) => layout !== undefined).length;
+  return { layouts, changes, fixed };
+}
+
+function chartOffers(id: SlideId, partId: string, { deck, document, pages }: Converted): ChartOffers | null {
+  const part = deck.slides.find((one) => one.id === id)?.content.find((one) => one.id === partId);
+  if (part?.kind !== 'table') return null;
+  const data = readChart(part.table, documentLanguage(document)) ?? null;
+  const offers = data === null ? [] : suggestCharts(data);
+  const settings = part.chart ?? (data === null ? undefined : usualSettings(data, offers[0]!.kind));
+  if (settings === undefined) return null;
+  const drawn = pages.some(({ boxes }) => boxes.some((box) => box.kind === 'chart' && box.part === partId));
+  return { data, offers, settings, drawn };
 }
 
 /** The first page that has a block. */

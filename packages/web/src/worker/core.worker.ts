@@ -1,17 +1,19 @@
 /** The core in a web worker: holds the document, converts it at every edit, sends what changed. */
 import {
   convert,
+  dress,
   findings,
   layOutAhead,
   layOutSlide,
   lookAlikes,
   measureAhead,
+  optionsOf,
   PRESET_NAMES,
   presetRecipe,
-  themeNamed,
   titleFits,
   type Block,
   type Converted,
+  type DeckLook,
   type Destination,
   type DocumentModel,
   type Edit,
@@ -55,7 +57,7 @@ async function handle(message: ToWorker): Promise<void> {
     case 'pages':
       return sendPages(message.keys);
     case 'dress':
-      return dress(message.theme, message.keys);
+      return dressed(message.look, message.keys);
     case 'ask':
       return reply(message);
   }
@@ -130,8 +132,8 @@ function update({ edits: made, seq }: ToWorker & { kind: 'edits' }): void {
   edits = made;
   converted = convert(document, edits, converted);
   if (before?.document !== converted.document) planReview();
-  if (before?.theme !== converted.theme) setTimeout(prepare, 0, converted.document);
-  const { pages, theme, deck } = converted;
+  if (before?.theme.layouts !== converted.theme.layouts) setTimeout(prepare, 0, converted.document);
+  const { pages, deck } = converted;
   const next = knowPages(converted, known);
   const former = known;
   known = next;
@@ -169,7 +171,7 @@ function update({ edits: made, seq }: ToWorker & { kind: 'edits' }): void {
       unplaced: converted.unplaced,
       map: converted.map,
       mapName: converted.mapName,
-      theme: theme.name,
+      look: converted.decisions.look,
       full: converted.decisions.full,
       prose: converted.decisions.prose,
       branches: converted.decisions.branches,
@@ -260,17 +262,17 @@ function seenPages(keys: readonly string[]): SeenPages {
   };
 }
 
-function dress(name: string, keys: readonly string[]): void {
-  const theme = themeNamed(name);
-  if (theme === undefined || document === undefined || converted === undefined) return;
-  const pictures = new Map(document.pictures.map((picture) => [picture.id, picture]));
-  const { full } = converted.decisions;
+function dressed(look: DeckLook, keys: readonly string[]): void {
+  if (converted === undefined) return;
+  const { document: model, decisions } = converted;
+  const theme = dress(look);
+  const options = optionsOf(model, theme, decisions.full);
   const drawings = keys.flatMap((key) => {
     const found = known.get(key);
     if (found === undefined) return [];
-    const pages = layOutSlide(found.page.slide, { theme, full, pictures });
+    const pages = layOutSlide(found.page.slide, options);
     const page = pages[Math.min(found.page.index, pages.length - 1)]!;
     return [{ ...drawPage(page, found.rev, theme), key }];
   });
-  say({ kind: 'dressed', theme: name, drawings });
+  say({ kind: 'dressed', look, drawings });
 }

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
-import { convert, THEMES, type DocumentModel, type Page } from '@alvex/core';
-import { doc, h, li, p, picture, random, randomDocument, table } from '../../../core/src/test/build.ts';
+import { convert, type DocumentModel, type Page } from '@alvex/core';
+import { doc, h, li, p, picture, random, randomDocument, table, THEMES } from '../../../core/src/test/build.ts';
 import { drawPage } from './draw.ts';
 import type { Drawing } from './protocol.ts';
 
@@ -45,7 +45,7 @@ describe('a slide as it is drawn', () => {
   test.each(THEMES.map((theme) => [theme.name, theme] as const))('stays within its edges, in %s', (_, theme) => {
     for (let seed = 1; seed <= 6; seed++)
       for (const [page, drawing] of draw(randomDocument(random(seed), 25), theme)) {
-        for (const { x, y, width, height } of [...drawing.shapes, ...drawing.texts, ...drawing.pictures]) {
+        for (const { x, y, width, height } of [...drawing.texts, ...drawing.pictures]) {
           expect([page.key, x >= -0.1, y >= -0.1]).toEqual([page.key, true, true]);
           expect([page.key, x + width <= WIDTH + 0.1, y + height <= HEIGHT + 0.1]).toEqual([page.key, true, true]);
         }

@@ -1,20 +1,28 @@
 /** Turns a scene's slide into plain drawing data. */
 import {
   drawCell,
+  drawChart,
+  drawIcon,
+  drawMark,
   drawParagraph,
+  drawShape,
   EMU_PER_POINT,
   frameOf,
-  layoutNamed,
+  isFoot,
   sceneSlide,
+  shippedFamily,
   type Box,
+  type DrawnShape,
+  type Frame,
   type Page,
+  type Palette,
   type Piece,
   type Rect,
   type SceneSlide,
   type TextBox,
   type Theme,
 } from '@alvex/core';
-import type { Drawing, DrawnPiece, DrawnRect, DrawnText } from './protocol.ts';
+import type { Drawing, DrawnPicture, DrawnPiece, DrawnText } from './protocol.ts';
 
 const points = (emu: number): number => Math.round((emu / EMU_PER_POINT) * 100) / 100;
 const rect = ({ x, y, width, height }: Rect) => ({
@@ -23,65 +31,105 @@ const rect = ({ x, y, width, height }: Rect) => ({
   width: points(width),
   height: points(height),
 });
-const piece = ({ x, baseline, width, ...rest }: Piece): DrawnPiece => ({
+const piece = ({ x, baseline, width, family, ...rest }: Piece): DrawnPiece => ({
   ...rest,
+  family: shippedFamily(family).family,
   x: points(x),
   y: points(baseline),
   width: points(width),
 });
 
+/** What is drawn, from the back to the front. */
+interface Layers {
+  readonly shapes: DrawnShape[];
+  readonly texts: DrawnText[];
+  readonly pictures: DrawnPicture[];
+}
+interface Look {
+  readonly theme: Theme;
+  readonly palette: Palette;
+}
+
 export function drawPage(page: Page, rev: number, theme: Theme): Drawing {
   const slide = sceneSlide(page, 1, theme);
-  const shapes: DrawnRect[] = slide.layout.marks.map((mark) => ({ ...rect(mark), color: theme.palette[mark.color] }));
-  const texts: DrawnText[] = [];
-  const pictures: Drawing['pictures'][number][] = [];
-  for (const box of slide.boxes) drawBox(box, theme, shapes, texts, pictures);
+  const palette = slide.colors?.palette ?? theme.palette;
+  const look = { theme, palette };
+  const layers: Layers = { shapes: slide.layout.marks.map((mark) => drawMark(mark, palette)), texts: [], pictures: [] };
+  const behind = (slide.layout.pictures ?? []).map((logo): DrawnPicture => ({
+    ...PLAIN,
+    part: null,
+    picture: logo.picture,
+    alt: logo.alt,
+    ...rect(logo),
+  }));
+  for (const box of slide.boxes) drawBox(box, look, layers);
+  for (const frame of slide.layout.frames)
+    if (isFoot(frame.role) && frame.role !== 'number') layers.texts.push(...footText(frame, look));
   return {
     key: page.key,
     rev,
-    ground: theme.palette[layoutNamed(theme, page.layout).ground],
-    shapes,
-    texts,
-    pictures,
-    number: numberOf(slide, theme),
+    size: { width: points(theme.size.width), height: points(theme.size.height) },
+    ground: palette[slide.layout.ground],
+    behind,
+    ...layers,
+    number: numberOf(slide, look),
   };
 }
 
-function drawBox(
-  box: Box,
-  theme: Theme,
-  shapes: DrawnRect[],
-  texts: DrawnText[],
-  pictures: Drawing['pictures'][number][],
-): void {
+const PLAIN = {
+  cut: [0, 0, 0, 0],
+  filter: 'none',
+  tint: null,
+  corners: 'square',
+  brightness: 0,
+  contrast: 0,
+} as const;
+
+function drawBox(box: Box, { theme, palette }: Look, { shapes, texts, pictures }: Layers): void {
   switch (box.kind) {
     case 'text':
-      texts.push(...drawTextBox(box, theme));
+      texts.push(...drawTextBox(box, theme, palette));
       return;
-    case 'picture':
-      pictures.push({ part: box.part, picture: box.picture, alt: box.alt, ...rect(box.rect) });
+    case 'picture': {
+      const { filter, corners, brightness, contrast } = box.dress;
+      const tint = filter === 'tint' ? ([palette.accent1, palette.ground] as const) : null;
+      const { part, picture, alt, cut } = box;
+      pictures.push({ part, picture, alt, cut, filter, tint, corners, brightness, contrast, ...rect(box.rect) });
       return;
+    }
+    case 'shape':
+      shapes.push(drawShape(box, palette));
+      return;
+    case 'icon':
+      shapes.push(...drawIcon(box, palette));
+      return;
+    case 'chart': {
+      const drawn = drawChart(box, theme, palette);
+      shapes.push(...drawn.shapes);
+      texts.push({ target: null, chart: box.part, ...rect(box.frame), pieces: drawn.pieces.map(piece) });
+      return;
+    }
     case 'table':
       for (const cell of box.cells) {
         const at = rect(cell.rect);
-        if (cell.header) shapes.push({ ...at, color: theme.palette[theme.table.headColor] });
-        shapes.push({
-          x: at.x,
-          y: at.y + at.height - 0.5,
-          width: at.width,
-          height: 0.5,
-          color: theme.palette[theme.table.rule],
+        const bar = (y: number, height: number, fill: string): DrawnShape => ({
+          d: `M${at.x} ${y}h${at.width}v${height}h${-at.width}Z`,
+          fill,
+          stroke: null,
+          strokeWidth: 0,
         });
+        if (cell.header) shapes.push(bar(at.y, at.height, palette[theme.table.headColor]));
+        shapes.push(bar(at.y + at.height - 0.5, 0.5, palette[theme.table.rule]));
         texts.push({
           target: null,
           ...at,
-          pieces: drawCell(cell.runs, cell.lines, box.size, cell.header, theme).map(piece),
+          pieces: drawCell(cell.runs, cell.lines, box.size, cell.header, theme, palette).map(piece),
         });
       }
   }
 }
 
-function drawTextBox(box: TextBox, theme: Theme): DrawnText[] {
+function drawTextBox(box: TextBox, theme: Theme, palette: Palette): DrawnText[] {
   const frame = rect(box.frame);
   return box.paragraphs.map((paragraph): DrawnText => {
     const first = paragraph.lines[0];
@@ -89,17 +137,48 @@ function drawTextBox(box: TextBox, theme: Theme): DrawnText[] {
     const top = first === undefined ? frame.y : points(first.baseline) - paragraph.size;
     const bottom = last === undefined ? top : points(last.baseline) + paragraph.size * 0.3;
     return {
-      target: paragraph.part ?? 'title',
+      // A figure's numbers are nobody's words.
+      target: paragraph.part ?? (paragraph.style === 'title' ? 'title' : null),
       x: frame.x,
       y: top,
       width: frame.width,
       height: bottom - top,
-      pieces: drawParagraph(paragraph, box.frame, theme).map(piece),
+      pieces: drawParagraph(paragraph, box.frame, theme, palette).map(piece),
     };
   });
 }
 
-function numberOf(slide: SceneSlide, theme: Theme): Drawing['number'] {
+/** What stands at the foot of every slide. */
+function footText(frame: Frame, { theme, palette }: Look): readonly DrawnText[] {
+  const text = frame.role === 'footer' || frame.role === 'date' ? (theme.look?.foot[frame.role].text ?? '') : '';
+  if (text === '') return [];
+  const at = rect(frame);
+  const size = frame.style.sizes[0]!;
+  return [
+    {
+      target: null,
+      ...at,
+      anchor: frame.align === 'right' ? 'end' : 'start',
+      pieces: [
+        {
+          text,
+          x: frame.align === 'right' ? at.x + at.width : at.x,
+          y: at.y + at.height / 2 + size * 0.35,
+          width: at.width,
+          family: shippedFamily(theme.fonts.body).family,
+          size,
+          bold: frame.style.bold,
+          italic: false,
+          strike: false,
+          link: undefined,
+          color: palette[frame.style.color],
+        },
+      ],
+    },
+  ];
+}
+
+function numberOf(slide: SceneSlide, { theme, palette }: Look): Drawing['number'] {
   const frame = frameOf(slide.layout, 'number');
   if (frame === undefined) return null;
   const at = rect(frame);
@@ -108,7 +187,7 @@ function numberOf(slide: SceneSlide, theme: Theme): Drawing['number'] {
     right: at.x + at.width,
     y: at.y + at.height / 2 + size * 0.35,
     size,
-    family: theme.fonts.body,
-    color: theme.palette[frame.style.color],
+    family: shippedFamily(theme.fonts.body).family,
+    color: palette[frame.style.color],
   };
 }

@@ -2,15 +2,21 @@
 import type {
   Block,
   BranchRule,
+  ChartData,
+  ChartOffer,
+  ChartSettings,
   Content,
+  DeckLook,
   Destination,
   Diagnostic,
+  DrawnShape,
   Edit,
   EditionEdit,
   EditionReview,
   Finding,
   Fit,
   FullRule,
+  LayoutChoice,
   LayoutName,
   Ledger,
   LedgerEntry,
@@ -21,6 +27,7 @@ import type {
   NotesAdvice,
   Outlines,
   ParallelAdvice,
+  PictureFilter,
   Piece,
   Proposal,
   Prose,
@@ -71,14 +78,17 @@ export interface RemovedLine {
   readonly title: string;
 }
 
-/** What is drawn of a slide; all lengths in points. */
+/** What is drawn of a slide, from the back to the front; all lengths in points. */
 export interface Drawing {
   readonly key: string;
   readonly rev: number;
+  readonly size: { readonly width: number; readonly height: number };
   readonly ground: string;
-  readonly shapes: readonly DrawnRect[];
-  readonly texts: readonly DrawnText[];
+  /** Pictures of the layout: a logo, a template's ground. */
+  readonly behind: readonly DrawnPicture[];
+  readonly shapes: readonly DrawnShape[];
   readonly pictures: readonly DrawnPicture[];
+  readonly texts: readonly DrawnText[];
   /** Where the slide's number ends. The window writes it: numbers shift with every slide that is added. */
   readonly number: {
     readonly right: number;
@@ -88,22 +98,19 @@ export interface Drawing {
     readonly color: string;
   } | null;
 }
-export interface DrawnRect {
-  readonly x: number;
-  readonly y: number;
-  readonly width: number;
-  readonly height: number;
-  readonly color: string;
-}
 export interface DrawnPiece extends Omit<Piece, 'x' | 'baseline' | 'width'> {
   readonly x: number;
   readonly y: number;
   readonly width: number;
 }
-/** One paragraph or cell with the box that it stands in. */
+/** One paragraph, cell or chart with the box that it stands in. */
 export interface DrawnText {
   /** `title`, or the id of the part; null for what cannot be edited. */
   readonly target: string | null;
+  /** The table whose chart it is. */
+  readonly chart?: string;
+  /** Which end of each piece its `x` is. */
+  readonly anchor?: 'start' | 'end';
   readonly x: number;
   readonly y: number;
   readonly width: number;
@@ -111,13 +118,22 @@ export interface DrawnText {
   readonly pieces: readonly DrawnPiece[];
 }
 export interface DrawnPicture {
-  readonly part: string;
+  /** Null for a picture of the layout. */
+  readonly part: string | null;
   readonly picture: string;
   readonly alt: string | null;
   readonly x: number;
   readonly y: number;
   readonly width: number;
   readonly height: number;
+  /** What of it is not seen, of its own width and height: left, top, right, bottom. */
+  readonly cut: readonly [number, number, number, number];
+  readonly filter: PictureFilter;
+  /** The dark and the light colour of a tint. */
+  readonly tint: readonly [string, string] | null;
+  readonly corners: 'square' | 'round';
+  readonly brightness: number;
+  readonly contrast: number;
 }
 
 /** What is known of every page at once, by its place in the order; a row of its own is asked for when it is seen. */
@@ -171,7 +187,7 @@ export interface View {
   readonly unplaced: readonly Unplaced[];
   readonly map: LevelMap;
   readonly mapName: string | null;
-  readonly theme: string;
+  readonly look: DeckLook;
   readonly full: FullRule;
   readonly prose: Prose;
   readonly branches: readonly BranchRule[];
@@ -216,13 +232,41 @@ export interface PlacedEntry extends LedgerEntry {
   readonly slide: number | null;
 }
 
+export interface LayoutOffer extends LayoutChoice {
+  readonly drawing: Drawing;
+  /** It is the one in force. */
+  readonly worn: boolean;
+}
+export interface Arrangement {
+  /** For an edit: every slide whose layout would not be the usual one. */
+  readonly layouts: readonly { readonly slide: SlideId; readonly layout: LayoutName }[];
+  /** Slides that would look other than now. */
+  readonly changes: readonly {
+    readonly number: number;
+    readonly from: LayoutName;
+    readonly to: LayoutName;
+    readonly before: Drawing;
+    readonly after: Drawing;
+  }[];
+  /** Slides whose layout their author fixed. */
+  readonly fixed: number;
+}
+export interface ChartOffers {
+  /** As the table has them; null where it has no numbers, but those of the author. */
+  readonly data: ChartData | null;
+  readonly offers: readonly ChartOffer[];
+  /** In force, or what suits best. */
+  readonly settings: ChartSettings;
+  readonly drawn: boolean /* as a chart now */;
+}
+
 export type ToWorker =
   | { readonly kind: 'open'; readonly url: string }
   | { readonly kind: 'edits'; readonly edits: readonly Edit[]; readonly seq: number }
   /** Rows and drawings of the slides that are seen. */
   | { readonly kind: 'pages'; readonly keys: readonly string[] }
-  /** Drawings of some slides in another theme. */
-  | { readonly kind: 'dress'; readonly theme: string; readonly keys: readonly string[] }
+  /** Drawings of some slides in another look. */
+  | { readonly kind: 'dress'; readonly look: DeckLook; readonly keys: readonly string[] }
   /** Questions, answered by an `answer` of the same number. */
   | ({ readonly kind: 'ask'; readonly ask: number } & Question);
 
@@ -236,6 +280,12 @@ export type Question =
   | { readonly what: 'edition'; readonly url: string; readonly edition: Omit<EditionEdit, 'kind' | 'ids'> }
   /** The first page that has a block. */
   | { readonly what: 'page'; readonly block: string }
+  /** Layouts that suit a slide, each drawn with what is on it. */
+  | { readonly what: 'layouts'; readonly slide: SlideId }
+  /** One layout for each slide, as all of them together are best. */
+  | { readonly what: 'arrangement' }
+  /** The numbers of a table, and the charts that suit them. */
+  | { readonly what: 'chart'; readonly slide: SlideId; readonly part: string }
   /** How many slides there would be with more edits. */
   | { readonly what: 'slides'; readonly edits: readonly Edit[] };
 
@@ -247,6 +297,9 @@ export interface Answers {
   readonly suggestion: Suggestion;
   readonly edition: Reviewed;
   readonly page: string | null;
+  readonly layouts: readonly LayoutOffer[];
+  readonly arrangement: Arrangement;
+  readonly chart: ChartOffers | null;
   readonly slides: number;
 }
 
@@ -260,7 +313,7 @@ export type FromWorker =
     }
   | { readonly kind: 'view'; readonly seq: number; readonly view: View; readonly ms: number }
   | ({ readonly kind: 'pages' } & SeenPages)
-  | { readonly kind: 'dressed'; readonly theme: string; readonly drawings: readonly Drawing[] }
+  | { readonly kind: 'dressed'; readonly look: DeckLook; readonly drawings: readonly Drawing[] }
   | { readonly kind: 'structure'; readonly groups: readonly LookAlikes[]; readonly findings: readonly Finding[] }
   | { readonly kind: 'answer'; readonly ask: number; readonly answer: unknown; readonly failure?: string }
   | { readonly kind: 'failed'; readonly message: string };

@@ -9,6 +9,7 @@ import {
   type MatterKind,
   type Page,
   type SlideId,
+  type Theme,
 } from '@alvex/core';
 import type { Counts, RemovedLine, Row } from './protocol.ts';
 import { contentOf, wordsOf } from './words.ts';
@@ -21,6 +22,7 @@ export interface Known {
   readonly join: Join | null;
   readonly removed: readonly RemovedLine[];
   readonly pace: number;
+  readonly theme: Theme;
   readonly rev: number;
 }
 
@@ -28,7 +30,7 @@ let revision = 0;
 
 /** Every page by its key; one that is as before keeps its revision. */
 export function knowPages(converted: Converted, former: ReadonlyMap<string, Known>): Map<string, Known> {
-  const { pages, deck, decisions } = converted;
+  const { pages, deck, decisions, theme } = converted;
   const next = new Map<string, Known>();
   const removed = removedLines(deck);
   const standing = mappedBefore(converted);
@@ -37,8 +39,12 @@ export function knowPages(converted: Converted, former: ReadonlyMap<string, Know
     const join = joinOf(pages, i, standing);
     const out = removedAt(page, i === pages.length - 1, removed);
     const same =
-      old?.page === page && sameJoin(old.join, join) && sameLines(old.removed, out) && old.pace === decisions.pace;
-    next.set(page.key, same ? old : { page, join, removed: out, pace: decisions.pace, rev: ++revision });
+      old?.page === page &&
+      old.theme === theme &&
+      sameJoin(old.join, join) &&
+      sameLines(old.removed, out) &&
+      old.pace === decisions.pace;
+    next.set(page.key, same ? old : { page, join, removed: out, pace: decisions.pace, theme, rev: ++revision });
   });
   return next;
 }
@@ -60,11 +66,12 @@ export function matterInForce({ deck, decisions }: Converted): readonly MatterKi
   return deck.slides[0]?.kind === 'cover' ? [...new Set<MatterKind>(['cover', ...asked])] : asked;
 }
 
-const TEXT_LAYOUTS: ReadonlySet<string> = new Set(['points', 'columns']);
+const holdsText = ({ boxes }: Page): boolean =>
+  boxes.some((box) => box.kind === 'text' && box.paras.some(({ part }) => part !== null));
 
 /** Pages of a page's slide that hold text; those of its tables and pictures do not come from its being too full. */
 const textPagesOf = ({ slide, count }: Page, { pages }: Converted): number =>
-  count === 1 ? 1 : pages.filter((page) => page.slide === slide && TEXT_LAYOUTS.has(page.layout)).length;
+  count === 1 ? 1 : pages.filter((page) => page.slide === slide && holdsText(page)).length;
 
 export function makeRow({ page, join, removed, pace, rev }: Known, converted: Converted): Row {
   const { slide, key, index, layout, notes, passages, fit } = page;

@@ -24,6 +24,8 @@ export function wordsOf(page: Page): PageWords {
 /** What of its slide a page shows. */
 export function contentOf({ slide, boxes, count }: Page): readonly Content[] {
   if (count === 1) return slide.content;
-  const shown = new Set(boxes.flatMap((box) => (box.kind === 'text' ? box.paras.map(({ part }) => part) : [box.part])));
+  const shown = new Set(
+    boxes.flatMap((box) => (box.kind === 'text' ? box.paras.map(({ part }) => part) : 'part' in box ? [box.part] : [])),
+  );
   return slide.content.filter((part) => shown.has(part.id));
 }

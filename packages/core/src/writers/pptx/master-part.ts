@@ -1,37 +1,27 @@
 /** Slide master and layouts (ECMA-376-1 §19.3.1.42, §19.3.1.39): everything that slides inherit. */
 import { xmlText } from '../../container/index.ts';
+import type { PictureId } from '../../content/index.ts';
 import {
+  footPlace,
+  frameIn,
   frameOf,
+  isFoot,
   layoutNamed,
   type Frame,
   type Layout,
-  type LevelStyle,
+  type LayoutPicture,
   type Mark,
-  type TextStyle,
   type Theme,
 } from '../../theme/index.ts';
-import { schemeColor, solidFill } from './colors.ts';
+import { solidFill } from './colors.ts';
 import { FRAME_NAMES, LAYOUT_TYPES, placeholder } from './placeholders.ts';
+import { presetGeometry } from './shapes.ts';
+import { ANCHOR, plainLevel, pointLevel } from './text-style.ts';
 import { colorMap } from './theme-part.ts';
-import { emuOf, hundredths, NS, tree, xfrm, XML } from './xml.ts';
+import { emuOf, NS, tree, xfrm, XML } from './xml.ts';
 
-const fontOf = (style: TextStyle): string => (style.font === 'heading' ? '+mj' : '+mn');
-const faces = (style: TextStyle): string =>
-  `<a:latin typeface="${fontOf(style)}-lt"/><a:ea typeface="${fontOf(style)}-ea"/><a:cs typeface="${fontOf(style)}-cs"/>`;
-const ALIGN = { left: 'l', center: 'ctr', right: 'r' } as const;
-const ANCHOR = { top: 't', middle: 'ctr', bottom: 'b' } as const;
-
-const spacing = (style: TextStyle, before: number): string =>
-  `<a:lnSpc><a:spcPct val="${Math.round(style.lineSpacing * 100_000)}"/></a:lnSpc><a:spcBef><a:spcPct val="${Math.round(before * 100_000)}"/></a:spcBef>`;
-
-function plainLevel(tag: string, style: TextStyle, align: Frame['align'], before = 0): string {
-  return `<a:${tag} marL="0" indent="0" algn="${ALIGN[align]}">${spacing(style, before)}<a:buNone/><a:defRPr sz="${hundredths(style.sizes[0]!)}" b="${style.bold ? 1 : 0}" kern="1200">${solidFill(style.color)}${faces(style)}</a:defRPr></a:${tag}>`;
-}
-
-function pointLevel(index: number, level: LevelStyle, style: TextStyle): string {
-  const tag = `lvl${index + 1}pPr`;
-  return `<a:${tag} marL="${emuOf(level.indent)}" indent="${-emuOf(level.hanging)}" algn="l">${spacing(style, level.spaceBefore)}<a:buClr>${schemeColor(level.bulletColor)}</a:buClr><a:buFont typeface="+mj-lt"/><a:buChar char="${xmlText(level.bullet)}"/><a:defRPr sz="${hundredths(style.sizes[0]! * level.scale)}" b="0" kern="1200">${solidFill(level.color)}${faces(style)}</a:defRPr></a:${tag}>`;
-}
+/** Relationship id of a picture of the part that is written; undefined when its bytes are not at hand. */
+export type PictureRel = (id: PictureId) => string | undefined;
 
 const body = (frame: Frame): string =>
   `<a:bodyPr vert="horz" wrap="square" lIns="0" tIns="0" rIns="0" bIns="0" anchor="${ANCHOR[frame.anchor]}"><a:normAutofit/></a:bodyPr>`;
@@ -42,40 +32,63 @@ function placeholderShape(frame: Frame, id: number, ph: string, listStyle: strin
 
 const paragraph = (text: string, level = 0): string =>
   `<a:p>${level > 0 ? `<a:pPr lvl="${level}"/>` : ''}<a:r><a:rPr lang="en-GB"/><a:t>${text}</a:t></a:r></a:p>`;
-const PROMPTS: Readonly<Record<Frame['role'], string>> = {
-  title: paragraph('Title'),
-  subtitle: paragraph('Subtitle'),
-  body: ['Point', 'Second level', 'Third level', 'Fourth level', 'Fifth level'].map(paragraph).join(''),
-  body2: ['Point', 'Second level', 'Third level', 'Fourth level', 'Fifth level'].map(paragraph).join(''),
-  picture: paragraph('Picture'),
-  table: paragraph('Table'),
-  number:
-    '<a:p><a:fld id="{B6F15528-21DE-4FAA-801E-634DDDAF4B2B}" type="slidenum"><a:rPr lang="en-GB"/><a:t>‹#›</a:t></a:fld><a:endParaRPr lang="en-GB"/></a:p>',
-};
+const LEVELS = ['Point', 'Second level', 'Third level', 'Fourth level', 'Fifth level'].map(paragraph).join('');
+
+function prompt({ role }: Frame, text: string): string {
+  if (role === 'number')
+    return '<a:p><a:fld id="{B6F15528-21DE-4FAA-801E-634DDDAF4B2B}" type="slidenum"><a:rPr lang="en-GB"/><a:t>‹#›</a:t></a:fld><a:endParaRPr lang="en-GB"/></a:p>';
+  if (role.startsWith('body')) return LEVELS;
+  return text === '' ? paragraph(FRAME_NAMES[role]) : paragraph(xmlText(text));
+}
 
 const background = (ground: Layout['ground']): string =>
   `<p:bg><p:bgPr>${solidFill(ground)}<a:effectLst/></p:bgPr></p:bg>`;
 
-const markShape = (mark: Mark, id: number): string =>
-  `<p:sp><p:nvSpPr><p:cNvPr id="${id}" name="Mark ${id}"/><p:cNvSpPr/><p:nvPr userDrawn="1"/></p:nvSpPr><p:spPr>${xfrm(mark)}<a:prstGeom prst="rect"><a:avLst/></a:prstGeom>${solidFill(mark.color)}<a:ln><a:noFill/></a:ln></p:spPr></p:sp>`;
+function markShape(mark: Mark, id: number): string {
+  const paint =
+    mark.outline === undefined
+      ? `${solidFill(mark.color)}<a:ln><a:noFill/></a:ln>`
+      : `<a:noFill/><a:ln w="${emuOf(mark.outline)}">${solidFill(mark.color)}<a:miter lim="800000"/></a:ln>`;
+  return `<p:sp><p:nvSpPr><p:cNvPr id="${id}" name="Mark ${id}"/><p:cNvSpPr/><p:nvPr userDrawn="1"/></p:nvSpPr><p:spPr>${xfrm(mark)}${presetGeometry(mark.shape ?? 'rect', mark)}${paint}</p:spPr></p:sp>`;
+}
 
-export function masterPart(theme: Theme): string {
+function pictureShape(picture: LayoutPicture, id: number, rel: PictureRel): string {
+  const embedded = rel(picture.picture);
+  return embedded === undefined
+    ? ''
+    : `<p:pic><p:nvPicPr><p:cNvPr id="${id}" name="Logo ${id}" descr="${xmlText(picture.alt)}"/><p:cNvPicPr><a:picLocks noChangeAspect="1"/></p:cNvPicPr><p:nvPr userDrawn="1"/></p:nvPicPr><p:blipFill><a:blip r:embed="${embedded}"/><a:stretch><a:fillRect/></a:stretch></p:blipFill><p:spPr>${xfrm(picture)}<a:prstGeom prst="rect"><a:avLst/></a:prstGeom></p:spPr></p:pic>`;
+}
+
+/** The logo of slides of content stands on the master; layouts that show none of it, or their own, hide the master's shapes. */
+const masterPictures = (theme: Theme): readonly LayoutPicture[] => layoutNamed(theme, 'points').pictures ?? [];
+
+/** Text that stands at the foot, the same on every slide. */
+export const footText = (theme: Theme, role: Frame['role']): string =>
+  role === 'footer' || role === 'date' ? (theme.look?.foot[role].text ?? '') : '';
+
+export function masterPart(theme: Theme, rel: PictureRel): string {
   const layout = layoutNamed(theme, 'points');
   const title = frameOf(layout, 'title')!;
   const points = frameOf(layout, 'body')!;
-  const number = frameOf(layout, 'number')!;
-  const shapes =
-    placeholderShape(title, 2, '<p:ph type="title"/>', '', PROMPTS.title) +
-    placeholderShape(points, 3, '<p:ph type="body" idx="1"/>', '', PROMPTS.body) +
-    placeholderShape(
-      number,
-      4,
-      '<p:ph type="sldNum" sz="quarter" idx="4"/>',
-      plainLevel('lvl1pPr', number.style, number.align),
-      PROMPTS.number,
-    );
+  const foot = layout.frames.filter(({ role }) => isFoot(role));
+  let id = 2;
+  const shapes = [
+    placeholderShape(title, id++, '<p:ph type="title"/>', '', prompt(title, '')),
+    placeholderShape(points, id++, '<p:ph type="body" idx="1"/>', '', prompt(points, '')),
+    ...foot.map((frame) =>
+      placeholderShape(
+        frame,
+        id++,
+        // The master's own numbers (§19.3.1.36) are not those of its layouts; they are matched by type.
+        placeholder(frame, 'points').replace(/idx="1(\d)"/, (_, digit: string) => `idx="${Number(digit) + 2}"`),
+        plainLevel('lvl1pPr', frame.style, frame.align),
+        prompt(frame, footText(theme, frame.role)),
+      ),
+    ),
+    ...masterPictures(theme).map((picture) => pictureShape(picture, id++, rel)),
+  ].join('');
   const layouts = theme.layouts.map((_, i) => `<p:sldLayoutId id="${2_147_483_649 + i}" r:id="rId${i + 1}"/>`).join('');
-  const levels = theme.levels.map((level, i) => pointLevel(i, level, points.style)).join('');
+  const levels = theme.levels.map((level, i) => pointLevel(i, level, points.style, points.align)).join('');
   const other = Array.from(
     { length: 9 },
     (_, i) =>
@@ -84,21 +97,41 @@ export function masterPart(theme: Theme): string {
   return `${XML}<p:sldMaster ${NS}><p:cSld>${background('ground')}${tree(shapes)}</p:cSld>${colorMap(theme)}<p:sldLayoutIdLst>${layouts}</p:sldLayoutIdLst><p:txStyles><p:titleStyle>${plainLevel('lvl1pPr', title.style, title.align)}</p:titleStyle><p:bodyStyle>${levels}</p:bodyStyle><p:otherStyle>${other}</p:otherStyle></p:txStyles></p:sldMaster>`;
 }
 
-export function layoutPart(layout: Layout, theme: Theme): string {
-  const master = layoutNamed(theme, 'points');
-  const own = layout.name === 'cover' || layout.name === 'section';
+export function layoutPart(layout: Layout, theme: Theme, rel: PictureRel): string {
+  const content = footPlace(layout.name) === 'content';
   let id = 2;
   const marks = layout.marks.map((mark) => markShape(mark, id++)).join('');
-  const frames = layout.frames.map((frame) => {
-    // A layout says only what its master does not.
-    const inherits = frame.style === frameOf(master, frame.role)?.style || frame.role === 'body2';
-    const plain = frame.role === 'picture' || frame.role === 'table';
-    const style = plain
-      ? plainLevel('lvl1pPr', { ...frame.style, sizes: [16] }, 'left')
-      : inherits
-        ? ''
-        : plainLevel('lvl1pPr', frame.style, frame.align, frame.role === 'subtitle' ? 0.15 : 0);
-    return placeholderShape(frame, id++, placeholder(frame.role, layout.name), style, PROMPTS[frame.role]);
-  });
-  return `${XML}<p:sldLayout ${NS} type="${LAYOUT_TYPES[layout.name]}" preserve="1"><p:cSld name="${xmlText(layout.label)}">${own ? background(layout.ground) : ''}${tree(marks + frames.join(''))}</p:cSld><p:clrMapOvr><a:masterClrMapping/></p:clrMapOvr></p:sldLayout>`;
+  const own = content ? [] : (layout.pictures ?? []);
+  const pictures = own.map((picture) => pictureShape(picture, id++, rel)).join('');
+  const frames = layout.frames
+    .filter(({ role }) => role !== 'figure')
+    .map((frame) =>
+      placeholderShape(
+        frame,
+        id++,
+        placeholder(frame, layout.name),
+        ownStyle(frame, theme),
+        prompt(frame, footText(theme, frame.role)),
+      ),
+    );
+  const type = LAYOUT_TYPES[layout.name];
+  const hidden = !content && masterPictures(theme).length > 0 ? ' showMasterSp="0"' : '';
+  return `${XML}<p:sldLayout ${NS}${hidden}${type === undefined ? '' : ` type="${type}"`} preserve="1"><p:cSld name="${xmlText(layout.label)}">${layout.ground === 'ground' ? '' : background(layout.ground)}${tree(marks + pictures + frames.join(''))}</p:cSld><p:clrMapOvr><a:masterClrMapping/></p:clrMapOvr></p:sldLayout>`;
 }
+
+/** A layout says only what its master does not. */
+function ownStyle(frame: Frame, theme: Theme): string {
+  const { role, style, align } = frame;
+  if (role.startsWith('body')) {
+    const inherited = frameIn(theme, 'points', 'body');
+    return sameStyle(inherited, frame)
+      ? ''
+      : theme.levels.map((level, i) => pointLevel(i, level, style, align)).join('');
+  }
+  if (role === 'title' && sameStyle(frameIn(theme, 'points', 'title'), frame)) return '';
+  const object = role.startsWith('picture') || role === 'table' || role === 'chart';
+  return plainLevel('lvl1pPr', object ? { ...style, sizes: [16] } : style, align, role === 'subtitle' ? 0.15 : 0);
+}
+
+const sameStyle = (a: Frame, b: Frame): boolean =>
+  a.align === b.align && (a.style === b.style || JSON.stringify(a.style) === JSON.stringify(b.style));

@@ -1,8 +1,12 @@
 /** One slide (ECMA-376-1 §19.3.1.38): its boxes in the placeholders of its layout. */
+import type { Box, ChartBox, PictureBox, SceneSlide, TableBox, TextBox } from '../../scene/index.ts';
+import { isFoot, type Frame } from '../../theme/index.ts';
 import { xmlText } from '../../container/index.ts';
-import type { Box, PictureBox, SceneSlide, TableBox, TextBox } from '../../scene/index.ts';
-import { frameOf } from '../../theme/index.ts';
+import { solidFill } from './colors.ts';
+import { footText } from './master-part.ts';
+import { pictureXml } from './picture.ts';
 import { FRAME_NAMES, placeholder } from './placeholders.ts';
+import { figureGroup, isFigurePart } from './shapes.ts';
 import { tableXml } from './table.ts';
 import { textBody, type TextContext } from './text.ts';
 import { guid, NS, tree, xfrm, XML } from './xml.ts';
@@ -10,38 +14,53 @@ import { guid, NS, tree, xfrm, XML } from './xml.ts';
 export interface SlideContext extends TextContext {
   /** Relationship id of a picture; undefined when its bytes are not at hand. */
   readonly picture: (id: PictureBox['picture']) => string | undefined;
+  /** Writes a chart's parts, and gives its relationship id. */
+  readonly chart: (box: ChartBox) => string;
 }
 
 export function slidePart(slide: SceneSlide, context: SlideContext): string {
   let id = 2;
-  const shapes = slide.boxes.map((box) => boxXml(box, slide, id++, context)).join('');
-  const number = frameOf(slide.layout, 'number') === undefined ? '' : numberXml(slide, id);
+  const next = (): number => id++;
+  const placed = slide.boxes.filter((box) => !isFigurePart(box));
+  const shapes = placed.map((box) => boxXml(box, slide, next(), context)).join('');
+  const figure = figureGroup(slide.boxes, slide.layout.label, next, context);
+  const foot = slide.layout.frames
+    .filter(({ role }) => isFoot(role))
+    .map((frame) => footXml(frame, slide, next(), context))
+    .join('');
   const shown = slide.hidden ? ' show="0"' : '';
-  return `${XML}<p:sld ${NS}${shown}><p:cSld>${tree(shapes + number)}</p:cSld><p:clrMapOvr><a:masterClrMapping/></p:clrMapOvr></p:sld>`;
+  // Colours of its own: the ground is said again, so that it is taken from them.
+  const ground =
+    slide.colors === null ? '' : `<p:bg><p:bgPr>${solidFill(slide.layout.ground)}<a:effectLst/></p:bgPr></p:bg>`;
+  return `${XML}<p:sld ${NS}${shown}><p:cSld>${ground}${tree(shapes + figure + foot)}</p:cSld><p:clrMapOvr><a:masterClrMapping/></p:clrMapOvr></p:sld>`;
 }
 
 function boxXml(box: Box, slide: SceneSlide, id: number, context: SlideContext): string {
-  const ph = placeholder(box.frame.role, slide.layout.name);
+  const ph = placeholder(box.frame, slide.layout.name);
   const name = `${FRAME_NAMES[box.frame.role]} ${id}`;
   switch (box.kind) {
     case 'text':
       return textXml(box, id, name, ph, context);
-    case 'picture':
-      return pictureXml(box, id, name, ph, context);
+    case 'picture': {
+      const rel = context.picture(box.picture);
+      return rel === undefined ? '' : pictureXml(box, id, name, ph, rel);
+    }
     case 'table':
       return tableFrame(box, id, name, ph, context);
+    case 'chart':
+      return chartFrame(box, id, name, ph, context);
+    // Of a figure, whose group is written apart.
+    case 'shape':
+    case 'icon':
+      return '';
   }
 }
 
 const textXml = (box: TextBox, id: number, name: string, ph: string, context: SlideContext): string =>
-  `<p:sp><p:nvSpPr><p:cNvPr id="${id}" name="${name}"/><p:cNvSpPr><a:spLocks noGrp="1"/></p:cNvSpPr><p:nvPr>${ph}</p:nvPr></p:nvSpPr><p:spPr/>${textBody(box.paras, box.frame, box.scale, context)}</p:sp>`;
+  `<p:sp><p:nvSpPr><p:cNvPr id="${id}" name="${name}"/><p:cNvSpPr><a:spLocks noGrp="1"/></p:cNvSpPr><p:nvPr>${ph}</p:nvPr></p:nvSpPr><p:spPr/>${textBody(box, context)}</p:sp>`;
 
-function pictureXml(box: PictureBox, id: number, name: string, ph: string, context: SlideContext): string {
-  const rel = context.picture(box.picture);
-  if (rel === undefined) return '';
-  const description = box.alt === null ? '' : ` descr="${xmlText(box.alt)}"`;
-  return `<p:pic><p:nvPicPr><p:cNvPr id="${id}" name="${name}"${description}/><p:cNvPicPr><a:picLocks noGrp="1" noChangeAspect="1"/></p:cNvPicPr><p:nvPr>${ph}</p:nvPr></p:nvPicPr><p:blipFill><a:blip r:embed="${rel}"/><a:stretch><a:fillRect/></a:stretch></p:blipFill><p:spPr>${xfrm(box.rect)}</p:spPr></p:pic>`;
-}
+const graphicFrame = (place: string, id: number, name: string, ph: string, uri: string, inner: string): string =>
+  `<p:graphicFrame><p:nvGraphicFramePr><p:cNvPr id="${id}" name="${name}"/><p:cNvGraphicFramePr><a:graphicFrameLocks noGrp="1"/></p:cNvGraphicFramePr><p:nvPr>${ph}</p:nvPr></p:nvGraphicFramePr>${place}<a:graphic><a:graphicData uri="http://schemas.openxmlformats.org/drawingml/2006/${uri}">${inner}</a:graphicData></a:graphic></p:graphicFrame>`;
 
 function tableFrame(box: TableBox, id: number, name: string, ph: string, context: SlideContext): string {
   const height = box.rowHeights.reduce((sum, row) => sum + row, 0);
@@ -50,8 +69,18 @@ function tableFrame(box: TableBox, id: number, name: string, ph: string, context
     { ...box.frame, width: width as typeof box.frame.width, height: height as typeof box.frame.height },
     'p:xfrm',
   );
-  return `<p:graphicFrame><p:nvGraphicFramePr><p:cNvPr id="${id}" name="${name}"/><p:cNvGraphicFramePr><a:graphicFrameLocks noGrp="1"/></p:cNvGraphicFramePr><p:nvPr>${ph}</p:nvPr></p:nvGraphicFramePr>${place}<a:graphic><a:graphicData uri="http://schemas.openxmlformats.org/drawingml/2006/table">${tableXml(box, context)}</a:graphicData></a:graphic></p:graphicFrame>`;
+  return graphicFrame(place, id, name, ph, 'table', tableXml(box, context));
 }
 
-const numberXml = (slide: SceneSlide, id: number): string =>
-  `<p:sp><p:nvSpPr><p:cNvPr id="${id}" name="${FRAME_NAMES.number} ${id}"/><p:cNvSpPr><a:spLocks noGrp="1"/></p:cNvSpPr><p:nvPr>${placeholder('number', slide.layout.name)}</p:nvPr></p:nvSpPr><p:spPr/><p:txBody><a:bodyPr/><a:lstStyle/><a:p><a:fld id="${guid(0, 1)}" type="slidenum"><a:rPr lang="en-GB"/><a:t>${slide.number}</a:t></a:fld><a:endParaRPr lang="en-GB"/></a:p></p:txBody></p:sp>`;
+function chartFrame(box: ChartBox, id: number, name: string, ph: string, context: SlideContext): string {
+  const inner = `<c:chart xmlns:c="http://schemas.openxmlformats.org/drawingml/2006/chart" r:id="${context.chart(box)}"/>`;
+  return graphicFrame(xfrm(box.frame, 'p:xfrm'), id, name, ph, 'chart', inner);
+}
+
+function footXml(frame: Frame, slide: SceneSlide, id: number, { theme }: SlideContext): string {
+  const text =
+    frame.role === 'number'
+      ? `<a:fld id="${guid(0, 1)}" type="slidenum"><a:rPr lang="en-GB"/><a:t>${slide.number}</a:t></a:fld><a:endParaRPr lang="en-GB"/>`
+      : `<a:r><a:rPr lang="en-GB"/><a:t>${xmlText(footText(theme, frame.role))}</a:t></a:r>`;
+  return `<p:sp><p:nvSpPr><p:cNvPr id="${id}" name="${FRAME_NAMES[frame.role]} ${id}"/><p:cNvSpPr><a:spLocks noGrp="1"/></p:cNvSpPr><p:nvPr>${placeholder(frame, slide.layout.name)}</p:nvPr></p:nvSpPr><p:spPr/><p:txBody><a:bodyPr/><a:lstStyle/><a:p>${text}</a:p></p:txBody></p:sp>`;
+}

@@ -33,6 +33,7 @@ function cellXml(cell: SetCell, size: number, context: TextContext): string {
     attributes: ` sz="${hundredths(size)}"`,
     fill: solidFill(cell.header ? theme.table.headText : 'text'),
     mono: false,
+    faces: '',
   };
   const text =
     runsXml(cell.runs, context, extra) || `<a:endParaRPr lang="${context.language}" sz="${hundredths(size)}"/>`;

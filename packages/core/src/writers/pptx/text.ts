@@ -1,9 +1,10 @@
 /** Paragraphs and runs of DrawingML (ECMA-376-1 §21.1.2). */
 import { xmlText } from '../../container/index.ts';
 import type { Run, Runs } from '../../content/index.ts';
-import { paraSetting, type Para } from '../../scene/index.ts';
+import { paraSetting, type Para, type TextBox } from '../../scene/index.ts';
 import type { Frame, Theme } from '../../theme/index.ts';
 import { solidFill } from './colors.ts';
+import { ALIGN, faces, spacing } from './text-style.ts';
 import { emuOf, hundredths } from './xml.ts';
 
 export interface TextContext {
@@ -18,14 +19,29 @@ interface Extra {
   readonly attributes: string;
   readonly fill: string;
   readonly mono: boolean;
+  /** Fonts, where they are not inherited. */
+  readonly faces: string;
 }
-const NOTHING: Extra = { attributes: '', fill: '', mono: false };
+const NOTHING: Extra = { attributes: '', fill: '', mono: false, faces: '' };
 
-export function textBody(paragraphs: readonly Para[], frame: Frame, scale: number, context: TextContext): string {
+export function textBody({ paras, frame, scale }: TextBox, context: TextContext): string {
   // Thousandths of a percent (§21.1.2.1.3); a receiver sizes the inherited type by it.
   const fit =
     scale < 1 ? `<a:bodyPr><a:normAutofit fontScale="${Math.round(scale * 100_000)}"/></a:bodyPr>` : '<a:bodyPr/>';
-  return `<p:txBody>${fit}<a:lstStyle/>${paragraphs.map((paragraph) => paragraphXml(paragraph, frame, context)).join('')}</p:txBody>`;
+  return `<p:txBody>${fit}<a:lstStyle/>${paras.map((paragraph) => paragraphXml(paragraph, frame, context)).join('')}</p:txBody>`;
+}
+
+/** Text that inherits nothing: it stands in no placeholder. */
+export function freeTextBody({ paras, frame }: TextBox, anchor: string, context: TextContext): string {
+  const { style, align } = frame;
+  const paragraphs = paras.map((para, i) => {
+    const { scale, spaceBefore, bold } = paraSetting(para, frame, context.theme);
+    const attributes = ` sz="${hundredths(style.sizes[0]! * scale)}"${style.bold || bold === true ? ' b="1"' : ''}`;
+    const properties = `<a:pPr algn="${ALIGN[align]}">${spacing(style, i === 0 ? 0 : spaceBefore)}</a:pPr>`;
+    const extra: Extra = { attributes, fill: solidFill(style.color), mono: false, faces: faces(style) };
+    return `<a:p>${properties}${runsXml(para.runs, context, extra)}</a:p>`;
+  });
+  return `<p:txBody><a:bodyPr wrap="square" lIns="0" tIns="0" rIns="0" bIns="0" anchor="${anchor}"><a:noAutofit/></a:bodyPr><a:lstStyle/>${paragraphs.join('')}</p:txBody>`;
 }
 
 function paragraphXml(paragraph: Para, frame: Frame, context: TextContext): string {
@@ -35,15 +51,22 @@ function paragraphXml(paragraph: Para, frame: Frame, context: TextContext): stri
       return `<a:p>${runsXml(paragraph.runs, context)}</a:p>`;
     case 'point':
       return `<a:p>${paragraph.level > 1 ? `<a:pPr lvl="${paragraph.level - 1}"/>` : ''}${runsXml(paragraph.runs, context)}</a:p>`;
+    case 'plain':
+    case 'item':
+    case 'detail':
+      // In a frame for points it has no bullet; every other frame has none anyway.
+      return frame.role.startsWith('body')
+        ? `<a:p><a:pPr marL="0" indent="0"><a:buNone/></a:pPr>${runsXml(paragraph.runs, context)}</a:p>`
+        : `<a:p>${runsXml(paragraph.runs, context)}</a:p>`;
     case 'body':
       return `<a:p><a:pPr marL="0" indent="0"><a:buNone/></a:pPr>${runsXml(paragraph.runs, context)}</a:p>`;
     case 'quote': {
       const { indent, color } = paraSetting(paragraph, frame, context.theme);
-      return `<a:p><a:pPr marL="${emuOf(indent)}" indent="0"><a:buNone/></a:pPr>${runsXml(paragraph.runs, context, { attributes: ' i="1"', fill: solidFill(color), mono: false })}</a:p>`;
+      return `<a:p><a:pPr marL="${emuOf(indent)}" indent="0"><a:buNone/></a:pPr>${runsXml(paragraph.runs, context, { ...NOTHING, attributes: ' i="1"', fill: solidFill(color) })}</a:p>`;
     }
     case 'code': {
       const size = hundredths(frame.style.sizes[0]! * paraSetting(paragraph, frame, context.theme).scale);
-      return `<a:p><a:pPr marL="0" indent="0"><a:buNone/></a:pPr>${runsXml(paragraph.runs, context, { attributes: ` sz="${size}"`, fill: '', mono: true })}</a:p>`;
+      return `<a:p><a:pPr marL="0" indent="0"><a:buNone/></a:pPr>${runsXml(paragraph.runs, context, { ...NOTHING, attributes: ` sz="${size}"`, mono: true })}</a:p>`;
     }
   }
 }
@@ -63,14 +86,14 @@ export function runsXml(runs: Runs, context: TextContext, extra: Extra = NOTHING
 
 function runProperties(run: Run, { theme, language, link }: TextContext, extra: Extra): string {
   let attributes = ` lang="${language}"${extra.attributes}`;
-  if (run.bold) attributes += ' b="1"';
+  if (run.bold && !extra.attributes.includes(' b=')) attributes += ' b="1"';
   if (run.italic && !extra.attributes.includes(' i=')) attributes += ' i="1"';
   if (run.strike) attributes += ' strike="sngStrike"';
   if (run.position === 'super') attributes += ' baseline="33000"';
   if (run.position === 'sub') attributes += ' baseline="-15000"';
   let inner = extra.fill;
-  if (run.code || extra.mono)
-    inner += `<a:latin typeface="${xmlText(theme.fonts.mono)}"/><a:cs typeface="${xmlText(theme.fonts.mono)}"/>`;
+  if (!run.code && !extra.mono) inner += extra.faces;
+  else inner += `<a:latin typeface="${xmlText(theme.fonts.mono)}"/><a:cs typeface="${xmlText(theme.fonts.mono)}"/>`;
   const id = run.link === undefined ? undefined : link(run.link);
   if (id !== undefined) inner += `<a:hlinkClick r:id="${id}"/>`;
   return inner === '' ? `<a:rPr${attributes}/>` : `<a:rPr${attributes}>${inner}</a:rPr>`;

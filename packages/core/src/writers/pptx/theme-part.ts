@@ -1,13 +1,13 @@
 /** The theme part (ECMA-376-1 §20.1.6): colours, fonts and the formats that every theme must have. */
 import { xmlText } from '../../container/index.ts';
-import type { Theme } from '../../theme/index.ts';
+import type { Palette, Theme } from '../../theme/index.ts';
 import { XML } from './xml.ts';
 
-export function themePart(theme: Theme): string {
-  const { palette: p, fonts } = theme;
+/** @param dark Whether the master's colour map takes the ground from the dark colours. */
+function colorScheme(p: Palette, name: string, dark: boolean): string {
   const color = (tag: string, hex: string): string => `<a:${tag}><a:srgbClr val="${hex}"/></a:${tag}>`;
   // Dark themes swap ground and text here and in the master's colour map alike, so dk1 stays the dark one.
-  const [dark1, light1, dark2, light2] = theme.dark
+  const [dark1, light1, dark2, light2] = dark
     ? [p.ground, p.text, p.panel, p.muted]
     : [p.text, p.ground, p.muted, p.panel];
   const scheme = [
@@ -19,13 +19,22 @@ export function themePart(theme: Theme): string {
     color('hlink', p.link),
     color('folHlink', p.link),
   ].join('');
+  return `<a:clrScheme name="${xmlText(name)}">${scheme}</a:clrScheme>`;
+}
+
+/** Colours of one slide in the place of its theme's (§14.2.8, §20.1.6.12). */
+export const themeOverridePart = (palette: Palette, theme: Theme): string =>
+  `${XML}<a:themeOverride xmlns:a="http://schemas.openxmlformats.org/drawingml/2006/main">${colorScheme(palette, theme.label, theme.dark)}</a:themeOverride>`;
+
+export function themePart(theme: Theme): string {
+  const { palette, fonts } = theme;
   const font = (tag: string, name: string): string =>
     `<a:${tag}><a:latin typeface="${xmlText(name)}"/><a:ea typeface=""/><a:cs typeface=""/></a:${tag}>`;
   const fill = '<a:solidFill><a:schemeClr val="phClr"/></a:solidFill>';
   const line = (width: number): string =>
     `<a:ln w="${width}" cap="flat" cmpd="sng" algn="ctr">${fill}<a:prstDash val="solid"/></a:ln>`;
   const effect = '<a:effectStyle><a:effectLst/></a:effectStyle>';
-  return `${XML}<a:theme xmlns:a="http://schemas.openxmlformats.org/drawingml/2006/main" name="${xmlText(theme.label)}"><a:themeElements><a:clrScheme name="${xmlText(theme.label)}">${scheme}</a:clrScheme><a:fontScheme name="${xmlText(theme.label)}">${font('majorFont', fonts.heading)}${font('minorFont', fonts.body)}</a:fontScheme><a:fmtScheme name="${xmlText(theme.label)}"><a:fillStyleLst>${fill.repeat(3)}</a:fillStyleLst><a:lnStyleLst>${line(6350)}${line(12700)}${line(19050)}</a:lnStyleLst><a:effectStyleLst>${effect.repeat(3)}</a:effectStyleLst><a:bgFillStyleLst>${fill.repeat(3)}</a:bgFillStyleLst></a:fmtScheme></a:themeElements></a:theme>`;
+  return `${XML}<a:theme xmlns:a="http://schemas.openxmlformats.org/drawingml/2006/main" name="${xmlText(theme.label)}"><a:themeElements>${colorScheme(palette, theme.label, theme.dark)}<a:fontScheme name="${xmlText(theme.label)}">${font('majorFont', fonts.heading)}${font('minorFont', fonts.body)}</a:fontScheme><a:fmtScheme name="${xmlText(theme.label)}"><a:fillStyleLst>${fill.repeat(3)}</a:fillStyleLst><a:lnStyleLst>${line(6350)}${line(12700)}${line(19050)}</a:lnStyleLst><a:effectStyleLst>${effect.repeat(3)}</a:effectStyleLst><a:bgFillStyleLst>${fill.repeat(3)}</a:bgFillStyleLst></a:fmtScheme></a:themeElements></a:theme>`;
 }
 
 export const colorMap = (theme: Theme): string =>

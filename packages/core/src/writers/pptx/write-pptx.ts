@@ -2,11 +2,13 @@
 import { xmlText, ZipWriter, type Deflate, type Part } from '../../container/index.ts';
 import type { PictureId, PictureMime } from '../../content/index.ts';
 import type { PictureSource, Scene, SceneSlide } from '../../scene/index.ts';
-import { SLIDE_HEIGHT, SLIDE_WIDTH } from '../../theme/index.ts';
+import type { Palette } from '../../theme/index.ts';
 import { layoutPart, masterPart } from './master-part.ts';
 import { NOTES_HEIGHT, NOTES_WIDTH, notesMasterPart, notesSlidePart } from './notes-part.ts';
+import { chartPart } from './chart-part.ts';
 import { slidePart } from './slide-part.ts';
-import { themePart } from './theme-part.ts';
+import { themeOverridePart, themePart } from './theme-part.ts';
+import { workbook } from './workbook.ts';
 import { guid, NS, relationships, XML, type Rel } from './xml.ts';
 
 const TYPES = 'application/vnd.openxmlformats-officedocument.presentationml';
@@ -26,21 +28,25 @@ export function writePptx(scene: Scene, pictures: PictureSource, deflate?: Defla
   };
   const media = new Media(pictures);
   const { theme, slides } = scene;
+  let charts = 0;
+  const overridden = new Map<Palette, number>();
   const themeType = 'application/vnd.openxmlformats-officedocument.theme+xml';
 
-  add('ppt/slideMasters/slideMaster1.xml', masterPart(theme), `${TYPES}.slideMaster+xml`, [
-    ...theme.layouts.map((_, i): Rel => ({
-      id: `rId${i + 1}`,
-      type: 'slideLayout',
-      target: `../slideLayouts/slideLayout${i + 1}.xml`,
-    })),
-    { id: `rId${theme.layouts.length + 1}`, type: 'theme', target: '../theme/theme1.xml' },
-  ]);
-  theme.layouts.forEach((layout, i) =>
-    add(`ppt/slideLayouts/slideLayout${i + 1}.xml`, layoutPart(layout, theme), `${TYPES}.slideLayout+xml`, [
-      { id: 'rId1', type: 'slideMaster', target: '../slideMasters/slideMaster1.xml' },
-    ]),
-  );
+  const withMedia = (rels: Rels) => (id: PictureId) => {
+    const name = media.take(id);
+    return name === undefined ? undefined : rels.add('image', `../media/${name}`);
+  };
+  const masterRels = new Rels();
+  theme.layouts.forEach((_, i) => masterRels.add('slideLayout', `../slideLayouts/slideLayout${i + 1}.xml`));
+  masterRels.add('theme', '../theme/theme1.xml');
+  const master = masterPart(theme, withMedia(masterRels));
+  add('ppt/slideMasters/slideMaster1.xml', master, `${TYPES}.slideMaster+xml`, masterRels.list);
+  theme.layouts.forEach((layout, i) => {
+    const rels = new Rels();
+    rels.add('slideMaster', '../slideMasters/slideMaster1.xml');
+    const xml = layoutPart(layout, theme, withMedia(rels));
+    add(`ppt/slideLayouts/slideLayout${i + 1}.xml`, xml, `${TYPES}.slideLayout+xml`, rels.list);
+  });
   add('ppt/theme/theme1.xml', themePart(theme), themeType);
   add('ppt/notesMasters/notesMaster1.xml', notesMasterPart(theme), `${TYPES}.notesMaster+xml`, [
     { id: 'rId1', type: 'theme', target: '../theme/theme2.xml' },
@@ -75,7 +81,11 @@ export function writePptx(scene: Scene, pictures: PictureSource, deflate?: Defla
   const endings = media.endings
     .map((ending) => `<Default Extension="${ending}" ContentType="image/${ending}"/>`)
     .join('');
-  const types = `${XML}<Types xmlns="http://schemas.openxmlformats.org/package/2006/content-types"><Default Extension="rels" ContentType="application/vnd.openxmlformats-package.relationships+xml"/><Default Extension="xml" ContentType="application/xml"/>${endings}${overrides.join('')}</Types>`;
+  const books =
+    charts === 0
+      ? ''
+      : '<Default Extension="xlsx" ContentType="application/vnd.openxmlformats-officedocument.spreadsheetml.sheet"/>';
+  const types = `${XML}<Types xmlns="http://schemas.openxmlformats.org/package/2006/content-types"><Default Extension="rels" ContentType="application/vnd.openxmlformats-package.relationships+xml"/><Default Extension="xml" ContentType="application/xml"/>${endings}${books}${overrides.join('')}</Types>`;
   const root = relationships([
     { id: 'rId1', type: 'officeDocument', target: 'ppt/presentation.xml' },
     {
@@ -99,11 +109,28 @@ export function writePptx(scene: Scene, pictures: PictureSource, deflate?: Defla
       theme,
       language,
       link: (target) => rels.link(target),
-      picture: (id) => {
-        const name = media.take(id);
-        return name === undefined ? undefined : rels.add('image', `../media/${name}`);
+      picture: withMedia(rels),
+      chart: ({ chart }) => {
+        charts++;
+        const name = `ppt/charts/chart${charts}.xml`;
+        const book = `../embeddings/workbook${charts}.xlsx`;
+        // An archive itself: packing it again takes time for nothing.
+        zip.add({ name: `ppt/embeddings/workbook${charts}.xlsx`, content: workbook(chart, deflate), stored: true });
+        add(name, chartPart(chart, 'rId1'), 'application/vnd.openxmlformats-officedocument.drawingml.chart+xml', [
+          { id: 'rId1', type: 'package', target: book },
+        ]);
+        return rels.add('chart', `../charts/chart${charts}.xml`);
       },
     });
+    if (slide.colors !== null) {
+      const known = overridden.get(slide.colors.palette) ?? overridden.size + 1;
+      if (!overridden.has(slide.colors.palette)) {
+        overridden.set(slide.colors.palette, known);
+        const type = 'application/vnd.openxmlformats-officedocument.themeOverride+xml';
+        add(`ppt/theme/themeOverride${known}.xml`, themeOverridePart(slide.colors.palette, theme), type);
+      }
+      rels.add('themeOverride', `../theme/themeOverride${known}.xml`);
+    }
     if (slide.notes.length > 0) {
       const name = `ppt/notesSlides/notesSlide${number}.xml`;
       rels.add('notesSlide', `../notesSlides/notesSlide${number}.xml`);
@@ -162,7 +189,7 @@ class Media {
   }
 }
 
-function presentationPart({ slides, sections }: Scene): string {
+function presentationPart({ slides, sections, theme }: Scene): string {
   const ids = slides.map((_, i) => `<p:sldId id="${FIRST_SLIDE_ID + i}" r:id="rId${i + 7}"/>`).join('');
   const list = sections.map(({ title, from }, i) => {
     const to = sections[i + 1]?.from ?? slides.length;
@@ -177,7 +204,7 @@ function presentationPart({ slides, sections }: Scene): string {
       ? ''
       : `<p:extLst><p:ext uri="{521415D9-36F7-43E2-AB2F-B90AF26B5E84}"><p14:sectionLst xmlns:p14="http://schemas.microsoft.com/office/powerpoint/2010/main">${list.join('')}</p14:sectionLst></p:ext></p:extLst>`;
   const slideList = ids === '' ? '' : `<p:sldIdLst>${ids}</p:sldIdLst>`;
-  return `${XML}<p:presentation ${NS}><p:sldMasterIdLst><p:sldMasterId id="2147483648" r:id="rId1"/></p:sldMasterIdLst><p:notesMasterIdLst><p:notesMasterId r:id="rId2"/></p:notesMasterIdLst>${slideList}<p:sldSz cx="${SLIDE_WIDTH}" cy="${SLIDE_HEIGHT}"/><p:notesSz cx="${NOTES_WIDTH}" cy="${NOTES_HEIGHT}"/>${extension}</p:presentation>`;
+  return `${XML}<p:presentation ${NS}><p:sldMasterIdLst><p:sldMasterId id="2147483648" r:id="rId1"/></p:sldMasterIdLst><p:notesMasterIdLst><p:notesMasterId r:id="rId2"/></p:notesMasterIdLst>${slideList}<p:sldSz cx="${theme.size.width}" cy="${theme.size.height}"/><p:notesSz cx="${NOTES_WIDTH}" cy="${NOTES_HEIGHT}"/>${extension}</p:presentation>`;
 }
 
 function coreProperties({ title, author, language }: Scene): string {

@@ -2,8 +2,8 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { Download } from 'lucide-react';
 import { useState } from 'react';
-import { themeNamed } from '@alvex/core';
-import { originalUrl, pptxUrl } from '../../api/client.ts';
+import { designNamed, fontPairNamed, type DeckLook } from '@alvex/core';
+import { fontUrl, originalUrl, pptxUrl } from '../../api/client.ts';
 import { useDeck } from '../../state/deck-store.ts';
 import { count } from '../../ui/format.ts';
 import { Action, Heading, Notice, Small } from '../../ui/recipes.tsx';
@@ -27,7 +27,7 @@ const Inside = chakra('ul', { base: { pl: '16px', fontSize: 'sm', color: 'soft',
 export function HandOverStation() {
   const deck = useDeck((state) => state.deck);
   const view = useDeck((state) => state.view);
-  const theme = useDeck((state) => themeNamed(state.view?.theme));
+  const look = useDeck((state) => state.view?.look);
   const waiting = useDeck((state) => state.sync.waiting);
   const [failure, setFailure] = useState<string | null>(null);
   const [writing, setWriting] = useState(false);
@@ -80,12 +80,7 @@ export function HandOverStation() {
             {inside.pictures > 0 && (
               <li>{count(inside.pictures, 'slide')} with a picture, described where the document describes it</li>
             )}
-            {theme !== undefined && (
-              <li>
-                theme {theme.label}; whoever edits it needs the fonts {theme.fonts.heading} and {theme.fonts.body}, both
-                free
-              </li>
-            )}
+            {look !== undefined && <ThemeLine look={look} />}
           </Inside>
           <Box>
             <Action look="main" onClick={() => void download()} disabled={writing || slides === 0 || waiting > 0}>
@@ -112,5 +107,32 @@ export function HandOverStation() {
         </Card>
       </Box>
     </Wall>
+  );
+}
+
+/** What whoever edits the presentation needs to have installed. */
+function ThemeLine({ look }: { readonly look: DeckLook }) {
+  const design = designNamed(look.theme);
+  const pair = fontPairNamed(look.fonts) ?? fontPairNamed(design.fonts)!;
+  const fonts = [...new Set([pair.heading, pair.body])];
+  if (pair.source === 'common')
+    return (
+      <li>
+        theme {design.label}; its fonts, {fonts.join(' and ')}, stand on most computers
+      </li>
+    );
+  return (
+    <li>
+      theme {design.label}; whoever edits it must install{' '}
+      {fonts.map((font, i) => (
+        <span key={font}>
+          {i > 0 && ' and '}
+          <a href={fontUrl(font)} download>
+            {font}
+          </a>
+        </span>
+      ))}
+      , which is free to do
+    </li>
   );
 }

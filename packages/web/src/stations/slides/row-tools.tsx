@@ -6,7 +6,7 @@ import { useEffect, useRef, useState } from 'react';
 import { FULL_RULES, plain, type Edit, type FullRule, type MatterKind } from '@alvex/core';
 import { edit, useDeck } from '../../state/deck-store.ts';
 import { count } from '../../ui/format.ts';
-import { FULL_ACTIONS, FULL_LABELS, MATTER_LABELS } from '../../ui/labels.ts';
+import { FULL_ACTIONS, FULL_LABELS, LAYOUT_LABELS, MATTER_LABELS } from '../../ui/labels.ts';
 import { Action, Warning } from '../../ui/recipes.tsx';
 import type { Row } from '../../worker/protocol.ts';
 import { chooseSlide, useChosen } from './chosen.ts';
@@ -40,17 +40,6 @@ const Number = chakra('button', {
   },
   variants: { chosen: { true: { bg: 'pine', borderColor: 'pine', color: 'pineText' } } },
 });
-
-const LAYOUT_LABELS: Readonly<Record<Row['layout'], string>> = {
-  cover: 'Cover',
-  section: 'Section opener',
-  points: 'Points',
-  columns: 'Two columns',
-  'picture-text': 'Picture with text',
-  picture: 'Picture',
-  table: 'Table',
-  'title-only': 'Title only',
-};
 
 export function RowTools({ row, number }: { readonly row: Row; readonly number: number }) {
   const { state, points, linesOver } = row.fit;

@@ -1,0 +1,3 @@
+export * from './chart.ts';
+export * from './number-text.ts';
+export * from './read-chart.ts';

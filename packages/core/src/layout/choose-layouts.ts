@@ -1,0 +1,188 @@
+/**
+ * Layouts that suit a slide, ranked with reasons, and the choice for a whole deck: the cheapest path through all slides'
+ * layouts (Viterbi, "Error bounds for convolutional codes", 1967), by fit, balance, variety against the slide before,
+ * and consistency within a section.
+ */
+import { ptFromEmu } from '../base/index.ts';
+import type { Slide, SlideId } from '../deck/index.ts';
+import type { LayoutName } from '../theme/index.ts';
+import { chosenPages } from './chosen-pages.ts';
+import type { LayoutOptions } from './draft.ts';
+import { draftsOf } from './lay-out-slide.ts';
+import type { Box } from './page.ts';
+import { FIGURES } from './set-figure.ts';
+import { signsOf, type Reason } from './signs.ts';
+
+export interface LayoutChoice {
+  readonly layout: LayoutName;
+  /** 0 to 1. */
+  readonly worth: number;
+  readonly reason: Reason;
+  readonly pages: number;
+}
+
+/** Tried for every slide of the kind of content, whatever its words say. */
+const TEXT_LAYOUTS: readonly LayoutName[] = [
+  'points',
+  'columns',
+  'columns-3',
+  'key-points',
+  'statement',
+  'comparison',
+  ...FIGURES,
+];
+const PICTURE_LAYOUTS: readonly LayoutName[] = [
+  'picture-right',
+  'picture-left',
+  'picture-top',
+  'picture-bleed',
+  'picture',
+  'picture-caption',
+  'gallery-2',
+  'gallery-3',
+  'gallery-4',
+];
+const TABLE_LAYOUTS: readonly LayoutName[] = ['table', 'chart', 'chart-points'];
+
+const UNSIGNED = 0.2;
+const USUAL = 0.42;
+
+/** Every layout that takes the slide as it is, the best first; the usual one is always among them. */
+export function layoutChoices(slide: Slide, options: LayoutOptions): readonly LayoutChoice[] {
+  if (slide.kind !== 'content' || slide.content.length === 0 || slide.matter !== undefined) return [];
+  const { layout: _, arranged: __, ...plain } = slide;
+  const usual = draftsOf(plain, options);
+  const choices = new Map<LayoutName, LayoutChoice>();
+  const first = usual[0]!.layout;
+  choices.set(first, {
+    layout: first,
+    worth: USUAL * fitWorth(usual, usual.length),
+    reason: 'fits-as-it-is',
+    pages: usual.length,
+  });
+  const signs = signsOf(slide, options.language ?? null);
+  const has = (kind: 'picture' | 'table'): boolean => slide.content.some((part) => part.kind === kind);
+  const tried: readonly LayoutName[] = [
+    ...signs.map(({ layout }) => layout),
+    ...TEXT_LAYOUTS,
+    ...(has('picture') ? PICTURE_LAYOUTS : []),
+    ...(has('table') ? TABLE_LAYOUTS : []),
+  ];
+  for (const layout of new Set(tried)) {
+    if (choices.has(layout)) continue;
+    const pages = chosenPages(slide, layout, options);
+    if (pages === undefined || pages.length > usual.length) continue;
+    const sign = signs.find((one) => one.layout === layout);
+    const worth = (sign?.weight ?? UNSIGNED) * fitWorth(pages, usual.length) * balance(pages[0]!.boxes);
+    choices.set(layout, { layout, worth, reason: sign?.reason ?? 'fits-as-it-is', pages: pages.length });
+  }
+  return [...choices.values()].sort((a, b) => b.worth - a.worth);
+}
+
+/** Fewer pages than usual are better, and type that need not shrink. */
+const fitWorth = (pages: readonly { readonly fit: { readonly state: string } }[], usual: number): number =>
+  (pages.some(({ fit }) => fit.state === 'spills') ? 0.3 : pages.some(({ fit }) => fit.state === 'tight') ? 0.85 : 1) *
+  (pages.length < usual ? 1.15 : 1);
+
+/** How well text fills its frames: 1 where it takes a third or more of them, less for a few words lost on a slide. */
+function balance(boxes: readonly Box[]): number {
+  const texts = boxes.filter((box) => box.kind === 'text' && box.free !== true);
+  if (texts.length === 0 || boxes.some((box) => box.kind !== 'text')) return 1;
+  let used = 0;
+  let room = 0;
+  for (const box of texts) {
+    if (box.kind !== 'text') continue;
+    const last = box.paragraphs.at(-1)?.lines.at(-1)?.baseline ?? box.frame.y;
+    const first = box.paragraphs[0]?.lines[0]?.baseline ?? box.frame.y;
+    used += ptFromEmu(last - first) + box.frame.style.sizes[0]!;
+    room += ptFromEmu(box.frame.height);
+  }
+  const share = used / Math.max(1, room);
+  return Math.min(1, 0.75 + share * 0.75);
+}
+
+const SAME = 0.34;
+const SAME_FAMILY = 0.14;
+const MIRRORED = -0.04;
+const OTHER_IN_SECTION = 0.03;
+const CANDIDATES = 6;
+
+const FAMILY: Readonly<Partial<Record<LayoutName, string>>> = {
+  ...Object.fromEntries(FIGURES.map((name) => [name, 'figure'])),
+  'figure-text': 'figure',
+  'picture-right': 'beside',
+  'picture-left': 'beside',
+  'picture-top': 'beside',
+  'picture-bleed': 'beside',
+  columns: 'columns',
+  'columns-3': 'columns',
+  comparison: 'columns',
+  chart: 'chart',
+  'chart-points': 'chart',
+  statement: 'words',
+  quotation: 'words',
+  'big-number': 'words',
+};
+const QUIET: ReadonlySet<LayoutName> = new Set(['points', 'table', 'title-only', 'section', 'cover']);
+
+/** What it costs that one layout follows another. */
+function follows(before: LayoutName, after: LayoutName, sameSection: boolean): number {
+  if (before === after) return QUIET.has(after) ? (after === 'points' ? 0.1 : 0) : SAME;
+  const [a, b] = [FAMILY[before], FAMILY[after]];
+  if (a === 'beside' && b === 'beside') return MIRRORED;
+  if (a !== undefined && a === b) return SAME_FAMILY;
+  return sameSection && a !== b && !QUIET.has(before) && !QUIET.has(after) ? OTHER_IN_SECTION : 0;
+}
+
+/**
+ * One layout for each slide of content that its author did not fix.
+ * @returns Pairs of slide and layout, only where that is not what the slide would have anyway.
+ */
+export function chooseLayouts(
+  slides: readonly Slide[],
+  options: LayoutOptions,
+): readonly (readonly [SlideId, LayoutName])[] {
+  const states = slides.map(
+    (slide): readonly { readonly layout: LayoutName; readonly cost: number; readonly usual: boolean }[] => {
+      const fixed = slide.layout;
+      if (fixed !== undefined) return [{ layout: fixed, cost: 0, usual: true }];
+      const own = layoutChoices(slide, options);
+      if (own.length === 0) {
+        const layout = slide.kind === 'cover' || slide.kind === 'section' ? slide.kind : 'title-only';
+        return [{ layout, cost: 0, usual: true }];
+      }
+      const { layout: _, arranged: __, ...plain } = slide;
+      const usual = draftsOf(plain, options)[0]!.layout;
+      return own
+        .slice(0, CANDIDATES)
+        .map(({ layout, worth }) => ({ layout, cost: 1 - worth, usual: layout === usual }));
+    },
+  );
+  const paths: { readonly cost: number; readonly from: number }[][] = [];
+  states.forEach((row, i) => {
+    const before = states[i - 1];
+    const sameSection = i > 0 && slides[i]!.section === slides[i - 1]!.section;
+    paths.push(
+      row.map(({ layout, cost }) => {
+        if (before === undefined) return { cost, from: -1 };
+        let best = { cost: Infinity, from: 0 };
+        before.forEach((one, k) => {
+          const total = paths[i - 1]![k]!.cost + cost + follows(one.layout, layout, sameSection);
+          if (total < best.cost) best = { cost: total, from: k };
+        });
+        return best;
+      }),
+    );
+  });
+  const chosen: [SlideId, LayoutName][] = [];
+  let at = lowest(paths.at(-1) ?? []);
+  for (let i = slides.length - 1; i >= 0; i--) {
+    const state = states[i]![at]!;
+    if (!state.usual) chosen.unshift([slides[i]!.id, state.layout]);
+    at = paths[i]![at]!.from;
+  }
+  return chosen;
+}
+
+const lowest = (row: readonly { readonly cost: number }[]): number =>
+  row.reduce((best, { cost }, i) => (cost < row[best]!.cost ? i : best), 0);

@@ -1,0 +1,94 @@
+/** A page before it knows its place, its title and its notes, and what its boxes are made of. */
+import { emu } from '../base/index.ts';
+import type { Picture, PictureId } from '../content/index.ts';
+import { PLAIN_DRESS, type Content, type FullRule, type PicturePart, type TablePart } from '../deck/index.ts';
+import type { Frame, LayoutName, Rect, Theme } from '../theme/index.ts';
+import type { Box, Fit, Para, PictureBox, TextBox } from './page.ts';
+import { placeText } from './set-text.ts';
+
+export interface LayoutOptions {
+  readonly theme: Theme;
+  readonly pictures: ReadonlyMap<PictureId, Picture>;
+  /** What is done where text does not fit at the floor, if the slide does not say. */
+  readonly full: FullRule;
+  /** Of the document; numbers are read by it. */
+  readonly language?: string | null;
+}
+
+export interface Draft {
+  readonly layout: LayoutName;
+  readonly boxes: readonly Box[];
+  readonly fit: Fit;
+}
+export type TextContent = Content & { readonly kind: 'point' | 'text' };
+/** What can share a page. */
+export interface Group {
+  readonly texts: readonly TextContent[];
+  readonly before: number /* texts that stand before the object */;
+  readonly objects: readonly (PicturePart | TablePart)[];
+}
+
+export const FITS = (points: number): Fit => ({ state: 'fits', points, linesOver: 0 });
+
+export const stepFit = (size: number, frame: Frame): Fit => ({
+  state: size < frame.style.sizes[0]! ? 'tight' : 'fits',
+  points: size,
+  linesOver: 0,
+});
+
+export const paraOf = (part: TextContent): Para =>
+  part.kind === 'point'
+    ? { part: part.id, style: 'point', level: part.level, runs: part.runs }
+    : { part: part.id, style: part.style, level: 1, runs: part.runs };
+
+export function textBox(paras: readonly Para[], frame: Frame, theme: Theme, size: number): TextBox {
+  let placed: TextBox['paragraphs'] | undefined;
+  return {
+    kind: 'text',
+    frame,
+    paras,
+    scale: size / frame.style.sizes[0]!,
+    get paragraphs() {
+      return (placed ??= placeText(paras, frame, theme, size));
+    },
+  };
+}
+
+export function pictureBox(part: PicturePart, frame: Frame, { pictures }: LayoutOptions): PictureBox {
+  const dress = part.dress ?? PLAIN_DRESS;
+  const size = part.own ?? pictures.get(part.picture);
+  const [left, top, right, bottom] = dress.crop;
+  const width = Math.max(1, (size?.width ?? 1) * (1 - left - right));
+  const height = Math.max(1, (size?.height ?? 1) * (1 - top - bottom));
+  const common = { kind: 'picture', frame, part: part.id, picture: part.picture, alt: part.alt, dress } as const;
+  if (dress.as === 'fit') return { ...common, rect: fitted(frame, width / height), cut: dress.crop };
+  const { x, y } = frame;
+  // As much of the picture as has the frame's proportions, around what must stay in sight.
+  const ratio = frame.width / frame.height / (width / height);
+  const [fx, fy] = dress.focus;
+  const keepX = (1 - left - right) * Math.min(1, ratio);
+  const keepY = (1 - top - bottom) * Math.min(1, 1 / ratio);
+  const fromX = clamp(fx - keepX / 2, left, 1 - right - keepX);
+  const fromY = clamp(fy - keepY / 2, top, 1 - bottom - keepY);
+  return {
+    ...common,
+    rect: { x, y, width: frame.width, height: frame.height },
+    cut: [fromX, fromY, 1 - fromX - keepX, 1 - fromY - keepY],
+  };
+}
+
+/** A picture that runs over edges fills its frame unless its author says otherwise. */
+export const filling = (picture: PicturePart): PicturePart => ({ ...picture, dress: { ...PLAIN_DRESS, as: 'fill' } });
+
+const clamp = (value: number, least: number, most: number): number => Math.max(least, Math.min(value, most));
+
+function fitted(frame: Rect, ratio: number): Rect {
+  const width = Math.min(frame.width, frame.height * ratio);
+  const height = Math.min(frame.height, width / ratio);
+  return {
+    x: emu(frame.x + (frame.width - width) / 2),
+    y: emu(frame.y + (frame.height - height) / 2),
+    width: emu(Math.max(width, 1)),
+    height: emu(Math.max(height, 1)),
+  };
+}

@@ -1,0 +1,86 @@
+/** What a list says when it is read as a figure: its points, and what stands below each. */
+import { runsText, sliceRuns, trimRuns, type Runs } from '../content/index.ts';
+import type { Content, Icon, PartId } from '../deck/index.ts';
+import type { Para } from './page.ts';
+
+export interface FigureItem {
+  readonly part: PartId;
+  readonly runs: Runs;
+  readonly icon: Icon | undefined;
+  readonly ordered: boolean;
+  readonly details: readonly Para[];
+}
+
+/** @returns undefined where the content is no plain list of points. */
+export function figureItems(content: readonly Content[]): readonly FigureItem[] | undefined {
+  const items: { item: Omit<FigureItem, 'details'>; details: Para[] }[] = [];
+  for (const part of content) {
+    if (part.kind !== 'point') return undefined;
+    if (part.level === 1)
+      items.push({
+        item: { part: part.id, runs: part.runs, icon: part.icon, ordered: part.ordered === true },
+        details: [],
+      });
+    else if (items.length === 0) return undefined;
+    else items.at(-1)!.details.push({ part: part.id, style: 'detail', level: 1, runs: part.runs });
+  }
+  return items.map(({ item, details }) => ({ ...item, details }));
+}
+
+const MONTH =
+  '(?:jan(?:uar[yi]?|vier)?|feb(?:ruar[yi]?)?|f[ée]vr(?:ier)?|mar(?:ch|s|zo)?|m[äa]rz|apr(?:il)?|avril|may|mai|mayo|june?|juin|junio|jul[yi]?o?|juillet|aug(?:ust)?|ao[ûu]t|agosto|sept?(?:ember|embre|iembre)?|okt(?:ober)?|oct(?:ober|obre|ubre)?|nov(?:ember|embre|iembre)?|de[cz](?:ember|embre)?|d[ée]cembre|diciembre|enero|febrero|abril|januar|februar)\\.?';
+const YEAR = '(?:1[0-9]|20|21)\\d\\d';
+/** A date at the beginning of a line: year, month and year, day, quarter, week, or a span of them. */
+const ONE_DATE = `(?:\\d{1,2}(?:st|nd|rd|th|\\.)?\\s+(?:de\\s+)?${MONTH}(?:\\s+(?:de\\s+)?${YEAR})?|${MONTH}\\s+\\d{1,2}(?:st|nd|rd|th)?,?(?:\\s+${YEAR})?|${MONTH}(?:\\s+(?:de\\s+)?${YEAR})?|Q[1-4](?:\\s+${YEAR})?|${YEAR}s?|(?:week|month|day|year|phase|woche|monat|tag|jahr|semaine|mois|jour|année|semana|mes|día|año)\\s+\\d{1,3}|\\d{1,2}:\\d{2})`;
+const DATE = new RegExp(
+  `^(?:(?:in|on|by|from|since|until|am|ab|im|bis|seit|le|en|dès|desde|el)\\s+)?(${ONE_DATE}(?:\\s*(?:–|—|-|to|bis|au|a)\\s*${ONE_DATE})?)(?=$|[\\s,.:;–—-])`,
+  'iu',
+);
+
+/** A date at the beginning of a text, and what is left without it. */
+export function leadingDate(runs: Runs): { readonly date: Runs; readonly rest: Runs } | undefined {
+  const text = runsText(runs);
+  const match = DATE.exec(text);
+  if (match === null) return undefined;
+  const start = match[0].length - match[1]!.length;
+  const end = match[0].length;
+  const separator = /^\s*[,:;–—-]?\s*/.exec(text.slice(end))![0].length;
+  return { date: sliceRuns(runs, start, end), rest: trimRuns(sliceRuns(runs, end + separator, text.length)) };
+}
+
+const UNIT =
+  '%|‰|percent|per cent|prozent|pour cent|por ciento|million(?:s|en)?|billion|milliard(?:s|en)?|thousand|tausend|mille|mil|times|mal|fois|veces|years?|jahre?|ans|años|months?|monate?|mois|meses|weeks?|wochen?|semaines?|semanas?|days?|tage?|jours?|días?|hours?|stunden?|heures?|horas?|minutes?|minuten|km|m²|m³|m|kg|t|tonnes?|kW|MW|kWh|MWh|GWh|°C|€|\\$|£';
+const BIG = new RegExp(
+  `(?:^|[\\s(])((?:[£$€¥]\\s?)?\\d[\\d.,\u00a0\u202f ’]*(?:\\s?(?:${UNIT})(?![\\p{L}\\d]))?|one in \\w+|\\d+ (?:of|in|out of|von|sur|de) \\d+)`,
+  'iu',
+);
+
+/** The number of a text that would be set large, and all the text besides. */
+export function bigNumber(runs: Runs): { readonly big: Runs; readonly rest: Runs; readonly unit: boolean } | undefined {
+  const text = runsText(runs);
+  const match = BIG.exec(text);
+  if (match === null) return undefined;
+  const found = match[1]!.replace(/[.,\s]+$/, '');
+  const start = match.index + match[0].indexOf(match[1]!);
+  const unit = new RegExp(`^[£$€¥]|(?:${UNIT})$| (?:of|in|out of|von|sur|de) `, 'iu').test(found);
+  // A number that leads is said once, large; one within a sentence stays in it too, or the sentence would have a hole.
+  const leads = start === 0;
+  return {
+    big: sliceRuns(runs, start, start + found.length),
+    rest: leads ? trimRuns(sliceRuns(runs, found.length, text.length)) : runs,
+    unit,
+  };
+}
+
+const ATTRIBUTION = /\s*(?:\n|\s)[—–]\s*([^—–\n]{2,80})$|\s*\(([^()\n]{2,80})\)\s*$/u;
+
+/** A quotation, and who said it where the text says so. */
+export function quoted(runs: Runs): { readonly quote: Runs; readonly source: Runs } {
+  const text = runsText(runs);
+  const match = ATTRIBUTION.exec(text);
+  if (match === null || match.index === 0) return { quote: runs, source: [] };
+  const name = match[1] ?? match[2]!;
+  const start = match.index + match[0].lastIndexOf(name);
+  return { quote: trimRuns(sliceRuns(runs, 0, match.index)), source: sliceRuns(runs, start, start + name.length) };
+}
+export const isQuoted = (text: string): boolean => /^\s*["“„«‘].+["”“»’]/su.test(text);

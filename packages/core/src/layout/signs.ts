@@ -1,0 +1,138 @@
+/** Signs in a slide's words that a layout or a figure suits it; each with the reason that is told to the author. */
+import { readChart } from '../charts/index.ts';
+import { runsText, runsWords } from '../content/index.ts';
+import type { Slide } from '../deck/index.ts';
+import { beginningOf } from '../shorten/index.ts';
+import type { LayoutName } from '../theme/index.ts';
+import { bigNumber, figureItems, isQuoted, leadingDate } from './figure-items.ts';
+
+export const REASONS = [
+  'numbered',
+  'imperative',
+  'order-words',
+  'dates',
+  'versus',
+  'two-sides',
+  'short-items',
+  'number-with-unit',
+  'quoted',
+  'round-words',
+  'layer-words',
+  'narrowing-words',
+  'falling-numbers',
+  'four-sides',
+  'one-sentence',
+  'numbers-in-table',
+  'pictures-together',
+  'picture-and-text',
+  'list-and-text',
+  'many-short',
+  'ends-the-deck',
+  'fits-as-it-is',
+] as const;
+export type Reason = (typeof REASONS)[number];
+
+export interface Sign {
+  readonly layout: LayoutName;
+  readonly reason: Reason;
+  /** 0 to 1. */
+  readonly weight: number;
+}
+
+// English, German, French, Spanish.
+const ORDER =
+  /^(first(ly)?|second(ly)?|third(ly)?|then|next|after(wards| that)?|finally|last(ly)?|step \d|zuerst|dann|danach|schließlich|zuletzt|schritt \d|d'abord|ensuite|puis|enfin|étape \d|primero|luego|después|finalmente|paso \d)\b/i;
+const STEPS =
+  /\b(steps?|how to|process|procedure|stages?|schritte?|ablauf|vorgehen|étapes?|procédure|pasos?|proceso)\b/i;
+const VERSUS =
+  /\b(versus|vs\.?|compared|comparison|before and after|pros and cons|for and against|advantages and|strengths and|gegenüber|im vergleich|vor- und nachteile|comparé|avantages et|contra|ventajas y)\b/i;
+const ROUND = /\b(cycle|loop|circle|again|repeat(s|ed)?|round|kreislauf|zyklus|wieder|cyclique|boucle|ciclo|bucle)\b/i;
+const LAYERS =
+  /\b(pyramid|hierarchy|layers?|levels?|tiers?|foundation|base|pyramide|ebenen?|schichten?|grundlage|niveaux?|hiérarchie|capas?|niveles|pirámide)\b/i;
+const NARROWING =
+  /\b(funnel|pipeline|narrow(s|ing)?|filter(s|ed|ing)?|shortlist|trichter|auswahl|entonnoir|sélection|embudo|selección)\b/i;
+const SIDES =
+  /\b(matrix|quadrants?|two by two|swot|strengths?, weaknesses|effort and|impact|likelihood|urgent|stärken|schwächen|quadranten?|matrice|forces|matriz|cuadrantes?|fortalezas)\b/i;
+const THANKS = /\b(thank(s| you)|questions|the end|danke|fragen|merci|questions ?\?|gracias|preguntas|contact)\b/i;
+
+/** Strongest first; a layout may have several signs. */
+export function signsOf(slide: Slide, language: string | null): readonly Sign[] {
+  if (slide.kind !== 'content' || slide.matter !== undefined) return [];
+  const signs: Sign[] = [];
+  const add = (layout: LayoutName, reason: Reason, weight: number): void => {
+    signs.push({ layout, reason, weight });
+  };
+  const title = runsText(slide.title.runs);
+  const texts = slide.content.filter((part) => part.kind === 'point' || part.kind === 'text');
+  const points = texts.filter((part) => part.kind === 'point');
+  const pictures = slide.content.filter((part) => part.kind === 'picture').length;
+  const tables = slide.content.filter((part) => part.kind === 'table');
+  const items = figureItems(points) ?? [];
+  const lines = items.map(({ runs }) => runsText(runs));
+  const n = items.length;
+  if (n >= 2) {
+    const share = (test: (line: string) => boolean): number => lines.filter(test).length / n;
+    const dated = items.filter(({ runs }) => leadingDate(runs) !== undefined).length;
+    if (n >= 2 && dated / n >= 0.7) add('timeline', 'dates', 0.95);
+    if (items.every(({ ordered }) => ordered)) add('steps', 'numbered', 0.9);
+    else if (share((line) => ORDER.test(line)) >= 0.5) add('steps', 'order-words', 0.85);
+    else if (n >= 3 && share((line) => beginningOf(line) !== undefined) >= 0.75)
+      add('steps', 'imperative', STEPS.test(title) ? 0.8 : 0.5);
+    if (n === 2 && items.every(({ details }) => details.length > 0))
+      add('comparison', VERSUS.test(title) ? 'versus' : 'two-sides', VERSUS.test(title) ? 0.95 : 0.75);
+    if (n >= 3 && ROUND.test(title)) add('cycle', 'round-words', 0.85);
+    if (n >= 3 && LAYERS.test(title)) add('pyramid', 'layer-words', 0.75);
+    if (n >= 3 && NARROWING.test(title)) add('funnel', 'narrowing-words', 0.8);
+    const numbers = lines.map((line) => firstNumber(line));
+    if (
+      n >= 3 &&
+      dated === 0 &&
+      numbers.every((value, i) => value !== undefined && (i === 0 || value < numbers[i - 1]!))
+    )
+      add('funnel', 'falling-numbers', 0.6);
+    if (n === 4 && (SIDES.test(title) || share((line) => SIDES.test(line)) >= 0.5)) add('matrix', 'four-sides', 0.9);
+    const words = items.map(({ runs }) => runsWords(runs));
+    const longest = Math.max(...words);
+    if (n >= 3 && n <= 9 && longest <= 12 && longest <= 4 * Math.max(1, Math.min(...words)) + 3)
+      add('icon-grid', 'short-items', longest <= 6 ? 0.6 : 0.45);
+    if (n >= 6 && longest <= 10) add(n >= 9 ? 'columns-3' : 'columns', 'many-short', 0.4);
+    if (texts.length > points.length && n >= 3 && n <= 5) add('figure-text', 'list-and-text', 0.4);
+  }
+  const [first] = texts;
+  if (first !== undefined && texts.length <= 3) {
+    const text = runsText(first.runs);
+    const number = bigNumber(first.runs);
+    if (number?.unit && texts.length <= 2 && text.length <= 160)
+      add('big-number', 'number-with-unit', text.length <= 90 ? 0.8 : 0.6);
+    if (
+      texts.length <= 2 &&
+      (isQuoted(text) || (first.kind === 'text' && first.style === 'quote')) &&
+      text.length <= 420
+    )
+      add('quotation', 'quoted', 0.95);
+    if (texts.length === 1 && text.length <= 140 && pictures === 0) add('statement', 'one-sentence', 0.55);
+    if (THANKS.test(title)) add('closing', 'ends-the-deck', 0.7);
+  }
+  for (const { table, chart } of tables) {
+    if (chart !== undefined || readChart(table, language) === undefined) continue;
+    add('chart', 'numbers-in-table', 0.5);
+    if (texts.length > 0) add('chart-points', 'numbers-in-table', 0.6);
+  }
+  if (pictures >= 2) add(`gallery-${Math.min(4, pictures) as 2 | 3 | 4}`, 'pictures-together', 0.7);
+  if (pictures >= 1 && texts.length > 0)
+    for (const layout of ['picture-right', 'picture-left', 'picture-top', 'picture-bleed', 'picture-caption'] as const)
+      add(layout, 'picture-and-text', layout === 'picture-caption' && texts.length === 1 ? 0.55 : 0.45);
+  return signs.sort((a, b) => b.weight - a.weight);
+}
+
+const firstNumber = (line: string): number | undefined => {
+  const match = /\d[\d.,\u00a0\u202f]*/.exec(line);
+  return match === null
+    ? undefined
+    : Number(
+        match[0]
+          .replace(/[.,\u00a0\u202f](?=\d{3}\b)/g, '')
+          .replace(',', '.')
+          .replace(/[.,]$/, ''),
+      );
+};

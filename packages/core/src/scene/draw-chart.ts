@@ -1,0 +1,383 @@
+/** Draws a chart: axes at round numbers, bars, lines or pieces, labels and legend, measured with the theme's fonts. */
+import { emuFromPt, ptFromEmu } from '../base/index.ts';
+import { accentOf, coloredByCategory, writeNumber, type Chart } from '../charts/index.ts';
+import { fontFace } from '../fonts/index.ts';
+import type { ChartBox } from '../layout/index.ts';
+import type { Hex, Palette, Theme } from '../theme/index.ts';
+import { outline, type DrawnShape } from './drawn-shape.ts';
+import type { Piece } from './drawn-text.ts';
+
+export interface DrawnChart {
+  readonly shapes: readonly DrawnShape[];
+  readonly pieces: readonly Piece[];
+}
+interface Area {
+  readonly x: number;
+  readonly y: number;
+  readonly width: number;
+  readonly height: number;
+}
+
+/** Sizes of type in points; also written into the file. */
+export const CHART_TYPE = { title: 16, text: 12 } as const;
+/** Bars take so much of a category's room. */
+export const BAR_SHARE = 0.68;
+
+/** Round steps for an axis (Heckbert, "Nice numbers for graph labels", Graphics Gems, 1990). */
+export function axisSteps(
+  least: number,
+  most: number,
+  wanted = 5,
+): { readonly from: number; readonly to: number; readonly step: number } {
+  const span = most - least || Math.abs(most) || 1;
+  const rough = span / wanted;
+  const power = 10 ** Math.floor(Math.log10(rough));
+  const step = [1, 2, 2.5, 5, 10].map((factor) => factor * power).find((candidate) => candidate >= rough * 0.999)!;
+  const round = (value: number): number => Number(value.toPrecision(12));
+  return {
+    from: round(Math.floor(least / step + 1e-9) * step),
+    to: round(Math.ceil(most / step - 1e-9) * step),
+    step: round(step),
+  };
+}
+
+export function drawChart({ chart, frame }: ChartBox, theme: Theme, palette: Palette): DrawnChart {
+  return new Drawing(chart, theme, palette).draw({
+    x: ptFromEmu(frame.x),
+    y: ptFromEmu(frame.y),
+    width: ptFromEmu(frame.width),
+    height: ptFromEmu(frame.height),
+  });
+}
+
+type Anchor = 'start' | 'middle' | 'end';
+
+class Drawing {
+  readonly #chart: Chart;
+  readonly #theme: Theme;
+  readonly #palette: Palette;
+  readonly #shapes: DrawnShape[] = [];
+  readonly #pieces: Piece[] = [];
+
+  constructor(chart: Chart, theme: Theme, palette: Palette) {
+    this.#chart = chart;
+    this.#theme = theme;
+    this.#palette = palette;
+  }
+
+  draw(area: Area): DrawnChart {
+    const { settings } = this.#chart;
+    let left = area;
+    if (settings.title !== null && settings.title !== '') {
+      this.#text(settings.title, area.x, area.y + CHART_TYPE.title, 'start', {
+        size: CHART_TYPE.title,
+        bold: true,
+        most: area.width,
+      });
+      left = { ...left, y: left.y + CHART_TYPE.title * 1.8, height: left.height - CHART_TYPE.title * 1.8 };
+    }
+    left = this.#legend(left);
+    if (settings.kind === 'pie' || settings.kind === 'doughnut') this.#pie(left, settings.kind === 'doughnut');
+    else if (settings.kind === 'scatter') this.#scatter(left);
+    else this.#axes(left);
+    return { shapes: this.#shapes, pieces: this.#pieces };
+  }
+
+  #color(i: number): Hex {
+    return this.#palette[`accent${accentOf(this.#chart, i)}` as 'accent1'];
+  }
+
+  #width(text: string, size = CHART_TYPE.text as number, bold = false): number {
+    return fontFace(this.#theme.fonts.body, bold ? 'bold' : 'regular').width(text) * size;
+  }
+
+  #text(
+    text: string,
+    x: number,
+    y: number,
+    anchor: Anchor,
+    { size = CHART_TYPE.text as number, bold = false, color = this.#palette.text, most = Infinity } = {},
+  ): void {
+    let shown = text;
+    while (shown.length > 1 && this.#width(shown, size, bold) > most)
+      shown = `${shown.replace(/…$/, '').slice(0, -1).trimEnd()}…`;
+    const width = this.#width(shown, size, bold);
+    const from = anchor === 'start' ? x : anchor === 'middle' ? x - width / 2 : x - width;
+    this.#pieces.push({
+      text: shown,
+      x: emuFromPt(from),
+      baseline: emuFromPt(y),
+      width: emuFromPt(width),
+      family: this.#theme.fonts.body,
+      size,
+      bold,
+      italic: false,
+      strike: false,
+      link: undefined,
+      color,
+    });
+  }
+
+  #fill(d: string, fill: Hex): void {
+    this.#shapes.push({ d, fill, stroke: null, strokeWidth: 0 });
+  }
+  #line(d: string, stroke: Hex, strokeWidth: number): void {
+    this.#shapes.push({ d, fill: null, stroke, strokeWidth });
+  }
+
+  #legend(area: Area): Area {
+    const { settings, series, categories } = this.#chart;
+    const names = coloredByCategory(settings.kind) ? categories : series.map(({ name }) => name);
+    const row = CHART_TYPE.text * 1.7;
+    const box = CHART_TYPE.text * 0.8;
+    const key = (name: string, i: number, x: number, y: number, most: number): void => {
+      this.#fill(outline('rect', { x, y: y - box * 0.9, width: box, height: box }), this.#color(i));
+      this.#text(name, x + box + 6, y, 'start', { most: most - box - 6 });
+    };
+    if (settings.legend === 'right') {
+      const widest = Math.min(area.width * 0.34, Math.max(...names.map((name) => this.#width(name))) + box + 8);
+      const x = area.x + area.width - widest;
+      const top = area.y + Math.max(0, (area.height - names.length * row) / 2);
+      names.forEach((name, i) => {
+        if (top + (i + 1) * row <= area.y + area.height) key(name, i, x, top + (i + 0.7) * row, widest);
+      });
+      return { ...area, width: area.width - widest - 16 };
+    }
+    if (settings.legend === 'bottom') {
+      const most = area.width / Math.min(names.length, 3);
+      const lines: { name: string; i: number; x: number; line: number }[] = [];
+      let x = 0;
+      let line = 0;
+      names.forEach((name, i) => {
+        const width = Math.min(most, this.#width(name) + box + 6) + 18;
+        if (x > 0 && x + width > area.width) [x, line] = [0, line + 1];
+        lines.push({ name, i, x, line });
+        x += width;
+      });
+      const height = (line + 1) * row + 4;
+      for (const one of lines)
+        key(one.name, one.i, area.x + one.x, area.y + area.height - height + (one.line + 0.95) * row, most);
+      return { ...area, height: area.height - height - 6 };
+    }
+    return area;
+  }
+
+  #pie({ x, y, width, height }: Area, hollow: boolean): void {
+    const { series, format, settings } = this.#chart;
+    const values = (series[0]?.values ?? []).map((value) => Math.max(0, value ?? 0));
+    const total = values.reduce((sum, value) => sum + value, 0) || 1;
+    const radius = Math.min(width, height) / 2 - 4;
+    const inner = hollow ? radius * 0.55 : 0;
+    const cx = x + width / 2;
+    const cy = y + height / 2;
+    const at = (angle: number, r: number): string =>
+      `${(cx + r * Math.sin(angle)).toFixed(2)} ${(cy - r * Math.cos(angle)).toFixed(2)}`;
+    let angle = 0;
+    values.forEach((value, i) => {
+      if (value === 0) return;
+      // A whole turn has no two ends.
+      const turn = Math.min((value / total) * 2 * Math.PI, 2 * Math.PI - 1e-4);
+      const to = angle + turn;
+      const large = turn > Math.PI ? 1 : 0;
+      const rim = `M${at(angle, radius)}A${radius} ${radius} 0 ${large} 1 ${at(to, radius)}`;
+      const back = hollow
+        ? `L${at(to, inner)}A${inner} ${inner} 0 ${large} 0 ${at(angle, inner)}Z`
+        : `L${cx.toFixed(2)} ${cy.toFixed(2)}Z`;
+      this.#shapes.push({ d: rim + back, fill: this.#color(i), stroke: this.#palette.ground, strokeWidth: 1.5 });
+      if (settings.labels && turn > 0.28) {
+        const middle = angle + turn / 2;
+        const r = hollow ? (radius + inner) / 2 : radius * 0.66;
+        this.#text(writeNumber(value, format), cx + r * Math.sin(middle), cy - r * Math.cos(middle) + 4, 'middle', {
+          color: this.#palette.ground,
+          bold: true,
+        });
+      }
+      angle = to;
+    });
+  }
+
+  /** Room that the numbers and titles of an axis take. */
+  #scale(values: readonly number[], fromZero: boolean) {
+    const least = Math.min(...values, fromZero ? 0 : Infinity);
+    const most = Math.max(...values, fromZero ? 0 : -Infinity);
+    const axis = axisSteps(least, most);
+    const { format } = this.#chart;
+    const needed = (step: number): number => Math.min(6, Math.max(0, -Math.floor(Math.log10(step) + 1e-9)));
+    const decimals = Number.isInteger(axis.step)
+      ? 0
+      : Math.max(needed(axis.step), axis.step.toString().split('.')[1]?.length ?? 0);
+    const ticks = Array.from({ length: Math.round((axis.to - axis.from) / axis.step) + 1 }, (_, i) =>
+      Number((axis.from + i * axis.step).toPrecision(12)),
+    );
+    return { ...axis, ticks, label: (value: number) => writeNumber(value, format, decimals) };
+  }
+
+  #axes(area: Area): void {
+    const { settings, series, categories } = this.#chart;
+    const flat = settings.kind === 'bar';
+    const stacked = settings.kind === 'stacked';
+    const sums = categories.map((_, k) => series.reduce((sum, { values }) => sum + Math.max(0, values[k] ?? 0), 0));
+    const all = stacked ? sums : series.flatMap(({ values }) => values.filter((value) => value !== null));
+    const scale = this.#scale(all.length === 0 ? [0, 1] : all, settings.kind !== 'line');
+    const size = CHART_TYPE.text;
+    const plot = this.#plot(area, flat, scale);
+    const { x, y, width, height } = plot;
+    const along = (value: number): number =>
+      flat
+        ? x + ((value - scale.from) / (scale.to - scale.from)) * width
+        : y + height - ((value - scale.from) / (scale.to - scale.from)) * height;
+    for (const tick of scale.ticks) {
+      const at = along(tick);
+      if (settings.grid)
+        this.#line(
+          flat ? `M${at.toFixed(2)} ${y}v${height}` : `M${x} ${at.toFixed(2)}h${width}`,
+          this.#palette.panel,
+          1,
+        );
+      if (flat) this.#text(scale.label(tick), at, y + height + size * 1.25, 'middle', { color: this.#palette.muted });
+      else this.#text(scale.label(tick), x - 6, at + size * 0.35, 'end', { color: this.#palette.muted });
+    }
+    const room = (flat ? height : width) / categories.length;
+    const every = flat
+      ? Math.ceil((size * 1.3) / room)
+      : Math.ceil(Math.min(60, Math.max(...categories.map((name) => this.#width(name)))) / room);
+    categories.forEach((name, k) => {
+      if (k % every !== 0) return;
+      if (flat) this.#text(name, x - 6, y + (k + 0.5) * room + size * 0.35, 'end', { most: x - area.x - 6 });
+      else this.#text(name, x + (k + 0.5) * room, y + height + size * 1.35, 'middle', { most: room * every - 4 });
+    });
+    if (settings.kind === 'line' || settings.kind === 'area') this.#lines(plot, along, room);
+    else this.#bars(plot, along, room, flat, stacked);
+    const zero = along(Math.max(scale.from, Math.min(0, scale.to)));
+    this.#line(
+      flat ? `M${zero.toFixed(2)} ${y}v${height}` : `M${x} ${zero.toFixed(2)}h${width}`,
+      this.#palette.muted,
+      1,
+    );
+    this.#axisTitles(area, plot, flat);
+  }
+
+  #plot(
+    area: Area,
+    flat: boolean,
+    scale: { readonly ticks: readonly number[]; label: (value: number) => string },
+  ): Area {
+    const { settings, categories } = this.#chart;
+    const size = CHART_TYPE.text;
+    const names = flat ? categories : scale.ticks.map(scale.label);
+    const upTitle = settings.upTitle ? size * 1.5 : 0;
+    const left = Math.min(area.width * 0.34, Math.max(...names.map((name) => this.#width(name))) + 8);
+    const bottom = size * 1.9 + (settings.acrossTitle ? size * 1.5 : 0);
+    const right = flat ? this.#width(scale.label(scale.ticks.at(-1) ?? 0)) / 2 + (settings.labels ? 30 : 4) : 4;
+    const top = (settings.labels && !flat ? size * 1.4 : size * 0.5) + upTitle;
+    return { x: area.x + left, y: area.y + top, width: area.width - left - right, height: area.height - bottom - top };
+  }
+
+  #axisTitles(area: Area, plot: Area, flat: boolean): void {
+    const { acrossTitle, upTitle } = this.#chart.settings;
+    const [below, above] = flat ? [upTitle, acrossTitle] : [acrossTitle, upTitle];
+    const look = { color: this.#palette.muted, bold: true, most: area.width };
+    if (below) this.#text(below, plot.x + plot.width / 2, area.y + area.height - 3, 'middle', look);
+    if (above) this.#text(above, area.x, area.y + CHART_TYPE.text, 'start', look);
+  }
+
+  #bars({ x, y }: Area, along: (value: number) => number, room: number, flat: boolean, stacked: boolean): void {
+    const { series, categories, settings, format } = this.#chart;
+    const count = stacked ? 1 : series.length;
+    const thick = (room * BAR_SHARE) / count;
+    categories.forEach((_, k) => {
+      let base = 0;
+      series.forEach(({ values }, i) => {
+        const value = values[k];
+        if (value === null || value === undefined) return;
+        const [from, to] = stacked ? [along(base), along(base + value)] : [along(0), along(value)];
+        if (stacked) base += Math.max(0, value);
+        const start = (flat ? y : x) + k * room + (room * (1 - BAR_SHARE)) / 2 + (stacked ? 0 : i * thick);
+        const low = Math.min(from, to);
+        const long = Math.abs(to - from);
+        const rect = flat
+          ? { x: low, y: start, width: long, height: thick * 0.94 }
+          : { x: start, y: low, width: thick * 0.94, height: long };
+        this.#fill(outline('rect', rect), this.#color(i));
+        if (!settings.labels) return;
+        const text = writeNumber(value, format);
+        const within = stacked;
+        if (!flat && this.#width(text) > room * 0.98) return;
+        if (within && long < CHART_TYPE.text * (flat ? 3 : 1.3)) return;
+        const color = within ? this.#palette.ground : this.#palette.text;
+        if (flat)
+          this.#text(
+            text,
+            within ? low + long / 2 : Math.max(from, to) + 4,
+            start + thick / 2 + 4,
+            within ? 'middle' : 'start',
+            { color },
+          );
+        else this.#text(text, start + (thick * 0.94) / 2, within ? low + long / 2 + 4 : low - 4, 'middle', { color });
+      });
+    });
+  }
+
+  #lines({ x }: Area, along: (value: number) => number, room: number): void {
+    const { series, settings, format } = this.#chart;
+    const filled = settings.kind === 'area';
+    series.forEach(({ values }, i) => {
+      const color = this.#color(i);
+      // A gap in the numbers is a gap in the line.
+      const stretches: (readonly [number, number])[][] = [[]];
+      values.forEach((value, k) => {
+        if (value === null) stretches.push([]);
+        else stretches.at(-1)!.push([x + (k + 0.5) * room, along(value)]);
+      });
+      for (const stretch of stretches.filter(({ length }) => length > 0)) {
+        const d = `M${stretch.map(([px, py]) => `${px.toFixed(2)} ${py.toFixed(2)}`).join('L')}`;
+        if (filled)
+          this.#fill(
+            `${d}L${stretch.at(-1)![0].toFixed(2)} ${along(0).toFixed(2)}L${stretch[0]![0].toFixed(2)} ${along(0).toFixed(2)}Z`,
+            color,
+          );
+        else {
+          this.#line(d, color, 2.5);
+          for (const [px, py] of stretch)
+            this.#fill(outline('ellipse', { x: px - 3.5, y: py - 3.5, width: 7, height: 7 }), color);
+        }
+      }
+      if (settings.labels && !filled)
+        values.forEach((value, k) => {
+          if (value !== null && this.#width(writeNumber(value, format)) < room)
+            this.#text(writeNumber(value, format), x + (k + 0.5) * room, along(value) - 8, 'middle');
+        });
+    });
+  }
+
+  #scatter(area: Area): void {
+    const { series, settings, categories } = this.#chart;
+    const dots = series.flatMap(({ values, across }, i) =>
+      values.flatMap((value, k) => {
+        const at = across?.[k] ?? (across === undefined ? k + 1 : null);
+        return value === null || at === null ? [] : [{ i, k, at, value }];
+      }),
+    );
+    const up = this.#scale(dots.length === 0 ? [0, 1] : dots.map(({ value }) => value), false);
+    const across = this.#scale(dots.length === 0 ? [0, 1] : dots.map(({ at }) => at), false);
+    const plot = this.#plot(area, false, up);
+    const { x, y, width, height } = plot;
+    const px = (value: number): number => x + ((value - across.from) / (across.to - across.from)) * width;
+    const py = (value: number): number => y + height - ((value - up.from) / (up.to - up.from)) * height;
+    for (const tick of up.ticks) {
+      if (settings.grid) this.#line(`M${x} ${py(tick).toFixed(2)}h${width}`, this.#palette.panel, 1);
+      this.#text(up.label(tick), x - 6, py(tick) + 4, 'end', { color: this.#palette.muted });
+    }
+    for (const tick of across.ticks)
+      this.#text(across.label(tick), px(tick), y + height + CHART_TYPE.text * 1.35, 'middle', {
+        color: this.#palette.muted,
+      });
+    this.#line(`M${x} ${y}v${height}h${width}`, this.#palette.muted, 1);
+    for (const { i, k, at, value } of dots) {
+      this.#fill(outline('ellipse', { x: px(at) - 5, y: py(value) - 5, width: 10, height: 10 }), this.#color(i));
+      if (settings.labels)
+        this.#text(categories[k] ?? '', px(at) + 8, py(value) + 4, 'start', { most: x + width - px(at) - 8 });
+    }
+    this.#axisTitles(area, plot, false);
+  }
+}

@@ -1,0 +1,119 @@
+/** Shapes as they are drawn: outlines as SVG path data (SVG 2 §9.3), all lengths in points. */
+import { ptFromEmu } from '../base/index.ts';
+import type { IconBox, ShapeBox } from '../layout/index.ts';
+import type { Geometry, Hex, Mark, Palette, Rect } from '../theme/index.ts';
+
+export interface DrawnShape {
+  readonly d: string;
+  readonly fill: Hex | null;
+  readonly stroke: Hex | null;
+  readonly strokeWidth: number;
+  /** Clockwise about its middle, in degrees. */
+  readonly turned?: readonly [angle: number, x: number, y: number];
+  /** From the outline's own units: x, y, factor. */
+  readonly placed?: readonly [x: number, y: number, factor: number];
+}
+
+/** How far the point of a chevron or a tag stands out, of its shorter side. */
+export const POINT_DEPTH = 0.3;
+/** Radius of round corners, of the shorter side. */
+export const CORNER = 0.08;
+
+const n = (value: number): string => String(Math.round(value * 100) / 100);
+const polygon = (...corners: readonly (readonly [number, number])[]): string =>
+  `M${corners.map(([x, y]) => `${n(x)} ${n(y)}`).join('L')}Z`;
+
+export function outline(
+  geometry: Geometry,
+  { x, y, width: w, height: h }: { x: number; y: number; width: number; height: number },
+  inset = 0,
+  upsideDown = false,
+): string {
+  const right = x + w;
+  const bottom = y + h;
+  const middle = y + h / 2;
+  const depth = Math.min(w, h) * POINT_DEPTH;
+  switch (geometry) {
+    case 'rect':
+      return `M${n(x)} ${n(y)}h${n(w)}v${n(h)}h${n(-w)}Z`;
+    case 'round': {
+      const r = Math.min(w, h) * CORNER;
+      const arc = (dx: number, dy: number): string => `a${n(r)} ${n(r)} 0 0 1 ${n(dx)} ${n(dy)}`;
+      return `M${n(x + r)} ${n(y)}h${n(w - 2 * r)}${arc(r, r)}v${n(h - 2 * r)}${arc(-r, r)}h${n(2 * r - w)}${arc(-r, -r)}v${n(2 * r - h)}${arc(r, -r)}Z`;
+    }
+    case 'ellipse':
+      return `M${n(x)} ${n(middle)}a${n(w / 2)} ${n(h / 2)} 0 1 1 ${n(w)} 0a${n(w / 2)} ${n(h / 2)} 0 1 1 ${n(-w)} 0Z`;
+    case 'triangle':
+      return polygon([x + w / 2, y], [right, bottom], [x, bottom]);
+    case 'diamond':
+      return polygon([x + w / 2, y], [right, middle], [x + w / 2, bottom], [x, middle]);
+    case 'chevron':
+      return polygon(
+        [x, y],
+        [right - depth, y],
+        [right, middle],
+        [right - depth, bottom],
+        [x, bottom],
+        [x + depth, middle],
+      );
+    case 'tag':
+      return polygon([x, y], [right - depth, y], [right, middle], [right - depth, bottom], [x, bottom]);
+    case 'arrow': {
+      const neck = right - Math.min(w, h) / 2;
+      return polygon(
+        [x, y + h / 4],
+        [neck, y + h / 4],
+        [neck, y],
+        [right, middle],
+        [neck, bottom],
+        [neck, y + (h * 3) / 4],
+        [x, y + (h * 3) / 4],
+      );
+    }
+    case 'trapezoid': {
+      const in_ = w * inset;
+      return upsideDown
+        ? polygon([x, y], [right, y], [right - in_, bottom], [x + in_, bottom])
+        : polygon([x + in_, y], [right - in_, y], [right, bottom], [x, bottom]);
+    }
+  }
+}
+
+const points = ({ x, y, width, height }: Rect) => ({
+  x: ptFromEmu(x),
+  y: ptFromEmu(y),
+  width: ptFromEmu(width),
+  height: ptFromEmu(height),
+});
+
+export const drawMark = (mark: Mark, palette: Palette): DrawnShape => ({
+  d: outline(mark.shape ?? 'rect', points(mark)),
+  ...(mark.outline === undefined
+    ? { fill: palette[mark.color], stroke: null, strokeWidth: 0 }
+    : { fill: null, stroke: palette[mark.color], strokeWidth: mark.outline }),
+});
+
+export function drawShape(box: ShapeBox, palette: Palette): DrawnShape {
+  const rect = points(box.rect);
+  return {
+    d: outline(box.geometry, rect, box.inset, box.upsideDown),
+    fill: box.fill === null ? null : palette[box.fill],
+    stroke: box.line === null ? null : palette[box.line.color],
+    strokeWidth: box.line?.width ?? 0,
+    ...(box.turned === 0 ? {} : { turned: [box.turned, rect.x + rect.width / 2, rect.y + rect.height / 2] }),
+  };
+}
+
+/** Side of the square in which icons are drawn. */
+export const ICON_SIDE = 24;
+
+export function drawIcon({ icon, rect, color }: IconBox, palette: Palette): readonly DrawnShape[] {
+  const { x, y, width } = points(rect);
+  return icon.paths.map((d) => ({
+    d,
+    fill: null,
+    stroke: palette[color],
+    strokeWidth: 2,
+    placed: [x, y, width / ICON_SIDE],
+  }));
+}

@@ -1,0 +1,44 @@
+/** What a designer decides for a theme: grid, type, marks and palettes; a look dresses it. */
+import type { LayoutDesign } from './build-layouts.ts';
+import type { ColorName, NamedPalette } from './palette.ts';
+import type { LevelStyle, TextStyle, Theme } from './theme.ts';
+
+export interface ThemeDesign {
+  readonly name: string;
+  readonly label: string;
+  /** One sentence on its character. */
+  readonly character: string;
+  /** How it is seen first; every theme has both. */
+  readonly dark: boolean;
+  /** Name of its own font pair. */
+  readonly fonts: string;
+  /** Four or more; the first is its own. */
+  readonly palettes: readonly NamedPalette[];
+  readonly levels: Theme['levels'];
+  readonly table: Theme['table'];
+  readonly corners: Theme['corners'];
+  readonly layout: LayoutDesign;
+}
+
+export const style = (
+  font: TextStyle['font'],
+  sizes: readonly number[],
+  color: ColorName,
+  more: Partial<TextStyle> = {},
+): TextStyle => ({ font, sizes, color, bold: false, lineSpacing: 1, ...more });
+
+/** @param bullets One character a level, repeated where there are fewer. */
+export function pointLevels(bullets: string, bulletColor: ColorName, indent = 18): Theme['levels'] {
+  const marks = [...bullets];
+  return [1, 0.84, 0.76, 0.7, 0.7].map((scale, i): LevelStyle => ({
+    scale,
+    color: 'text',
+    bullet: marks[i % marks.length]!,
+    bulletColor,
+    indent: indent + i * 20,
+    hanging: 18,
+    spaceBefore: i === 0 ? 0.32 : 0.14,
+  })) as unknown as Theme['levels'];
+}
+
+export const TABLE_SIZES = [16, 14, 12, 11];

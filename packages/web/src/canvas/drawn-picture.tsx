@@ -1,0 +1,76 @@
+/** A picture on a slide: cut, toned and rounded as its author chose. */
+import { useId, type MouseEvent } from 'react';
+import { pictureUrl } from '../api/client.ts';
+import type { DrawnPicture } from '../worker/protocol.ts';
+
+interface Props {
+  readonly picture: DrawnPicture;
+  readonly deck: string;
+  readonly onClick?: (event: MouseEvent) => void;
+}
+
+/** Of the shorter side, as in the file. */
+const CORNER = 0.08;
+
+export function PictureDrawing({ picture, deck, onClick }: Props) {
+  const id = useId();
+  const { x, y, width, height, cut, corners, alt } = picture;
+  const [left, top, right, bottom] = cut;
+  const full = { width: width / (1 - left - right), height: height / (1 - top - bottom) };
+  const toned = picture.filter !== 'none' || picture.brightness !== 0 || picture.contrast !== 0;
+  return (
+    <g onClick={onClick} data-picture={picture.part ?? undefined}>
+      {corners === 'round' && (
+        <clipPath id={`${id}c`}>
+          <rect x={x} y={y} width={width} height={height} rx={Math.min(width, height) * CORNER} />
+        </clipPath>
+      )}
+      {toned && <Tone id={`${id}t`} picture={picture} />}
+      <g clipPath={corners === 'round' ? `url(#${id}c)` : undefined}>
+        <svg x={x} y={y} width={width} height={height} overflow="hidden">
+          <image
+            href={pictureUrl(deck, picture.picture)}
+            x={-left * full.width}
+            y={-top * full.height}
+            width={full.width}
+            height={full.height}
+            preserveAspectRatio="none"
+            filter={toned ? `url(#${id}t)` : undefined}
+          >
+            <title>{alt ?? 'Picture without a description'}</title>
+          </image>
+        </svg>
+      </g>
+    </g>
+  );
+}
+
+const LUMINANCE = '0.2126 0.7152 0.0722 0 0  0.2126 0.7152 0.0722 0 0  0.2126 0.7152 0.0722 0 0  0 0 0 1 0';
+const channel = (hex: string, at: number): number => parseInt(hex.slice(at * 2, at * 2 + 2), 16) / 255;
+
+/** Grey, or from one colour to another; then brighter and with more contrast, by lines through the middle. */
+function Tone({ id, picture }: { readonly id: string; readonly picture: DrawnPicture }) {
+  const { filter, tint, brightness, contrast } = picture;
+  const slope = contrast >= 0 ? 1 / Math.max(0.05, 1 - contrast) : 1 + contrast;
+  const intercept = 0.5 - 0.5 * slope + brightness;
+  const light = { type: 'linear', slope, intercept } as const;
+  const between = (at: number) =>
+    ({ type: 'table', tableValues: tint!.map((hex) => channel(hex, at)).join(' ') }) as const;
+  return (
+    <filter id={id} colorInterpolationFilters="sRGB" x="0" y="0" width="1" height="1">
+      {filter !== 'none' && <feColorMatrix type="matrix" values={LUMINANCE} />}
+      {tint !== null && (
+        <feComponentTransfer>
+          <feFuncR {...between(0)} />
+          <feFuncG {...between(1)} />
+          <feFuncB {...between(2)} />
+        </feComponentTransfer>
+      )}
+      <feComponentTransfer>
+        <feFuncR {...light} />
+        <feFuncG {...light} />
+        <feFuncB {...light} />
+      </feComponentTransfer>
+    </filter>
+  );
+}

@@ -1,0 +1,318 @@
+/** Palettes: the theme's, of a colour, of a picture; light and dark; one variation after another by a key. */
+import { Box, chakra } from '@chakra-ui/react';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import {
+  contrastRatio,
+  designNamed,
+  isDark,
+  isHex,
+  makePalette,
+  pictureColors,
+  seedOf,
+  variation,
+  VARIATIONS,
+  type DeckLook,
+  type PaletteChoice,
+} from '@alvex/core';
+import { edit, useDeck } from '../../state/deck-store.ts';
+import { pictureUrl } from '../../api/client.ts';
+import { Action, Field, Heading, Notice, Small } from '../../ui/recipes.tsx';
+import { OwnSlides, tellingSlides, type ShelfProps } from './own-slides.tsx';
+import { pixelsOf } from './pixels.ts';
+
+const Grid = chakra('div', {
+  base: {
+    display: 'grid',
+    gridTemplateColumns: '330px minmax(0, 1fr)',
+    gap: '24px',
+    '@media (max-width: 820px)': { gridTemplateColumns: 'minmax(0, 1fr)' },
+  },
+});
+const Part = chakra('section', {
+  base: { borderTop: '1px solid', borderColor: 'line', py: '12px', display: 'grid', gap: '8px' },
+});
+const Strip = chakra('button', {
+  base: {
+    display: 'grid',
+    gridTemplateColumns: '90px 1fr',
+    alignItems: 'center',
+    gap: '8px',
+    p: '4px',
+    textAlign: 'left',
+    border: '1px solid',
+    borderColor: 'line',
+    borderRadius: 'sm',
+    bg: 'card',
+    cursor: 'pointer',
+    fontSize: 'sm',
+    _hover: { borderColor: 'pine' },
+  },
+  variants: { chosen: { true: { borderColor: 'pine', bg: 'pineWash', fontWeight: 600 } } },
+});
+const SHOWN = 4;
+const STRIP = ['ground', 'panel', 'text', 'accent1', 'accent2', 'accent3', 'accent4', 'accent5', 'accent6'] as const;
+
+export function ColorsShelf({ look, pages }: ShelfProps) {
+  const keys = useMemo(() => tellingSlides(pages, SHOWN), [pages]);
+  const design = designNamed(look.theme);
+  const dark = isDark(look);
+  const seed = seedOf(design, look.palette);
+  const palette = makePalette(seed, dark);
+  const turn = useVariations(look);
+  const choose = (choice: PaletteChoice | null) => edit({ kind: 'palette', palette: choice });
+  return (
+    <Grid>
+      <Box>
+        <Heading>Colours</Heading>
+        <Small mb="12px">Every palette is made so that text reads well on its ground: at least 4.5 to 1.</Small>
+        <Box display="flex" gap="6px" role="group" aria-label="Light or dark" mb="12px">
+          {[false, true].map((mode) => (
+            <Action
+              key={String(mode)}
+              size="small"
+              look={dark === mode ? 'chosen' : 'plain'}
+              aria-pressed={dark === mode}
+              onClick={() => edit({ kind: 'mode', dark: mode === design.dark ? null : mode })}
+            >
+              {mode ? 'Dark' : 'Light'}
+            </Action>
+          ))}
+        </Box>
+        <Part aria-label={`Palettes of ${design.label}`}>
+          <Small>Of the theme {design.label}</Small>
+          {design.palettes.map((one, i) => {
+            const chosen =
+              look.palette?.from !== 'colors' && (look.palette === null ? i === 0 : look.palette.name === one.name);
+            return (
+              <Strip
+                key={one.name}
+                chosen={chosen}
+                aria-pressed={chosen}
+                onClick={() => choose({ from: 'theme', name: one.name })}
+              >
+                {one.label}
+                <Colors colors={Object.entries(makePalette(one, dark))} />
+              </Strip>
+            );
+          })}
+        </Part>
+        <Part>
+          <BaseColor look={look} choose={choose} />
+        </Part>
+        <Part>
+          <FromPicture choose={choose} />
+        </Part>
+        <Part>
+          <Box display="flex" gap="6px" alignItems="center">
+            <Action size="small" onClick={() => turn(1)}>
+              Next variation
+            </Action>
+            <Action size="small" look="quiet" onClick={() => turn(-1)}>
+              Back
+            </Action>
+            <Small>or the key V, with Shift back</Small>
+          </Box>
+        </Part>
+      </Box>
+      <Box>
+        <Box display="grid" gridTemplateColumns="repeat(2, minmax(0, 1fr))" gap="12px">
+          <OwnSlides look={look} keys={keys} label="these colours" />
+        </Box>
+        <Contrasts palette={palette} />
+      </Box>
+    </Grid>
+  );
+}
+
+function Colors({ colors }: { readonly colors: readonly (readonly [string, string])[] }) {
+  const byName = new Map(colors);
+  return (
+    <Box display="flex" border="1px solid" borderColor="line" aria-hidden="true">
+      {STRIP.map((name) => (
+        <Box key={name} flex="1" h="18px" style={{ background: `#${byName.get(name) ?? ''}` }} />
+      ))}
+    </Box>
+  );
+}
+
+/** Steps through variations of the palette that was in force when the first step was taken. */
+function useVariations(look: DeckLook): (by: number) => void {
+  const from = useRef<{ readonly choice: PaletteChoice; at: number; readonly base: DeckLook } | null>(null);
+  const last = useRef<string>('');
+  const step = (by: number) => {
+    const now = JSON.stringify(look.palette);
+    if (from.current === null || now !== last.current) {
+      const { colors, scheme, paper } = seedOf(designNamed(look.theme), look.palette);
+      from.current = { choice: { from: 'colors', colors, scheme, paper }, at: 0, base: look };
+    }
+    const start = from.current;
+    start.at = (start.at + by + VARIATIONS) % VARIATIONS;
+    const seed = start.choice as Extract<PaletteChoice, { from: 'colors' }>;
+    const { colors, scheme, paper } = variation(seed, start.at);
+    const next: PaletteChoice = { from: 'colors', colors, scheme, paper };
+    last.current = JSON.stringify(next);
+    edit({ kind: 'palette', palette: next });
+  };
+  const latest = useRef(step);
+  useEffect(() => {
+    latest.current = step;
+  });
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      const at = event.target as HTMLElement;
+      if (event.key.toLowerCase() !== 'v' || event.ctrlKey || event.metaKey || event.altKey) return;
+      if (at.closest('input, textarea, select, [contenteditable]') !== null) return;
+      event.preventDefault();
+      latest.current(event.shiftKey ? -1 : 1);
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, []);
+  return step;
+}
+
+interface Choosing {
+  readonly choose: (choice: PaletteChoice | null) => void;
+}
+
+function BaseColor({ look, choose }: Choosing & { readonly look: DeckLook }) {
+  const current = seedOf(designNamed(look.theme), look.palette).colors[0] ?? '1F5A4A';
+  const [text, setText] = useState<string | null>(null);
+  const hex = (text ?? current).replace('#', '');
+  const take = (value: string) =>
+    choose({ from: 'colors', colors: [value.toUpperCase()], scheme: 'opposite', paper: 'warm' });
+  return (
+    <>
+      <Small as="label">Of one colour</Small>
+      <Box display="flex" gap="6px" alignItems="center">
+        <input
+          type="color"
+          aria-label="Base colour"
+          value={`#${isHex(hex) ? hex : current}`}
+          onChange={(event) => setText(event.target.value)}
+        />
+        <Field
+          aria-label="Base colour as six digits"
+          value={text ?? `#${current}`}
+          w="90px"
+          onChange={(event) => setText(event.target.value)}
+          onKeyDown={(event) => event.key === 'Enter' && isHex(hex) && take(hex)}
+        />
+        <Action size="small" disabled={!isHex(hex)} onClick={() => take(hex)}>
+          Make a palette
+        </Action>
+      </Box>
+    </>
+  );
+}
+
+function FromPicture({ choose }: Choosing) {
+  const deck = useDeck((state) => state.deck?.id ?? '');
+  const blocks = useDeck((state) => state.blocks);
+  const logo = useDeck((state) => state.view?.look.foot.logo ?? null);
+  const [failure, setFailure] = useState<string | null>(null);
+  const shown = useMemo(() => {
+    const found = blocks.flatMap((block) =>
+      block.kind === 'picture' && block.picture !== undefined ? [block.picture as string] : [],
+    );
+    return [...new Set([...(logo === null ? [] : [logo.picture.id as string]), ...found])].slice(0, 8);
+  }, [blocks, logo]);
+  const take = async (source: string | Blob) => {
+    setFailure(null);
+    try {
+      const colors = pictureColors(await pixelsOf(source));
+      if (colors.length === 0) setFailure('This picture is transparent throughout: there is no colour to take.');
+      else choose({ from: 'colors', colors, scheme: 'near', paper: 'warm' });
+    } catch {
+      setFailure('This file cannot be shown as a picture. Nothing was changed.');
+    }
+  };
+  return (
+    <>
+      <Small>Of a logo or a picture</Small>
+      <Box display="flex" gap="6px" flexWrap="wrap" alignItems="center">
+        {shown.map((id, i) => (
+          <chakra.button
+            key={id}
+            border="1px solid"
+            borderColor="line"
+            bg="card"
+            p="2px"
+            cursor="pointer"
+            aria-label={`Colours of picture ${i + 1}`}
+            onClick={() => void take(pictureUrl(deck, id))}
+          >
+            <img src={pictureUrl(deck, id)} alt="" style={{ height: 34, display: 'block' }} />
+          </chakra.button>
+        ))}
+        <Action as="label" size="small">
+          A file …
+          <input
+            type="file"
+            accept="image/*"
+            hidden
+            onChange={(event) => {
+              const [file] = event.target.files ?? [];
+              if (file !== undefined) void take(file);
+              event.target.value = '';
+            }}
+          />
+        </Action>
+      </Box>
+      {failure !== null && (
+        <Notice tone="fault" role="alert">
+          {failure}
+        </Notice>
+      )}
+    </>
+  );
+}
+
+const ROLES = ['text', 'muted', 'accent1', 'accent2', 'accent3', 'accent4', 'accent5', 'accent6', 'link'] as const;
+const ROLE_LABELS: Readonly<Record<(typeof ROLES)[number], string>> = {
+  text: 'Text',
+  muted: 'Quiet text',
+  accent1: 'Accent 1',
+  accent2: 'Accent 2',
+  accent3: 'Accent 3',
+  accent4: 'Accent 4',
+  accent5: 'Accent 5',
+  accent6: 'Accent 6',
+  link: 'Links',
+};
+
+function Contrasts({ palette }: { readonly palette: ReturnType<typeof makePalette> }) {
+  return (
+    <Box
+      mt="16px"
+      display="grid"
+      gridTemplateColumns="repeat(auto-fill, minmax(150px, 1fr))"
+      gap="6px"
+      data-testid="contrasts"
+    >
+      {ROLES.map((role) => {
+        const ratio = Math.min(
+          contrastRatio(palette[role], palette.ground),
+          contrastRatio(palette[role], palette.panel),
+        );
+        return (
+          <Box
+            key={role}
+            px="8px"
+            py="5px"
+            border="1px solid"
+            borderColor="line"
+            style={{ background: `#${palette.ground}` }}
+          >
+            <chakra.b fontSize="sm" style={{ color: `#${palette[role]}` }}>
+              {ROLE_LABELS[role]}
+            </chakra.b>
+            <chakra.span fontSize="xs" ml="6px" style={{ color: `#${palette.muted}` }}>
+              {ratio.toFixed(1)} to 1
+            </chakra.span>
+          </Box>
+        );
+      })}
+    </Box>
+  );
+}

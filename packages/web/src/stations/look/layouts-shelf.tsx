@@ -1,0 +1,78 @@
+/** Layouts for the whole deck, chosen together: seen first, taken by one action. */
+import { Box, chakra } from '@chakra-ui/react';
+import { SlideDrawing } from '../../canvas/slide-drawing.tsx';
+import { edit, useDeck } from '../../state/deck-store.ts';
+import { useAnswer } from '../../state/use-answer.ts';
+import { count } from '../../ui/format.ts';
+import { LAYOUT_LABELS } from '../../ui/labels.ts';
+import { Action, Heading, Small } from '../../ui/recipes.tsx';
+import { Sheet } from './own-slides.tsx';
+
+const Changes = chakra('div', {
+  base: { display: 'grid', gridTemplateColumns: 'repeat(auto-fill, minmax(360px, 1fr))', gap: '18px', mt: '14px' },
+});
+const MOST = 60;
+
+export function LayoutsShelf() {
+  const { answer, failure } = useAnswer({ what: 'arrangement' });
+  const deck = useDeck((state) => state.deck?.id ?? '');
+  const arranged = useDeck((state) =>
+    state.history.done.some((one) => one.kind === 'arrange' && one.layouts.length > 0),
+  );
+  return (
+    <>
+      <Heading>Layouts, chosen for all slides together</Heading>
+      <Small mb="10px">
+        By how well each fits, by variety from slide to slide, and by keeping to a few within a section. Slides whose
+        layout you fixed stay. It is one step to undo.
+      </Small>
+      {failure !== null && <Small role="alert">{failure}</Small>}
+      {answer === null ? (
+        <Small>Weighing the layouts of all slides …</Small>
+      ) : (
+        <>
+          <Box display="flex" gap="8px" alignItems="center" flexWrap="wrap">
+            <Action
+              look="main"
+              disabled={answer.changes.length === 0}
+              onClick={() => edit({ kind: 'arrange', layouts: answer.layouts })}
+            >
+              {answer.changes.length === 0
+                ? 'All slides are so already'
+                : `Arrange ${count(answer.changes.length, 'slide')}`}
+            </Action>
+            {arranged && (
+              <Action look="plain" onClick={() => edit({ kind: 'arrange', layouts: [] })}>
+                Back to the usual layouts
+              </Action>
+            )}
+            {answer.fixed > 0 && <Small>{count(answer.fixed, 'slide')} fixed by you.</Small>}
+          </Box>
+          <Changes>
+            {answer.changes.slice(0, MOST).map((change) => (
+              <Box key={change.after.key} aria-label={`Slide ${change.number}`} role="group">
+                <Small mb="4px">
+                  Slide {change.number}: {LAYOUT_LABELS[change.from].toLowerCase()} becomes{' '}
+                  <chakra.b color="ink">{LAYOUT_LABELS[change.to].toLowerCase()}</chakra.b>
+                </Small>
+                <Box display="grid" gridTemplateColumns="1fr 1fr" gap="6px">
+                  {[change.before, change.after].map((drawing, i) => (
+                    <Sheet key={i}>
+                      <SlideDrawing
+                        drawing={drawing}
+                        deck={deck}
+                        number={change.number}
+                        label={`Slide ${change.number} ${i === 0 ? 'now' : 'then'}`}
+                      />
+                    </Sheet>
+                  ))}
+                </Box>
+              </Box>
+            ))}
+          </Changes>
+          {answer.changes.length > MOST && <Small mt="10px">and {answer.changes.length - MOST} more.</Small>}
+        </>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,71 @@
+/** The author's own slides in a look that is only looked at. */
+import { chakra } from '@chakra-ui/react';
+import { useEffect } from 'react';
+import type { DeckLook } from '@alvex/core';
+import { SlideDrawing } from '../../canvas/slide-drawing.tsx';
+import { useDeck, wantDressed } from '../../state/deck-store.ts';
+import type { Pages } from '../../worker/protocol.ts';
+
+export interface ShelfProps {
+  readonly look: DeckLook;
+  readonly pages: Pages;
+}
+
+export const Sheet = chakra('div', { base: { border: '1px solid', borderColor: 'line', lineHeight: 0, bg: 'card' } });
+
+const TELLING = [
+  'cover',
+  'section',
+  'picture-right',
+  'picture-left',
+  'chart',
+  'table',
+  'steps',
+  'timeline',
+  'icon-grid',
+  'columns',
+  'points',
+] as const;
+
+/** Slides that show most of a look: a cover, an opener, and one of each kind of content. */
+export function tellingSlides({ order, layouts }: Pages, most: number): readonly string[] {
+  const places: number[] = [];
+  for (const layout of TELLING) {
+    const place = layouts.indexOf(layout);
+    if (place >= 0) places.push(place);
+  }
+  for (let place = 0; place < order.length && places.length < most; place++)
+    if (!places.includes(place)) places.push(place);
+  return places
+    .slice(0, most)
+    .sort((a, b) => a - b)
+    .map((place) => order[place]!);
+}
+
+interface Props {
+  readonly look: DeckLook;
+  readonly keys: readonly string[];
+  readonly label: string;
+}
+
+export function OwnSlides({ look, keys, label }: Props) {
+  const name = JSON.stringify(look);
+  const dressed = useDeck((state) => state.dressed.get(name));
+  const revs = useDeck((state) => state.revs);
+  const deck = useDeck((state) => state.deck?.id ?? '');
+  const order = useDeck((state) => state.view?.pages.order);
+  const stale = keys.some((key) => dressed?.get(key)?.rev !== revs.get(key));
+  useEffect(() => {
+    if (stale) wantDressed(JSON.parse(name) as DeckLook, keys);
+  }, [name, keys, stale]);
+  return keys.map((key) => (
+    <Sheet key={key}>
+      <SlideDrawing
+        drawing={dressed?.get(key)}
+        deck={deck}
+        number={(order?.indexOf(key) ?? 0) + 1}
+        label={`Slide ${(order?.indexOf(key) ?? 0) + 1} in ${label}`}
+      />
+    </Sheet>
+  ));
+}

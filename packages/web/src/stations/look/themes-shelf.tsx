@@ -1,0 +1,128 @@
+/** Every theme, worn by the author's own slides. */
+import { Box, chakra } from '@chakra-ui/react';
+import { useMemo } from 'react';
+import { fontPairNamed, makePalette, THEME_DESIGNS, type DeckLook, type ThemeDesign } from '@alvex/core';
+import { edit } from '../../state/deck-store.ts';
+import { Action, Heading, Small } from '../../ui/recipes.tsx';
+import { OwnSlides, tellingSlides, type ShelfProps } from './own-slides.tsx';
+
+const Set = chakra('section', {
+  base: {
+    borderTop: '1px solid',
+    borderColor: 'line',
+    py: '14px',
+    // What is out of sight is not laid out.
+    contentVisibility: 'auto',
+    containIntrinsicSize: 'auto 230px',
+  },
+});
+const Sheets = chakra('div', {
+  base: {
+    display: 'grid',
+    gridTemplateColumns: 'repeat(4, minmax(0, 1fr))',
+    gap: '12px',
+    '@media (max-width: 820px)': { gridTemplateColumns: 'repeat(2, minmax(0, 1fr))' },
+  },
+});
+const SHOWN = 4;
+
+/** A theme as it is seen first; fonts, and colours that were made, stay as they are. */
+const worn = (look: DeckLook, { name }: ThemeDesign): DeckLook => ({ ...look, theme: name });
+
+export function ThemesShelf({ look, pages }: ShelfProps) {
+  const keys = useMemo(() => tellingSlides(pages, SHOWN), [pages]);
+  return (
+    <>
+      <Heading>Your slides, in each theme</Heading>
+      <Small mb="12px">Choosing one dresses all slides at once. Nothing you wrote changes.</Small>
+      {THEME_DESIGNS.map((design) => (
+        <ThemeSet key={design.name} design={design} look={look} keys={keys} />
+      ))}
+    </>
+  );
+}
+
+function ThemeSet({
+  design,
+  look,
+  keys,
+}: {
+  readonly design: ThemeDesign;
+  readonly look: DeckLook;
+  readonly keys: readonly string[];
+}) {
+  const on = look.theme === design.name;
+  const pair = fontPairNamed(design.fonts)!;
+  const dark = look.dark ?? design.dark;
+  return (
+    <Set aria-label={design.label}>
+      <Box display="flex" alignItems="baseline" gap="14px" mb="10px" flexWrap="wrap">
+        <Heading as="h2" fontSize="lg">
+          {design.label}
+        </Heading>
+        <Small>
+          {design.character} {pair.heading === pair.body ? pair.heading : `${pair.heading} with ${pair.body}`}.
+        </Small>
+        <Box ml="auto" display="flex" gap="12px" alignItems="center">
+          <Box display="flex" gap="4px" role="group" aria-label={`Palettes of ${design.label}`}>
+            {design.palettes.map((palette) => {
+              const { ground, accent1, accent2 } = makePalette(palette, dark);
+              const chosen =
+                on &&
+                look.palette?.from !== 'colors' &&
+                (look.palette?.name ?? design.palettes[0]!.name) === palette.name;
+              return (
+                <Swatch
+                  key={palette.name}
+                  title={palette.label}
+                  aria-label={`${design.label} in ${palette.label}`}
+                  aria-pressed={chosen}
+                  chosen={chosen}
+                  onClick={() =>
+                    edit({
+                      kind: 'all',
+                      edits: [
+                        { kind: 'theme', theme: design.name },
+                        { kind: 'palette', palette: { from: 'theme', name: palette.name } },
+                      ],
+                    })
+                  }
+                >
+                  {[ground, accent1, accent2].map((hex, i) => (
+                    <Box key={i} w="12px" h="16px" style={{ background: `#${hex}` }} />
+                  ))}
+                </Swatch>
+              );
+            })}
+          </Box>
+          <Action
+            look={on ? 'chosen' : 'plain'}
+            size="small"
+            aria-pressed={on}
+            onClick={() => !on && edit({ kind: 'theme', theme: design.name })}
+          >
+            {on ? 'Worn now' : 'Wear it'}
+          </Action>
+        </Box>
+      </Box>
+      <Sheets>
+        <OwnSlides look={worn(look, design)} keys={keys} label={design.label} />
+      </Sheets>
+    </Set>
+  );
+}
+
+const Swatch = chakra('button', {
+  base: {
+    display: 'flex',
+    p: '3px',
+    border: '1px solid',
+    borderColor: 'line',
+    borderRadius: 'sm',
+    bg: 'card',
+    cursor: 'pointer',
+    minH: '24px',
+    _hover: { borderColor: 'pine' },
+  },
+  variants: { chosen: { true: { borderColor: 'pine', outline: '1px solid', outlineColor: 'pine' } } },
+});

@@ -1,0 +1,220 @@
+/** Fonts apart from the theme, and one rule for all titles, points or captions. */
+import { Box, chakra } from '@chakra-ui/react';
+import { useMemo } from 'react';
+import {
+  COLOR_NAMES,
+  designNamed,
+  FONT_PAIRS,
+  RULED_ROLES,
+  shippedFamily,
+  type RuledRole,
+  type TextRule,
+} from '@alvex/core';
+import { fontUrl } from '../../api/client.ts';
+import { edit } from '../../state/deck-store.ts';
+import { RULED_LABELS } from '../../ui/labels.ts';
+import { Action, Field, Heading, Select, Small } from '../../ui/recipes.tsx';
+import { OwnSlides, tellingSlides, type ShelfProps } from './own-slides.tsx';
+
+const Grid = chakra('div', {
+  base: {
+    display: 'grid',
+    gridTemplateColumns: '400px minmax(0, 1fr)',
+    gap: '24px',
+    '@media (max-width: 900px)': { gridTemplateColumns: 'minmax(0, 1fr)' },
+  },
+});
+const Pair = chakra('button', {
+  base: {
+    display: 'grid',
+    gridTemplateColumns: '1fr auto',
+    gap: '0 10px',
+    textAlign: 'left',
+    p: '5px 9px',
+    border: '1px solid',
+    borderColor: 'line',
+    borderRadius: 'sm',
+    bg: 'card',
+    cursor: 'pointer',
+    _hover: { borderColor: 'pine' },
+  },
+  variants: { chosen: { true: { borderColor: 'pine', bg: 'pineWash' } } },
+});
+const SHOWN = 4;
+
+export function TypeShelf({ look, pages }: ShelfProps) {
+  const keys = useMemo(() => tellingSlides(pages, SHOWN), [pages]);
+  const own = designNamed(look.theme).fonts;
+  const current = look.fonts ?? own;
+  const pair = FONT_PAIRS.find(({ name }) => name === current)!;
+  return (
+    <Grid>
+      <Box>
+        <Heading>Type</Heading>
+        <Box as="section" aria-label="Rules" mt="8px">
+          <Small mb="6px">One rule for all. It is written into the master, not into each slide.</Small>
+          {RULED_ROLES.map((role) => (
+            <Rule key={role} role={role} rule={look.rules[role]} />
+          ))}
+        </Box>
+        <Box as="section" aria-label="Font pairs" mt="16px" display="grid" gap="5px">
+          <Small>Pairs of fonts</Small>
+          {FONT_PAIRS.map((one) => (
+            <Pair
+              key={one.name}
+              chosen={one.name === current}
+              aria-pressed={one.name === current}
+              onClick={() => edit({ kind: 'fonts', pair: one.name === own ? null : one.name })}
+            >
+              <chakra.b fontSize="lg" style={{ fontFamily: `'${shippedFamily(one.heading).family}'` }}>
+                {one.heading}
+              </chakra.b>
+              <chakra.span fontSize="xs" color="soft" alignSelf="center">
+                {one.source === 'common' ? 'on most computers' : 'ships'}
+              </chakra.span>
+              <chakra.span fontSize="sm" style={{ fontFamily: `'${shippedFamily(one.body).family}'` }}>
+                {one.body}, as the tide comes in
+              </chakra.span>
+              {one.name === own && (
+                <chakra.span fontSize="xs" color="soft">
+                  the theme’s own
+                </chakra.span>
+              )}
+            </Pair>
+          ))}
+        </Box>
+      </Box>
+      <Box>
+        <Box display="grid" gridTemplateColumns="repeat(2, minmax(0, 1fr))" gap="12px">
+          <OwnSlides look={look} keys={keys} label="these fonts" />
+        </Box>
+        <Small mt="12px">
+          {pair.source === 'common'
+            ? `${pair.heading} and ${pair.body} are measured and shown here by shipped fonts whose letters are exactly as wide; the presentation names the fonts themselves.`
+            : 'Whoever edits the presentation must have these fonts. Their files: '}
+          {pair.source === 'ships' &&
+            [...new Set([pair.heading, pair.body])].map((font, i) => (
+              <span key={font}>
+                {i > 0 && ', '}
+                <a href={fontUrl(font)} download>
+                  {font}
+                </a>
+              </span>
+            ))}
+        </Small>
+      </Box>
+    </Grid>
+  );
+}
+
+const Row = chakra('div', {
+  base: {
+    display: 'flex',
+    flexWrap: 'wrap',
+    gap: '6px',
+    alignItems: 'center',
+    borderTop: '1px solid',
+    borderColor: 'line',
+    py: '8px',
+  },
+});
+
+const COLOR_LABELS: Readonly<Record<string, string>> = {
+  text: 'text',
+  muted: 'quiet',
+  link: 'link',
+  accent1: 'accent 1',
+  accent2: 'accent 2',
+  accent3: 'accent 3',
+  accent4: 'accent 4',
+  accent5: 'accent 5',
+  accent6: 'accent 6',
+};
+
+function Rule({ role, rule }: { readonly role: RuledRole; readonly rule: TextRule | undefined }) {
+  const set = (change: { readonly [K in keyof TextRule]?: TextRule[K] | undefined }) => {
+    const next = Object.fromEntries(Object.entries({ ...rule, ...change }).filter(([, value]) => value !== undefined));
+    edit({ kind: 'type', role, rule: Object.keys(next).length === 0 ? null : (next as TextRule) });
+  };
+  const flag = (value: boolean | undefined): string => (value === undefined ? '' : value ? 'yes' : 'no');
+  const asked = (text: string): boolean | undefined => (text === '' ? undefined : text === 'yes');
+  const name = RULED_LABELS[role];
+  return (
+    <Row role="group" aria-label={`All ${name}`}>
+      <chakra.b fontSize="sm" w="100%">
+        All {name}
+      </chakra.b>
+      <Select
+        aria-label={`Font of all ${name}`}
+        value={rule?.font ?? ''}
+        onChange={(e) => set({ font: (e.target.value || undefined) as TextRule['font'] })}
+      >
+        <option value="">font as the theme</option>
+        <option value="heading">heading font</option>
+        <option value="body">body font</option>
+        <option value="mono">typed</option>
+      </Select>
+      <Field
+        key={rule?.size}
+        aria-label={`Size of all ${name}, in points`}
+        type="number"
+        min={8}
+        max={120}
+        placeholder="pt"
+        w="62px"
+        defaultValue={rule?.size ?? ''}
+        onBlur={(e) => {
+          const size = Number(e.target.value);
+          const wanted = e.target.value === '' || !(size >= 8 && size <= 120) ? undefined : size;
+          if (wanted !== rule?.size) set({ size: wanted });
+        }}
+        onKeyDown={(e) => e.key === 'Enter' && e.currentTarget.blur()}
+      />
+      <Select
+        aria-label={`Weight of all ${name}`}
+        value={flag(rule?.bold)}
+        onChange={(e) => set({ bold: asked(e.target.value) })}
+      >
+        <option value="">weight</option>
+        <option value="yes">bold</option>
+        <option value="no">regular</option>
+      </Select>
+      <Select
+        aria-label={`Colour of all ${name}`}
+        value={rule?.color ?? ''}
+        onChange={(e) => set({ color: (e.target.value || undefined) as TextRule['color'] })}
+      >
+        <option value="">colour</option>
+        {COLOR_NAMES.filter((color) => color in COLOR_LABELS).map((color) => (
+          <option key={color} value={color}>
+            {COLOR_LABELS[color]}
+          </option>
+        ))}
+      </Select>
+      <Select
+        aria-label={`Case of all ${name}`}
+        value={flag(rule?.caps)}
+        onChange={(e) => set({ caps: asked(e.target.value) })}
+      >
+        <option value="">case</option>
+        <option value="yes">capitals</option>
+        <option value="no">as written</option>
+      </Select>
+      <Select
+        aria-label={`Alignment of all ${name}`}
+        value={rule?.align ?? ''}
+        onChange={(e) => set({ align: (e.target.value || undefined) as TextRule['align'] })}
+      >
+        <option value="">alignment</option>
+        <option value="left">left</option>
+        <option value="center">centred</option>
+        <option value="right">right</option>
+      </Select>
+      {rule !== undefined && (
+        <Action size="small" look="quiet" onClick={() => edit({ kind: 'type', role, rule: null })}>
+          as the theme
+        </Action>
+      )}
+    </Row>
+  );
+}
