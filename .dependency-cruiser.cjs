@@ -14,6 +14,7 @@ const core = {
   starter: ['base'],
   edits: ['base', 'content', 'charts', 'theme', 'document', 'structure', 'deck'],
   theme: ['base', 'content'],
+  library: ['theme'],
   layout: ['base', 'content', 'charts', 'fonts', 'theme', 'deck', 'shorten'],
   scene: ['base', 'content', 'charts', 'fonts', 'theme', 'layout', 'deck'],
   checks: ['base', 'content', 'deck', 'shorten'],

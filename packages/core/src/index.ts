@@ -8,6 +8,7 @@ export * from './document/index.ts';
 export * from './edits/index.ts';
 export * from './fonts/font-families.ts';
 export * from './layout/index.ts';
+export * from './library/index.ts';
 export * from './mapping/index.ts';
 export * from './pipeline/index.ts';
 export * from './readers/index.ts';

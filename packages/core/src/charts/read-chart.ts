@@ -138,7 +138,8 @@ export function usualSettings(data: ChartData, kind: ChartKind): ChartSettings {
 /** The chart of a table as the author decided, or as suits it best. */
 export function chartOf(table: Table, language: string | null, settings: ChartSettings | undefined): Chart | undefined {
   const read = readChart(table, language);
-  const data = settings === undefined || settings.data === null ? read : { ...settings.data, format: read?.format ?? PLAIN };
+  const data =
+    settings === undefined || settings.data === null ? read : { ...settings.data, format: read?.format ?? PLAIN };
   if (data === undefined) return undefined;
   const decided = settings ?? usualSettings(data, suggestCharts(data)[0]!.kind);
   return { ...(decided.kind === 'scatter' ? pairs(data) : data), settings: decided };

@@ -15,8 +15,8 @@ import {
 } from './draft.ts';
 import { bigNumber, figureItems, quoted } from './figure-items.ts';
 import { largestSize } from './fit-text.ts';
-import type { Box, Para } from './page.ts';
-import { FIGURES, setFigure, type FigureName } from './set-figure.ts';
+import type { Box, Fit, Para } from './page.ts';
+import { FIGURE_EASY, FIGURES, setFigure, type FigureName } from './set-figure.ts';
 import { besidePicture, tablePages, usualPages } from './usual-pages.ts';
 
 interface Sorted {
@@ -335,7 +335,7 @@ function figured(
   const frame = frameIn(theme, layout, 'figure');
   const set = items === undefined ? undefined : setFigure(figure, items, frame, theme);
   if (set === undefined) return undefined;
-  const fit = stepFit(set.size, frame);
+  const fit: Fit = { state: set.size < FIGURE_EASY ? 'tight' : 'fits', points: set.size, linesOver: 0 };
   if (rest.length === 0) return { layout, boxes: set.boxes, fit };
   const words = inFrames(layout, [['body', rest.map(paraOf)]], options);
   return words && { layout, boxes: [...words.boxes, ...set.boxes], fit };

@@ -3,15 +3,16 @@ import { emu, inches, ptFromEmu } from '../base/index.ts';
 import { plain, runsText } from '../content/index.ts';
 import type { ColorName, Frame, Geometry, Rect, TextStyle, Theme } from '../theme/index.ts';
 import { leadingDate, type FigureItem } from './figure-items.ts';
-import { heightAt } from './fit-text.ts';
 import type { Box, IconBox, Para, ShapeBox, TextBox } from './page.ts';
-import { placeText } from './set-text.ts';
+import { measurePara, placeText, stackHeight } from './set-text.ts';
 
 export const FIGURES = ['steps', 'cycle', 'timeline', 'icon-grid', 'pyramid', 'funnel', 'matrix'] as const;
 export type FigureName = (typeof FIGURES)[number];
 
 /** Sizes of the points' text; what stands below them is set at 0.86 of it, never below 12 pt. */
-export const FIGURE_SIZES = [22, 20, 18, 16, 14];
+export const FIGURE_SIZES = [28, 24, 22, 20, 18, 16, 14];
+/** From here on a figure's text is as large as it was meant to be. */
+export const FIGURE_EASY = 18;
 
 /** Fewest and most points of each figure. */
 export const FIGURE_RANGE: Readonly<Record<FigureName, readonly [number, number]>> = {
@@ -50,14 +51,23 @@ export function setFigure(
   if (items.length < least || items.length > most) return undefined;
   for (const draft of DRAFTS[name](items, new Pen(frame, theme))) {
     const size = FIGURE_SIZES.find((candidate) =>
-      draft.words.every(
-        ({ frame: place, paras }) => heightAt(paras, place, theme, candidate) <= ptFromEmu(place.height),
-      ),
+      draft.words.every(({ frame: place, paras }) => suits(paras, place, theme, candidate)),
     );
     if (size === undefined) continue;
     return { size, boxes: [...draft.shapes, ...draft.words.map((words) => freeText(words, theme, size))] };
   }
   return undefined;
+}
+
+const EASY_LINES = 4;
+
+/** Large type is for few words: it must not make a tower of them. */
+function suits(paras: readonly Para[], place: Frame, theme: Theme, size: number): boolean {
+  const measures = paras.map((para) => measurePara(para, place, theme, size));
+  return (
+    stackHeight(measures) <= ptFromEmu(place.height) &&
+    (size <= FIGURE_EASY || measures.every(({ lines }) => lines.length <= EASY_LINES))
+  );
 }
 
 function freeText({ frame, paras }: Words, theme: Theme, size: number): TextBox {
@@ -174,13 +184,18 @@ function stepsAcross(items: readonly FigureItem[], pen: Pen): Draft {
   const gap = inches(0.12);
   const each = (width - gap * (items.length - 1)) / items.length;
   const head = Math.min(inches(0.8), height * 0.22);
-  const top = y + height * 0.06;
+  const top = y + height * 0.08;
+  const bottom = y + height * 0.86;
   const shapes: ShapeBox[] = [];
   const words: Words[] = [];
   items.forEach((item, i) => {
     const at = x + i * (each + gap);
     const band = rectOf(at, top, each, head);
-    shapes.push(pen.shape(i === 0 ? 'tag' : 'chevron', band, pen.accent(i, items.length > 4)));
+    const card = rectOf(at, top + head + inches(0.1), each - inches(0.12), bottom - top - head - inches(0.1));
+    shapes.push(
+      pen.shape('rect', card, 'panel'),
+      pen.shape(i === 0 ? 'tag' : 'chevron', band, pen.accent(i, items.length > 4)),
+    );
     words.push(
       pen.words(within(band, each * 0.2, 0), [label(`${i + 1}`)], {
         anchor: 'middle',
@@ -189,14 +204,7 @@ function stepsAcross(items: readonly FigureItem[], pen: Pen): Draft {
         font: 'heading',
         bold: true,
       }),
-      pen.words(
-        rectOf(at, top + head + inches(0.2), each - inches(0.1), y + height - top - head - inches(0.2)),
-        itemParas(item),
-        {
-          anchor: 'top',
-          align: 'left',
-        },
-      ),
+      pen.words(within(card, inches(0.16), inches(0.18)), itemParas(item), { anchor: 'top', align: 'left' }),
     );
   });
   return { shapes, words };
@@ -280,7 +288,7 @@ function timelineAcross(items: readonly FigureItem[], pen: Pen): Draft {
   const { x, y, width, height } = pen.frame;
   const gap = inches(0.2);
   const each = (width - gap * (items.length - 1)) / items.length;
-  const line = y + height * 0.3;
+  const line = y + height * 0.34;
   const dot = inches(0.24);
   const shapes: ShapeBox[] = [pen.shape('rect', rectOf(x, line - inches(0.02), width, inches(0.04)), 'muted')];
   const words: Words[] = [];

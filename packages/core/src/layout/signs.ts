@@ -115,8 +115,8 @@ export function signsOf(slide: Slide, language: string | null): readonly Sign[] 
   }
   for (const { table, chart } of tables) {
     if (chart !== undefined || readChart(table, language) === undefined) continue;
-    add('chart', 'numbers-in-table', 0.5);
-    if (texts.length > 0) add('chart-points', 'numbers-in-table', 0.6);
+    add('chart', 'numbers-in-table', 0.62);
+    if (texts.length > 0) add('chart-points', 'numbers-in-table', 0.7);
   }
   if (pictures >= 2) add(`gallery-${Math.min(4, pictures) as 2 | 3 | 4}`, 'pictures-together', 0.7);
   if (pictures >= 1 && texts.length > 0)

@@ -135,10 +135,13 @@ export function buildLayouts(design: LayoutDesign): readonly Layout[] {
       ...pictures(down(captioned[0], [1, 1], gutter * 0.5).flatMap((row) => across(row, [1, 1], gutter * 0.5))),
       caption,
     ]),
-    make('quotation', 'Quotation', [
-      frame('quote', [cx + cw * 0.06, cy, cw * 0.88, ch - 0.95], styles.quote, 'middle', design.titleAlign),
-      frame('caption', [cx + cw * 0.06, cy + ch - 0.8, cw * 0.88, 0.7], small, 'top', design.titleAlign),
-    ]),
+    {
+      ...make('quotation', 'Quotation', [
+        frame('quote', [cx + cw * 0.06, cy, cw * 0.88, ch - 0.95], styles.quote, 'middle', design.titleAlign),
+        frame('caption', [cx + cw * 0.06, cy + ch - 0.8, cw * 0.88, 0.7], small, 'top', design.titleAlign),
+      ]),
+      marks: [...marks.content, mark('accent2', [cx, cy + 0.35, 0.07, ch - 0.7])],
+    },
     make('statement', 'Statement', [
       frame('quote', [cx, cy, cw, ch * 0.86], { ...styles.quote, color: 'text' }, 'middle', design.titleAlign),
     ]),

@@ -29,6 +29,12 @@ export function hexOf({ l, c, h }: Lch): Hex {
   return asHex(chroma.oklch(l, 0, h));
 }
 
+/** Of two colours in OKLab. */
+export function distance(a: Hex, b: Hex): number {
+  const [[l1, a1, b1], [l2, a2, b2]] = [chroma(`#${a}`).oklab(), chroma(`#${b}`).oklab()];
+  return Math.hypot(l1 - l2, a1 - a2, b1 - b2);
+}
+
 const asHex = (color: chroma.Color): Hex => color.hex('rgb').slice(1).toUpperCase();
 
 export const isHex = (text: string): boolean => /^[0-9A-F]{6}$/i.test(text);

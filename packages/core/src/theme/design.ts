@@ -36,7 +36,7 @@ export function pointLevels(bullets: string, bulletColor: ColorName, indent = 18
     bullet: marks[i % marks.length]!,
     bulletColor,
     indent: indent + i * 20,
-    hanging: 18,
+    hanging: Math.min(indent, 24),
     spaceBefore: i === 0 ? 0.32 : 0.14,
   })) as unknown as Theme['levels'];
 }

@@ -94,7 +94,7 @@ const slipway: ThemeDesign = {
     palette('moss', 'Moss', 'cool', 'near', '3B6B2F'),
     palette('slate', 'Slate', 'cool', 'one-hue', '3A4A5C'),
   ],
-  levels: pointLevels('▪–·', 'accent2'),
+  levels: pointLevels('▪–·', 'accent2', 22),
   table: { sizes: TABLE_SIZES, headColor: 'accent1', headText: 'ground', rule: 'accent1' },
   corners: 'square',
   layout: {
@@ -173,7 +173,7 @@ const foreshore: ThemeDesign = {
     palette('ebb', 'Ebb', 'cool', 'near', '1E5F74'),
     palette('shell', 'Shell', 'tinted', 'near', 'A0455A'),
   ],
-  levels: pointLevels('—–·', 'accent1', 24),
+  levels: pointLevels('–·', 'accent1', 22),
   table: { sizes: TABLE_SIZES, headColor: 'panel', headText: 'accent1', rule: 'accent1' },
   corners: 'round',
   layout: {
@@ -213,7 +213,7 @@ const semaphore: ThemeDesign = {
     palette('leaf', 'Leaf', 'white', 'wide', '1B6B45'),
     palette('brick', 'Brick', 'warm', 'near', 'A5451D'),
   ],
-  levels: pointLevels('■▪·', 'accent1', 26),
+  levels: pointLevels('▪–·', 'accent1', 24),
   table: { sizes: TABLE_SIZES, headColor: 'accent1', headText: 'ground', rule: 'text' },
   corners: 'square',
   layout: {
@@ -430,7 +430,7 @@ const pebble: ThemeDesign = {
     palette('apricot', 'Apricot', 'tinted', 'opposite', 'A65A1E'),
     palette('mint', 'Mint', 'tinted', 'wide', '2D6E4E'),
   ],
-  levels: pointLevels('●•·', 'accent2', 24),
+  levels: pointLevels('•–·', 'accent2', 20),
   table: { sizes: TABLE_SIZES, headColor: 'panel', headText: 'accent1', rule: 'panel' },
   corners: 'round',
   layout: {

@@ -1,4 +1,4 @@
-export * from './color.ts';
+export { contrastRatio, isHex, type Hex } from './color.ts';
 export * from './design.ts';
 export * from './designs.ts';
 export * from './dress.ts';

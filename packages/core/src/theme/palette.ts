@@ -1,5 +1,5 @@
 /** Makes palettes whose roles always read well: from a theme's seeds, from one colour, from the colours of a picture. */
-import { hexOf, lchOf, readable, type Hex, type Lch } from './color.ts';
+import { distance, hexOf, lchOf, readable, type Hex, type Lch } from './color.ts';
 
 export const COLOR_NAMES = [
   'ground',
@@ -48,18 +48,28 @@ const COOL = 245;
 /** WCAG 2.2 AA for text of any size; a title may be set small. */
 export const READABLE = 4.5;
 const TEXT_RATIO = 7;
+const TURNS = [0, 40, 80, 120, 160, 200, 240, 280, 320];
+/** Least distance of two accents in OKLab. */
+const APART = 0.09;
 
 export function makePalette({ colors, scheme, paper }: PaletteSeed, dark: boolean): Palette {
   const base = lchOf(colors[0] ?? '1F5A4A');
   const hue = paper === 'warm' ? WARM : paper === 'cool' ? COOL : base.h;
-  const tint = paper === 'white' ? 0 : paper === 'tinted' ? 0.02 : 0.012;
+  const tint = paper === 'white' ? 0 : paper === 'tinted' ? 0.014 : 0.01;
   const ground = dark ? hexOf({ l: 0.205, c: Math.max(tint, 0.012), h: hue }) : paperOf(paper, tint, hue);
   const panel = dark
     ? hexOf({ l: 0.285, c: Math.max(tint, 0.014) * 1.3, h: hue })
     : hexOf({ l: paper === 'white' ? 0.955 : 0.94, c: Math.max(tint * 1.7, 0.008), h: hue });
   const grounds = [ground, panel];
   const ink = (wish: Lch, ratio = READABLE): Hex => readable(wish, grounds, ratio, !dark);
-  const accents = Array.from({ length: 6 }, (_, i) => ink(accentWish(colors, scheme, i, dark)));
+  const accents: Hex[] = [];
+  for (let i = 0; i < 6; i++) {
+    const wish = accentWish(colors, scheme, i, dark);
+    // Accents that would be taken for one another turn on the circle of hues; shades of one hue are meant to be near.
+    const turns = colors[i] !== undefined || scheme === 'one-hue' ? [0] : TURNS;
+    const tried = turns.map((turn) => ink({ ...wish, h: (wish.h + turn) % 360 }));
+    accents.push(tried.find((hex) => accents.every((other) => distance(hex, other) >= APART)) ?? tried[0]!);
+  }
   return {
     ground,
     panel,

@@ -26,6 +26,7 @@ import type {
   Note,
   NotesAdvice,
   Outlines,
+  PaletteChoice,
   ParallelAdvice,
   PictureFilter,
   Piece,
@@ -67,6 +68,10 @@ export interface Row {
   readonly matter: MatterKind | null;
   /** The slide's own rule for too much; null where the deck's holds. */
   readonly full: FullRule | null;
+  /** The layout that its author chose; null where none was. */
+  readonly fixed: LayoutName | null;
+  /** It has colours of its own. */
+  readonly colors: { readonly palette: PaletteChoice | null; readonly dark: boolean | null } | null;
   /** Its title is no heading of the document's. */
   readonly untitled: boolean;
   readonly advice: NotesAdvice;

@@ -98,6 +98,8 @@ export function makeRow({ page, join, removed, pace, rev }: Known, converted: Co
     hidden: slide.hidden === true,
     matter: slide.matter ?? null,
     full: slide.full ?? null,
+    fixed: slide.layout ?? null,
+    colors: slide.colors ?? null,
     untitled: title.blocks.length === 0 && slide.matter === undefined,
     advice: notesAdvice(notes, slide, pace, documentLanguage(converted.document)),
     removed,

@@ -1,6 +1,6 @@
 /** What would make one slide better, each with what it does: seen first, done by a click, undone like anything else. */
 import { Box, chakra } from '@chakra-ui/react';
-import { useState, type ReactNode } from 'react';
+import { useState } from 'react';
 import {
   plain,
   runsText,
@@ -15,20 +15,9 @@ import { useAnswer } from '../../state/use-answer.ts';
 import { count } from '../../ui/format.ts';
 import { DENSITY_LABELS } from '../../ui/labels.ts';
 import { Action, Small } from '../../ui/recipes.tsx';
+import { Panel, PanelPart } from './panel-part.tsx';
 import { spokenInstead } from './slide-work.ts';
 
-const Panel = chakra('div', {
-  base: {
-    borderLeft: '3px solid',
-    borderColor: 'pine',
-    pl: '12px',
-    mt: '10px',
-    display: 'grid',
-    gap: '12px',
-    fontSize: 'sm',
-  },
-});
-const Head = chakra('h3', { base: { fontWeight: 600, fontSize: 'sm', mb: '4px' } });
 const Text = chakra('span', { base: { fontFamily: 'heading' } });
 
 const RULES: Readonly<Record<ParallelAdvice['rule'], string>> = {
@@ -64,7 +53,7 @@ export function ImprovePanel({ slide, close }: { readonly slide: SlideId; readon
     <Panel data-testid="improve">
       {nothing && <Small>Nothing to suggest here.</Small>}
       {advice.titles.length > 0 && (
-        <Part head="A title from what stands here">
+        <PanelPart head="A title from what stands here">
           <Choices>
             {advice.titles.map((title) => (
               <Action key={title} size="small" onClick={() => edit({ kind: 'retitle', slide, runs: plain(title) })}>
@@ -72,10 +61,10 @@ export function ImprovePanel({ slide, close }: { readonly slide: SlideId; readon
               </Action>
             ))}
           </Choices>
-        </Part>
+        </PanelPart>
       )}
       {advice.fewer.length > 0 && (
-        <Part head="Fewer points; the others are spoken">
+        <PanelPart head="Fewer points; the others are spoken">
           <Choices>
             {advice.fewer.map((one) => (
               <Action
@@ -92,10 +81,10 @@ export function ImprovePanel({ slide, close }: { readonly slide: SlideId; readon
           {fewer !== undefined && (
             <FewerPoints key={fewer.most} all={parts ?? []} proposed={fewer.parts} textOf={textOf} />
           )}
-        </Part>
+        </PanelPart>
       )}
       {advice.shorter.length > 0 && (
-        <Part head="Shorter, in your own words">
+        <PanelPart head="Shorter, in your own words">
           <Choices>
             {advice.shorter.map((one) => (
               <Action
@@ -110,10 +99,10 @@ export function ImprovePanel({ slide, close }: { readonly slide: SlideId; readon
             ))}
           </Choices>
           {shorter !== undefined && <Proposals proposals={shorter.proposals} />}
-        </Part>
+        </PanelPart>
       )}
       {advice.parallel.map(({ rule, odd, of }) => (
-        <Part key={rule} head={`${of - odd.length} of ${count(of, 'point')} ${RULES[rule]}`}>
+        <PanelPart key={rule} head={`${of - odd.length} of ${count(of, 'point')} ${RULES[rule]}`}>
           {odd.some(({ proposal }) => proposal !== null) && (
             <Proposals proposals={odd.flatMap(({ proposal }) => proposal ?? [])} />
           )}
@@ -124,14 +113,14 @@ export function ImprovePanel({ slide, close }: { readonly slide: SlideId; readon
                 <Text>{text}</Text> does not; write it anew on the slide.
               </Small>
             ))}
-        </Part>
+        </PanelPart>
       ))}
       {advice.thinner !== null && (
-        <Part head="Notes that say less, in your own sentences">
+        <PanelPart head="Notes that say less, in your own sentences">
           <Action size="small" onClick={() => edit(advice.thinner!)}>
             Thin down to a third
           </Action>
-        </Part>
+        </PanelPart>
       )}
       <Box>
         <Action size="small" look="quiet" onClick={close}>
@@ -139,15 +128,6 @@ export function ImprovePanel({ slide, close }: { readonly slide: SlideId; readon
         </Action>
       </Box>
     </Panel>
-  );
-}
-
-function Part({ head, children }: { readonly head: string; readonly children: ReactNode }) {
-  return (
-    <div>
-      <Head>{head}</Head>
-      {children}
-    </div>
   );
 }
 

@@ -1,7 +1,7 @@
 /** Under a slide: its number and measure, ways out where it holds too much, and what can be done with it. */
 import { draggable } from '@atlaskit/pragmatic-drag-and-drop/element/adapter';
 import { Box, chakra } from '@chakra-ui/react';
-import { Copy, Eye, EyeOff, ListPlus, PenLine, SlidersHorizontal, Trash2 } from 'lucide-react';
+import { Copy, Eye, EyeOff, LayoutPanelLeft, ListPlus, PenLine, SlidersHorizontal, Trash2 } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import { FULL_RULES, plain, type Edit, type FullRule, type MatterKind } from '@alvex/core';
 import { edit, useDeck } from '../../state/deck-store.ts';
@@ -11,6 +11,7 @@ import { Action, Warning } from '../../ui/recipes.tsx';
 import type { Row } from '../../worker/protocol.ts';
 import { chooseSlide, useChosen } from './chosen.ts';
 import { ImprovePanel } from './improve-panel.tsx';
+import { LookPanel } from './look-panel.tsx';
 import { ownId, slideOrder } from './slide-work.ts';
 
 const Caption = chakra('div', {
@@ -43,7 +44,8 @@ const Number = chakra('button', {
 
 export function RowTools({ row, number }: { readonly row: Row; readonly number: number }) {
   const { state, points, linesOver } = row.fit;
-  const [improving, setImproving] = useState(false);
+  const [open, setOpen] = useState<'improve' | 'look' | null>(null);
+  const turn = (panel: 'improve' | 'look') => setOpen(open === panel ? null : panel);
   const mayBeFull = state === 'spills' || row.full !== null || (row.index === 0 && row.textPages > 1);
   const suggested = row.untitled && row.kind === 'content' && !row.continues;
   return (
@@ -59,14 +61,15 @@ export function RowTools({ row, number }: { readonly row: Row; readonly number: 
         ) : (
           <span>{state === 'fits' ? `fits at ${points} pt` : `stepped down to ${points} pt`}</span>
         )}
-        <SlideActions row={row} improving={improving} improve={() => setImproving(!improving)} />
+        <SlideActions row={row} open={open} turn={turn} />
       </Caption>
       {mayBeFull && row.content.length > 0 && <WaysOut row={row} />}
-      {improving && <ImprovePanel slide={row.slide} close={() => setImproving(false)} />}
-      {suggested && !improving && (
+      {open === 'improve' && <ImprovePanel slide={row.slide} close={() => setOpen(null)} />}
+      {open === 'look' && <LookPanel row={row} close={() => setOpen(null)} />}
+      {suggested && open !== 'improve' && (
         <Caption>
           <span>This slide has no title of its own.</span>
-          <Action size="small" look="quiet" onClick={() => setImproving(true)}>
+          <Action size="small" look="quiet" onClick={() => setOpen('improve')}>
             Suggest one
           </Action>
         </Caption>
@@ -106,12 +109,12 @@ const ICON = 13;
 
 function SlideActions({
   row,
-  improving,
-  improve,
+  open,
+  turn,
 }: {
   readonly row: Row;
-  readonly improving: boolean;
-  readonly improve: () => void;
+  readonly open: 'improve' | 'look' | null;
+  readonly turn: (panel: 'improve' | 'look') => void;
 }) {
   const slides = [row.slide];
   const addPoint = () =>
@@ -135,13 +138,23 @@ function SlideActions({
             size="small"
             aria-label="Improve this slide"
             title="Improve: title, fewer points, shorter, alike"
-            aria-expanded={improving}
-            onClick={improve}
+            aria-expanded={open === 'improve'}
+            onClick={() => turn('improve')}
           >
             <SlidersHorizontal size={ICON} />
           </Action>
         </>
       )}
+      <Action
+        look="quiet"
+        size="small"
+        aria-label="Look of this slide"
+        title="Layout, figure, picture, chart, colours"
+        aria-expanded={open === 'look'}
+        onClick={() => turn('look')}
+      >
+        <LayoutPanelLeft size={ICON} />
+      </Action>
       {row.matter !== null && row.matter !== 'cover' && (
         <Action
           look="quiet"

@@ -1,0 +1,3 @@
+export { englishFor } from './glossary.ts';
+export * from './scenes.ts';
+export * from './search.ts';

@@ -1,0 +1,291 @@
+/** A table of numbers as a chart: which, and everything of it that can be changed. */
+import { Box, chakra } from '@chakra-ui/react';
+import { useState } from 'react';
+import {
+  CHART_KINDS,
+  coloredByCategory,
+  splitNumber,
+  numberValue,
+  writeNumber,
+  type ChartData,
+  type ChartSeries,
+  type ChartSettings,
+  type Edit,
+  type NumberFormat,
+  type TablePart,
+} from '@alvex/core';
+import { edit } from '../../state/deck-store.ts';
+import { useAnswer } from '../../state/use-answer.ts';
+import { CHART_LABELS, CHART_REASONS } from '../../ui/labels.ts';
+import { Action, Field, Select, Small } from '../../ui/recipes.tsx';
+import type { Row } from '../../worker/protocol.ts';
+import { PanelPart } from './panel-part.tsx';
+
+const Options = chakra('div', {
+  base: { display: 'flex', flexWrap: 'wrap', gap: '6px', alignItems: 'center', mt: '6px' },
+});
+
+export function ChartPanel({ row, part }: { readonly row: Row; readonly part: TablePart }) {
+  const { answer } = useAnswer({ what: 'chart', slide: row.slide, part: part.id });
+  const [numbers, setNumbers] = useState(false);
+  if (answer === null || answer === undefined) return null;
+  const { settings, data, offers, drawn } = answer;
+  // A layout that was fixed for the table would hide the chart, and the other way round.
+  const unfixed: readonly Edit[] =
+    row.fixed === 'table' || row.fixed === 'chart' || row.fixed === 'chart-points'
+      ? [{ kind: 'layout', slides: [row.slide], layout: null }]
+      : [];
+  const set = (change: Partial<ChartSettings>) =>
+    edit({
+      kind: 'all',
+      edits: [
+        ...(row.fixed === 'table' ? unfixed : []),
+        { kind: 'chart', part: part.id, chart: { ...settings, ...change } },
+      ],
+    });
+  const asTable = () => edit({ kind: 'all', edits: [...unfixed, { kind: 'chart', part: part.id, chart: null }] });
+  const reason = new Map(offers.map((offer) => [offer.kind, CHART_REASONS[offer.reason]]));
+  const kinds = [...offers.map(({ kind }) => kind), ...CHART_KINDS.filter((kind) => !reason.has(kind))];
+  return (
+    <PanelPart head={drawn ? 'Chart of the table' : 'This table holds numbers: draw them'}>
+      <Box display="flex" gap="6px" flexWrap="wrap">
+        <Action size="small" look={drawn ? 'plain' : 'chosen'} aria-pressed={!drawn} onClick={asTable}>
+          Table
+        </Action>
+        {kinds.map((kind) => (
+          <Action
+            key={kind}
+            size="small"
+            look={drawn && settings.kind === kind ? 'chosen' : 'plain'}
+            aria-pressed={drawn && settings.kind === kind}
+            title={reason.get(kind)}
+            onClick={() => set(kindChange(kind, data))}
+          >
+            {CHART_LABELS[kind]}
+          </Action>
+        ))}
+      </Box>
+      {offers[0] !== undefined && !drawn && (
+        <Small mt="4px">
+          {CHART_LABELS[offers[0].kind]} suit best: {CHART_REASONS[offers[0].reason]}.
+        </Small>
+      )}
+      {drawn && (
+        <>
+          <Options>
+            <Words label="Title of the chart" value={settings.title} set={(title) => set({ title })} />
+            <Words label="Title across" value={settings.acrossTitle} set={(acrossTitle) => set({ acrossTitle })} />
+            <Words label="Title up" value={settings.upTitle} set={(upTitle) => set({ upTitle })} />
+          </Options>
+          <Options>
+            <Select
+              aria-label="Legend"
+              value={settings.legend}
+              onChange={(event) => set({ legend: event.target.value as ChartSettings['legend'] })}
+            >
+              <option value="none">no legend</option>
+              <option value="bottom">legend below</option>
+              <option value="right">legend right</option>
+            </Select>
+            <Flag label="Numbers" value={settings.labels} set={(labels) => set({ labels })} />
+            <Flag label="Grid lines" value={settings.grid} set={(grid) => set({ grid })} />
+            <Colors settings={settings} data={data} set={(colors) => set({ colors })} />
+            <Action size="small" look="quiet" aria-expanded={numbers} onClick={() => setNumbers(!numbers)}>
+              Edit the numbers
+            </Action>
+          </Options>
+          {numbers && (
+            <Numbers
+              key={JSON.stringify(settings.data)}
+              data={settings.data ?? data}
+              format={data?.format}
+              own={settings.data !== null}
+              set={(next) => set({ data: next })}
+            />
+          )}
+        </>
+      )}
+    </PanelPart>
+  );
+}
+
+/** Pieces of a whole are named beside it; a single series needs no legend. */
+function kindChange(kind: ChartSettings['kind'], data: ChartData | null): Partial<ChartSettings> {
+  const round = coloredByCategory(kind);
+  const single = (data?.series.length ?? 2) < 2;
+  return {
+    kind,
+    legend: round ? 'right' : single ? 'none' : 'bottom',
+    grid: !round,
+    ...(round ? { labels: true } : {}),
+  };
+}
+
+function Words({
+  label,
+  value,
+  set,
+}: {
+  readonly label: string;
+  readonly value: string | null;
+  readonly set: (value: string | null) => void;
+}) {
+  return (
+    <Field
+      key={value}
+      aria-label={label}
+      placeholder={label}
+      defaultValue={value ?? ''}
+      maxLength={200}
+      w="130px"
+      onBlur={(event) => (event.target.value || null) !== value && set(event.target.value || null)}
+      onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
+    />
+  );
+}
+
+const Flag = ({
+  label,
+  value,
+  set,
+}: {
+  readonly label: string;
+  readonly value: boolean;
+  readonly set: (value: boolean) => void;
+}) => (
+  <chakra.label display="flex" gap="4px" alignItems="center">
+    <input type="checkbox" checked={value} onChange={(event) => set(event.target.checked)} />
+    {label}
+  </chakra.label>
+);
+
+/** The accent of each series, or of each piece. */
+function Colors({
+  settings,
+  data,
+  set,
+}: {
+  readonly settings: ChartSettings;
+  readonly data: ChartData | null;
+  readonly set: (colors: readonly number[]) => void;
+}) {
+  const source = settings.data ?? data;
+  if (source === null) return null;
+  const names = coloredByCategory(settings.kind) ? source.categories : source.series.map(({ name }) => name);
+  return names.slice(0, 8).map((name, i) => (
+    <Select
+      key={i}
+      aria-label={`Colour of ${name}`}
+      title={`Colour of ${name}`}
+      value={settings.colors[i] ?? (i % 6) + 1}
+      onChange={(event) =>
+        set(names.map((_, k) => (k === i ? Number(event.target.value) : (settings.colors[k] ?? (k % 6) + 1))))
+      }
+    >
+      {[1, 2, 3, 4, 5, 6].map((accent) => (
+        <option key={accent} value={accent}>
+          {name.slice(0, 14)}: accent {accent}
+        </option>
+      ))}
+    </Select>
+  ));
+}
+
+interface NumbersProps {
+  readonly data: { readonly categories: readonly string[]; readonly series: readonly ChartSeries[] } | null;
+  readonly format: NumberFormat | undefined;
+  readonly own: boolean;
+  readonly set: (data: ChartSettings['data']) => void;
+}
+const PLAIN: NumberFormat = { decimals: 6, decimal: '.', group: '', prefix: '', suffix: '' };
+
+/** The chart's own numbers. The document keeps its table. */
+function Numbers({ data, format = PLAIN, own, set }: NumbersProps) {
+  if (data === null) return null;
+  const bare = { ...format, prefix: '', suffix: '', group: '' as const };
+  const write = (value: number | null): string =>
+    value === null
+      ? ''
+      : writeNumber(value, bare)
+          .replace(/(\.\d*?)0+$/, '$1')
+          .replace(/\.$/, '');
+  const read = (text: string): number | null | undefined => {
+    if (text.trim() === '') return null;
+    const found = splitNumber(text);
+    return found === undefined ? undefined : found.value * numberValue(found.digits, format.decimal);
+  };
+  const { categories, series } = data;
+  const change = (k: number, i: number, value: number | null) =>
+    set({
+      categories,
+      series: series.map((one, at) => (at === i ? { ...one, values: one.values.with(k, value) } : one)),
+    });
+  return (
+    <Box mt="8px" overflowX="auto">
+      <chakra.table
+        fontSize="sm"
+        css={{ borderCollapse: 'collapse', '& td, & th': { padding: '1px 4px 1px 0', textAlign: 'left' } }}
+      >
+        <thead>
+          <tr>
+            <th />
+            {series.map(({ name }, i) => (
+              <th key={i} scope="col">
+                <Field
+                  aria-label={`Name of series ${i + 1}`}
+                  defaultValue={name}
+                  w="90px"
+                  onBlur={(event) =>
+                    event.target.value !== name &&
+                    set({
+                      categories,
+                      series: series.map((one, at) => (at === i ? { ...one, name: event.target.value } : one)),
+                    })
+                  }
+                />
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {categories.map((name, k) => (
+            <tr key={k}>
+              <th scope="row">
+                <Field
+                  aria-label={`Name of row ${k + 1}`}
+                  defaultValue={name}
+                  w="130px"
+                  onBlur={(event) =>
+                    event.target.value !== name && set({ categories: categories.with(k, event.target.value), series })
+                  }
+                />
+              </th>
+              {series.map(({ name: of, values }, i) => (
+                <td key={i}>
+                  <Field
+                    aria-label={`${of}, ${name}`}
+                    defaultValue={write(values[k] ?? null)}
+                    w="90px"
+                    inputMode="decimal"
+                    onBlur={(event) => {
+                      const value = read(event.target.value);
+                      if (value === undefined) event.target.value = write(values[k] ?? null);
+                      else if (value !== (values[k] ?? null)) change(k, i, value);
+                    }}
+                    onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
+                  />
+                </td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </chakra.table>
+      <Small mt="4px">These are the chart’s numbers; the table of the document stays as it is.</Small>
+      {own && (
+        <Action size="small" look="quiet" mt="4px" onClick={() => set(null)}>
+          The table’s numbers again
+        </Action>
+      )}
+    </Box>
+  );
+}

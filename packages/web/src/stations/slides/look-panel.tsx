@@ -1,0 +1,159 @@
+/** The look of one slide: layouts that suit it, drawn with what is on it; its pictures, charts, icons and colours. */
+import { Box, chakra } from '@chakra-ui/react';
+import { useState } from 'react';
+import { designNamed, type Edit } from '@alvex/core';
+import { SlideDrawing } from '../../canvas/slide-drawing.tsx';
+import { edit, useDeck } from '../../state/deck-store.ts';
+import { useAnswer } from '../../state/use-answer.ts';
+import { LAYOUT_LABELS, REASON_LABELS } from '../../ui/labels.ts';
+import { Action, Small } from '../../ui/recipes.tsx';
+import type { LayoutOffer, Row } from '../../worker/protocol.ts';
+import { useChosen } from './chosen.ts';
+import { ChartPanel } from './chart-panel.tsx';
+import { IconPanel } from './icon-panel.tsx';
+import { Panel, PanelPart } from './panel-part.tsx';
+import { PicturePanel, PlacePicture } from './picture-panel.tsx';
+
+const Offers = chakra('div', {
+  base: { display: 'grid', gridTemplateColumns: 'repeat(auto-fill, minmax(150px, 1fr))', gap: '8px' },
+});
+const Offer = chakra('button', {
+  base: {
+    textAlign: 'left',
+    border: '1px solid',
+    borderColor: 'line',
+    borderRadius: 'sm',
+    bg: 'card',
+    p: '3px',
+    cursor: 'pointer',
+    lineHeight: '1.25',
+    _hover: { borderColor: 'pine' },
+  },
+  variants: { worn: { true: { borderColor: 'pine', outline: '1px solid', outlineColor: 'pine' } } },
+});
+const FIRST = 6;
+
+export function LookPanel({ row, close }: { readonly row: Row; readonly close: () => void }) {
+  const chosen = useChosen((state) => state.part);
+  const pictures = row.all.filter((part) => part.kind === 'picture');
+  const tables = row.all.filter((part) => part.kind === 'table');
+  // The part that is chosen on the slide comes first.
+  const first = <T extends { readonly id: string }>(parts: readonly T[]): readonly T[] => [
+    ...parts.filter(({ id }) => id === chosen),
+    ...parts.filter(({ id }) => id !== chosen),
+  ];
+  return (
+    <Panel data-testid="look-panel">
+      {row.kind === 'content' && row.matter === null && row.all.length > 0 && <Layouts row={row} />}
+      <IconPanel row={row} />
+      {first(tables).map((part) => (
+        <ChartPanel key={part.id} row={row} part={part} />
+      ))}
+      {first(pictures).map((part) => (
+        <PicturePanel key={part.id} row={row} part={part} />
+      ))}
+      {row.kind !== 'section' && row.matter !== 'agenda' && <PlacePicture row={row} />}
+      <Colors row={row} />
+      <Box>
+        <Action size="small" look="quiet" onClick={close}>
+          Close
+        </Action>
+      </Box>
+    </Panel>
+  );
+}
+
+function Layouts({ row }: { readonly row: Row }) {
+  const { answer } = useAnswer({ what: 'layouts', slide: row.slide });
+  const deck = useDeck((state) => state.deck?.id ?? '');
+  const [all, setAll] = useState(false);
+  const slides = [row.slide];
+  const shown = all ? answer : answer?.slice(0, FIRST);
+  return (
+    <PanelPart head="Layouts that suit it, the best first">
+      {answer === null ? (
+        <Small>Drawing them …</Small>
+      ) : (
+        <Offers>
+          {shown!.map((offer) => (
+            <Offer
+              key={offer.layout}
+              worn={offer.worn}
+              aria-pressed={offer.worn}
+              aria-label={`${LAYOUT_LABELS[offer.layout]}: ${REASON_LABELS[offer.reason]}`}
+              onClick={() => edit({ kind: 'layout', slides, layout: offer.layout })}
+            >
+              <SlideDrawing drawing={offer.drawing} deck={deck} number={1} label={LAYOUT_LABELS[offer.layout]} />
+              <chakra.b fontSize="xs">{LAYOUT_LABELS[offer.layout]}</chakra.b>
+              <Why offer={offer} />
+            </Offer>
+          ))}
+        </Offers>
+      )}
+      <Box display="flex" gap="6px" mt="6px">
+        {answer !== null && answer.length > FIRST && (
+          <Action size="small" look="quiet" onClick={() => setAll(!all)}>
+            {all ? 'Fewer' : `All ${answer.length}`}
+          </Action>
+        )}
+        {row.fixed !== null && (
+          <Action size="small" look="quiet" onClick={() => edit({ kind: 'layout', slides, layout: null })}>
+            Not fixed by me: as usual
+          </Action>
+        )}
+      </Box>
+    </PanelPart>
+  );
+}
+
+const Why = ({ offer }: { readonly offer: LayoutOffer }) => (
+  <chakra.span display="block" fontSize="xs" color="soft">
+    {REASON_LABELS[offer.reason]}
+    {offer.pages > 1 && `; ${offer.pages} slides`}
+  </chakra.span>
+);
+
+/** Colours of this slide alone. */
+function Colors({ row }: { readonly row: Row }) {
+  const look = useDeck((state) => state.view?.look);
+  if (look === undefined) return null;
+  const design = designNamed(look.theme);
+  const deckDark = look.dark ?? design.dark;
+  const dark = row.colors?.dark ?? deckDark;
+  const palette = row.colors?.palette ?? null;
+  const slides = [row.slide];
+  const set = (change: Partial<Pick<Extract<Edit, { kind: 'colors' }>, 'palette' | 'dark'>>) =>
+    edit({ kind: 'colors', slides, palette, dark: row.colors?.dark ?? null, ...change });
+  return (
+    <PanelPart head="Colours of this slide">
+      <Box display="flex" gap="6px" flexWrap="wrap">
+        {design.palettes.map((one) => {
+          const on = palette?.from === 'theme' && palette.name === one.name;
+          return (
+            <Action
+              key={one.name}
+              size="small"
+              look={on ? 'chosen' : 'plain'}
+              aria-pressed={on}
+              onClick={() => set({ palette: { from: 'theme', name: one.name } })}
+            >
+              {one.label}
+            </Action>
+          );
+        })}
+        <Action
+          size="small"
+          aria-pressed={dark !== deckDark}
+          onClick={() => set({ dark: dark === deckDark ? !dark : null })}
+        >
+          {dark ? 'Light here' : 'Dark here'}
+        </Action>
+        {row.colors !== null && (
+          <Action size="small" look="quiet" onClick={() => edit({ kind: 'colors', slides, palette: null, dark: null })}>
+            as the deck
+          </Action>
+        )}
+      </Box>
+    </PanelPart>
+  );
+}

@@ -1,0 +1,381 @@
+/** Pictures of a slide: how they stand in their frames, what they show, other ones in their place, and new ones. */
+import { Box, chakra } from '@chakra-ui/react';
+import { useMemo, useState, type MouseEvent } from 'react';
+import {
+  designNamed,
+  isDark,
+  LIBRARY,
+  LIBRARY_SIZE,
+  makePalette,
+  PICTURE_FILTERS,
+  PLAIN_DRESS,
+  runsText,
+  searchWords,
+  seedOf,
+  TagIndex,
+  type BlockId,
+  type LibraryPicture,
+  type Palette,
+  type Picture,
+  type PictureDress,
+  type PicturePart,
+} from '@alvex/core';
+import { ApiError, pictureUrl, sendPicture } from '../../api/client.ts';
+import { edit, useDeck } from '../../state/deck-store.ts';
+import { Action, Field, Notice, Select, Small } from '../../ui/recipes.tsx';
+import type { Row } from '../../worker/protocol.ts';
+import { PanelPart } from './panel-part.tsx';
+import { ownId } from './slide-work.ts';
+
+const Options = chakra('div', {
+  base: { display: 'flex', flexWrap: 'wrap', gap: '6px', alignItems: 'center', mt: '6px' },
+});
+const FILTER_LABELS = { none: 'as it is', grey: 'grey', tint: 'in the accent' } as const;
+const EDGES = ['left', 'top', 'right', 'bottom'] as const;
+
+export function PicturePanel({ row, part }: { readonly row: Row; readonly part: PicturePart }) {
+  const deck = useDeck((state) => state.deck?.id ?? '');
+  const [replacing, setReplacing] = useState(false);
+  const dress = part.dress ?? PLAIN_DRESS;
+  const set = (change: Partial<PictureDress>) => edit({ kind: 'frame', part: part.id, dress: { ...dress, ...change } });
+  const focus = (event: MouseEvent<HTMLElement>) => {
+    const box = event.currentTarget.getBoundingClientRect();
+    const round = (value: number): number => Math.round(Math.min(1, Math.max(0, value)) * 100) / 100;
+    set({
+      as: 'fill',
+      focus: [round((event.clientX - box.left) / box.width), round((event.clientY - box.top) / box.height)],
+    });
+  };
+  return (
+    <PanelPart head="Picture">
+      <Box display="flex" gap="12px" alignItems="flex-start" flexWrap="wrap">
+        <chakra.button
+          position="relative"
+          lineHeight="0"
+          border="1px solid"
+          borderColor="line"
+          p="0"
+          cursor="crosshair"
+          aria-label="Set what must stay in sight"
+          title="Click what must stay in sight"
+          onClick={focus}
+        >
+          <img src={pictureUrl(deck, part.picture)} alt="" style={{ maxHeight: 96, maxWidth: 150 }} />
+          {dress.as === 'fill' && (
+            <chakra.span
+              position="absolute"
+              w="12px"
+              h="12px"
+              border="2px solid"
+              borderColor="amber"
+              borderRadius="50%"
+              transform="translate(-6px, -6px)"
+              style={{ left: `${dress.focus[0] * 100}%`, top: `${dress.focus[1] * 100}%` }}
+            />
+          )}
+        </chakra.button>
+        <Box flex="1" minW="220px">
+          <Box display="flex" gap="6px" flexWrap="wrap">
+            {(['fit', 'fill'] as const).map((as) => (
+              <Action
+                key={as}
+                size="small"
+                look={dress.as === as ? 'chosen' : 'plain'}
+                aria-pressed={dress.as === as}
+                onClick={() => set({ as })}
+              >
+                {as === 'fit' ? 'All of it' : 'Fill the frame'}
+              </Action>
+            ))}
+            <Select
+              aria-label="Tone"
+              value={dress.filter}
+              onChange={(event) => set({ filter: event.target.value as PictureDress['filter'] })}
+            >
+              {PICTURE_FILTERS.map((filter) => (
+                <option key={filter} value={filter}>
+                  {FILTER_LABELS[filter]}
+                </option>
+              ))}
+            </Select>
+            <Select
+              aria-label="Corners"
+              value={dress.corners}
+              onChange={(event) => set({ corners: event.target.value as PictureDress['corners'] })}
+            >
+              <option value="square">square corners</option>
+              <option value="round">round corners</option>
+            </Select>
+          </Box>
+          <Options>
+            <Slide label="Brightness" value={dress.brightness} set={(brightness) => set({ brightness })} />
+            <Slide label="Contrast" value={dress.contrast} set={(contrast) => set({ contrast })} />
+          </Options>
+          <Options>
+            <Small>Cut off</Small>
+            {EDGES.map((edge, i) => (
+              <chakra.label key={edge} fontSize="xs" color="soft">
+                {edge}{' '}
+                <Field
+                  key={dress.crop[i]}
+                  type="number"
+                  min={0}
+                  max={45}
+                  step={1}
+                  w="48px"
+                  aria-label={`Cut off at the ${edge}, per cent`}
+                  defaultValue={Math.round(dress.crop[i]! * 100)}
+                  onBlur={(event) => {
+                    const share = Math.min(45, Math.max(0, Number(event.target.value) || 0)) / 100;
+                    if (share !== dress.crop[i])
+                      set({ crop: dress.crop.with(i, share) as unknown as PictureDress['crop'] });
+                  }}
+                  onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
+                />
+              </chakra.label>
+            ))}
+          </Options>
+        </Box>
+      </Box>
+      <Description row={row} part={part} />
+      <Options>
+        <Action size="small" aria-expanded={replacing} onClick={() => setReplacing(!replacing)}>
+          Another picture in its place
+        </Action>
+        {part.dress !== undefined && (
+          <Action size="small" look="quiet" onClick={() => edit({ kind: 'frame', part: part.id, dress: null })}>
+            as it came
+          </Action>
+        )}
+        {part.own !== undefined && (
+          <Action size="small" look="quiet" onClick={() => edit({ kind: 'drop', part: part.id })}>
+            Take it off
+          </Action>
+        )}
+      </Options>
+      {replacing && (
+        <Chooser
+          row={row}
+          take={(picture, alt) => {
+            edit({ kind: 'replace', part: part.id, picture, alt });
+            setReplacing(false);
+          }}
+        />
+      )}
+    </PanelPart>
+  );
+}
+
+function Slide({
+  label,
+  value,
+  set,
+}: {
+  readonly label: string;
+  readonly value: number;
+  readonly set: (value: number) => void;
+}) {
+  const [now, setNow] = useState<number | null>(null);
+  const done = () => {
+    if (now !== null && now !== value) set(now);
+    setNow(null);
+  };
+  return (
+    <chakra.label display="flex" gap="5px" alignItems="center" fontSize="xs" color="soft">
+      {label}
+      <input
+        type="range"
+        min={-0.6}
+        max={0.6}
+        step={0.05}
+        value={now ?? value}
+        onChange={(event) => setNow(Number(event.target.value))}
+        onPointerUp={done}
+        onKeyUp={done}
+        onBlur={done}
+      />
+    </chakra.label>
+  );
+}
+
+/** A description is asked for; what the slide says near the picture is offered. */
+function Description({ row, part }: { readonly row: Row; readonly part: PicturePart }) {
+  const blockById = useDeck((state) => state.blockById);
+  const suggested = useMemo(() => suggestion(row, part, blockById), [row, part, blockById]);
+  const describe = (alt: string) =>
+    edit(
+      part.own === undefined && part.blocks[0] !== undefined
+        ? { kind: 'describe', block: part.blocks[0] as BlockId, alt }
+        : { kind: 'alt', part: part.id, alt },
+    );
+  const missing = part.alt === null || part.alt.trim() === '';
+  return (
+    <Options>
+      <Field
+        key={part.alt}
+        aria-label="Description"
+        placeholder="What the picture shows, for those who do not see it"
+        defaultValue={part.alt ?? ''}
+        flex="1"
+        minW="220px"
+        borderColor={missing ? 'amber' : undefined}
+        onBlur={(event) => event.target.value !== (part.alt ?? '') && describe(event.target.value)}
+        onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
+      />
+      {missing && suggested !== null && (
+        <Action size="small" onClick={() => describe(suggested)} title={suggested}>
+          Take “{suggested.length > 40 ? `${suggested.slice(0, 40)} …` : suggested}”
+        </Action>
+      )}
+    </Options>
+  );
+}
+
+/** The caption at the picture, else the point that stands before it, else the title. */
+function suggestion(
+  row: Row,
+  part: PicturePart,
+  blocks: ReturnType<typeof useDeck.getState>['blockById'],
+): string | null {
+  const at = row.passages.findIndex((id) => part.blocks.includes(id));
+  for (const id of at < 0 ? [] : [row.passages[at + 1], row.passages[at - 1]]) {
+    const block = id === undefined ? undefined : blocks.get(id);
+    if (block?.kind === 'paragraph' && block.role === 'caption') return runsText(block.runs);
+  }
+  const place = row.all.indexOf(part);
+  const before = row.all.slice(0, place).findLast((one) => 'runs' in one);
+  const text = before !== undefined && 'runs' in before ? runsText(before.runs) : runsText(row.title.runs);
+  return text.trim() === '' ? null : text;
+}
+
+export function PlacePicture({ row }: { readonly row: Row }) {
+  const [open, setOpen] = useState(false);
+  return (
+    <PanelPart head="A picture for this slide">
+      <Action size="small" aria-expanded={open} onClick={() => setOpen(!open)}>
+        From a file, pasted, or from the library
+      </Action>
+      {open && (
+        <Chooser
+          row={row}
+          take={(picture, alt) => {
+            edit({ kind: 'place', slide: row.slide, part: ownId(), after: row.all.at(-1)?.id ?? null, picture, alt });
+            setOpen(false);
+          }}
+        />
+      )}
+    </PanelPart>
+  );
+}
+
+const SHOWN = 8;
+const index = new TagIndex(LIBRARY);
+
+function Chooser({ row, take }: { readonly row: Row; readonly take: (picture: Picture, alt: string | null) => void }) {
+  const deck = useDeck((state) => state.deck?.id ?? '');
+  const look = useDeck((state) => state.view?.look);
+  const [words, setWords] = useState('');
+  const [failure, setFailure] = useState<string | null>(null);
+  const [busy, setBusy] = useState(false);
+  const palette = useMemo(
+    () => (look === undefined ? undefined : makePalette(seedOf(designNamed(look.theme), look.palette), isDark(look))),
+    [look],
+  );
+  const text = words.trim() === '' ? textOf(row) : words;
+  const fitting = index.search(searchWords(text), SHOWN);
+  const shown = fitting.length > 0 || words.trim() !== '' ? fitting : LIBRARY.slice(0, SHOWN);
+  const send = async (body: Blob, name: string, alt: string | null) => {
+    setBusy(true);
+    setFailure(null);
+    try {
+      take(await sendPicture(deck, body, name), alt);
+    } catch (error) {
+      setFailure(error instanceof ApiError ? error.message : 'This picture was not taken. Nothing was changed.');
+    }
+    setBusy(false);
+  };
+  const fromLibrary = async (picture: LibraryPicture) => {
+    if (palette === undefined) return;
+    await send(await rastered(picture, palette), `${picture.name}.png`, picture.shows);
+  };
+  return (
+    <Box
+      mt="6px"
+      onPaste={(event) => {
+        const file = [...event.clipboardData.files].find(({ type }) => type.startsWith('image/'));
+        if (file === undefined) return;
+        event.preventDefault();
+        void send(file, file.name, null);
+      }}
+    >
+      <Options>
+        <Action as="label" size="small">
+          A file …
+          <input
+            type="file"
+            accept="image/png,image/jpeg,image/gif"
+            aria-label="File of the picture"
+            hidden
+            onChange={(event) => {
+              const [file] = event.target.files ?? [];
+              if (file !== undefined) void send(file, file.name, null);
+              event.target.value = '';
+            }}
+          />
+        </Action>
+        <Field
+          aria-label="Search the library, or paste a picture"
+          placeholder="search the library, or paste a picture here"
+          value={words}
+          flex="1"
+          minW="220px"
+          onChange={(event) => setWords(event.target.value)}
+        />
+      </Options>
+      {failure !== null && (
+        <Notice tone="fault" role="alert" mt="6px">
+          {failure}
+        </Notice>
+      )}
+      {palette !== undefined && (
+        <Box display="grid" gridTemplateColumns="repeat(auto-fill, minmax(96px, 1fr))" gap="6px" mt="8px">
+          {shown.map((picture) => (
+            <chakra.button
+              key={picture.name}
+              border="1px solid"
+              borderColor="line"
+              bg="card"
+              p="2px"
+              cursor="pointer"
+              disabled={busy}
+              title={picture.shows}
+              aria-label={`Library: ${picture.shows}`}
+              onClick={() => void fromLibrary(picture)}
+            >
+              <img src={dataUrl(picture, palette)} alt="" style={{ display: 'block', width: '100%' }} />
+            </chakra.button>
+          ))}
+        </Box>
+      )}
+      {shown.length === 0 && <Small mt="6px">The library has no picture for this word.</Small>}
+      <Small mt="4px">Drawn for Alvex, in the colours of your deck, free to use (MIT).</Small>
+    </Box>
+  );
+}
+
+const textOf = (row: Row): string =>
+  [row.title.runs, ...row.all.flatMap((part) => ('runs' in part ? [part.runs] : []))].map(runsText).join(' ');
+
+const dataUrl = (picture: LibraryPicture, palette: Palette): string =>
+  `data:image/svg+xml,${encodeURIComponent(picture.svg(palette))}`;
+
+/** As PNG: a format that every receiver shows. */
+async function rastered(picture: LibraryPicture, palette: Palette): Promise<Blob> {
+  const { width, height } = LIBRARY_SIZE;
+  const image = new Image(width, height);
+  image.src = dataUrl(picture, palette);
+  await image.decode();
+  const canvas = new OffscreenCanvas(width, height);
+  canvas.getContext('2d')!.drawImage(image, 0, 0, width, height);
+  return canvas.convertToBlob({ type: 'image/png' });
+}
