@@ -15,6 +15,7 @@ const core = {
   edits: ['base', 'content', 'charts', 'theme', 'document', 'structure', 'deck'],
   theme: ['base', 'content'],
   library: ['theme'],
+  template: ['base', 'content', 'container', 'readers', 'theme'],
   layout: ['base', 'content', 'charts', 'fonts', 'theme', 'deck', 'shorten'],
   scene: ['base', 'content', 'charts', 'fonts', 'theme', 'layout', 'deck'],
   checks: ['base', 'content', 'deck', 'shorten'],

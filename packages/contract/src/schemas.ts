@@ -247,6 +247,22 @@ const LOOK_EDITS: readonly TSchema[] = [
       closed,
     ),
   }),
+  entry('template', {
+    template: orNull(
+      Type.Object(
+        {
+          hash: PictureHash,
+          fileName: Type.String({ minLength: 1, maxLength: 255 }),
+          layouts: Type.Object(
+            Object.fromEntries(LAYOUT_NAMES.map((name) => [name, Type.Optional(Type.String({ maxLength: 300 }))])),
+            closed,
+          ),
+          keep: literals(['none', 'before', 'after'] as const),
+        },
+        closed,
+      ),
+    ),
+  }),
   entry('arrange', {
     layouts: Type.Array(Type.Object({ slide: Id, layout: literals(LAYOUT_NAMES) }, closed), { maxItems: 20_000 }),
   }),

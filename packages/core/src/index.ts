@@ -16,4 +16,5 @@ export * from './scene/index.ts';
 export { languageOf, type Language } from './shorten/index.ts';
 export * from './starter/index.ts';
 export * from './structure/index.ts';
+export * from './template/index.ts';
 export * from './theme/index.ts';

@@ -20,6 +20,8 @@ const NAMESPACES: Readonly<Record<string, string>> = {
   'http://purl.oclc.org/ooxml/officeDocument/relationships': 'r',
   'http://schemas.openxmlformats.org/package/2006/relationships': '',
   'http://schemas.openxmlformats.org/package/2006/content-types': '',
+  'http://schemas.openxmlformats.org/presentationml/2006/main': 'p',
+  'http://purl.oclc.org/ooxml/presentationml/main': 'p',
   'http://schemas.openxmlformats.org/drawingml/2006/main': 'a',
   'http://purl.oclc.org/ooxml/drawingml/main': 'a',
   'http://schemas.openxmlformats.org/drawingml/2006/wordprocessingDrawing': 'wp',

@@ -1,6 +1,6 @@
 /** What the edits decide before slides are made: map, look, and what single blocks become. */
 import { WHOLE, type Destination, type FullRule, type LevelMap, type MatterKind, type Prose } from '../deck/index.ts';
-import { DEFAULT_DESIGN, plainLook, type DeckLook } from '../theme/index.ts';
+import { DEFAULT_DESIGN, plainLook, type DeckLook, type TemplateUse } from '../theme/index.ts';
 import type { Edit, TakeSettings, Target } from './edit.ts';
 
 export interface Decisions {
@@ -8,6 +8,7 @@ export interface Decisions {
   readonly prose: Prose;
   readonly branches: readonly BranchDecision[];
   readonly look: DeckLook;
+  readonly template: TemplateUse | null;
   readonly full: FullRule;
   /** Front and back matter that was asked for or sent away; what is absent is as usual. */
   readonly matter: ReadonlyMap<MatterKind, boolean>;
@@ -30,6 +31,7 @@ export function decide(edits: readonly Edit[]): Decisions {
   let map: Decisions['map'];
   let prose = WHOLE;
   let branches: readonly BranchDecision[] = [];
+  let template: TemplateUse | null = null;
   let look = plainLook(DEFAULT_DESIGN.name);
   let full: FullRule = 'continue';
   let target: Target | null = null;
@@ -72,6 +74,9 @@ export function decide(edits: readonly Edit[]): Decisions {
         look = { ...look, rules: edit.rule === null ? others : { ...others, [edit.role]: edit.rule } };
         break;
       }
+      case 'template':
+        template = edit.template;
+        break;
       case 'foot':
         look = { ...look, foot: edit.foot };
         break;
@@ -108,7 +113,7 @@ export function decide(edits: readonly Edit[]): Decisions {
         break;
     }
   }
-  return { map, prose, branches, look, full, matter, target, pace, takes, breaks, turned, cuts, joins };
+  return { map, prose, branches, look, template, full, matter, target, pace, takes, breaks, turned, cuts, joins };
 }
 
 /** Converts the document as a take does. */

@@ -15,7 +15,7 @@ import type {
   TextKind,
 } from '../deck/index.ts';
 import type { StructureChange } from '../structure/index.ts';
-import type { Foot, LayoutName, PaletteChoice, RuledRole, TextRule } from '../theme/index.ts';
+import type { Foot, LayoutName, PaletteChoice, RuledRole, TemplateUse, TextRule } from '../theme/index.ts';
 
 export interface NoteText {
   readonly kind: 'paragraph' | 'item';
@@ -75,6 +75,8 @@ export type LookEdit =
   /** One rule for all text of a role; null is as the theme says. */
   | { readonly kind: 'type'; readonly role: RuledRole; readonly rule: TextRule | null }
   | { readonly kind: 'foot'; readonly foot: Foot }
+  /** Builds the deck on an organisation's file; null on our own themes. */
+  | { readonly kind: 'template'; readonly template: TemplateUse | null }
   /** Layouts that were chosen for all slides together, in the place of those chosen so before. */
   | {
       readonly kind: 'arrange';

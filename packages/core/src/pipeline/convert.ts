@@ -16,6 +16,7 @@ import {
   type Overrides,
   type PresetName,
 } from '../mapping/index.ts';
+import { templateTheme, type TemplateModel } from '../template/index.ts';
 import { relieve, type ReliefOptions } from './relieve.ts';
 import { dress, type Theme } from '../theme/index.ts';
 
@@ -44,15 +45,21 @@ export const DEFAULT_MAP: PresetName = PRESET_NAMES[0];
  * @param original As it was read; where a new edition came in, that edition.
  * @param previous What the same document gave before; slides that come out the same keep their identity, so that
  *   nothing is laid out or sent twice.
+ * @param templates Files of organisations by hash; where the deck's is not among them, it wears its theme.
  */
-export function convert(original: DocumentModel, log: readonly Edit[], previous?: Converted): Converted {
+export function convert(
+  original: DocumentModel,
+  log: readonly Edit[],
+  previous?: Converted,
+  templates: Templates = NO_TEMPLATES,
+): Converted {
   const edits = carryOver(singleEdits(log));
   const { document, unplaced: unplacedChanges } = structured(original, edits.filter(isStructureChange));
   const decisions = decide(edits);
   const map = chosenMap(document, decisions);
   const mapped = withMatter(mapDocument(document, map, overridesOf(document, decisions)), document, decisions.matter);
   const { deck: replayed, unplaced } = replay(mapped, edits, blockIds(document));
-  const theme = dress(decisions.look);
+  const theme = themeOf(decisions, templates);
   const options = optionsOf(document, theme, decisions.full);
   const kept = previous === undefined ? replayed.slides : keepIdentity(previous.unrelieved, replayed.slides);
   const relieved = fillMatter({ ...replayed, slides: kept.map((slide) => relieve(slide, options)) }, document);
@@ -99,6 +106,14 @@ function structured(original: DocumentModel, changes: readonly StructureChange[]
   const result = restructure(original, changes);
   structures.set(original, { changes, result });
   return result;
+}
+
+export type Templates = ReadonlyMap<string, TemplateModel>;
+const NO_TEMPLATES: Templates = new Map();
+
+function themeOf({ look, template }: Decisions, templates: Templates): Theme {
+  const model = template === null ? undefined : templates.get(template.hash);
+  return template === null || model === undefined ? dress(look) : templateTheme(model, template, look);
 }
 
 /** How slides of a document are laid out. */

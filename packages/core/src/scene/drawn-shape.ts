@@ -86,12 +86,13 @@ const points = ({ x, y, width, height }: Rect) => ({
   height: ptFromEmu(height),
 });
 
-export const drawMark = (mark: Mark, palette: Palette): DrawnShape => ({
-  d: outline(mark.shape ?? 'rect', points(mark)),
-  ...(mark.outline === undefined
-    ? { fill: palette[mark.color], stroke: null, strokeWidth: 0 }
-    : { fill: null, stroke: palette[mark.color], strokeWidth: mark.outline }),
-});
+export function drawMark(mark: Mark, palette: Palette): DrawnShape {
+  const d = outline(mark.shape ?? 'rect', points(mark));
+  const color = mark.paint ?? palette[mark.color];
+  return mark.outline === undefined
+    ? { d, fill: color, stroke: null, strokeWidth: 0 }
+    : { d, fill: null, stroke: color, strokeWidth: mark.outline };
+}
 
 export function drawShape(box: ShapeBox, palette: Palette): DrawnShape {
   const rect = points(box.rect);

@@ -39,13 +39,14 @@ export function drawParagraph(
   palette: Palette = theme.palette,
 ): readonly Piece[] {
   const para = paraSetting(paragraph, frame, theme);
+  const { paint } = frame.style;
   const setting: Setting = {
     family: para.mono ? theme.fonts.mono : theme.fonts[frame.style.font],
     mono: theme.fonts.mono,
     size: paragraph.size,
     bold: frame.style.bold || para.bold === true,
     italic: para.italic,
-    color: palette[para.color],
+    color: paint === undefined || para.color === 'muted' ? palette[para.color] : paint,
     // On a coloured shape a link is known by its line alone.
     linkColor: para.color === 'ground' ? palette.ground : palette.link,
     caps: frame.style.caps === true,
@@ -65,7 +66,7 @@ export function drawParagraph(
     width: emuFromPt(para.hanging),
     strike: false,
     link: undefined,
-    color: palette[para.bulletColor],
+    color: paint ?? palette[para.bulletColor],
   };
   return [bullet, ...pieces];
 }

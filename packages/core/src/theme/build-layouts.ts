@@ -28,6 +28,8 @@ export interface LayoutDesign {
   /** Left, top and width of the line at the foot. */
   readonly foot: readonly [number, number, number];
   readonly marks: Readonly<Record<'cover' | 'section' | 'content', readonly Mark[]>>;
+  /** Width and height, where they are not the usual ones. */
+  readonly size?: readonly [number, number];
 }
 /** A slide of few words: its title ends where its subtitle begins. */
 export interface Opening {
@@ -39,6 +41,7 @@ export interface Opening {
 
 export const WIDTH = 13.333;
 export const HEIGHT = 7.5;
+const USUAL = [WIDTH, HEIGHT] as const;
 const FOOT_HEIGHT = 0.3;
 
 export function mark(color: ColorName, area: Area, shape?: Geometry, outline?: number): Mark {
@@ -195,15 +198,16 @@ function opening(name: LayoutName, label: string, made: Opening, style: TextStyl
 }
 
 /** A cover whose words keep to the left, beside a picture that runs over three edges. */
-function withPicture(layout: Layout, { styles }: LayoutDesign): Layout {
-  const from = WIDTH * 0.56;
+function withPicture(layout: Layout, { styles, size = USUAL }: LayoutDesign): Layout {
+  const [wide, high] = size;
+  const from = wide * 0.56;
   const words = layout.frames
     .filter(({ role }) => role === 'title' || role === 'subtitle')
     .map((one): Frame => {
       const x = Math.min(one.x, inches(0.9)) as Emu;
       return { ...one, x, width: (inches(from - 0.4) - x) as Emu, align: 'left' };
     });
-  return { ...layout, marks: [], frames: [...words, frame('picture', [from, 0, WIDTH - from, HEIGHT], styles.small)] };
+  return { ...layout, marks: [], frames: [...words, frame('picture', [from, 0, wide - from, high], styles.small)] };
 }
 
 function bleeding(
@@ -215,7 +219,8 @@ function bleeding(
   const [cx, cy, , ch] = design.content;
   const [tx] = design.title;
   const beside = design.title[0] + design.title[2] < cx + 0.1;
-  const from = WIDTH * (beside ? 0.68 : 0.54);
+  const [wide, high] = design.size ?? USUAL;
+  const from = wide * (beside ? 0.68 : 0.54);
   const head: Frame = {
     ...title,
     width: inches(beside ? design.title[2] : from - 0.4 - tx),
@@ -223,7 +228,7 @@ function bleeding(
   const body: Area = [cx, cy, from - 0.4 - cx, ch];
   const last = { x: inches(from - 0.4) - inches(1), width: inches(0.9) };
   const number = foot.filter(({ role }) => role === 'number').map((one) => ({ ...one, ...last }) as Frame);
-  const picture = frame('picture', [from, 0, WIDTH - from, HEIGHT], design.styles.small);
+  const picture = frame('picture', [from, 0, wide - from, high], design.styles.small);
   const frames = [head, frame('body', body, design.styles.body), picture, ...number];
   return { ...make('picture-bleed', 'Picture over the edge', []), frames };
 }

@@ -1,4 +1,5 @@
-export { contrastRatio, isHex, type Hex } from './color.ts';
+export { buildLayouts, type Area, type LayoutDesign } from './build-layouts.ts';
+export { contrastRatio, isHex, readableOn, type Hex } from './color.ts';
 export * from './design.ts';
 export * from './designs.ts';
 export * from './dress.ts';

@@ -2,6 +2,7 @@
 import type { Emu } from '../base/index.ts';
 import type { PictureId } from '../content/index.ts';
 import type { Align, DeckLook, FontRole } from './look.ts';
+import type { Hex } from './color.ts';
 import type { ColorName, Palette } from './palette.ts';
 
 export interface Rect {
@@ -45,8 +46,8 @@ export interface Frame extends Rect {
   readonly anchor: 'top' | 'middle' | 'bottom';
   readonly align: Align;
   readonly style: TextStyle;
-  /** In a template: the placeholder's own number, by which its slides find it. */
-  readonly placeholder?: { readonly type: string | null; readonly index: string | null };
+  /** In a template: the placeholder by which its slides find it; null where the template has none, and text stands free. */
+  readonly placeholder?: { readonly type: string | null; readonly index: string | null } | null;
 }
 
 /** How text of one role is set. */
@@ -58,6 +59,8 @@ export interface TextStyle {
   readonly sizes: readonly number[];
   /** Of the font's own line height. */
   readonly lineSpacing: number;
+  /** As it is drawn, where a template colours it otherwise than by a name of ours. */
+  readonly paint?: Hex;
   /** Set in capitals; the text stays as it was written. */
   readonly caps?: true;
 }
@@ -93,6 +96,8 @@ export type Geometry = (typeof GEOMETRIES)[number];
 /** A drawn shape of the layout, behind everything. */
 export interface Mark extends Rect {
   readonly color: ColorName;
+  /** As it is drawn, where a template colours it otherwise. */
+  readonly paint?: Hex;
   readonly shape?: Geometry;
   /** Drawn as a line of so many points instead of filled. */
   readonly outline?: number;
@@ -146,9 +151,13 @@ export interface Layout {
   readonly name: LayoutName;
   readonly label: string;
   readonly ground: ColorName;
+  /** As it is drawn, where a template colours it otherwise. */
+  readonly paint?: Hex;
   readonly frames: readonly Frame[];
   readonly marks: readonly Mark[];
   readonly pictures?: readonly LayoutPicture[];
+  /** Name of the template's part that it is. */
+  readonly part?: string;
 }
 
 export interface Theme {
@@ -170,8 +179,20 @@ export interface Theme {
   readonly corners: 'square' | 'round';
   readonly layouts: readonly Layout[];
   readonly size: { readonly width: Emu; readonly height: Emu };
-  /** Hash of the template file whose parts the deck is built on. */
-  readonly template?: string;
+  /** The template on whose parts the deck is built. */
+  readonly template?: TemplateUse;
+  /** Colours of a template that would not be read where we use them, and so are ours: its own stay in its theme. */
+  readonly mended?: readonly ColorName[];
+}
+
+/** How an organisation's file is used. */
+export interface TemplateUse {
+  readonly hash: string;
+  readonly fileName: string;
+  /** Which of its layouts stands for one of ours, by the name of its part, where its author chose that. */
+  readonly layouts: Readonly<Partial<Record<LayoutName, string>>>;
+  /** Where its own slides stay. */
+  readonly keep: 'none' | 'before' | 'after';
 }
 
 export const SLIDE_WIDTH = 12_192_000 as Emu;

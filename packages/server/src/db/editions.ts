@@ -1,5 +1,8 @@
-/** Files that may become, or were, editions of a deck's document. */
+/** Files of a deck: those that may become, or were, editions of its document, and templates that it may be built on. */
 import type { Db } from './connect.ts';
+
+/** Type of a template. */
+export const TEMPLATE = 'template';
 
 export interface EditionRow {
   readonly original: string;
@@ -15,4 +18,16 @@ export async function putEdition(db: Db, deck: string, row: EditionRow, now: Dat
 }
 
 export const getEditions = async (db: Db, deck: string): Promise<readonly EditionRow[]> =>
-  (await db('editions').where({ deck_id: deck }).orderBy('at').select('original', 'type', 'file_name')) as EditionRow[];
+  (await db('editions')
+    .where({ deck_id: deck })
+    .whereNot({ type: TEMPLATE })
+    .orderBy('at')
+    .select('original', 'type', 'file_name')) as EditionRow[];
+
+export const getTemplates = async (db: Db, deck: string): Promise<readonly EditionRow[]> =>
+  (await db('editions')
+    .where({ deck_id: deck, type: TEMPLATE })
+    .select('original', 'type', 'file_name')) as EditionRow[];
+
+export const getTemplate = async (db: Db, deck: string, hash: string): Promise<EditionRow | undefined> =>
+  (await getTemplates(db, deck)).find(({ original }) => original === hash);

@@ -24,6 +24,7 @@ import {
   renameDeck,
   restoreDeck,
 } from '../services/decks.ts';
+import { addTemplate, packedTemplate } from '../services/templates.ts';
 import { readBody, readJson } from './body.ts';
 
 const WATCHED = 'application/x-ndjson';
@@ -110,10 +111,7 @@ export function deckRoutes(context: Context): Router {
 
   router.get('/:id/document', async (ctx) => {
     const packed = await packedDocument(context, id(ctx), queried(ctx.query.edition));
-    ctx.type = 'application/json';
-    ctx.vary('Accept-Encoding');
-    if (ctx.acceptsEncodings('gzip')) ctx.set('Content-Encoding', 'gzip');
-    ctx.body = ctx.acceptsEncodings('gzip') ? Buffer.from(packed) : gunzipSync(packed);
+    sendPacked(ctx, packed);
   });
 
   router.get('/:id/original', async (ctx) => {
@@ -135,6 +133,15 @@ export function deckRoutes(context: Context): Router {
     ctx.body = Buffer.from(blob.bytes);
   });
 
+  router.post('/:id/templates', async (ctx) => {
+    ctx.status = 201;
+    ctx.body = await addTemplate(context, id(ctx), await readBody(ctx.req), nameOf(ctx.query));
+  });
+
+  router.get('/:id/templates/:hash', async (ctx) => {
+    sendPacked(ctx, await packedTemplate(context, id(ctx), ctx.params.hash ?? ''));
+  });
+
   router.get('/:id/deck.pptx', async (ctx) => {
     const { bytes, name } = await exportDeck(context, id(ctx));
     ctx.attachment(`${name.replace(/[\\/:*?"<>|]+/g, ' ').trim() || 'deck'}.pptx`);
@@ -143,6 +150,14 @@ export function deckRoutes(context: Context): Router {
   });
 
   return router;
+}
+
+/** JSON that is kept packed. */
+function sendPacked(ctx: KoaContext, packed: Uint8Array): void {
+  ctx.type = 'application/json';
+  ctx.vary('Accept-Encoding');
+  if (ctx.acceptsEncodings('gzip')) ctx.set('Content-Encoding', 'gzip');
+  ctx.body = ctx.acceptsEncodings('gzip') ? Buffer.from(packed) : gunzipSync(packed);
 }
 
 /** The file that was sent, or files that were sent before. */

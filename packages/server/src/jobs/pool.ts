@@ -2,7 +2,7 @@
 import { MessageChannel, type TransferListItem } from 'node:worker_threads';
 import { Piscina } from 'piscina';
 import { ReadError, type ReadErrorCode } from '@alvex/core';
-import type { ExportTask, Outcome, ReadDone, ReadTask } from './tasks.ts';
+import type { ExportTask, Outcome, ReadDone, ReadTask, TemplateDone, TemplateTask } from './tasks.ts';
 
 const MOST_SECONDS = 120;
 const MOST_MEGABYTES = 1024;
@@ -57,7 +57,16 @@ export class Pool {
     return this.#run<Uint8Array>({ kind: 'export', ...task }, []);
   }
 
-  async #run<T>(task: ReadTask | ExportTask, transferList: TransferListItem[], cancel?: AbortSignal): Promise<T> {
+  /** @throws ReadError, TaskStopped. */
+  template(bytes: Uint8Array): Promise<TemplateDone> {
+    return this.#run<TemplateDone>({ kind: 'template', bytes }, []);
+  }
+
+  async #run<T>(
+    task: ReadTask | ExportTask | TemplateTask,
+    transferList: TransferListItem[],
+    cancel?: AbortSignal,
+  ): Promise<T> {
     const timeout = AbortSignal.timeout(MOST_SECONDS * 1000);
     const signal = cancel === undefined ? timeout : AbortSignal.any([timeout, cancel]);
     let outcome: Outcome<T>;

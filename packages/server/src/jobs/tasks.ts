@@ -29,6 +29,17 @@ export interface ExportTask {
   readonly packed: Uint8Array;
   readonly pictures: readonly { readonly id: string; readonly bytes: Uint8Array }[];
   readonly log: readonly LogEntry[];
+  /** The organisation's file on which the deck is built. */
+  readonly template: { readonly hash: string; readonly bytes: Uint8Array } | null;
+}
+export interface TemplateTask {
+  readonly kind: 'template';
+  readonly bytes: Uint8Array;
+}
+export interface TemplateDone {
+  /** The template's model as JSON, gzip. */
+  readonly packed: Uint8Array;
+  readonly pictures: readonly { readonly id: string; readonly mime: string; readonly bytes: Uint8Array }[];
 }
 /** An expected failure crosses the thread as a value; an Error would lose its class. */
 export type Outcome<T> =

@@ -12,19 +12,28 @@ import {
   joinDocuments,
   openDocument,
   ReadError,
+  readTemplate,
   DOCUMENT_TYPES,
   type DocumentModel,
   type DocumentType,
   type PictureData,
 } from '@alvex/core';
-import type { ExportTask, Outcome, ReadDone, ReadFile, ReadTask } from './tasks.ts';
+import type { ExportTask, Outcome, ReadDone, ReadFile, ReadTask, TemplateDone, TemplateTask } from './tasks.ts';
 
 const PROGRESS_STEP = 0.02;
 
-export default async function run(task: ReadTask | ExportTask): Promise<Outcome<ReadDone> | Outcome<Uint8Array>> {
+type Done = ReadDone | TemplateDone | Uint8Array;
+
+export default async function run(task: ReadTask | ExportTask | TemplateTask): Promise<Outcome<Done>> {
   try {
-    return { ok: true, value: task.kind === 'read' ? await read(task) : exportDeck(task) } as
-      Outcome<ReadDone> | Outcome<Uint8Array>;
+    switch (task.kind) {
+      case 'read':
+        return { ok: true, value: await read(task) };
+      case 'export':
+        return { ok: true, value: exportDeck(task) };
+      case 'template':
+        return { ok: true, value: takeTemplate(task) };
+    }
   } catch (error) {
     if (error instanceof ReadError) return { ok: false, failure: { code: error.code, place: error.place } };
     throw error;
@@ -75,11 +84,20 @@ async function read({ files, port }: ReadTask): Promise<ReadDone> {
   };
 }
 
-function exportDeck({ packed, pictures, log }: ExportTask): Uint8Array {
+function takeTemplate({ bytes }: TemplateTask): TemplateDone {
+  const { model, pictures } = readTemplate(bytes);
+  return {
+    packed: gzipSync(JSON.stringify(model), { level: 4 }),
+    pictures: pictures.map(({ id, mime, bytes: data }) => ({ id, mime, bytes: data })),
+  };
+}
+
+function exportDeck({ packed, pictures, log, template }: ExportTask): Uint8Array {
   const document = JSON.parse(gunzipSync(packed).toString('utf8')) as DocumentModel;
   const bytes = new Map(pictures.map((picture) => [picture.id, picture.bytes]));
   const edits = foldLog(log).done;
-  const converted = convert(document, edits);
+  const models = new Map(template === null ? [] : [[template.hash, readTemplate(template.bytes).model]]);
+  const converted = convert(document, edits, undefined, models);
   const known = new Map(
     [...converted.document.pictures, ...editPictures(edits)].map((picture) => [picture.id, picture]),
   );
@@ -87,5 +105,5 @@ function exportDeck({ packed, pictures, log }: ExportTask): Uint8Array {
     const found = bytes.get(picture.id);
     return found === undefined ? [] : [{ ...picture, bytes: found }];
   });
-  return exportPptx(data, converted, (part) => deflateRawSync(part, DEFLATE_SETTINGS));
+  return exportPptx(data, converted, (part) => deflateRawSync(part, DEFLATE_SETTINGS), template?.bytes);
 }

@@ -33,6 +33,7 @@ const MIMES: Readonly<Record<string, string>> = {
   markdown: 'text/markdown',
   html: 'text/html',
   text: 'text/plain',
+  template: 'application/vnd.openxmlformats-officedocument.presentationml.presentation',
 };
 
 /** A document that was read and kept. */

@@ -1,7 +1,9 @@
 /** Finding, opening, naming, deleting decks, and adding to their logs. */
 import type { AppendEntries, Candidate, DeckSummary, Newer, OpenDeck } from '@alvex/contract';
 import {
+  carryOver,
   currentEdition,
+  decide,
   editPictures,
   foldLog,
   READER_VERSION,
@@ -18,7 +20,6 @@ import {
   appendEntries,
   batchVersion,
   entriesAfter,
-  getDeck,
   listDecks,
   summary,
   updateDeck,
@@ -27,18 +28,13 @@ import {
 import { getDocument, putDocument } from '../db/documents.ts';
 import { getEditions, putEdition, type EditionRow } from '../db/editions.ts';
 import { AppError } from './app-error.ts';
+import { existing } from './existing-deck.ts';
 import type { Context } from './context.ts';
+import { templateBytes, templatePictures } from './templates.ts';
 import { PARTS, takeIn, type NewFile, type PartFile } from './create-deck.ts';
 
 export const recentDecks = async ({ db, workspace }: Context): Promise<readonly DeckSummary[]> =>
   (await listDecks(db, workspace)).map(summary);
-
-/** @throws AppError `deck-not-found`. */
-async function existing({ db, workspace }: Context, id: string, deletedToo = false): Promise<DeckRow> {
-  const row = await getDeck(db, workspace, id);
-  if (row === undefined || (row.deleted_at !== null && !deletedToo)) throw new AppError('deck-not-found');
-  return row;
-}
 
 export async function openDeck(context: Context, id: string): Promise<OpenDeck> {
   const row = await existing(context, id);
@@ -217,7 +213,10 @@ export async function addPicture(context: Context, id: string, bytes: Uint8Array
 /** @throws AppError `picture-not-found` when the deck has no such picture, whatever else the workspace holds. */
 export async function pictureOf(context: Context, id: string, hash: string): Promise<Blob> {
   const has = (pictures: DocumentModel['pictures']): boolean => pictures.some((picture) => picture.id === hash);
-  const own = has(await documentPictures(context, id)) || has(loggedPictures(await entriesAfter(context.db, id, 0)));
+  const own =
+    has(await documentPictures(context, id)) ||
+    has(loggedPictures(await entriesAfter(context.db, id, 0))) ||
+    has(await templatePictures(context, id));
   const blob = own ? await getBlob(context.db, context.workspace, hash) : undefined;
   if (blob === undefined) throw new AppError('picture-not-found');
   return blob;
@@ -235,5 +234,7 @@ export async function exportDeck(
     const blob = await getBlob(context.db, context.workspace, hash);
     if (blob !== undefined) pictures.push({ id: hash, bytes: blob.bytes });
   }
-  return { bytes: await context.pool.export({ packed: document, pictures, log }), name: deck.name };
+  const use = decide(carryOver(singleEdits(foldLog(log).done))).template;
+  const template = use === null ? null : { hash: use.hash, bytes: await templateBytes(context, id, use.hash) };
+  return { bytes: await context.pool.export({ packed: document, pictures, log, template }), name: deck.name };
 }

@@ -193,10 +193,21 @@ export const sendPicture = async (id: string, body: Blob, name: string): Promise
     })
   ).json() as Promise<Picture>;
 
+/** Keeps an organisation's presentation file. @throws ApiError with the reason why it cannot be used. */
+export const sendTemplate = async (id: string, body: Blob, name: string): Promise<{ hash: string; fileName: string }> =>
+  (
+    await request(`/api/decks/${id}/templates?${new URLSearchParams({ name })}`, {
+      method: 'POST',
+      body,
+      headers: BYTES,
+    })
+  ).json() as Promise<{ hash: string; fileName: string }>;
+
 const ofEdition = (edition: string | undefined): string => (edition === undefined ? '' : `?edition=${edition}`);
 export const documentUrl = (id: string, edition?: string): string => `/api/decks/${id}/document${ofEdition(edition)}`;
 export const originalUrl = (id: string, edition?: string): string => `/api/decks/${id}/original${ofEdition(edition)}`;
 export const pptxUrl = (id: string): string => `/api/decks/${id}/deck.pptx`;
+export const templatesUrl = (id: string): string => `/api/decks/${id}/templates`;
 export const fontUrl = (family: string): string => `/api/fonts/${encodeURIComponent(family)}.zip`;
 export const pictureUrl = (id: string, picture: string): string => `/api/decks/${id}/pictures/${picture}`;
 

@@ -62,6 +62,7 @@ const view = (change: Partial<View> = {}): View => ({
   map: {} as View['map'],
   mapName: 'talk',
   look: plainLook('millrace'),
+  template: null,
   full: 'continue',
   prose: { as: 'whole' },
   branches: [],

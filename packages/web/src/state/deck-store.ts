@@ -17,7 +17,7 @@ import {
   type LookAlikes,
 } from '@alvex/core';
 import { create } from 'zustand';
-import { ApiError, documentUrl, fetchDeck, hasBatch } from '../api/client.ts';
+import { ApiError, documentUrl, fetchDeck, hasBatch, templatesUrl } from '../api/client.ts';
 import type {
   Answers,
   ChangedDocument,
@@ -239,7 +239,7 @@ function convertNow(): void {
     opened = url;
     ready = false;
     tell({ kind: 'open', url });
-  } else if (ready) tell({ kind: 'edits', edits: history.done, seq: ++seq });
+  } else if (ready) tell({ kind: 'edits', edits: history.done, seq: ++seq, templates: templatesUrl(deck.id) });
 }
 
 function append(entries: readonly LogEntry[]): void {

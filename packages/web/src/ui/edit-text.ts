@@ -72,6 +72,8 @@ export function editText(edit: Edit, subject: (block: string) => string | undefi
       return edit.rule === null
         ? `All ${RULED_LABELS[edit.role]} as the theme`
         : `One rule for all ${RULED_LABELS[edit.role]}`;
+    case 'template':
+      return edit.template === null ? 'No template' : `Template: ${edit.template.fileName}`;
     case 'foot':
       return 'Foot of the slides';
     case 'arrange':

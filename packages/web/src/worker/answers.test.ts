@@ -22,6 +22,7 @@ function held(edits: readonly Edit[] = [], change: Partial<Held> = {}): Held {
     document: mill,
     edits,
     converted: convert(mill, edits),
+    templates: new Map(),
     load: () => Promise.reject(new Error('not asked for')),
     pause: () => Promise.resolve(true),
     ...change,

@@ -18,10 +18,12 @@ import {
   readChart,
   reviewEdition,
   runsWords,
+  shippedFamily,
   shorterParts,
   suggest,
   suggestCharts,
   takeEdits,
+  templateMatches,
   thinnerNotes,
   titleSuggestions,
   usualSettings,
@@ -32,6 +34,7 @@ import {
   type Page,
   type SlideId,
   type Target,
+  type Templates,
 } from '@alvex/core';
 import { drawPage } from './draw.ts';
 import type {
@@ -43,6 +46,7 @@ import type {
   Question,
   SlideAdvice,
   Take,
+  TemplateAnswer,
 } from './protocol.ts';
 import { wordsOf } from './words.ts';
 
@@ -52,6 +56,7 @@ export interface Held {
   readonly document: DocumentModel;
   readonly edits: readonly Edit[];
   readonly converted: Converted;
+  readonly templates: Templates;
   /** A document by its address. */
   readonly load: (url: string) => Promise<DocumentModel>;
   /** Lets edits be answered in between. @returns false when the question is out of date. */
@@ -75,7 +80,7 @@ export async function answer(question: Question, held: Held): Promise<Answers[ke
       const after = await held.load(question.url);
       const review = reviewEdition(document, after, edits);
       const { ids } = review;
-      const then = convert(after, [...edits, { kind: 'edition', ...question.edition, ids }]);
+      const then = convert(after, [...edits, { kind: 'edition', ...question.edition, ids }], undefined, held.templates);
       return { review, unplaced: then.unplaced, slides: then.pages.length };
     }
     case 'page':
@@ -84,10 +89,12 @@ export async function answer(question: Question, held: Held): Promise<Answers[ke
       return layoutOffers(question.slide, converted);
     case 'arrangement':
       return arrangement(held);
+    case 'template':
+      return templateAnswer(held);
     case 'chart':
       return chartOffers(question.slide, question.part, converted);
     case 'slides':
-      return convert(document, [...edits, ...question.edits], converted).pages.length;
+      return convert(document, [...edits, ...question.edits], converted, held.templates).pages.length;
   }
 }
 
@@ -103,11 +110,11 @@ function layoutOffers(id: SlideId, { deck, document, theme, decisions }: Convert
   }));
 }
 
-async function arrangement({ document, edits, converted }: Held): Promise<Arrangement> {
+async function arrangement({ document, edits, converted, templates }: Held): Promise<Arrangement> {
   const { deck, theme, decisions, pages } = converted;
   const options = optionsOf(converted.document, theme, decisions.full);
   const layouts = chooseLayouts(deck.slides, options).map(([slide, layout]) => ({ slide, layout }));
-  const then = convert(document, [...edits, { kind: 'arrange', layouts }], converted);
+  const then = convert(document, [...edits, { kind: 'arrange', layouts }], converted, templates);
   const before = new Map(pages.map((page, i) => [page.key, { page, number: i + 1 }]));
   const changes = then.pages.flatMap((page) => {
     const old = before.get(page.key);
@@ -124,6 +131,24 @@ async function arrangement({ document, edits, converted }: Held): Promise<Arrang
   });
   const fixed = deck.slides.filter(({ layout }) => layout !== undefined).length;
   return { layouts, changes, fixed };
+}
+
+function templateAnswer({ converted, templates }: Held): TemplateAnswer | null {
+  const { template } = converted.decisions;
+  const model = template === null ? undefined : templates.get(template.hash);
+  if (template === null || model === undefined) return null;
+  const { theme } = converted;
+  const fonts = [...new Set([theme.fonts.heading, theme.fonts.body])];
+  return {
+    layouts: model.layouts.map(({ part, name, master }) => ({ part, name, master })),
+    masters: model.masters.map(({ name }) => name),
+    matches: templateMatches(model, template),
+    fonts: fonts.map((name) => ({ name, stands: shippedFamily(name).stands })),
+    size: { width: model.size.width / 914_400, height: model.size.height / 914_400 },
+    slides: model.slides,
+    undrawn: model.undrawn,
+    mended: theme.mended ?? [],
+  };
 }
 
 function chartOffers(id: SlideId, partId: string, { deck, document, pages }: Converted): ChartOffers | null {
@@ -179,11 +204,11 @@ function adviceFor(id: SlideId, { deck, document }: Converted): SlideAdvice | nu
 const MOST_DRAWN = 40;
 
 /** The conversion in force, and each that is kept beside it. */
-async function takes({ document, edits, converted, pause }: Held): Promise<readonly Take[]> {
+async function takes({ document, edits, converted, templates, pause }: Held): Promise<readonly Take[]> {
   const made: Take[] = [takeOf('', converted, converted)];
   for (const [take, settings] of converted.decisions.takes) {
     if (!(await pause())) break;
-    made.push(takeOf(take, convert(document, [...edits, ...takeEdits(settings)]), converted));
+    made.push(takeOf(take, convert(document, [...edits, ...takeEdits(settings)], undefined, templates), converted));
   }
   return made;
 }

@@ -10,6 +10,7 @@ import {
   optionsOf,
   PRESET_NAMES,
   presetRecipe,
+  singleEdits,
   titleFits,
   type Block,
   type Converted,
@@ -17,6 +18,7 @@ import {
   type Destination,
   type DocumentModel,
   type Edit,
+  type TemplateModel,
 } from '@alvex/core';
 import { answer } from './answers.ts';
 import { drawPage } from './draw.ts';
@@ -90,6 +92,7 @@ async function reply(message: ToWorker & { kind: 'ask' }): Promise<void> {
     document,
     edits,
     converted,
+    templates,
     load,
     pause: async () => {
       await new Promise((resolve) => setTimeout(resolve, 0));
@@ -125,12 +128,32 @@ async function open(url: string): Promise<void> {
   });
 }
 
-function update({ edits: made, seq }: ToWorker & { kind: 'edits' }): void {
+const templates = new Map<string, TemplateModel>();
+let newest = 0;
+
+async function update(message: ToWorker & { kind: 'edits' }): Promise<void> {
+  newest = message.seq;
+  const use = templateOf(message.edits);
+  if (use !== undefined && !templates.has(use)) {
+    const response = await fetch(`${message.templates}/${use}`);
+    // Without its file the deck wears its theme; the page is told by the view that the template is in force.
+    if (response.ok) templates.set(use, (await response.json()) as TemplateModel);
+    if (message.seq !== newest) return;
+  }
+  convertNow(message);
+}
+
+/** Hash of the template that is in force. */
+function templateOf(made: readonly Edit[]): string | undefined {
+  return singleEdits(made).findLast((edit) => edit.kind === 'template')?.template?.hash;
+}
+
+function convertNow({ edits: made, seq }: ToWorker & { kind: 'edits' }): void {
   if (document === undefined) return;
   const start = performance.now();
   const before = converted;
   edits = made;
-  converted = convert(document, edits, converted);
+  converted = convert(document, edits, converted, templates);
   if (before?.document !== converted.document) planReview();
   if (before?.theme.layouts !== converted.theme.layouts) setTimeout(prepare, 0, converted.document);
   const { pages, deck } = converted;
@@ -172,6 +195,7 @@ function update({ edits: made, seq }: ToWorker & { kind: 'edits' }): void {
       map: converted.map,
       mapName: converted.mapName,
       look: converted.decisions.look,
+      template: converted.decisions.template,
       full: converted.decisions.full,
       prose: converted.decisions.prose,
       branches: converted.decisions.branches,

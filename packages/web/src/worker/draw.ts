@@ -69,7 +69,7 @@ export function drawPage(page: Page, rev: number, theme: Theme): Drawing {
     key: page.key,
     rev,
     size: { width: points(theme.size.width), height: points(theme.size.height) },
-    ground: palette[slide.layout.ground],
+    ground: slide.layout.paint ?? palette[slide.layout.ground],
     behind,
     ...layers,
     number: numberOf(slide, look),

@@ -34,10 +34,12 @@ import type {
   Prose,
   SlideId,
   SlideTitle,
+  Stands,
   Suggestion,
   TakeLine,
   TakeSettings,
   Target,
+  TemplateUse,
   Unplaced,
 } from '@alvex/core';
 
@@ -193,6 +195,7 @@ export interface View {
   readonly map: LevelMap;
   readonly mapName: string | null;
   readonly look: DeckLook;
+  readonly template: TemplateUse | null;
   readonly full: FullRule;
   readonly prose: Prose;
   readonly branches: readonly BranchRule[];
@@ -256,6 +259,17 @@ export interface Arrangement {
   /** Slides whose layout their author fixed. */
   readonly fixed: number;
 }
+export interface TemplateAnswer {
+  readonly layouts: readonly { readonly part: string; readonly name: string; readonly master: number }[];
+  readonly masters: readonly string[];
+  readonly matches: readonly { readonly layout: LayoutName; readonly part: string; readonly chosen: boolean }[];
+  readonly fonts: readonly { readonly name: string; readonly stands: Stands }[];
+  readonly size: { readonly width: number; readonly height: number } /* inches */;
+  readonly slides: number;
+  readonly undrawn: number;
+  /** Colours that are not read where figures and charts need them. */
+  readonly mended: readonly string[];
+}
 export interface ChartOffers {
   /** As the table has them; null where it has no numbers, but those of the author. */
   readonly data: ChartData | null;
@@ -267,7 +281,8 @@ export interface ChartOffers {
 
 export type ToWorker =
   | { readonly kind: 'open'; readonly url: string }
-  | { readonly kind: 'edits'; readonly edits: readonly Edit[]; readonly seq: number }
+  /** @param templates Address of the folder in which the deck's templates are. */
+  | { readonly kind: 'edits'; readonly edits: readonly Edit[]; readonly seq: number; readonly templates: string }
   /** Rows and drawings of the slides that are seen. */
   | { readonly kind: 'pages'; readonly keys: readonly string[] }
   /** Drawings of some slides in another look. */
@@ -287,6 +302,8 @@ export type Question =
   | { readonly what: 'page'; readonly block: string }
   /** Layouts that suit a slide, each drawn with what is on it. */
   | { readonly what: 'layouts'; readonly slide: SlideId }
+  /** Which layouts of the deck's template stand for ours. */
+  | { readonly what: 'template' }
   /** One layout for each slide, as all of them together are best. */
   | { readonly what: 'arrangement' }
   /** The numbers of a table, and the charts that suit them. */
@@ -305,6 +322,7 @@ export interface Answers {
   readonly layouts: readonly LayoutOffer[];
   readonly arrangement: Arrangement;
   readonly chart: ChartOffers | null;
+  readonly template: TemplateAnswer | null;
   readonly slides: number;
 }
 

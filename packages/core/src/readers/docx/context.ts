@@ -3,7 +3,7 @@ import type { Report } from '../../base/index.ts';
 import type { ZipReader } from '../../container/index.ts';
 import type { Runs } from '../../content/index.ts';
 import type { PictureStore } from '../picture-store.ts';
-import type { Relationships } from './package.ts';
+import type { Relationships } from '../../container/index.ts';
 import type { Numbering } from './numbering.ts';
 import type { Styles } from './styles.ts';
 

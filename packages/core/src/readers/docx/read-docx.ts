@@ -1,6 +1,14 @@
 /** Reads DOCX (ECMA-376-1 §17, ISO/IEC 29500 transitional and strict): bytes to document. */
 import { Report } from '../../base/index.ts';
-import { readXmlPart, type ZipReader } from '../../container/index.ts';
+import {
+  readXmlPart,
+  type ZipReader,
+  mainPart,
+  openZip,
+  readRelationships,
+  relatedPart,
+  type Relationships,
+} from '../../container/index.ts';
 import { trimRuns, type Run, type Runs } from '../../content/index.ts';
 import { CodeLines } from '../code-lines.ts';
 import { PictureStore } from '../picture-store.ts';
@@ -8,13 +16,12 @@ import { BlockList, readResult, type Draft, type ReadOptions, type ReadResult } 
 import type { DocxContext } from './context.ts';
 import { FlowReader } from './flow-reader.ts';
 import { Numbering } from './numbering.ts';
-import { mainPart, openZip, readRelationships, relatedPart, type Relationships } from './package.ts';
 import { Styles } from './styles.ts';
 
 /** @throws ReadError when the package cannot be used; what is merely missing in it is reported. */
 export function readDocx(bytes: Uint8Array, options: ReadOptions = {}): ReadResult {
   const zip = openZip(bytes);
-  const part = mainPart(zip);
+  const part = mainPart(zip, 'wordprocessingml');
   const relationships = readRelationships(zip, part);
   const report = new Report();
   const notes = new Map<string, Runs>();

@@ -1,7 +1,7 @@
 /** Theme colours by reference (ECMA-376-1 §20.1.2.3.29). */
 import type { ColorName } from '../../theme/index.ts';
 
-const SCHEME: Readonly<Record<ColorName, string>> = {
+export const SCHEME: Readonly<Record<ColorName, string>> = {
   ground: 'bg1',
   text: 'tx1',
   panel: 'bg2',

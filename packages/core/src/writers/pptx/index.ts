@@ -1,1 +1,2 @@
 export { writePptx } from './write-pptx.ts';
+export * from './write-into-template.ts';

@@ -15,7 +15,8 @@ export function pictureXml(box: PictureBox, id: number, name: string, ph: string
     left + top + right + bottom === 0 ? '' : `<a:srcRect l="${left}" t="${top}" r="${right}" b="${bottom}"/>`;
   const effects = toned(dress);
   const blip = effects === '' ? `<a:blip r:embed="${rel}"/>` : `<a:blip r:embed="${rel}">${effects}</a:blip>`;
-  const outline = dress.corners === 'round' ? presetGeometry('round', rect) : '';
+  const outline =
+    dress.corners === 'round' ? presetGeometry('round', rect) : ph === '' ? presetGeometry('rect', rect) : '';
   return `<p:pic><p:nvPicPr><p:cNvPr id="${id}" name="${name}"${description}/><p:cNvPicPr><a:picLocks noGrp="1" noChangeAspect="1"/></p:cNvPicPr><p:nvPr>${ph}</p:nvPr></p:nvPicPr><p:blipFill>${blip}${source}<a:stretch><a:fillRect/></a:stretch></p:blipFill><p:spPr>${xfrm(rect)}${outline}</p:spPr></p:pic>`;
 }
 

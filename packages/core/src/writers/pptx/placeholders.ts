@@ -31,6 +31,7 @@ const TEXT_BODY: ReadonlySet<LayoutName> = new Set(['picture-right', 'picture-le
 
 /** Empty for a frame that is no placeholder. */
 export function placeholder({ role, placeholder: own }: Frame, layout: LayoutName): string {
+  if (own === null) return '';
   if (own !== undefined) return `<p:ph${attribute('type', own.type)}${attribute('idx', own.index)}/>`;
   if (role === 'figure') return '';
   if (role === 'title') return layout === 'cover' ? '<p:ph type="ctrTitle"/>' : '<p:ph type="title"/>';

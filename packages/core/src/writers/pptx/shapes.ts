@@ -82,7 +82,8 @@ function shapeXml(box: ShapeBox, id: number): string {
   return `<p:sp><p:nvSpPr><p:cNvPr id="${id}" name="Shape ${id}"/><p:cNvSpPr/><p:nvPr/></p:nvSpPr><p:spPr>${place}${presetGeometry(box.geometry, box.rect, box.inset)}${fill}${line}</p:spPr></p:sp>`;
 }
 
-const freeText = (box: TextBox, id: number, context: TextContext): string =>
+/** Text in a box of its own. */
+export const freeText = (box: TextBox, id: number, context: TextContext): string =>
   `<p:sp><p:nvSpPr><p:cNvPr id="${id}" name="Text ${id}"/><p:cNvSpPr txBox="1"/><p:nvPr/></p:nvSpPr><p:spPr>${xfrm(box.frame)}<a:prstGeom prst="rect"><a:avLst/></a:prstGeom><a:noFill/></p:spPr>${freeTextBody(box, ANCHOR[box.frame.anchor], context)}</p:sp>`;
 
 /** Units of a symbol's outline; more than its side, so that rounding is not seen. */

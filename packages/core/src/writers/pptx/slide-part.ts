@@ -6,7 +6,7 @@ import { solidFill } from './colors.ts';
 import { footText } from './master-part.ts';
 import { pictureXml } from './picture.ts';
 import { FRAME_NAMES, placeholder } from './placeholders.ts';
-import { figureGroup, isFigurePart } from './shapes.ts';
+import { figureGroup, freeText, isFigurePart } from './shapes.ts';
 import { tableXml } from './table.ts';
 import { textBody, type TextContext } from './text.ts';
 import { guid, NS, tree, xfrm, XML } from './xml.ts';
@@ -40,7 +40,7 @@ function boxXml(box: Box, slide: SceneSlide, id: number, context: SlideContext):
   const name = `${FRAME_NAMES[box.frame.role]} ${id}`;
   switch (box.kind) {
     case 'text':
-      return textXml(box, id, name, ph, context);
+      return ph === '' ? freeText(box, id, context) : textXml(box, id, name, ph, context);
     case 'picture': {
       const rel = context.picture(box.picture);
       return rel === undefined ? '' : pictureXml(box, id, name, ph, rel);

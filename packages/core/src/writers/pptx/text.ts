@@ -3,7 +3,7 @@ import { xmlText } from '../../container/index.ts';
 import type { Run, Runs } from '../../content/index.ts';
 import { paraSetting, type Para, type TextBox } from '../../scene/index.ts';
 import type { Frame, Theme } from '../../theme/index.ts';
-import { solidFill } from './colors.ts';
+import { schemeColor, solidFill } from './colors.ts';
 import { ALIGN, faces, spacing } from './text-style.ts';
 import { emuOf, hundredths } from './xml.ts';
 
@@ -32,13 +32,19 @@ export function textBody({ paras, frame, scale }: TextBox, context: TextContext)
 }
 
 /** Text that inherits nothing: it stands in no placeholder. */
-export function freeTextBody({ paras, frame }: TextBox, anchor: string, context: TextContext): string {
+export function freeTextBody({ paras, frame, scale }: TextBox, anchor: string, context: TextContext): string {
   const { style, align } = frame;
+  const size = style.sizes[0]! * scale;
   const paragraphs = paras.map((para, i) => {
-    const { scale, spaceBefore, bold } = paraSetting(para, frame, context.theme);
-    const attributes = ` sz="${hundredths(style.sizes[0]! * scale)}"${style.bold || bold === true ? ' b="1"' : ''}`;
-    const properties = `<a:pPr algn="${ALIGN[align]}">${spacing(style, i === 0 ? 0 : spaceBefore)}</a:pPr>`;
-    const extra: Extra = { attributes, fill: solidFill(style.color), mono: false, faces: faces(style) };
+    const set = paraSetting(para, frame, context.theme);
+    const attributes = ` sz="${hundredths(size * set.scale)}"${style.bold || set.bold === true ? ' b="1"' : ''}${set.italic ? ' i="1"' : ''}${style.caps ? ' cap="all"' : ''}`;
+    const bullet =
+      set.bullet === null || set.bullet === ''
+        ? '<a:buNone/>'
+        : `<a:buClr>${schemeColor(set.bulletColor)}</a:buClr><a:buChar char="${xmlText(set.bullet)}"/>`;
+    const indent = set.indent === 0 ? '' : ` marL="${emuOf(set.indent)}" indent="${-emuOf(set.hanging)}"`;
+    const properties = `<a:pPr${indent} algn="${ALIGN[align]}">${spacing(style, i === 0 ? 0 : set.spaceBefore)}${bullet}</a:pPr>`;
+    const extra: Extra = { attributes, fill: solidFill(set.color), mono: set.mono, faces: faces(style) };
     return `<a:p>${properties}${runsXml(para.runs, context, extra)}</a:p>`;
   });
   return `<p:txBody><a:bodyPr wrap="square" lIns="0" tIns="0" rIns="0" bIns="0" anchor="${anchor}"><a:noAutofit/></a:bodyPr><a:lstStyle/>${paragraphs.join('')}</p:txBody>`;

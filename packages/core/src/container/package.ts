@@ -1,6 +1,7 @@
-/** Opens a DOCX package: its parts and relationships (ECMA-376-2, Open Packaging Conventions). */
-import { ReadError } from '../../base/index.ts';
-import { readXmlPart, ZipReader } from '../../container/index.ts';
+/** Opens a package of Office Open XML: its parts and relationships (ECMA-376-2, Open Packaging Conventions). */
+import { ReadError } from '../base/index.ts';
+import { readXmlPart } from './xml-reader.ts';
+import { ZipReader } from './zip-reader.ts';
 
 export interface Relationship {
   /** The last segment of the relationship type: `styles`, `image`, `hyperlink`, ... */
@@ -62,9 +63,10 @@ function resolve(folder: string, target: string): string {
 
 /**
  * The name of the main part.
+ * @param kind Of markup: `wordprocessingml`, `presentationml`.
  * @throws ReadError `wrong-type` when the package holds something else, `part-missing` when it holds nothing.
  */
-export function mainPart(zip: ZipReader): string {
+export function mainPart(zip: ZipReader, kind: string): string {
   if (!zip.has('[Content_Types].xml')) throw new ReadError('wrong-type');
   const types = new Map<string, string>();
   readXmlPart(zip, '[Content_Types].xml', {
@@ -75,8 +77,7 @@ export function mainPart(zip: ZipReader): string {
   for (const { type, target } of readRelationships(zip, '').values()) {
     if (type !== 'officeDocument') continue;
     const contentType = types.get(target);
-    if (contentType !== undefined && !contentType.includes('wordprocessingml'))
-      throw new ReadError('wrong-type', { part: target });
+    if (contentType !== undefined && !contentType.includes(kind)) throw new ReadError('wrong-type', { part: target });
     if (!zip.has(target)) throw new ReadError('part-missing', { part: target });
     return target;
   }

@@ -1,0 +1,66 @@
+/** Colours of a template: its theme's, by its master's map, with the changes that DrawingML has (ECMA-376-1 §20.1.2.3). */
+import chroma from 'chroma-js';
+import type { XmlNode } from '../container/index.ts';
+import type { Hex } from '../theme/index.ts';
+
+export type Scheme = ReadonlyMap<string, Hex>;
+
+const PRESETS: Readonly<Record<string, Hex>> = { black: '000000', white: 'FFFFFF' };
+
+/** The colours of a theme part by their own names: `dk1`, `accent1`, ... */
+export function readScheme(clrScheme: XmlNode | undefined): Scheme {
+  const scheme = new Map<string, Hex>();
+  for (const entry of clrScheme?.children ?? []) {
+    const name = entry.name.replace(/^a:/, '');
+    const [color] = entry.children;
+    const hex = color?.name === 'a:sysClr' ? color.attributes.lastClr : color?.attributes.val;
+    if (hex !== undefined && /^[0-9a-f]{6}$/i.test(hex)) scheme.set(name, hex.toUpperCase());
+  }
+  return scheme;
+}
+
+/** Names that slides use, as the master maps them. */
+export function mapped(scheme: Scheme, map: XmlNode | undefined): Scheme {
+  const result = new Map(scheme);
+  const usual = { bg1: 'lt1', tx1: 'dk1', bg2: 'lt2', tx2: 'dk2' };
+  for (const [name, to] of Object.entries({ ...usual, ...map?.attributes })) {
+    const hex = scheme.get(to);
+    if (hex !== undefined) result.set(name, hex);
+  }
+  return result;
+}
+
+/** The colour of a fill, a line or a run; of a gradient its first. @returns undefined where there is none. */
+export function colorIn(holder: XmlNode | undefined, scheme: Scheme, own?: Hex): Hex | undefined {
+  if (holder === undefined) return undefined;
+  for (const node of holder.children) {
+    if (node.name === 'a:solidFill') return colorIn(node, scheme, own);
+    if (node.name === 'a:gradFill')
+      return colorIn(node.children.find(({ name }) => name === 'a:gsLst')?.children[0], scheme, own);
+    const base = baseColor(node, scheme, own);
+    if (base !== undefined) return changed(base, node);
+  }
+  return undefined;
+}
+
+function baseColor({ name, attributes }: XmlNode, scheme: Scheme, own: Hex | undefined): Hex | undefined {
+  const value = attributes.val ?? '';
+  if (name === 'a:srgbClr') return /^[0-9a-f]{6}$/i.test(value) ? value.toUpperCase() : undefined;
+  if (name === 'a:schemeClr') return value === 'phClr' ? own : scheme.get(value);
+  if (name === 'a:sysClr') return attributes.lastClr?.toUpperCase();
+  return name === 'a:prstClr' ? PRESETS[value] : undefined;
+}
+
+function changed(hex: Hex, node: XmlNode): Hex {
+  let color = chroma(`#${hex}`);
+  for (const { name, attributes } of node.children) {
+    const share = Number(attributes.val ?? 0) / 100_000;
+    const [h, s, l] = color.hsl();
+    const hue = Number.isNaN(h) ? 0 : h;
+    if (name === 'a:lumMod') color = chroma.hsl(hue, s, Math.min(1, l * share));
+    else if (name === 'a:lumOff') color = chroma.hsl(hue, s, Math.min(1, Math.max(0, l + share)));
+    else if (name === 'a:tint') color = chroma.mix(color, 'white', 1 - share, 'rgb');
+    else if (name === 'a:shade') color = chroma.mix(color, 'black', 1 - share, 'rgb');
+  }
+  return color.hex('rgb').slice(1).toUpperCase();
+}

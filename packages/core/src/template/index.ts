@@ -1,0 +1,3 @@
+export * from './read-template.ts';
+export * from './template-model.ts';
+export * from './template-theme.ts';

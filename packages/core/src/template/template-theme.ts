@@ -1,0 +1,308 @@
+/** A theme over a template: our layouts in the template's placeholders, and in free places where it has none. */
+import { emu } from '../base/index.ts';
+import {
+  buildLayouts,
+  contrastRatio,
+  isFoot,
+  LAYOUT_NAMES,
+  READABLE,
+  readableOn,
+  style,
+  TABLE_SIZES,
+  type Area,
+  type ColorName,
+  type DeckLook,
+  type Frame,
+  type Layout,
+  type LayoutDesign,
+  type LayoutName,
+  type Palette,
+  type Role,
+  type TemplateUse,
+  type TextStyle,
+  type Theme,
+} from '../theme/index.ts';
+import { matchLayout, pairOf, sorted } from './match-layouts.ts';
+import type { TemplateLayout, TemplateMaster, TemplateModel, TemplatePlaceholder } from './template-model.ts';
+
+const EMU_PER_INCH = 914_400;
+const inch = (value: number): number => value / EMU_PER_INCH;
+
+const made = new WeakMap<TemplateModel, Map<string, Theme>>();
+
+/** The same template used in the same way gives the same theme, down to its identity. */
+export function templateTheme(model: TemplateModel, use: TemplateUse, look: DeckLook): Theme {
+  let themes = made.get(model);
+  if (themes === undefined) made.set(model, (themes = new Map()));
+  const key = JSON.stringify([use, look.foot]);
+  let theme = themes.get(key);
+  if (theme === undefined) themes.set(key, (theme = build(model, use, look)));
+  return theme;
+}
+
+function build(model: TemplateModel, use: TemplateUse, look: DeckLook): Theme {
+  const points = matchLayout(model.layouts, 'points', use.layouts);
+  const master = model.masters[points.master]!;
+  const palette = mended(master.palette);
+  const levels = master.levels.map(({ paint: _, ...level }) => level) as unknown as Theme['levels'];
+  return {
+    look,
+    name: 'template',
+    label: use.fileName,
+    dark: contrastRatio(palette.ground, '000000') < contrastRatio(palette.ground, 'FFFFFF'),
+    palette,
+    fonts: { ...master.fonts, mono: 'Courier New' },
+    levels,
+    table: { sizes: TABLE_SIZES, headColor: 'panel', headText: 'text', rule: 'muted' },
+    corners: 'square',
+    size: model.size,
+    layouts: LAYOUT_NAMES.map((name) => layoutOver(model, matchLayout(model.layouts, name, use.layouts), name, master)),
+    template: use,
+    mended: (Object.keys(palette) as ColorName[]).filter((name) => palette[name] !== master.palette[name]),
+  };
+}
+
+/** Colours that could not be read where figures, charts and tables use them, moved until they can. */
+function mended(own: Palette): Palette {
+  const dark = contrastRatio(own.ground, '000000') < contrastRatio(own.ground, 'FFFFFF');
+  const text = contrastRatio(own.text, own.ground) >= READABLE ? own.text : dark ? 'FFFFFF' : '000000';
+  const panel = contrastRatio(text, own.panel) >= 7 ? own.panel : dark ? '333333' : 'EEEEEE';
+  const on = (hex: string): string => readableOn(hex, [own.ground, panel], !dark);
+  return {
+    ground: own.ground,
+    text,
+    panel,
+    muted: on(own.muted),
+    accent1: on(own.accent1),
+    accent2: on(own.accent2),
+    accent3: on(own.accent3),
+    accent4: on(own.accent4),
+    accent5: on(own.accent5),
+    accent6: on(own.accent6),
+    link: on(own.link),
+  };
+}
+
+function layoutOver(model: TemplateModel, source: TemplateLayout, name: LayoutName, master: TemplateMaster): Layout {
+  const found = sorted(source);
+  const design = designOf(model, source, master);
+  const derived = buildLayouts(design).find((layout) => layout.name === name)!;
+  const pair =
+    name === 'picture-right' || name === 'picture-left'
+      ? pairOf(source, name === 'picture-right' ? 'right' : 'left')
+      : undefined;
+  const place = (role: Role): TemplatePlaceholder | undefined => {
+    switch (role) {
+      case 'title':
+        return found.title;
+      case 'subtitle':
+        return found.subtitle ?? (name === 'section' || name === 'closing' ? found.bodies[0] : undefined);
+      case 'body':
+        if (pair !== undefined) return pair.body;
+        return bodyFor(name, found.bodies, 0);
+      case 'body2':
+        return bodyFor(name, found.bodies, 1);
+      case 'body3':
+        return bodyFor(name, found.bodies, 2);
+      case 'head':
+        return name === 'comparison' && found.bodies.length === 4 ? comparison(found.bodies)[0] : undefined;
+      case 'head2':
+        return name === 'comparison' && found.bodies.length === 4 ? comparison(found.bodies)[2] : undefined;
+      case 'picture':
+        return pair?.picture ?? (usesPictures(name, found.pictures.length) ? found.pictures[0] : undefined);
+      case 'picture2':
+      case 'picture3':
+      case 'picture4':
+        return usesPictures(name, found.pictures.length) ? found.pictures[Number(role.at(-1)) - 1] : undefined;
+      case 'table':
+        return found.table;
+      case 'chart':
+        return name === 'chart' ? found.chart : undefined;
+      case 'caption':
+        return name === 'picture-caption' && found.pictures.length === 1 ? found.bodies[0] : undefined;
+      case 'quote':
+        return name === 'quotation' ? found.bodies[0] : undefined;
+      case 'big':
+      case 'figure':
+        return undefined;
+      case 'footer':
+      case 'date':
+      case 'number':
+        return found[role];
+    }
+  };
+  const frames = derived.frames.flatMap((frame): readonly Frame[] => {
+    const own = place(frame.role);
+    // What a template has no foot for is not put there.
+    if (own === undefined) return isFoot(frame.role) ? [] : [{ ...frame, placeholder: null }];
+    return [inPlaceholder(frame, own)];
+  });
+  return {
+    name,
+    label: source.name === '' ? derived.label : source.name,
+    ground: 'ground',
+    paint: source.ground,
+    frames,
+    marks: source.marks.map((mark) => ({ ...mark, color: 'muted' as const })),
+    pictures: source.pictures.map((picture) =>
+      picture.width < 0 ? { ...picture, x: emu(0), y: emu(0), ...model.size } : picture,
+    ),
+    part: source.part,
+  };
+}
+
+/** Left heading, left text, right heading, right text. */
+function comparison(
+  bodies: readonly TemplatePlaceholder[],
+): readonly [TemplatePlaceholder, TemplatePlaceholder, TemplatePlaceholder, TemplatePlaceholder] {
+  const [a, b, c, d] = [...bodies].sort((x, y) => x.rect.x - y.rect.x) as [
+    TemplatePlaceholder,
+    TemplatePlaceholder,
+    TemplatePlaceholder,
+    TemplatePlaceholder,
+  ];
+  const ordered = (x: TemplatePlaceholder, y: TemplatePlaceholder) =>
+    x.rect.y <= y.rect.y ? ([x, y] as const) : ([y, x] as const);
+  return [...ordered(a, b), ...ordered(c, d)];
+}
+
+const WHOLE: ReadonlySet<LayoutName> = new Set(['points', 'agenda', 'key-points', 'sources']);
+
+function bodyFor(name: LayoutName, bodies: readonly TemplatePlaceholder[], i: number): TemplatePlaceholder | undefined {
+  if (WHOLE.has(name)) return bodies.length === 1 && i === 0 ? bodies[0] : undefined;
+  if (name === 'columns') return bodies.length === 2 ? bodies[i] : undefined;
+  if (name === 'columns-3') return bodies.length === 3 ? bodies[i] : undefined;
+  if (name === 'comparison' && bodies.length === 4) return comparison(bodies)[i * 2 + 1];
+  return undefined;
+}
+
+const usesPictures = (name: LayoutName, count: number): boolean =>
+  name === 'picture' || name === 'picture-caption' || name === 'cover-picture'
+    ? count === 1
+    : name.startsWith('gallery-') && count === Number(name.at(-1));
+
+function inPlaceholder(frame: Frame, own: TemplatePlaceholder): Frame {
+  const text = frame.role !== 'table' && frame.role !== 'chart' && !frame.role.startsWith('picture');
+  const { caps: _, ...plain } = frame.style;
+  const set: TextStyle = {
+    ...plain,
+    font: own.heading ? 'heading' : 'body',
+    bold: own.bold,
+    sizes: stepsFrom(own.size),
+    lineSpacing: own.lineSpacing,
+    paint: own.paint,
+    ...(own.caps ? { caps: true } : {}),
+  };
+  return {
+    ...frame,
+    ...own.rect,
+    anchor: own.anchor,
+    align: own.align,
+    style: text ? set : frame.style,
+    placeholder: { type: own.type, index: own.index },
+  };
+}
+
+const LEAST = 12;
+const stepsFrom = (size: number): readonly number[] => [
+  size,
+  ...[0.92, 0.84, 0.76, 0.68].map((share) => Math.round(size * share)).filter((step) => step >= LEAST && step < size),
+];
+
+/** Where things stand that the template has no placeholder for: between its title and its foot, as wide as its text. */
+function designOf({ size, layouts }: TemplateModel, source: TemplateLayout, { levels }: TemplateMaster): LayoutDesign {
+  const [width, height] = [inch(size.width), inch(size.height)];
+  const { title, bodies, footer, number, date } = sorted(source);
+  const edge = width * 0.07;
+  const titleArea: Area = title === undefined ? [edge, height * 0.07, width - 2 * edge, height * 0.14] : areaOf(title);
+  const widest = widestBody(layouts, source) ?? bodies[0];
+  const left = widest === undefined ? edge : inch(widest.rect.x);
+  const right = widest === undefined ? width - edge : inch(widest.rect.x + widest.rect.width);
+  const feet = [footer, number, date].flatMap((one) => (one === undefined ? [] : [inch(one.rect.y)]));
+  const bottom = Math.min(height * 0.92, ...feet.filter((y) => y > height * 0.6)) - 0.1;
+  const beside = titleArea[0] + titleArea[2] < left + 0.2;
+  // A title in the middle of the slide, as of a cover, leaves no room below it: then the text's own top is taken.
+  const under = titleArea[1] + titleArea[3] + 0.15;
+  const top = beside
+    ? titleArea[1]
+    : under < height * 0.5
+      ? under
+      : widest === undefined
+        ? height * 0.3
+        : inch(widest.rect.y);
+  const content: Area = [left, top, Math.max(1, right - left), Math.max(1, bottom - top)];
+  const body = sizesOf(bodies[0]?.size ?? widest?.size ?? 22);
+  const paint = levels[0]!.paint;
+  const titleStyle: TextStyle = style(
+    'heading',
+    stepsFrom(title?.size ?? 32),
+    'text',
+    title === undefined ? { bold: true } : {},
+  );
+  const bodyStyle = style('body', body, 'text', { paint });
+  const opening = {
+    title: titleArea,
+    subtitle: [left, height * 0.6, right - left, height * 0.2] as Area,
+    ground: 'ground' as const,
+    align: title?.align ?? ('left' as const),
+  };
+  return {
+    title: titleArea,
+    content,
+    gutter: width * 0.035,
+    titleAnchor: title?.anchor ?? 'middle',
+    titleAlign: title?.align ?? 'left',
+    styles: {
+      title: titleStyle,
+      body: bodyStyle,
+      cover: titleStyle,
+      section: titleStyle,
+      subtitle: style('body', [22, 20, 18, 16], 'muted'),
+      quote: style('heading', [34, 30, 26, 22, 20], 'accent1'),
+      big: style('heading', [120, 96, 80, 64, 54], 'accent1', { bold: true }),
+      small: style('body', [16, 14, 12], 'muted'),
+    },
+    cover: opening,
+    section: opening,
+    foot: [left, height * 0.93, right - left],
+    marks: { cover: [], section: [], content: [] },
+    size: [width, height],
+  };
+}
+
+const areaOf = ({ rect }: TemplatePlaceholder): Area => [
+  inch(rect.x),
+  inch(rect.y),
+  inch(rect.width),
+  inch(rect.height),
+];
+const sizesOf = (size: number): readonly number[] => {
+  const steps = stepsFrom(size);
+  return steps.length > 1 ? steps : [size, Math.max(LEAST, Math.round(size * 0.85))];
+};
+
+/** The widest body of layouts of the same master whose title stands where this one's does. */
+function widestBody(layouts: readonly TemplateLayout[], source: TemplateLayout): TemplatePlaceholder | undefined {
+  const own = sorted(source).title;
+  let widest: TemplatePlaceholder | undefined;
+  for (const layout of layouts) {
+    if (layout.master !== source.master) continue;
+    const { title, bodies } = sorted(layout);
+    const near = own === undefined || title === undefined || Math.abs(title.rect.y - own.rect.y) < EMU_PER_INCH * 0.4;
+    for (const body of bodies)
+      if (near && body.rect.width > (widest?.rect.width ?? 0) && body.rect.height > EMU_PER_INCH) widest = body;
+  }
+  return widest;
+}
+
+/** Which of the template's layouts stands for each of ours, for the author to see and change. */
+export function templateMatches(
+  model: TemplateModel,
+  use: TemplateUse,
+): readonly { readonly layout: LayoutName; readonly part: string; readonly chosen: boolean }[] {
+  return LAYOUT_NAMES.map((layout) => ({
+    layout,
+    part: matchLayout(model.layouts, layout, use.layouts).part,
+    chosen: use.layouts[layout] !== undefined,
+  }));
+}

@@ -1,0 +1,246 @@
+import { describe, expect, test } from '@jest/globals';
+import { decodeUtf8, ReadError } from '../base/index.ts';
+import { readXmlText, ZipReader } from '../container/index.ts';
+import { chooseLayouts } from '../layout/index.ts';
+import { convert, exportPptx, optionsOf, type Converted } from '../pipeline/index.ts';
+import { doc, h, li, p, picture, random, randomDocument, table } from '../test/build.ts';
+import { awkwardTemplate, plainTemplate, usualTemplate } from '../test/templates.ts';
+import { contrastRatio, frameOf, LAYOUT_NAMES, type TemplateUse } from '../theme/index.ts';
+import { readTemplate, templateMatches } from './index.ts';
+
+const HASH = 'f'.repeat(64);
+const use = (more: Partial<TemplateUse> = {}): TemplateUse => ({
+  hash: HASH,
+  fileName: 'trust.pptx',
+  layouts: {},
+  keep: 'none',
+  ...more,
+});
+
+const REPORT = doc(
+  h(1, 'The mill'),
+  h(2, 'Gates'),
+  li('Oak'),
+  li('Iron', 2),
+  p('The gates are told of in the notes.'),
+  h(2, 'Pond'),
+  li('Silt'),
+  picture('a', 'The pond'),
+  h(2, 'Costs'),
+  table([
+    ['Work', 'Cost'],
+    ['Gates', '31,000'],
+    ['Wheel', '12,500'],
+    ['Roof', '9,000'],
+  ]),
+);
+
+function built(bytes: Uint8Array, more: Partial<TemplateUse> = {}, source = REPORT): Converted {
+  const { model } = readTemplate(bytes);
+  return convert(source, [{ kind: 'template', template: use(more) }], undefined, new Map([[HASH, model]]));
+}
+const written = (bytes: Uint8Array, converted: Converted): ZipReader =>
+  new ZipReader(exportPptx([], converted, undefined, bytes));
+const text = (zip: ZipReader, name: string): string => decodeUtf8(zip.read(name));
+const slidesOf = (zip: ZipReader): readonly string[] => {
+  const rels = new Map(
+    [...text(zip, 'ppt/_rels/presentation.xml.rels').matchAll(/Id="([^"]*)"[^>]*Target="\/?(?:ppt\/)?([^"]*)"/g)].map(
+      ([, id, target]) => [id, target] as const,
+    ),
+  );
+  return [...text(zip, 'ppt/presentation.xml').matchAll(/<p:sldId [^>]*r:id="([^"]*)"/g)].map(
+    ([, id]) => `ppt/${rels.get(id)}`,
+  );
+};
+
+const ALL = [
+  ['usual', usualTemplate],
+  ['plain', plainTemplate],
+  ['awkward', awkwardTemplate],
+] as const;
+
+describe('reading', () => {
+  test('takes masters, layouts, colours, fonts, grounds and logo', () => {
+    const { model, pictures } = readTemplate(usualTemplate());
+    expect(model.masters).toMatchObject([
+      { name: 'Sallow Quay Trust', fonts: { heading: 'Georgia', body: 'Calibri' } },
+    ]);
+    expect(model.masters[0]!.palette).toMatchObject({ ground: 'FFFFFF', text: '1B2A33', accent2: 'F2C14E' });
+    expect(model.layouts.map(({ name }) => name)).toEqual([
+      'Front page',
+      'Heading and text',
+      'Divider',
+      'Two texts',
+      'Text and picture',
+      'Heading only',
+    ]);
+    expect(pictures).toHaveLength(1);
+    expect(model.slides).toBe(2);
+    const points = model.layouts[1]!;
+    expect(points.pictures).toMatchObject([{ alt: 'Mark of the trust' }]);
+    expect(points.marks).toMatchObject([{ paint: '14596E' }]);
+    // What the layout does not say is its master's: its place within its insets, size, weight and colour.
+    expect(points.placeholders[0]).toMatchObject({
+      type: 'title',
+      size: 36,
+      bold: true,
+      heading: true,
+      paint: '14596E',
+      lineSpacing: 0.9,
+    });
+    expect(points.placeholders[0]!.rect.x).toBe(80 * 9144 + 91_440);
+  });
+
+  test('a dark master maps its ground from the dark colours', () => {
+    expect(readTemplate(plainTemplate()).model.masters[0]!.palette).toMatchObject({ ground: '101820', text: 'F4F4F0' });
+  });
+
+  test('another kind of file is refused', () => {
+    expect(() => readTemplate(new Uint8Array([1, 2, 3, 4, 5]))).toThrow(ReadError);
+  });
+
+  test('a damaged file is refused with a reason, never with another error', () => {
+    const whole = usualTemplate();
+    const next = random(3);
+    for (let i = 0; i < 60; i++) {
+      const damaged = whole.slice(0, i % 3 === 0 ? Math.floor(next() * whole.length) : undefined);
+      for (let k = 0; k < 12; k++) damaged[Math.floor(next() * damaged.length)] = Math.floor(next() * 256);
+      try {
+        readTemplate(damaged);
+      } catch (error) {
+        expect(error).toBeInstanceOf(ReadError);
+      }
+    }
+  });
+});
+
+describe('matching', () => {
+  test('by type and by geometry', () => {
+    const { model } = readTemplate(usualTemplate());
+    const names = new Map(model.layouts.map(({ part, name }) => [part, name]));
+    const matched = Object.fromEntries(
+      templateMatches(model, use()).map(({ layout, part }) => [layout, names.get(part)]),
+    );
+    expect(matched).toMatchObject({
+      cover: 'Front page',
+      section: 'Divider',
+      points: 'Heading and text',
+      columns: 'Two texts',
+      'picture-right': 'Text and picture',
+      'title-only': 'Heading only',
+      steps: 'Heading only',
+    });
+  });
+
+  test('can be changed by hand', () => {
+    const { model } = readTemplate(usualTemplate());
+    const [, , , two] = model.layouts;
+    const points = templateMatches(model, use({ layouts: { points: two!.part } })).find(
+      ({ layout }) => layout === 'points',
+    );
+    expect(points).toEqual({ layout: 'points', part: two!.part, chosen: true });
+  });
+});
+
+test.each(ALL)('%s: every layout has its frames on the slide, whatever the template lacks', (_, make) => {
+  const { theme } = built(make());
+  expect(theme.layouts.map(({ name }) => name)).toEqual([...LAYOUT_NAMES]);
+  for (const layout of theme.layouts) {
+    expect(frameOf(layout, 'title')).toBeDefined();
+    for (const frame of layout.frames) {
+      const inside =
+        frame.x >= -1 &&
+        frame.y >= -1 &&
+        frame.x + frame.width <= theme.size.width + 1 &&
+        frame.y + frame.height <= theme.size.height + 1;
+      expect([layout.name, frame.role, inside]).toEqual([layout.name, frame.role, true]);
+    }
+  }
+});
+
+test.each(ALL)('%s: figures, charts and tables are read on its ground', (_, make) => {
+  const { palette } = built(make()).theme;
+  for (const name of ['text', 'muted', 'accent1', 'accent2', 'accent6', 'link'] as const)
+    for (const ground of ['ground', 'panel'] as const)
+      expect([name, ground, contrastRatio(palette[name], palette[ground]) >= 4.5]).toEqual([name, ground, true]);
+});
+
+test.each(ALL)('%s: random decks are laid out and written, each slide on a layout of the template', (_, make) => {
+  const bytes = make();
+  for (let seed = 1; seed <= 4; seed++) {
+    const converted = built(bytes, {}, randomDocument(random(seed), 25));
+    const zip = written(bytes, converted);
+    expect(slidesOf(zip)).toHaveLength(converted.pages.length);
+    for (const name of zip.names.filter((one) => one.endsWith('.xml') || one.endsWith('.rels')))
+      readXmlText(text(zip, name), { open: () => undefined });
+    for (const name of slidesOf(zip)) {
+      const rels = text(zip, name.replace('slides/', 'slides/_rels/') + '.rels');
+      const layout = /slideLayout" Target="\/([^"]*)"/.exec(rels)![1]!;
+      expect(zip.has(layout)).toBe(true);
+    }
+  }
+});
+
+describe('writing', () => {
+  test.each(ALL)('%s: masters, layouts and themes stay as they were, byte for byte', (_, make) => {
+    const bytes = make();
+    const before = new ZipReader(bytes);
+    const after = written(bytes, built(bytes));
+    for (const name of before.names.filter((one) => /slideMasters|slideLayouts|ppt\/theme|media/.test(one)))
+      expect([name, after.read(name)]).toEqual([name, before.read(name)]);
+  });
+
+  test('its own slides go, or stay before or after ours', () => {
+    const bytes = usualTemplate();
+    const count = built(bytes).pages.length;
+    const order = (keep: TemplateUse['keep']): string =>
+      slidesOf(written(bytes, built(bytes, { keep })))
+        .map((name) => (name.includes('deck1-') ? 'o' : 't'))
+        .join('');
+    expect(order('none')).toBe('o'.repeat(count));
+    expect(order('before')).toBe(`tt${'o'.repeat(count)}`);
+    expect(order('after')).toBe(`${'o'.repeat(count)}tt`);
+    expect(written(bytes, built(bytes)).names.some((name) => name.includes('ppt/slides/slide1'))).toBe(false);
+  });
+
+  test('titles and points go into its placeholders, notes onto its notes master', () => {
+    const bytes = usualTemplate();
+    const zip = written(bytes, built(bytes));
+    const gates = slidesOf(zip)
+      .map((name) => text(zip, name))
+      .find((xml) => xml.includes('>Gates<'))!;
+    expect(gates).toMatch(/<p:ph type="title"\/>/);
+    expect(gates).toMatch(/<p:ph idx="1"\/>/);
+    const notes = zip.names.filter((name) => /notesSlides\/deck1-/.test(name));
+    expect(notes.length).toBeGreaterThan(0);
+    expect(zip.names.filter((name) => /notesMasters\/[^/]*\.xml$/.test(name))).toEqual([
+      'ppt/notesMasters/notesMaster1.xml',
+    ]);
+  });
+
+  test('where it has no body, text stands free, with all that it needs', () => {
+    const bytes = awkwardTemplate();
+    const zip = written(bytes, built(bytes));
+    const gates = slidesOf(zip)
+      .map((name) => text(zip, name))
+      .find((xml) => xml.includes('>Gates<'))!;
+    expect(gates).toMatch(/txBox="1"[\s\S]*<a:buChar char="•"\/>[\s\S]*>Oak</);
+    expect(zip.names).toContain('ppt/notesMasters/deck1-notesMaster1.xml');
+  });
+
+  test('the same file and deck give the same bytes', () => {
+    const bytes = usualTemplate();
+    expect(exportPptx([], built(bytes), undefined, bytes)).toEqual(exportPptx([], built(bytes), undefined, bytes));
+  });
+});
+
+test('a deck whose template is not at hand wears its theme', () => {
+  const converted = convert(REPORT, [{ kind: 'template', template: use() }]);
+  expect(converted.theme.name).toBe('millrace');
+});
+
+test('layouts can be chosen for all slides on a template too', () => {
+  const converted = built(usualTemplate());
+  const options = optionsOf(converted.document, converted.theme, 'continue');
+  expect(chooseLayouts(converted.deck.slides, options).length).toBeGreaterThan(0);
+});

@@ -1,0 +1,300 @@
+/** Made-up organisations' presentations of three builds, for tests: a usual one, a plain one, and an awkward one. */
+import { ZipWriter } from '../container/index.ts';
+import { encode } from 'fast-png';
+
+const NS =
+  'xmlns:a="http://schemas.openxmlformats.org/drawingml/2006/main" xmlns:r="http://schemas.openxmlformats.org/officeDocument/2006/relationships" xmlns:p="http://schemas.openxmlformats.org/presentationml/2006/main"';
+const REL = 'http://schemas.openxmlformats.org/officeDocument/2006/relationships';
+const XML = '<?xml version="1.0" encoding="UTF-8" standalone="yes"?>\n';
+const TYPES = 'application/vnd.openxmlformats-officedocument.presentationml';
+
+/** Left, top, width, height in hundredths of an inch. */
+type Box = readonly [number, number, number, number];
+interface Ph {
+  readonly type?: string;
+  readonly idx?: number;
+  readonly box?: Box;
+  readonly size?: number;
+}
+interface LayoutSource {
+  readonly name: string;
+  readonly type?: string;
+  readonly phs: readonly Ph[];
+  readonly extra?: string;
+}
+interface MasterSource {
+  readonly name: string;
+  readonly colors: Readonly<Record<string, string>>;
+  readonly fonts: readonly [string, string];
+  readonly phs: readonly Ph[];
+  readonly layouts: readonly LayoutSource[];
+  readonly extra?: string;
+  readonly dark?: boolean;
+  readonly logo?: Box;
+}
+interface Source {
+  readonly size: readonly [number, number] /* hundredths of an inch */;
+  readonly masters: readonly MasterSource[];
+  readonly slides?: number;
+  readonly notes?: boolean;
+}
+
+const emu = (hundredths: number): number => Math.round(hundredths * 9144);
+const xfrm = ([x, y, w, h]: Box): string =>
+  `<a:xfrm><a:off x="${emu(x)}" y="${emu(y)}"/><a:ext cx="${emu(w)}" cy="${emu(h)}"/></a:xfrm>`;
+
+const shape = ({ type, idx, box, size }: Ph, id: number): string =>
+  `<p:sp><p:nvSpPr><p:cNvPr id="${id}" name="Holder ${id}"/><p:cNvSpPr/><p:nvPr><p:ph${type === undefined ? '' : ` type="${type}"`}${idx === undefined ? '' : ` idx="${idx}"`}/></p:nvPr></p:nvSpPr><p:spPr>${box === undefined ? '' : xfrm(box)}</p:spPr><p:txBody><a:bodyPr/><a:lstStyle>${size === undefined ? '' : `<a:lvl1pPr><a:defRPr sz="${size * 100}"/></a:lvl1pPr>`}</a:lstStyle><a:p><a:endParaRPr lang="en-GB"/></a:p></p:txBody></p:sp>`;
+const tree = (inner: string): string =>
+  `<p:spTree><p:nvGrpSpPr><p:cNvPr id="1" name=""/><p:cNvGrpSpPr/><p:nvPr/></p:nvGrpSpPr><p:grpSpPr/>${inner}</p:spTree>`;
+
+export const bar = (box: Box, color: string): string =>
+  `<p:sp><p:nvSpPr><p:cNvPr id="90" name="Bar"/><p:cNvSpPr/><p:nvPr/></p:nvSpPr><p:spPr>${xfrm(box)}<a:prstGeom prst="rect"><a:avLst/></a:prstGeom><a:solidFill><a:schemeClr val="${color}"/></a:solidFill></p:spPr></p:sp>`;
+
+function build({ size, masters, slides = 0, notes = false }: Source): Uint8Array {
+  const zip = new ZipWriter();
+  const overrides: string[] = [];
+  const add = (
+    name: string,
+    content: string,
+    type: string,
+    rels: readonly (readonly [string, string])[] = [],
+  ): void => {
+    zip.add({ name, content: XML + content });
+    overrides.push(`<Override PartName="/${name}" ContentType="${type}"/>`);
+    if (rels.length === 0) return;
+    const slash = name.lastIndexOf('/');
+    const rows = rels.map(
+      ([kind, target], i) => `<Relationship Id="rId${i + 1}" Type="${REL}/${kind}" Target="${target}"/>`,
+    );
+    zip.add({
+      name: `${name.slice(0, slash)}/_rels/${name.slice(slash + 1)}.rels`,
+      content: `${XML}<Relationships xmlns="http://schemas.openxmlformats.org/package/2006/relationships">${rows.join('')}</Relationships>`,
+    });
+  };
+  let layoutNumber = 0;
+  let id = 2_147_483_648;
+  const masterIds: string[] = [];
+  masters.forEach((master, m) => {
+    const first = layoutNumber;
+    const names = master.layouts.map(() => `slideLayout${++layoutNumber}.xml`);
+    const theme = `<a:theme xmlns:a="http://schemas.openxmlformats.org/drawingml/2006/main" name="${master.name}"><a:themeElements><a:clrScheme name="c">${['dk1', 'lt1', 'dk2', 'lt2', 'accent1', 'accent2', 'accent3', 'accent4', 'accent5', 'accent6', 'hlink', 'folHlink'].map((name) => `<a:${name}><a:srgbClr val="${master.colors[name] ?? '336699'}"/></a:${name}>`).join('')}</a:clrScheme><a:fontScheme name="f"><a:majorFont><a:latin typeface="${master.fonts[0]}"/><a:ea typeface=""/><a:cs typeface=""/></a:majorFont><a:minorFont><a:latin typeface="${master.fonts[1]}"/><a:ea typeface=""/><a:cs typeface=""/></a:minorFont></a:fontScheme><a:fmtScheme name="x"><a:fillStyleLst>${FILL.repeat(3)}</a:fillStyleLst><a:lnStyleLst>${`<a:ln w="6350">${FILL}</a:ln>`.repeat(3)}</a:lnStyleLst><a:effectStyleLst>${'<a:effectStyle><a:effectLst/></a:effectStyle>'.repeat(3)}</a:effectStyleLst><a:bgFillStyleLst>${FILL.repeat(3)}</a:bgFillStyleLst></a:fmtScheme></a:themeElements></a:theme>`;
+    add(`ppt/theme/theme${m + 1}.xml`, theme, 'application/vnd.openxmlformats-officedocument.theme+xml');
+    const map = master.dark ? 'bg1="dk1" tx1="lt1" bg2="dk2" tx2="lt2"' : 'bg1="lt1" tx1="dk1" bg2="lt2" tx2="dk2"';
+    const level = (n: number, sz: number): string =>
+      `<a:lvl${n}pPr marL="${n * 228_600}" indent="-228600"><a:spcBef><a:spcPts val="600"/></a:spcBef><a:buChar char="•"/><a:defRPr sz="${sz * 100}"><a:solidFill><a:schemeClr val="tx1"/></a:solidFill><a:latin typeface="+mn-lt"/></a:defRPr></a:lvl${n}pPr>`;
+    const logo =
+      master.logo === undefined
+        ? ''
+        : `<p:pic><p:nvPicPr><p:cNvPr id="80" name="Logo" descr="Mark of the trust"/><p:cNvPicPr/><p:nvPr/></p:nvPicPr><p:blipFill><a:blip r:embed="rId${names.length + 2}"/><a:stretch><a:fillRect/></a:stretch></p:blipFill><p:spPr>${xfrm(master.logo)}<a:prstGeom prst="rect"><a:avLst/></a:prstGeom></p:spPr></p:pic>`;
+    id++;
+    const masterId = id;
+    masterIds.push(`<p:sldMasterId id="${masterId}" r:id="rId${m + 1}"/>`);
+    const list = names.map((_, i) => `<p:sldLayoutId id="${++id}" r:id="rId${i + 1}"/>`).join('');
+    add(
+      `ppt/slideMasters/slideMaster${m + 1}.xml`,
+      `<p:sldMaster ${NS}><p:cSld><p:bg><p:bgPr><a:solidFill><a:schemeClr val="bg1"/></a:solidFill><a:effectLst/></p:bgPr></p:bg>${tree((master.extra ?? '') + logo + master.phs.map((ph, i) => shape(ph, i + 2)).join(''))}</p:cSld><p:clrMap ${map} accent1="accent1" accent2="accent2" accent3="accent3" accent4="accent4" accent5="accent5" accent6="accent6" hlink="hlink" folHlink="folHlink"/><p:sldLayoutIdLst>${list}</p:sldLayoutIdLst><p:txStyles><p:titleStyle><a:lvl1pPr><a:lnSpc><a:spcPct val="90000"/></a:lnSpc><a:defRPr sz="3600" b="1"><a:solidFill><a:schemeClr val="accent1"/></a:solidFill><a:latin typeface="+mj-lt"/></a:defRPr></a:lvl1pPr></p:titleStyle><p:bodyStyle>${level(1, 24)}${level(2, 20)}${level(3, 18)}</p:bodyStyle><p:otherStyle><a:lvl1pPr><a:defRPr sz="1200"/></a:lvl1pPr></p:otherStyle></p:txStyles></p:sldMaster>`,
+      `${TYPES}.slideMaster+xml`,
+      [
+        ...names.map((name) => ['slideLayout', `../slideLayouts/${name}`] as const),
+        ['theme', `../theme/theme${m + 1}.xml`],
+        ...(master.logo === undefined ? [] : [['image', '../media/logo.png'] as const]),
+      ],
+    );
+    master.layouts.forEach((layout, i) =>
+      add(
+        `ppt/slideLayouts/slideLayout${first + i + 1}.xml`,
+        `<p:sldLayout ${NS}${layout.type === undefined ? '' : ` type="${layout.type}"`}><p:cSld name="${layout.name}">${tree((layout.extra ?? '') + layout.phs.map((ph, k) => shape(ph, k + 2)).join(''))}</p:cSld><p:clrMapOvr><a:masterClrMapping/></p:clrMapOvr></p:sldLayout>`,
+        `${TYPES}.slideLayout+xml`,
+        [['slideMaster', `../slideMasters/slideMaster${m + 1}.xml`]],
+      ),
+    );
+  });
+  const withLogo = masters.some(({ logo }) => logo !== undefined);
+  if (withLogo) {
+    const data = new Uint8Array(24 * 12 * 4).map((_, i) => [20, 90, 110, 255][i % 4]!);
+    zip.add({
+      name: 'ppt/media/logo.png',
+      content: encode({ width: 24, height: 12, data, channels: 4 }),
+      stored: true,
+    });
+  }
+  if (notes)
+    add(
+      'ppt/notesMasters/notesMaster1.xml',
+      `<p:notesMaster ${NS}><p:cSld>${tree(shape({ type: 'body', idx: 1, box: [75, 480, 600, 390] }, 2))}</p:cSld><p:clrMap bg1="lt1" tx1="dk1" bg2="lt2" tx2="dk2" accent1="accent1" accent2="accent2" accent3="accent3" accent4="accent4" accent5="accent5" accent6="accent6" hlink="hlink" folHlink="folHlink"/></p:notesMaster>`,
+      `${TYPES}.notesMaster+xml`,
+      [['theme', '../theme/theme1.xml']],
+    );
+  for (let i = 1; i <= slides; i++)
+    add(
+      `ppt/slides/slide${i}.xml`,
+      `<p:sld ${NS}><p:cSld>${tree(`<p:sp><p:nvSpPr><p:cNvPr id="2" name="Own ${i}"/><p:cNvSpPr/><p:nvPr/></p:nvSpPr><p:spPr>${xfrm([100, 100, 400, 100])}<a:prstGeom prst="rect"><a:avLst/></a:prstGeom></p:spPr><p:txBody><a:bodyPr/><a:lstStyle/><a:p><a:r><a:rPr lang="en-GB"/><a:t>Their slide ${i}</a:t></a:r></a:p></p:txBody></p:sp>`)}</p:cSld><p:clrMapOvr><a:masterClrMapping/></p:clrMapOvr></p:sld>`,
+      `${TYPES}.slide+xml`,
+      [['slideLayout', '../slideLayouts/slideLayout1.xml']],
+    );
+  const slideIds = Array.from(
+    { length: slides },
+    (_, i) => `<p:sldId id="${256 + i}" r:id="rId${masters.length + i + 1}"/>`,
+  ).join('');
+  const notesId = `rId${masters.length + slides + 1}`;
+  add(
+    'ppt/presentation.xml',
+    `<p:presentation ${NS}><p:sldMasterIdLst>${masterIds.join('')}</p:sldMasterIdLst>${notes ? `<p:notesMasterIdLst><p:notesMasterId r:id="${notesId}"/></p:notesMasterIdLst>` : ''}${slides > 0 ? `<p:sldIdLst>${slideIds}</p:sldIdLst>` : ''}<p:sldSz cx="${emu(size[0])}" cy="${emu(size[1])}"/><p:notesSz cx="6858000" cy="9144000"/></p:presentation>`,
+    `${TYPES}.presentation.main+xml`,
+    [
+      ...masters.map((_, i) => ['slideMaster', `slideMasters/slideMaster${i + 1}.xml`] as const),
+      ...Array.from({ length: slides }, (_, i) => ['slide', `slides/slide${i + 1}.xml`] as const),
+      ...(notes ? [['notesMaster', 'notesMasters/notesMaster1.xml'] as const] : []),
+    ],
+  );
+  return zip.finish([
+    {
+      name: '[Content_Types].xml',
+      content: `${XML}<Types xmlns="http://schemas.openxmlformats.org/package/2006/content-types"><Default Extension="rels" ContentType="application/vnd.openxmlformats-package.relationships+xml"/><Default Extension="xml" ContentType="application/xml"/>${withLogo ? '<Default Extension="png" ContentType="image/png"/>' : ''}${overrides.join('')}</Types>`,
+    },
+    {
+      name: '_rels/.rels',
+      content: `${XML}<Relationships xmlns="http://schemas.openxmlformats.org/package/2006/relationships"><Relationship Id="rId1" Type="${REL}/officeDocument" Target="ppt/presentation.xml"/></Relationships>`,
+    },
+  ]);
+}
+
+const FILL = '<a:solidFill><a:schemeClr val="phClr"/></a:solidFill>';
+
+const FEET: readonly Ph[] = [
+  { type: 'dt', idx: 10, box: [80, 690, 200, 35] },
+  { type: 'ftr', idx: 11, box: [400, 690, 500, 35] },
+  { type: 'sldNum', idx: 12, box: [1050, 690, 200, 35] },
+];
+
+/** As most organisations have it: one master, layouts with types, a logo, slides of its own, a notes master. */
+export const usualTemplate = (): Uint8Array =>
+  build({
+    size: [1333.3, 750],
+    slides: 2,
+    notes: true,
+    masters: [
+      {
+        name: 'Sallow Quay Trust',
+        colors: {
+          dk1: '1B2A33',
+          lt1: 'FFFFFF',
+          dk2: '40525C',
+          lt2: 'EEF3F5',
+          accent1: '14596E',
+          accent2: 'F2C14E',
+          accent3: '7A9E3B',
+        },
+        fonts: ['Georgia', 'Calibri'],
+        logo: [1180, 20, 120, 60],
+        extra: bar([0, 0, 30, 750], 'accent1'),
+        phs: [
+          { type: 'title', box: [80, 40, 1070, 110] },
+          { type: 'body', idx: 1, box: [80, 180, 1170, 490] },
+          ...FEET,
+        ],
+        layouts: [
+          {
+            name: 'Front page',
+            type: 'title',
+            phs: [
+              { type: 'ctrTitle', box: [120, 200, 1000, 200], size: 54 },
+              { type: 'subTitle', idx: 1, box: [120, 420, 1000, 120] },
+            ],
+          },
+          { name: 'Heading and text', type: 'obj', phs: [{ type: 'title' }, { idx: 1 }, ...FEET] },
+          {
+            name: 'Divider',
+            type: 'secHead',
+            phs: [
+              { type: 'title', box: [120, 260, 1000, 150] },
+              { type: 'body', idx: 1, box: [120, 430, 1000, 100] },
+            ],
+            extra: bar([0, 600, 1333, 150], 'accent2'),
+          },
+          {
+            name: 'Two texts',
+            type: 'twoObj',
+            phs: [
+              { type: 'title' },
+              { idx: 1, box: [80, 180, 570, 490] },
+              { idx: 2, box: [680, 180, 570, 490] },
+              ...FEET,
+            ],
+          },
+          {
+            name: 'Text and picture',
+            type: 'picTx',
+            phs: [
+              { type: 'title' },
+              { type: 'body', idx: 2, box: [80, 180, 570, 490] },
+              { type: 'pic', idx: 13, box: [680, 180, 570, 490] },
+              ...FEET,
+            ],
+          },
+          { name: 'Heading only', type: 'titleOnly', phs: [{ type: 'title' }, ...FEET] },
+        ],
+      },
+    ],
+  });
+
+/** Little of everything: two layouts without types, no foot, no notes master, dark. */
+export const plainTemplate = (): Uint8Array =>
+  build({
+    size: [1333.3, 750],
+    masters: [
+      {
+        name: 'Night',
+        dark: true,
+        colors: { dk1: '101820', lt1: 'F4F4F0', dk2: '22303C', lt2: 'B8C4CC', accent1: 'F2A541', accent2: '5BC0BE' },
+        fonts: ['Odd Grotesk', 'Odd Grotesk Text'],
+        phs: [
+          { type: 'title', box: [100, 60, 1130, 100] },
+          { type: 'body', idx: 1, box: [100, 190, 1130, 480] },
+        ],
+        layouts: [
+          { name: 'A', phs: [{ type: 'title' }, { type: 'body', idx: 1 }] },
+          { name: 'B', phs: [{ type: 'title', box: [100, 300, 1130, 150] }] },
+        ],
+      },
+    ],
+  });
+
+/** Awkward: 4:3, two masters, odd names, no body placeholder on the first, a title at the bottom, a layout without any placeholder. */
+export const awkwardTemplate = (): Uint8Array =>
+  build({
+    size: [1000, 750],
+    slides: 1,
+    masters: [
+      {
+        name: 'x1',
+        colors: { dk1: '000000', lt1: 'FFFFFF', lt2: '1A1A1A', accent1: 'FFE600', accent2: 'FFD0D0' },
+        fonts: ['Times New Roman', 'Arial'],
+        phs: [{ type: 'title', box: [50, 600, 900, 110] }],
+        layouts: [
+          { name: '%&amp;/ 1', phs: [] },
+          { name: 'zz', phs: [{ type: 'title' }] },
+        ],
+      },
+      {
+        name: 'x2',
+        colors: { dk1: '102030', lt1: 'FAFAF0', accent1: '993311' },
+        fonts: ['Arial', 'Arial'],
+        phs: [
+          { type: 'title', box: [50, 30, 900, 100] },
+          { type: 'body', idx: 1, box: [50, 150, 900, 560] },
+        ],
+        layouts: [
+          {
+            name: 'äöü "2"'.replaceAll('"', '&quot;'),
+            phs: [
+              { type: 'title' },
+              { type: 'pic', idx: 30, box: [50, 150, 400, 500] },
+              { type: 'pic', idx: 31, box: [500, 150, 400, 500] },
+            ],
+          },
+        ],
+      },
+    ],
+  });

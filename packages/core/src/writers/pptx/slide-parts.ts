@@ -1,0 +1,167 @@
+/** Slides with all that belongs to them: notes, pictures, charts and their workbooks, colours of their own. */
+import { ZipWriter, type Deflate, type Part } from '../../container/index.ts';
+import type { PictureId, PictureMime } from '../../content/index.ts';
+import type { PictureSource, Scene, SceneSlide } from '../../scene/index.ts';
+import type { Palette } from '../../theme/index.ts';
+import { chartPart } from './chart-part.ts';
+import { notesSlidePart } from './notes-part.ts';
+import { slidePart } from './slide-part.ts';
+import { themeOverridePart } from './theme-part.ts';
+import { workbook } from './workbook.ts';
+import { relationships, type Rel } from './xml.ts';
+
+export const TYPES = 'application/vnd.openxmlformats-officedocument.presentationml';
+const ENDINGS: Readonly<Record<PictureMime, string>> = { 'image/png': 'png', 'image/jpeg': 'jpeg', 'image/gif': 'gif' };
+const DRAWING = 'application/vnd.openxmlformats-officedocument';
+
+/** Where slides find what is there already; both relative to a slide's folder. */
+export interface Surroundings {
+  /** Stands before the names of all parts, so that none meets one that is there. */
+  readonly prefix: string;
+  readonly layout: (slide: SceneSlide) => string;
+  readonly notesMaster: string;
+  /** Last changes to what is written of a slide. */
+  readonly finish?: (xml: string) => string;
+}
+
+export class SlideParts {
+  readonly zip: ZipWriter;
+  readonly overrides: string[] = [];
+  readonly media: Media;
+  readonly #scene: Scene;
+  readonly #at: Surroundings;
+  readonly #deflate: Deflate | undefined;
+  readonly #overridden = new Map<Palette, number>();
+  #charts = 0;
+
+  constructor(zip: ZipWriter, scene: Scene, pictures: PictureSource, at: Surroundings, deflate: Deflate | undefined) {
+    this.zip = zip;
+    this.media = new Media(pictures, at.prefix);
+    this.#scene = scene;
+    this.#at = at;
+    this.#deflate = deflate;
+  }
+
+  add(name: string, content: string, type?: string, rels?: readonly Rel[]): void {
+    this.zip.add({ name, content });
+    if (type !== undefined) this.overrides.push(`<Override PartName="/${name}" ContentType="${type}"/>`);
+    const slash = name.lastIndexOf('/');
+    if (rels !== undefined && rels.length > 0)
+      this.zip.add({
+        name: `${name.slice(0, slash)}/_rels/${name.slice(slash + 1)}.rels`,
+        content: relationships(rels),
+      });
+  }
+
+  /** Endings of the media that were written, for the content types. */
+  get defaults(): readonly (readonly [ending: string, type: string])[] {
+    const pictures = this.media.endings.map((ending) => [ending, `image/${ending}`] as const);
+    return this.#charts === 0 ? pictures : [...pictures, ['xlsx', `${DRAWING}.spreadsheetml.sheet`]];
+  }
+
+  pictureOf(rels: Rels): (id: PictureId) => string | undefined {
+    return (id) => {
+      const name = this.media.take(id);
+      return name === undefined ? undefined : rels.add('image', `../media/${name}`);
+    };
+  }
+
+  slideName(number: number): string {
+    return `slides/${this.#at.prefix}slide${number}.xml`;
+  }
+
+  addSlide(slide: SceneSlide, number: number): void {
+    const { theme, language: said } = this.#scene;
+    const { prefix, finish = (xml: string) => xml } = this.#at;
+    const rels = new Rels();
+    rels.add('slideLayout', this.#at.layout(slide));
+    const language = said ?? 'en-GB';
+    const xml = slidePart(slide, {
+      theme,
+      language,
+      link: (target) => rels.link(target),
+      picture: this.pictureOf(rels),
+      chart: ({ chart }) => {
+        const n = ++this.#charts;
+        const book = `embeddings/${prefix}workbook${n}.xlsx`;
+        // An archive itself: packing it again takes time for nothing.
+        this.zip.add({ name: `ppt/${book}`, content: workbook(chart, this.#deflate), stored: true });
+        this.add(
+          `ppt/charts/${prefix}chart${n}.xml`,
+          finish(chartPart(chart, 'rId1')),
+          `${DRAWING}.drawingml.chart+xml`,
+          [{ id: 'rId1', type: 'package', target: `../${book}` }],
+        );
+        return rels.add('chart', `../charts/${prefix}chart${n}.xml`);
+      },
+    });
+    if (slide.colors !== null) rels.add('themeOverride', this.#override(slide.colors.palette));
+    if (slide.notes.length > 0) {
+      const name = `notesSlides/${prefix}notesSlide${number}.xml`;
+      rels.add('notesSlide', `../${name}`);
+      const notesRels = new Rels();
+      notesRels.add('notesMaster', this.#at.notesMaster);
+      notesRels.add('slide', `../${this.slideName(number)}`);
+      const notes = notesSlidePart(slide.notes, { theme, language, link: (target) => notesRels.link(target) });
+      this.add(`ppt/${name}`, notes, `${TYPES}.notesSlide+xml`, notesRels.list);
+    }
+    this.add(`ppt/${this.slideName(number)}`, finish(xml), `${TYPES}.slide+xml`, rels.list);
+  }
+
+  #override(palette: Palette): string {
+    let number = this.#overridden.get(palette);
+    if (number === undefined) {
+      this.#overridden.set(palette, (number = this.#overridden.size + 1));
+      const content = themeOverridePart(palette, this.#scene.theme);
+      this.add(`ppt/theme/${this.#at.prefix}themeOverride${number}.xml`, content, `${DRAWING}.themeOverride+xml`);
+    }
+    return `../theme/${this.#at.prefix}themeOverride${number}.xml`;
+  }
+}
+
+export class Rels {
+  readonly list: Rel[] = [];
+
+  /** One relationship for one target. */
+  add(type: string, target: string, external = false): string {
+    const known = this.list.find((rel) => rel.type === type && rel.target === target);
+    if (known !== undefined) return known.id;
+    const id = `rId${this.list.length + 1}`;
+    this.list.push({ id, type, target, ...(external ? { external } : {}) });
+    return id;
+  }
+
+  link(target: string): string | undefined {
+    return target.startsWith('#') ? undefined : this.add('hyperlink', target, true);
+  }
+}
+
+export class Media {
+  readonly parts: Part[] = [];
+  readonly #names = new Map<PictureId, string>();
+  readonly #endings = new Set<string>();
+  readonly #source: PictureSource;
+  readonly #prefix: string;
+
+  constructor(source: PictureSource, prefix: string) {
+    this.#source = source;
+    this.#prefix = prefix;
+  }
+
+  get endings(): readonly string[] {
+    return [...this.#endings].sort();
+  }
+
+  take(id: PictureId): string | undefined {
+    const known = this.#names.get(id);
+    if (known !== undefined) return known;
+    const picture = this.#source(id);
+    if (picture === undefined) return undefined;
+    const ending = ENDINGS[picture.mime];
+    const name = `${this.#prefix}image${this.#names.size + 1}.${ending}`;
+    this.#names.set(id, name);
+    this.#endings.add(ending);
+    this.parts.push({ name: `ppt/media/${name}`, content: picture.bytes, stored: true });
+    return name;
+  }
+}

@@ -1,0 +1,198 @@
+/** An organisation's presentation file: its layouts, colours and fonts are used, and its parts stay as they are. */
+import { Box, chakra } from '@chakra-ui/react';
+import { useMemo, useState } from 'react';
+import type { LayoutName, TemplateUse } from '@alvex/core';
+import { ApiError, sendTemplate } from '../../api/client.ts';
+import { DeckSlide } from '../../canvas/deck-slide.tsx';
+import { edit, useDeck } from '../../state/deck-store.ts';
+import { useAnswer } from '../../state/use-answer.ts';
+import { count } from '../../ui/format.ts';
+import { LAYOUT_LABELS } from '../../ui/labels.ts';
+import { Action, Heading, Notice, Select, Small } from '../../ui/recipes.tsx';
+import type { TemplateAnswer } from '../../worker/protocol.ts';
+import { tellingSlides, type ShelfProps } from './own-slides.tsx';
+
+const SHOWN = 8;
+const KEEP_LABELS = {
+  none: 'its own slides are left out',
+  before: 'its own slides first, then yours',
+  after: 'yours first, then its own slides',
+} as const;
+const Matches = chakra('div', {
+  base: {
+    display: 'grid',
+    gridTemplateColumns: 'repeat(auto-fill, minmax(310px, 1fr))',
+    gap: '4px 18px',
+    fontSize: 'sm',
+  },
+});
+
+export function TemplateShelf({ pages }: ShelfProps) {
+  const deck = useDeck((state) => state.deck?.id ?? '');
+  const use = useDeck((state) => state.view?.template ?? null);
+  const { answer } = useAnswer({ what: 'template' });
+  const [failure, setFailure] = useState<string | null>(null);
+  const [busy, setBusy] = useState(false);
+  const keys = useMemo(() => tellingSlides(pages, SHOWN), [pages]);
+  const take = async (file: File) => {
+    setBusy(true);
+    setFailure(null);
+    try {
+      const { hash, fileName } = await sendTemplate(deck, file, file.name);
+      edit({ kind: 'template', template: { hash, fileName, layouts: {}, keep: 'none' } });
+    } catch (error) {
+      setFailure(error instanceof ApiError ? error.message : String(error));
+    }
+    setBusy(false);
+  };
+  return (
+    <>
+      <Heading>A template of your organisation</Heading>
+      <Small mb="10px">
+        A presentation file, PPTX. Your slides are built on its layouts; its masters, colours, fonts and logos stay in
+        the result as they are.
+      </Small>
+      <Box display="flex" gap="8px" alignItems="center" flexWrap="wrap">
+        <Action as="label" look={use === null ? 'main' : 'plain'}>
+          {busy ? 'Reading …' : use === null ? 'Choose a file …' : 'Another file …'}
+          <input
+            type="file"
+            accept=".pptx,.potx"
+            aria-label="File of the template"
+            hidden
+            disabled={busy}
+            onChange={(event) => {
+              const [file] = event.target.files ?? [];
+              if (file !== undefined) void take(file);
+              event.target.value = '';
+            }}
+          />
+        </Action>
+        {use !== null && (
+          <>
+            <chakra.b>{use.fileName}</chakra.b>
+            <Action look="quiet" size="small" onClick={() => edit({ kind: 'template', template: null })}>
+              Without it: back to the theme
+            </Action>
+          </>
+        )}
+      </Box>
+      {failure !== null && (
+        <Notice tone="fault" role="alert" mt="10px">
+          The file cannot be used as a template. {failure} Nothing was changed.
+        </Notice>
+      )}
+      {use !== null && answer === null && <Small mt="10px">Reading the template …</Small>}
+      {use !== null && answer !== null && (
+        <>
+          <Facts use={use} answer={answer} />
+          <Box display="grid" gridTemplateColumns="repeat(auto-fill, minmax(230px, 1fr))" gap="12px" my="14px">
+            {keys.map((key) => (
+              <DeckSlide key={key} slideKey={key} number={pages.order.indexOf(key) + 1} />
+            ))}
+          </Box>
+          <MatchList use={use} answer={answer} used={new Set(pages.layouts)} />
+        </>
+      )}
+    </>
+  );
+}
+
+function Facts({ use, answer }: { readonly use: TemplateUse; readonly answer: TemplateAnswer }) {
+  const near = answer.fonts.filter(({ stands }) => stands === 'near');
+  return (
+    <Box mt="10px" display="grid" gap="6px">
+      <Small>
+        {count(answer.layouts.length, 'layout')} on {count(answer.masters.length, 'master')}, slides of{' '}
+        {answer.size.width.toFixed(1)} by {answer.size.height.toFixed(1)} inches; set in{' '}
+        {answer.fonts.map(({ name }) => name).join(' and ')}.
+      </Small>
+      {near.length > 0 && (
+        <Notice>
+          {near.map(({ name }) => name).join(' and ')} {near.length === 1 ? 'does' : 'do'} not ship with Alvex: a like
+          font measures and draws here, so lines may break elsewhere where the font itself is installed.
+        </Notice>
+      )}
+      {answer.mended.length > 0 && (
+        <Small>
+          {answer.mended.length === 1 ? 'One colour' : `${answer.mended.length} colours`} of the template would not be
+          read on its ground; figures, charts and tables use shades of them that are.
+        </Small>
+      )}
+      {answer.undrawn > 0 && (
+        <Small>
+          {count(answer.undrawn, 'decoration')} of the layouts cannot be drawn here; the presentation will have{' '}
+          {answer.undrawn === 1 ? 'it' : 'them'}.
+        </Small>
+      )}
+      {answer.slides > 0 && (
+        <Box display="flex" gap="8px" alignItems="center">
+          <Small>The file has {count(answer.slides, 'slide')} of its own:</Small>
+          <Select
+            aria-label="Slides of the template"
+            value={use.keep}
+            onChange={(event) =>
+              edit({ kind: 'template', template: { ...use, keep: event.target.value as TemplateUse['keep'] } })
+            }
+          >
+            {Object.entries(KEEP_LABELS).map(([keep, label]) => (
+              <option key={keep} value={keep}>
+                {label}
+              </option>
+            ))}
+          </Select>
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+interface MatchProps {
+  readonly use: TemplateUse;
+  readonly answer: TemplateAnswer;
+  readonly used: ReadonlySet<LayoutName>;
+}
+
+/** Which of its layouts stands for each of ours: those that the deck uses first. */
+function MatchList({ use, answer, used }: MatchProps) {
+  const [all, setAll] = useState(false);
+  const shown = answer.matches.filter(({ layout }) => all || used.has(layout));
+  const set = (layout: LayoutName, part: string) => {
+    const { [layout]: _, ...others } = use.layouts;
+    edit({ kind: 'template', template: { ...use, layouts: part === '' ? others : { ...others, [layout]: part } } });
+  };
+  return (
+    <section aria-label="Layouts of the template">
+      <Small mb="6px">Which of its layouts your slides are built on</Small>
+      <Matches>
+        {shown.map(({ layout, part, chosen }) => (
+          <chakra.label key={layout} display="grid" gridTemplateColumns="130px 1fr" gap="8px" alignItems="center">
+            {LAYOUT_LABELS[layout]}
+            <Select
+              aria-label={`Layout for ${LAYOUT_LABELS[layout]}`}
+              value={chosen ? part : ''}
+              onChange={(event) => set(layout, event.target.value)}
+            >
+              <option value="">{chosen ? 'as it was matched' : `matched: ${nameOf(answer, part)}`}</option>
+              {answer.layouts.map((one) => (
+                <option key={one.part} value={one.part}>
+                  {nameOf(answer, one.part)}
+                </option>
+              ))}
+            </Select>
+          </chakra.label>
+        ))}
+      </Matches>
+      <Action size="small" look="quiet" mt="8px" onClick={() => setAll(!all)}>
+        {all ? 'Only those in use' : 'All kinds of slides'}
+      </Action>
+    </section>
+  );
+}
+
+function nameOf(answer: TemplateAnswer, part: string): string {
+  const found = answer.layouts.find((one) => one.part === part);
+  if (found === undefined) return part;
+  const name = found.name || part.slice(part.lastIndexOf('/') + 1).replace('.xml', '');
+  return answer.masters.length > 1 ? `${name} (master ${found.master + 1})` : name;
+}
