@@ -128,7 +128,9 @@ class Pen {
 
   words(rect: Rect, paras: readonly Para[], style: Partial<TextStyle> & Pick<Frame, 'anchor' | 'align'>): Words {
     const { anchor, align, ...rest } = style;
-    const base: TextStyle = { ...this.frame.style, color: 'text', font: 'body', bold: false, lineSpacing: 1, ...rest };
+    // A template's own colour is for its ground, not for shapes.
+    const { paint: _, ...own } = this.frame.style;
+    const base: TextStyle = { ...own, color: 'text', font: 'body', bold: false, lineSpacing: 1, ...rest };
     return { frame: { ...this.frame, ...rect, anchor, align, style: base }, paras };
   }
 }

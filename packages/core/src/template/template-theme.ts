@@ -142,13 +142,35 @@ function layoutOver(model: TemplateModel, source: TemplateLayout, name: LayoutNa
     label: source.name === '' ? derived.label : source.name,
     ground: 'ground',
     paint: source.ground,
-    frames,
+    frames: frames.map((frame) => clearOf(frame, frames, model.size)),
     marks: source.marks.map((mark) => ({ ...mark, color: 'muted' as const })),
     pictures: source.pictures.map((picture) =>
       picture.width < 0 ? { ...picture, x: emu(0), y: emu(0), ...model.size } : picture,
     ),
     part: source.part,
   };
+}
+
+/** A free frame that stands on a title or subtitle of the template goes into the taller band above or below them. */
+function clearOf(frame: Frame, all: readonly Frame[], { height }: TemplateModel['size']): Frame {
+  if (frame.placeholder !== null) return frame;
+  const words = all.filter(
+    ({ role, placeholder }) => placeholder !== null && (role === 'title' || role === 'subtitle'),
+  );
+  const meets = words.some(
+    (one) =>
+      one.x < frame.x + frame.width &&
+      frame.x < one.x + one.width &&
+      one.y < frame.y + frame.height &&
+      frame.y < one.y + one.height,
+  );
+  if (!meets) return frame;
+  const above = Math.min(...words.map(({ y }) => y));
+  const below = Math.max(...words.map((one) => one.y + one.height));
+  const edge = height * 0.04;
+  return above > height - below
+    ? { ...frame, y: emu(edge), height: emu(Math.max(1, above - 2 * edge)) }
+    : { ...frame, y: emu(below + edge), height: emu(Math.max(1, height - below - 2 * edge)) };
 }
 
 /** Left heading, left text, right heading, right text. */
@@ -230,7 +252,11 @@ function designOf({ size, layouts }: TemplateModel, source: TemplateLayout, { le
       : widest === undefined
         ? height * 0.3
         : inch(widest.rect.y);
-  const content: Area = [left, top, Math.max(1, right - left), Math.max(1, bottom - top)];
+  // Or above it, where the title stands at the foot.
+  const low = !beside && title !== undefined && titleArea[1] > height * 0.6 && widest === undefined;
+  const content: Area = low
+    ? [left, height * 0.08, Math.max(1, right - left), titleArea[1] - height * 0.1]
+    : [left, top, Math.max(1, right - left), Math.max(1, bottom - top)];
   const body = sizesOf(bodies[0]?.size ?? widest?.size ?? 22);
   const paint = levels[0]!.paint;
   const titleStyle: TextStyle = style(

@@ -158,6 +158,22 @@ test.each(ALL)('%s: every layout has its frames on the slide, whatever the templ
   }
 });
 
+test('content keeps clear of a title, wherever that stands', () => {
+  for (const make of [usualTemplate, plainTemplate, awkwardTemplate])
+    for (const { name, frames } of built(make()).theme.layouts) {
+      const title = frames.find(({ role }) => role === 'title')!;
+      for (const frame of frames) {
+        if (frame === title || frame.placeholder !== null) continue;
+        const apart =
+          frame.y >= title.y + title.height - 9144 ||
+          frame.y + frame.height <= title.y + 9144 ||
+          frame.x >= title.x + title.width ||
+          frame.x + frame.width <= title.x;
+        expect([name, frame.role, apart]).toEqual([name, frame.role, true]);
+      }
+    }
+});
+
 test.each(ALL)('%s: figures, charts and tables are read on its ground', (_, make) => {
   const { palette } = built(make()).theme;
   for (const name of ['text', 'muted', 'accent1', 'accent2', 'accent6', 'link'] as const)

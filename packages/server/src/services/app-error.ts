@@ -6,6 +6,7 @@ const FAILURES = {
   'deck-not-found': { status: 404, message: 'There is no deck at this address. It may have been deleted.' },
   'map-not-found': { status: 404, message: 'This map is not kept any more.' },
   'edition-not-found': { status: 404, message: 'This edition of the document is not kept here.' },
+  'template-unusable': { status: 422, message: 'This file is not a presentation (PPTX) with masters and layouts.' },
   'template-not-found': { status: 404, message: 'This template is not kept here. Choose its file again.' },
   'file-not-found': { status: 404, message: 'One of the files is not kept here. Choose it again.' },
   'not-found': { status: 404, message: 'There is nothing at this address.' },

@@ -1,5 +1,5 @@
 /** Organisations' presentation files on which decks are built: kept byte for byte, with what was read of them. */
-import { READER_VERSION, type TemplateModel } from '@alvex/core';
+import { READER_VERSION, ReadError, type TemplateModel } from '@alvex/core';
 import { gunzipSync } from 'node:zlib';
 import { getBlob, putBlob, type Blob } from '../db/blobs.ts';
 import { getDocument, putDocument } from '../db/documents.ts';
@@ -9,6 +9,8 @@ import { AppError } from './app-error.ts';
 import type { Context } from './context.ts';
 import { keepFile } from './create-deck.ts';
 import { existing } from './existing-deck.ts';
+
+const UNUSABLE: ReadonlySet<string> = new Set(['wrong-type', 'not-a-zip', 'part-missing', 'empty', 'old-binary']);
 
 /** Takes a template in; nothing is changed until an entry of the log says so. @throws ReadError, AppError. */
 export async function addTemplate(
@@ -21,6 +23,8 @@ export async function addTemplate(
   const { db, pool, workspace } = context;
   const read = await pool.template(bytes).catch((error: unknown) => {
     if (error instanceof TaskStopped) throw new AppError('reading-stopped', undefined, { cause: error });
+    if (error instanceof ReadError && UNUSABLE.has(error.code))
+      throw new AppError('template-unusable', undefined, { cause: error });
     throw error;
   });
   const hash = await keepFile(context, bytes, TEMPLATE);

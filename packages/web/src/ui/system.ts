@@ -46,6 +46,7 @@ const config = defineConfig({
     body: { bg: 'paper', color: 'ink', fontFamily: 'body', fontSize: 'md', lineHeight: '1.45', margin: 0 },
     '*, *::before, *::after': { boxSizing: 'border-box' },
     'h1, h2, h3, p, ul, ol, figure': { margin: 0, padding: 0 },
+    a: { color: 'pine' },
     'button, input, textarea, select': { font: 'inherit', color: 'inherit' },
     ':focus-visible': { outline: '2px solid {colors.pine}', outlineOffset: '2px' },
     '::selection': { bg: 'pineWash', color: 'ink' },
