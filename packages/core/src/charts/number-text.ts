@@ -34,12 +34,14 @@ export function splitNumber(text: string): ReadNumber | undefined {
   if (match === null) return undefined;
   const [, prefix = '', sign = '', digits = '', suffix = ''] = match;
   const tail = suffix.trim();
+  const whole = text.trim();
+  const spaced = /\s/.test(whole[whole.length - tail.length - 1] ?? '');
   // "3 of 4", "2 to 3", "1st": not one number.
   if (/^(of|to|bis|von|à|st|nd|rd|th)\b/i.test(tail)) return undefined;
   return {
     value: sign === '-' || sign === '−' || sign === '–' || sign === '(' ? -1 : 1,
     prefix: prefix.trim(),
-    suffix: tail === '' ? '' : /^[%‰°]/.test(tail) && !/\s/.test(suffix[0] ?? '') ? tail : ` ${tail}`,
+    suffix: tail === '' ? '' : /^[%‰°]/.test(tail) && !spaced ? tail : ` ${tail}`,
     digits,
   };
 }

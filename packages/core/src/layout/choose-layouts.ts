@@ -71,7 +71,7 @@ export function layoutChoices(slide: Slide, options: LayoutOptions): readonly La
   for (const layout of new Set(tried)) {
     if (choices.has(layout)) continue;
     const pages = chosenPages(slide, layout, options);
-    if (pages === undefined || pages.length > usual.length) continue;
+    if (pages === undefined || (pages.length > usual.length && layout !== slide.layout)) continue;
     const sign = signs.find((one) => one.layout === layout);
     const worth = (sign?.weight ?? UNSIGNED) * fitWorth(pages, usual.length) * balance(pages[0]!.boxes);
     choices.set(layout, { layout, worth, reason: sign?.reason ?? 'fits-as-it-is', pages: pages.length });

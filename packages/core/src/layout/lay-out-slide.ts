@@ -5,7 +5,7 @@ import type { MatterKind, Note, Slide } from '../deck/index.ts';
 import { frameIn, frameOf, layoutNamed, type LayoutName, type Theme } from '../theme/index.ts';
 import { chosenPages } from './chosen-pages.ts';
 import { filling, FITS, paraOf, pictureBox, textBox, type Draft, type LayoutOptions } from './draft.ts';
-import { largestSize, lastResortSize, twoColumns } from './fit-text.ts';
+import { largestSize, twoColumns } from './fit-text.ts';
 import type { Fit, Page, Para } from './page.ts';
 import { measurePara } from './set-text.ts';
 import { textPages, usualPages } from './usual-pages.ts';
@@ -112,6 +112,9 @@ function cutTitle(runs: Runs, limit: number): Runs {
   return [...sliceRuns(runs, 0, end), ...plain(' …')];
 }
 
+/** What is smaller than this is no cover's text: it goes on a slide of its own. */
+const COVER_FLOOR = [16, 14, 12];
+
 function coverPages(slide: Slide, options: LayoutOptions): readonly Draft[] {
   const { theme } = options;
   const picture = slide.content.find((part) => part.kind === 'picture');
@@ -132,7 +135,7 @@ function coverPages(slide: Slide, options: LayoutOptions): readonly Draft[] {
           ),
         ];
   if (paras.length === 0) return [{ layout, boxes: pictures, fit }];
-  const size = largestSize(paras, frame, theme, frame.style.sizes) ?? lastResortSize(paras, frame, theme)?.size;
+  const size = largestSize(paras, frame, theme, [...frame.style.sizes, ...COVER_FLOOR]);
   if (size !== undefined) return [{ layout, boxes: [textBox(paras, frame, theme, size), ...pictures], fit }];
   const texts = slide.content.filter((part) => part.kind === 'text');
   return [{ layout, boxes: pictures, fit }, ...textPages(texts.map(paraOf), options)];

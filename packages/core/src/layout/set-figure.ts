@@ -4,7 +4,7 @@ import { plain, runsText } from '../content/index.ts';
 import type { ColorName, Frame, Geometry, Rect, TextStyle, Theme } from '../theme/index.ts';
 import { leadingDate, type FigureItem } from './figure-items.ts';
 import type { Box, IconBox, Para, ShapeBox, TextBox } from './page.ts';
-import { measurePara, placeText, stackHeight } from './set-text.ts';
+import { longestWord, measurePara, placeText, stackHeight } from './set-text.ts';
 
 export const FIGURES = ['steps', 'cycle', 'timeline', 'icon-grid', 'pyramid', 'funnel', 'matrix'] as const;
 export type FigureName = (typeof FIGURES)[number];
@@ -61,11 +61,12 @@ export function setFigure(
 
 const EASY_LINES = 4;
 
-/** Large type is for few words: it must not make a tower of them. */
+/** Large type is for few words: it must not make a tower of them, and none may be torn. */
 function suits(paras: readonly Para[], place: Frame, theme: Theme, size: number): boolean {
   const measures = paras.map((para) => measurePara(para, place, theme, size));
   return (
     stackHeight(measures) <= ptFromEmu(place.height) &&
+    paras.every((para) => longestWord(para, place, theme) * size <= ptFromEmu(place.width)) &&
     (size <= FIGURE_EASY || measures.every(({ lines }) => lines.length <= EASY_LINES))
   );
 }

@@ -147,6 +147,13 @@ export function measurePara(para: Para, frame: Frame, theme: Theme, size: number
   return { setting, lines, lineHeight: height, height: Math.max(1, lines.length) * height };
 }
 
+/** Width of the longest piece of a paragraph in which no line may break, in points at a size of 1. */
+export function longestWord(para: Para, frame: Frame, theme: Theme): number {
+  const setting = paraSetting(para, frame, theme);
+  const { words } = measureRuns(para.runs, theme, frame, setting);
+  return words.reduce((widest, { width }) => Math.max(widest, width), 0) * setting.scale;
+}
+
 /** Height of all paragraphs in points. */
 export function stackHeight(measures: readonly Measure[]): number {
   return measures.reduce(
