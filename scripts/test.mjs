@@ -63,16 +63,18 @@ if (step('build', 'node', ['scripts/build.mjs'])) {
 console.log(`\n${passed} passed, ${failed} failed`);
 process.exit(failed === 0 ? 0 : 1);
 
-/** Exports every demo document by every map and theme and has the files checked by readers that are not ours. */
+/** Exports every demo document by every map, in one theme after another, and has the files checked by readers that are not ours. */
 function checkDemo() {
   const folder = mkdtempSync(join(tmpdir(), 'alvex-demo-'));
   const alvex = join(root, 'bin/alvex');
   const names = (command) => spawnSync(alvex, [command], { encoding: 'utf8' }).stdout.trim().split('\n');
   const demo = join(root, 'packages/demo/files');
   const files = [];
+  const themes = names('themes');
   for (const file of readdirSync(demo).filter((name) => /\.(docx|md)$/.test(name)))
     for (const map of names('maps'))
-      for (const theme of names('themes')) {
+      for (const theme of themes.splice(0, 2)) {
+        themes.push(theme);
         const out = join(folder, `${file}.${map}.${theme}.pptx`);
         if (
           step(`export ${file}, ${map}, ${theme}`, alvex, [

@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import { plain, runsText } from '../content/index.ts';
 import { convert, optionsOf, type Converted } from '../pipeline/index.ts';
 import type { Edit } from '../edits/index.ts';
-import { doc, h, li, p, picture, quote, random, randomDocument, table } from '../test/build.ts';
+import { doc, h, li, p, picture, quote, random, randomDocument, table, type Draft } from '../test/build.ts';
 import { bigNumber, leadingDate, quoted } from './figure-items.ts';
 import { chooseLayouts, layoutChoices } from './index.ts';
 
@@ -11,7 +11,7 @@ const shown: Edit = {
   name: null,
   map: { ...convert(doc(h(1, 'x')), []).map, body: 'slide', quote: 'slide' },
 };
-type Drafts = readonly Parameters<typeof doc>[0][];
+type Drafts = readonly Draft[];
 const made = (...drafts: Drafts): Converted => convert(doc(...drafts), [shown]);
 const options = (converted: Converted) => optionsOf(converted.document, converted.theme, 'continue');
 function choices(...drafts: Drafts) {

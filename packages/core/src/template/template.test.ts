@@ -4,7 +4,7 @@ import { readXmlText, ZipReader } from '../container/index.ts';
 import { chooseLayouts } from '../layout/index.ts';
 import { convert, exportPptx, optionsOf, type Converted } from '../pipeline/index.ts';
 import { doc, h, li, p, picture, random, randomDocument, table } from '../test/build.ts';
-import { awkwardTemplate, plainTemplate, usualTemplate } from '../test/templates.ts';
+import { awkwardTemplate, plainTemplate, usualTemplate } from '../../../demo/src/templates.ts';
 import { contrastRatio, frameOf, LAYOUT_NAMES, type TemplateUse } from '../theme/index.ts';
 import { readTemplate, templateMatches } from './index.ts';
 

@@ -3,7 +3,7 @@ import { plain, type Runs, type TableRow } from '../content/index.ts';
 import { dress, plainLook, THEME_DESIGNS, type Theme } from '../theme/index.ts';
 import { BlockIds, blockText, findTitle, type Block, type DocumentModel, type Level } from '../document/index.ts';
 
-type Draft = Block extends infer B ? (B extends Block ? Omit<B, 'id' | 'place'> : never) : never;
+export type Draft = Block extends infer B ? (B extends Block ? Omit<B, 'id' | 'place'> : never) : never;
 
 const runs = (text: string | Runs): Runs => (typeof text === 'string' ? plain(text) : text);
 

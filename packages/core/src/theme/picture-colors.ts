@@ -33,7 +33,7 @@ export function pictureColors(pixels: Uint8ClampedArray | Uint8Array): readonly 
         ),
       );
       const { c } = lchOf(hex);
-      return { hex, center, grey: c < GREY, weight: (count / samples.length) ** 0.5 * (c + 0.01) };
+      return { hex, center, grey: c < GREY, weight: (count / samples.length) ** 0.7 * (c + 0.01) };
     })
     .sort((a, b) => Number(a.grey) - Number(b.grey) || b.weight - a.weight || a.hex.localeCompare(b.hex));
   const kept: typeof colors = [];

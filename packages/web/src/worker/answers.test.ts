@@ -1,7 +1,7 @@
 /** What the worker answers, by the deck that it holds. */
 import { describe, expect, test } from '@jest/globals';
 import { convert, presetRecipe, type DocumentModel, type Edit, type SlideId } from '@alvex/core';
-import { doc, h, li, p } from '../../../core/src/test/build.ts';
+import { doc, h, li, p, table } from '../../../core/src/test/build.ts';
 import { answer, type Held } from './answers.ts';
 import type { Answers, Question } from './protocol.ts';
 
@@ -77,6 +77,62 @@ describe('advice for a slide', () => {
       thinner: null,
     });
   });
+});
+
+describe('the look of slides', () => {
+  const figures = doc(
+    h(1, 'Steps'),
+    li('Open the gate', 1, true),
+    li('Close it', 1, true),
+    h(1, 'Guests'),
+    table([
+      ['', 'n'],
+      ['2024', '9'],
+      ['2025', '12'],
+    ]),
+  );
+  const on = (edits: readonly Edit[] = []) => held(edits, { document: figures, converted: convert(figures, edits) });
+  const [steps, guests] = convert(figures, []).deck.slides.map(({ id }) => id) as [SlideId, SlideId];
+  const part = convert(figures, []).deck.slides[1]!.content[0]!.id;
+
+  test('layouts come ranked with reasons, each drawn with the slide’s own words', async () => {
+    const offers = await ask({ what: 'layouts', slide: steps }, on());
+    expect(offers[0]).toMatchObject({ layout: 'steps', reason: 'numbered', worn: false });
+    expect(offers.find(({ worn }) => worn)!.layout).toBe('points');
+    for (const { drawing } of offers)
+      expect(drawing.texts.map(({ pieces }) => pieces.map(({ text }) => text).join(' ')).join(' ')).toContain(
+        'Open the',
+      );
+  });
+
+  test('an arrangement says what would change, and changes nothing', async () => {
+    const state = on();
+    const { layouts, changes, fixed } = await ask({ what: 'arrangement' }, state);
+    expect(layouts).toContainEqual({ slide: steps, layout: 'steps' });
+    expect(changes.map(({ number, from, to }) => [number, from, to])).toContainEqual([1, 'points', 'steps']);
+    expect(fixed).toBe(0);
+    expect(state.converted.pages[0]!.layout).toBe('points');
+    const kept = await ask({ what: 'arrangement' }, on([{ kind: 'layout', slides: [steps], layout: 'points' }]));
+    expect([kept.fixed, kept.changes.some(({ number }) => number === 1)]).toEqual([1, false]);
+  });
+
+  test('a table’s numbers and the charts that suit them', async () => {
+    const offers = (await ask({ what: 'chart', slide: guests, part }, on()))!;
+    expect(offers).toMatchObject({
+      drawn: false,
+      data: { categories: ['2024', '2025'] },
+      settings: { kind: 'column' },
+    });
+    const chart = { ...offers.settings, kind: 'bar' as const };
+    expect(await ask({ what: 'chart', slide: guests, part }, on([{ kind: 'chart', part, chart }]))).toMatchObject({
+      drawn: true,
+      settings: chart,
+    });
+    expect(await ask({ what: 'chart', slide: steps, part: 'none' }, on())).toBeNull();
+  });
+
+  test('a template that is not in force has nothing to match', async () =>
+    expect(await ask({ what: 'template' }, on())).toBeNull());
 });
 
 test('takes stand beside the deck in force, and one that is out of date is not finished', async () => {

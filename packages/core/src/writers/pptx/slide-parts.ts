@@ -1,5 +1,5 @@
 /** Slides with all that belongs to them: notes, pictures, charts and their workbooks, colours of their own. */
-import { ZipWriter, type Deflate, type Part } from '../../container/index.ts';
+import type { Deflate, Part, ZipWriter } from '../../container/index.ts';
 import type { PictureId, PictureMime } from '../../content/index.ts';
 import type { PictureSource, Scene, SceneSlide } from '../../scene/index.ts';
 import type { Palette } from '../../theme/index.ts';

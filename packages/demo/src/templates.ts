@@ -1,6 +1,6 @@
-/** Made-up organisations' presentations of three builds, for tests: a usual one, a plain one, and an awkward one. */
-import { ZipWriter } from '../container/index.ts';
+/** Made-up organisations' presentations of three builds: the trust's own, a plain one, and an awkward one. */
 import { encode } from 'fast-png';
+import { strToU8, zipSync } from 'fflate';
 
 const NS =
   'xmlns:a="http://schemas.openxmlformats.org/drawingml/2006/main" xmlns:r="http://schemas.openxmlformats.org/officeDocument/2006/relationships" xmlns:p="http://schemas.openxmlformats.org/presentationml/2006/main"';
@@ -52,7 +52,10 @@ export const bar = (box: Box, color: string): string =>
   `<p:sp><p:nvSpPr><p:cNvPr id="90" name="Bar"/><p:cNvSpPr/><p:nvPr/></p:nvSpPr><p:spPr>${xfrm(box)}<a:prstGeom prst="rect"><a:avLst/></a:prstGeom><a:solidFill><a:schemeClr val="${color}"/></a:solidFill></p:spPr></p:sp>`;
 
 function build({ size, masters, slides = 0, notes = false }: Source): Uint8Array {
-  const zip = new ZipWriter();
+  const files: Record<string, Uint8Array> = {};
+  const put = (name: string, content: string): void => {
+    files[name] = strToU8(content);
+  };
   const overrides: string[] = [];
   const add = (
     name: string,
@@ -60,17 +63,17 @@ function build({ size, masters, slides = 0, notes = false }: Source): Uint8Array
     type: string,
     rels: readonly (readonly [string, string])[] = [],
   ): void => {
-    zip.add({ name, content: XML + content });
+    put(name, XML + content);
     overrides.push(`<Override PartName="/${name}" ContentType="${type}"/>`);
     if (rels.length === 0) return;
     const slash = name.lastIndexOf('/');
     const rows = rels.map(
       ([kind, target], i) => `<Relationship Id="rId${i + 1}" Type="${REL}/${kind}" Target="${target}"/>`,
     );
-    zip.add({
-      name: `${name.slice(0, slash)}/_rels/${name.slice(slash + 1)}.rels`,
-      content: `${XML}<Relationships xmlns="http://schemas.openxmlformats.org/package/2006/relationships">${rows.join('')}</Relationships>`,
-    });
+    put(
+      `${name.slice(0, slash)}/_rels/${name.slice(slash + 1)}.rels`,
+      `${XML}<Relationships xmlns="http://schemas.openxmlformats.org/package/2006/relationships">${rows.join('')}</Relationships>`,
+    );
   };
   let layoutNumber = 0;
   let id = 2_147_483_648;
@@ -113,11 +116,7 @@ function build({ size, masters, slides = 0, notes = false }: Source): Uint8Array
   const withLogo = masters.some(({ logo }) => logo !== undefined);
   if (withLogo) {
     const data = new Uint8Array(24 * 12 * 4).map((_, i) => [20, 90, 110, 255][i % 4]!);
-    zip.add({
-      name: 'ppt/media/logo.png',
-      content: encode({ width: 24, height: 12, data, channels: 4 }),
-      stored: true,
-    });
+    files['ppt/media/logo.png'] = encode({ width: 24, height: 12, data, channels: 4 });
   }
   if (notes)
     add(
@@ -148,16 +147,17 @@ function build({ size, masters, slides = 0, notes = false }: Source): Uint8Array
       ...(notes ? [['notesMaster', 'notesMasters/notesMaster1.xml'] as const] : []),
     ],
   );
-  return zip.finish([
-    {
-      name: '[Content_Types].xml',
-      content: `${XML}<Types xmlns="http://schemas.openxmlformats.org/package/2006/content-types"><Default Extension="rels" ContentType="application/vnd.openxmlformats-package.relationships+xml"/><Default Extension="xml" ContentType="application/xml"/>${withLogo ? '<Default Extension="png" ContentType="image/png"/>' : ''}${overrides.join('')}</Types>`,
-    },
-    {
-      name: '_rels/.rels',
-      content: `${XML}<Relationships xmlns="http://schemas.openxmlformats.org/package/2006/relationships"><Relationship Id="rId1" Type="${REL}/officeDocument" Target="ppt/presentation.xml"/></Relationships>`,
-    },
-  ]);
+  put(
+    '[Content_Types].xml',
+    `${XML}<Types xmlns="http://schemas.openxmlformats.org/package/2006/content-types"><Default Extension="rels" ContentType="application/vnd.openxmlformats-package.relationships+xml"/><Default Extension="xml" ContentType="application/xml"/>${withLogo ? '<Default Extension="png" ContentType="image/png"/>' : ''}${overrides.join('')}</Types>`,
+  );
+  put(
+    '_rels/.rels',
+    `${XML}<Relationships xmlns="http://schemas.openxmlformats.org/package/2006/relationships"><Relationship Id="rId1" Type="${REL}/officeDocument" Target="ppt/presentation.xml"/></Relationships>`,
+  );
+  const order = ['[Content_Types].xml', '_rels/.rels', ...Object.keys(files)];
+  const sorted = Object.fromEntries([...new Set(order)].map((name) => [name, files[name]!]));
+  return zipSync(sorted, { level: 6, mtime: new Date('1980-01-01T00:00:00') });
 }
 
 const FILL = '<a:solidFill><a:schemeClr val="phClr"/></a:solidFill>';

@@ -1,0 +1,120 @@
+/** Templates, pictures and fonts of a deck's look: on a real server and database. */
+import { afterAll, beforeAll, expect, test } from '@jest/globals';
+import type { DeckSummary, ErrorBody } from '@alvex/contract';
+import { isShipped, type LogEntry, type Picture, type TemplateModel } from '@alvex/core';
+import { encode } from 'fast-png';
+import { strFromU8, unzipSync } from 'fflate';
+import { usualTemplate } from '../../../demo/src/templates.ts';
+import { RealServer } from '../test/real.ts';
+
+let real: RealServer;
+beforeAll(async () => {
+  real = await RealServer.start();
+}, 60_000);
+afterAll(() => real.stop());
+
+const call = (path: string, init?: RequestInit): Promise<Response> => fetch(`${real.address}${path}`, init);
+const answer = async <T>(response: Promise<Response>, status = 200): Promise<T> => {
+  const found = await response;
+  expect(found.status).toBe(status);
+  return (await found.json()) as T;
+};
+const post = (path: string, body: BodyInit): Promise<Response> => call(path, { method: 'POST', body });
+const newDeck = async (): Promise<string> =>
+  (await answer<{ deck: DeckSummary }>(post('/api/decks?name=mill.md', '# Mill\n\n## Gates\n\n- Oak\n'), 201)).deck.id;
+const append = (deck: string, base: number, ...entries: LogEntry[]): Promise<Response> =>
+  call(`/api/decks/${deck}/entries`, {
+    method: 'POST',
+    body: JSON.stringify({ base, entries }),
+    headers: { 'Content-Type': 'application/json' },
+  });
+const exported = async (deck: string): Promise<Record<string, Uint8Array>> => {
+  const response = await call(`/api/decks/${deck}/deck.pptx`);
+  expect(response.status).toBe(200);
+  return unzipSync(new Uint8Array(await response.arrayBuffer()));
+};
+
+test('a template is kept, read, and the deck is exported into it; undone, it wears its theme', async () => {
+  const deck = await newDeck();
+  const bytes = usualTemplate();
+  const use = await answer<{ hash: string; fileName: string }>(
+    post(`/api/decks/${deck}/templates?name=trust.pptx`, bytes as BodyInit),
+    201,
+  );
+  expect(use.fileName).toBe('trust.pptx');
+  const model = await answer<TemplateModel>(call(`/api/decks/${deck}/templates/${use.hash}`));
+  expect(model.layouts).toHaveLength(6);
+  // The logo of its master can be shown.
+  expect((await call(`/api/decks/${deck}/pictures/${model.pictures[0]!.id}`)).status).toBe(200);
+  await answer(append(deck, 0, { kind: 'template', template: { ...use, layouts: {}, keep: 'after' } }));
+  const parts = await exported(deck);
+  const before = unzipSync(bytes);
+  expect(parts['ppt/slideMasters/slideMaster1.xml']).toEqual(before['ppt/slideMasters/slideMaster1.xml']);
+  expect(
+    Object.keys(parts)
+      .filter((name) => /slides\/[^/]*\.xml$/.test(name))
+      .sort(),
+  ).toEqual([
+    'ppt/slides/deck1-slide1.xml',
+    'ppt/slides/deck1-slide2.xml',
+    'ppt/slides/slide1.xml',
+    'ppt/slides/slide2.xml',
+  ]);
+  await answer(append(deck, 1, { kind: 'undo' }));
+  expect(Object.keys(await exported(deck))).toContain('ppt/slides/slide2.xml');
+});
+
+test('what is no template is refused with a reason, and one of another deck is not given', async () => {
+  const [deck, other] = [await newDeck(), await newDeck()];
+  const refused = await answer<ErrorBody>(post(`/api/decks/${deck}/templates?name=x.pptx`, 'just words'), 422);
+  expect(refused.error).toMatchObject({ code: 'template-unusable', kept: 'Nothing was changed.' });
+  const use = await answer<{ hash: string }>(
+    post(`/api/decks/${other}/templates?name=t.pptx`, usualTemplate() as BodyInit),
+    201,
+  );
+  expect((await call(`/api/decks/${deck}/templates/${use.hash}`)).status).toBe(404);
+});
+
+test('pictures that were put on slides, and logos, are shown and exported', async () => {
+  const deck = await newDeck();
+  const png = encode({ width: 6, height: 4, data: new Uint8Array(6 * 4 * 3).fill(90), channels: 3 });
+  const picture = await answer<Picture>(post(`/api/decks/${deck}/pictures?name=a.png`, png as BodyInit), 201);
+  expect((await call(`/api/decks/${deck}/pictures/${picture.id}`)).status).toBe(404);
+  await answer(
+    append(deck, 0, {
+      kind: 'foot',
+      foot: {
+        number: [],
+        footer: { text: '', on: [] },
+        date: { text: '', on: [] },
+        logo: { picture, alt: 'Mark', on: ['content'] },
+      },
+    }),
+  );
+  expect((await call(`/api/decks/${deck}/pictures/${picture.id}`)).status).toBe(200);
+  const parts = await exported(deck);
+  expect(strFromU8(parts['ppt/slideMasters/slideMaster1.xml']!)).toContain('descr="Mark"');
+  expect(parts['ppt/media/image1.png']).toEqual(png);
+});
+
+test('an edit that is not as it should be is refused', async () => {
+  const deck = await newDeck();
+  for (const entry of [
+    { kind: 'palette', palette: { from: 'colors', colors: ['red'], scheme: 'near', paper: 'warm' } },
+    { kind: 'layout', slides: ['s'], layout: 'nonsense' },
+    { kind: 'icon', part: 'p', icon: { name: 'x', paths: ['M0 0"/><script>'] } },
+    { kind: 'frame', part: 'p', dress: { as: 'stretch' } },
+  ])
+    expect([entry.kind, (await append(deck, 0, entry as never)).status]).toEqual([entry.kind, 400]);
+});
+
+test('fonts that ship are given with their licence, others are not', async () => {
+  const response = await call('/api/fonts/Source%20Serif%204.zip');
+  expect(response.headers.get('content-disposition')).toContain('Source Serif 4.zip');
+  const files = Object.keys(unzipSync(new Uint8Array(await response.arrayBuffer())));
+  expect(files.filter((name) => name.endsWith('.ttf'))).toHaveLength(4);
+  expect(files).toContain('LICENCE.txt');
+  expect(isShipped('Comic Relief')).toBe(false);
+  expect((await call('/api/fonts/Comic%20Relief.zip')).status).toBe(404);
+  expect((await call('/api/fonts/..%2F..%2Fpackage.zip')).status).toBe(404);
+});
