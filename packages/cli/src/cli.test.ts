@@ -126,7 +126,8 @@ test('a map brings what becomes of running text; a point that is said again on t
 
 test('maps and themes are listed', () => {
   expect(alvex(['maps']).stdout).toBe('talk\nreading\nbriefing\nlesson\ndecision\nprompter\n');
-  expect(alvex(['themes']).stdout).toBe('millrace\nslipway\nlamplight\n');
+  expect(alvex(['themes']).stdout).toMatch(/^millrace\nslipway\nlamplight\n/);
+  expect(alvex(['themes']).stdout.trim().split('\n').length).toBeGreaterThanOrEqual(12);
 });
 
 describe('wrong usage exits with 2 and says how', () => {

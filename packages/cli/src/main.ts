@@ -22,6 +22,7 @@ import {
   type PresetName,
   type ReadResult,
 } from '@alvex/core';
+import { scalePictures } from '@alvex/raster';
 import { deckJson } from './deck-json.ts';
 import { outlineJson } from './outline-json.ts';
 
@@ -68,11 +69,11 @@ async function main(): Promise<void> {
     case 'convert': {
       if (values.out === undefined) throw new UsageError('Say where to write: -o OUT.pptx');
       const { document, pictures } = await read(file, values.type);
+      const converted = convert(document, choices(document, values.map, values.theme));
+      const scaled = await scalePictures(pictures, converted);
       writeFileSync(
         values.out,
-        exportPptx(pictures, convert(document, choices(document, values.map, values.theme)), (bytes) =>
-          deflateRawSync(bytes, DEFLATE_SETTINGS),
-        ),
+        exportPptx(scaled, converted, (bytes) => deflateRawSync(bytes, DEFLATE_SETTINGS)),
       );
       return;
     }

@@ -18,6 +18,7 @@ import {
   type DocumentType,
   type PictureData,
 } from '@alvex/core';
+import { scalePictures } from '@alvex/raster';
 import type { ExportTask, Outcome, ReadDone, ReadFile, ReadTask, TemplateDone, TemplateTask } from './tasks.ts';
 
 const PROGRESS_STEP = 0.02;
@@ -30,7 +31,7 @@ export default async function run(task: ReadTask | ExportTask | TemplateTask): P
       case 'read':
         return { ok: true, value: await read(task) };
       case 'export':
-        return { ok: true, value: exportDeck(task) };
+        return { ok: true, value: await exportDeck(task) };
       case 'template':
         return { ok: true, value: takeTemplate(task) };
     }
@@ -92,7 +93,7 @@ function takeTemplate({ bytes }: TemplateTask): TemplateDone {
   };
 }
 
-function exportDeck({ packed, pictures, log, template }: ExportTask): Uint8Array {
+async function exportDeck({ packed, pictures, log, template }: ExportTask): Promise<Uint8Array> {
   const document = JSON.parse(gunzipSync(packed).toString('utf8')) as DocumentModel;
   const bytes = new Map(pictures.map((picture) => [picture.id, picture.bytes]));
   const edits = foldLog(log).done;
@@ -105,5 +106,10 @@ function exportDeck({ packed, pictures, log, template }: ExportTask): Uint8Array
     const found = bytes.get(picture.id);
     return found === undefined ? [] : [{ ...picture, bytes: found }];
   });
-  return exportPptx(data, converted, (part) => deflateRawSync(part, DEFLATE_SETTINGS), template?.bytes);
+  return exportPptx(
+    await scalePictures(data, converted),
+    converted,
+    (part) => deflateRawSync(part, DEFLATE_SETTINGS),
+    template?.bytes,
+  );
 }

@@ -62,7 +62,7 @@ export function drawPage(page: Page, rev: number, theme: Theme): Drawing {
     alt: logo.alt,
     ...rect(logo),
   }));
-  for (const box of slide.boxes) drawBox(box, look, layers);
+  for (const box of slide.boxes) drawBox(box, slide.boxes, look, layers);
   for (const frame of slide.layout.frames)
     if (isFoot(frame.role) && frame.role !== 'number') layers.texts.push(...footText(frame, look));
   return {
@@ -85,10 +85,10 @@ const PLAIN = {
   contrast: 0,
 } as const;
 
-function drawBox(box: Box, { theme, palette }: Look, { shapes, texts, pictures }: Layers): void {
+function drawBox(box: Box, boxes: readonly Box[], { theme, palette }: Look, { shapes, texts, pictures }: Layers): void {
   switch (box.kind) {
     case 'text':
-      texts.push(...drawTextBox(box, theme, palette));
+      texts.push(...drawTextBox(box, theme, palette, behindOf(box, boxes, palette)));
       return;
     case 'picture': {
       const { filter, corners, brightness, contrast } = box.dress;
@@ -129,7 +129,21 @@ function drawBox(box: Box, { theme, palette }: Look, { shapes, texts, pictures }
   }
 }
 
-function drawTextBox(box: TextBox, theme: Theme, palette: Palette): DrawnText[] {
+/** The shape of a figure under its text. */
+function behindOf({ frame, free }: TextBox, boxes: readonly Box[], palette: Palette): string | undefined {
+  if (free !== true) return undefined;
+  const under = boxes.findLast(
+    (box) =>
+      box.kind === 'shape' &&
+      box.rect.x <= frame.x &&
+      box.rect.y <= frame.y &&
+      box.rect.x + box.rect.width >= frame.x + frame.width &&
+      box.rect.y + box.rect.height >= frame.y + frame.height,
+  );
+  return under?.kind === 'shape' && under.fill !== null ? palette[under.fill] : undefined;
+}
+
+function drawTextBox(box: TextBox, theme: Theme, palette: Palette, behind: string | undefined): DrawnText[] {
   const frame = rect(box.frame);
   return box.paragraphs.map((paragraph): DrawnText => {
     const first = paragraph.lines[0];
@@ -139,6 +153,8 @@ function drawTextBox(box: TextBox, theme: Theme, palette: Palette): DrawnText[] 
     return {
       // A figure's numbers are nobody's words.
       target: paragraph.part ?? (paragraph.style === 'title' ? 'title' : null),
+      ...(paragraph.bulletX === null ? {} : { bullet: true }),
+      ...(behind === undefined ? {} : { behind }),
       x: frame.x,
       y: top,
       width: frame.width,

@@ -114,6 +114,10 @@ export interface DrawnPiece extends Omit<Piece, 'x' | 'baseline' | 'width'> {
 export interface DrawnText {
   /** `title`, or the id of the part; null for what cannot be edited. */
   readonly target: string | null;
+  /** Its first piece is a bullet, which is not written. */
+  readonly bullet?: boolean;
+  /** What it stands on, where that is not the ground. */
+  readonly behind?: string;
   /** The table whose chart it is. */
   readonly chart?: string;
   /** Which end of each piece its `x` is. */

@@ -27,13 +27,20 @@ export function PartGrips({ row, children }: { readonly row: Row; readonly child
   const slide = useRef<HTMLDivElement>(null);
   const drawing = useDeck((state) => state.drawings.get(row.key));
   const [at, setAt] = useState<number | null>(null);
+  const size = drawing?.size ?? SLIDE_POINTS;
   const texts =
     row.matter !== null
       ? []
-      : (drawing?.texts.filter(({ target }) => row.content.some(({ id }) => id === target)) ?? []);
+      : // A figure may say one point in two places; it is held by the first.
+        (drawing?.texts.filter(
+          ({ target }, i, all) =>
+            row.content.some(({ id }) => id === target) && all.findIndex((one) => one.target === target) === i,
+        ) ?? []);
   const seen = useRef(texts);
+  const high = useRef(size.height);
   useEffect(() => {
     seen.current = texts;
+    high.current = size.height;
   });
   useEffect(() => {
     const element = slide.current;
@@ -41,7 +48,7 @@ export function PartGrips({ row, children }: { readonly row: Row; readonly child
     /** The text before which something is dropped; undefined behind all. */
     const before = (clientY: number): DrawnText | undefined => {
       const box = element.getBoundingClientRect();
-      const y = ((clientY - box.top) / box.height) * SLIDE_POINTS.height;
+      const y = ((clientY - box.top) / box.height) * high.current;
       return seen.current.find((text) => y < text.y + text.height / 2);
     };
     return dropTargetForElements({
@@ -50,7 +57,7 @@ export function PartGrips({ row, children }: { readonly row: Row; readonly child
       onDrag: ({ location }) => {
         const text = before(location.current.input.clientY);
         const last = seen.current.at(-1);
-        setAt(text?.y ?? (last === undefined ? SLIDE_POINTS.height / 3 : last.y + last.height));
+        setAt(text?.y ?? (last === undefined ? high.current / 3 : last.y + last.height));
       },
       onDragLeave: () => setAt(null),
       onDrop: ({ source, location }) => {
@@ -65,23 +72,22 @@ export function PartGrips({ row, children }: { readonly row: Row; readonly child
     <Box ref={slide} position="relative" className="group">
       {children}
       {texts.map((text) => (
-        <PartGrip key={text.target} text={text} parts={branchOfPoint(row.all, text.target!)} />
+        <PartGrip key={text.target} text={text} size={size} parts={branchOfPoint(row.all, text.target!)} />
       ))}
       {at !== null && (
-        <Box
-          position="absolute"
-          left="5%"
-          right="5%"
-          h="2px"
-          bg="pine"
-          style={{ top: percent(at, SLIDE_POINTS.height) }}
-        />
+        <Box position="absolute" left="5%" right="5%" h="2px" bg="pine" style={{ top: percent(at, size.height) }} />
       )}
     </Box>
   );
 }
 
-function PartGrip({ text, parts }: { readonly text: DrawnText; readonly parts: readonly PartId[] }) {
+interface GripProps {
+  readonly text: DrawnText;
+  readonly size: { readonly width: number; readonly height: number };
+  readonly parts: readonly PartId[];
+}
+
+function PartGrip({ text, size, parts }: GripProps) {
   const grip = useRef<HTMLDivElement>(null);
   useEffect(() => {
     if (grip.current === null) return;
@@ -94,9 +100,9 @@ function PartGrip({ text, parts }: { readonly text: DrawnText; readonly parts: r
       title="Drag to another place or slide"
       data-grip={text.target}
       style={{
-        left: `calc(${percent(left, SLIDE_POINTS.width)} - 10px)`,
-        top: percent(text.y, SLIDE_POINTS.height),
-        height: percent(text.height, SLIDE_POINTS.height),
+        left: `calc(${percent(left, size.width)} - 10px)`,
+        top: percent(text.y, size.height),
+        height: percent(text.height, size.height),
       }}
     />
   );

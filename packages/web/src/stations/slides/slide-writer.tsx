@@ -2,7 +2,6 @@
 import { chakra } from '@chakra-ui/react';
 import { plain, retext, runsText, type Runs } from '@alvex/core';
 import { useEffect, useRef } from 'react';
-import { SLIDE_POINTS } from '../../canvas/slide-drawing.tsx';
 import { edit, useDeck } from '../../state/deck-store.ts';
 import type { Row } from '../../worker/protocol.ts';
 
@@ -41,8 +40,7 @@ export function SlideWriter({
     area.current?.focus();
     area.current?.select();
   }, []);
-  // A bullet is the first piece of a point, and is not written.
-  const pieces = part?.kind === 'point' ? text?.pieces.slice(1) : text?.pieces;
+  const pieces = text?.bullet === true ? text.pieces.slice(1) : text?.pieces;
   const first = pieces?.[0];
   if (text === undefined || runs === undefined || first === undefined) return null;
   const left = Math.min(...pieces!.map((piece) => piece.x));
@@ -60,6 +58,7 @@ export function SlideWriter({
         runs: written === '' ? [] : runs.length === 0 ? plain(written) : retext(runs, written),
       });
   };
+  const size = drawing!.size;
   const percent = (value: number, of: number) => `${(value / of) * 100}%`;
   return (
     <Area
@@ -76,15 +75,15 @@ export function SlideWriter({
         }
       }}
       style={{
-        left: percent(left, SLIDE_POINTS.width),
-        top: percent(text.y, SLIDE_POINTS.height),
-        width: percent(text.x + text.width - left, SLIDE_POINTS.width),
-        height: percent(Math.max(text.height, first.size * 1.4), SLIDE_POINTS.height),
-        fontSize: `${(first.size / SLIDE_POINTS.width) * 100}cqw`,
+        left: percent(left, size.width),
+        top: percent(text.y, size.height),
+        width: percent(text.x + text.width - left, size.width),
+        height: percent(Math.max(text.height, first.size * 1.4), size.height),
+        fontSize: `${(first.size / size.width) * 100}cqw`,
         fontFamily: `'${first.family}'`,
         fontWeight: first.bold ? 700 : 400,
         color: `#${first.color}`,
-        background: `#${drawing!.ground}`,
+        background: `#${text.behind ?? drawing!.ground}`,
       }}
     />
   );
