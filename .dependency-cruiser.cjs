@@ -65,7 +65,7 @@ module.exports = {
     {
       name: 'core-imports-no-package-of-ours',
       severity: 'error',
-      from: { path: '^packages/core/src/' },
+      from: { path: '^packages/core/src/', pathNot: '\\.test\\.ts$' },
       to: { path: '^packages/(?!core/)' },
     },
     {

@@ -147,6 +147,29 @@ if (wanted('browser')) {
     page.extra.firstPlug <= 100,
   );
 }
+if (wanted('look')) {
+  const [choose, layOut, thumbnails] = inTurns('look', ['choose', 'lay-out', 'thumbnails']);
+  row(
+    'layouts chosen for 500 slides, to laying them out once',
+    `${times(choose.ms / layOut.ms)} (${ms(choose.ms)} / ${ms(layOut.ms)})`,
+    '',
+    true,
+  );
+  row('100 thumbnails drawn', ms(thumbnails.ms), '', true);
+  const [ours, peer] = inTurns('look', ['ours', 'peer']);
+  row(
+    'PPTX of 500 slides with 100 pictures and 50 charts, pptxgenjs to ours',
+    `${times(peer.ms / ours.ms)} (${ms(peer.ms)} / ${ms(ours.ms)})`,
+    '≥ 3 ×',
+    peer.ms / ours.ms >= 3,
+  );
+  row(
+    'peak memory of it, ours to pptxgenjs',
+    `${times(ours.peakMegabytes / peer.peakMegabytes)} (${Math.round(ours.peakMegabytes)} / ${Math.round(peer.peakMegabytes)} MB)`,
+    '',
+    true,
+  );
+}
 if (wanted('pptx')) {
   const [ours, peer] = inTurns('pptx', ['ours', 'pptxgenjs']);
   row(
