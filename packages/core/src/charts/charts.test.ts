@@ -69,6 +69,14 @@ describe('reading a table', () => {
     });
   });
 
+  test('a sum beside its parts is no series', () => {
+    const data = readChart(
+      made(['', 'Year 1', 'Year 2', 'Total'], ['Gates', '1', '2', '3'], ['Roof', '2', '2', '4']),
+      'en',
+    );
+    expect(data!.series.map(({ name }) => name)).toEqual(['Year 1', 'Year 2']);
+  });
+
   test('gaps stay gaps', () => {
     expect(readChart(made(['', 'a'], ['x', '1'], ['y', ''], ['z', '3']), 'en')!.series[0]!.values).toEqual([
       1,

@@ -45,6 +45,9 @@ export function readChart(table: Table, language: string | null): ChartData | un
     columns.flatMap(({ read }) => read.map(({ digits }) => digits)),
     language,
   );
+  // A sum beside its own parts would dwarf them.
+  const parts = columns.filter(({ name }) => !SUM_ROW.test(name));
+  if (parts.length >= 2) columns.splice(0, columns.length, ...parts);
   // Series of one unit stand in one chart: that of the first column, and all that agree with it.
   const unit = unitOf(columns[0]!.read);
   const alike = columns.filter(({ read }) => unitOf(read) === unit).slice(0, MOST_SERIES);

@@ -47,8 +47,21 @@ const TABLE_LAYOUTS: readonly LayoutName[] = ['table', 'chart', 'chart-points'];
 const UNSIGNED = 0.2;
 const USUAL = 0.42;
 
-/** Every layout that takes the slide as it is, the best first; the usual one is always among them. */
+const known = new WeakMap<Slide, { readonly options: LayoutOptions; readonly choices: readonly LayoutChoice[] }>();
+
+/** Every layout that takes the slide as it is, the best first; the usual one is always among them. Weighed once. */
 export function layoutChoices(slide: Slide, options: LayoutOptions): readonly LayoutChoice[] {
+  const before = known.get(slide);
+  if (before !== undefined && sameOptions(before.options, options)) return before.choices;
+  const choices = weighed(slide, options);
+  known.set(slide, { options, choices });
+  return choices;
+}
+
+const sameOptions = (a: LayoutOptions, b: LayoutOptions): boolean =>
+  a.theme.layouts === b.theme.layouts && a.full === b.full && a.language === b.language && a.pictures === b.pictures;
+
+function weighed(slide: Slide, options: LayoutOptions): readonly LayoutChoice[] {
   if (slide.kind !== 'content' || slide.content.length === 0 || slide.matter !== undefined) return [];
   const { layout: _, arranged: __, ...plain } = slide;
   const usual = draftsOf(plain, options);
@@ -73,7 +86,8 @@ export function layoutChoices(slide: Slide, options: LayoutOptions): readonly La
     const pages = chosenPages(slide, layout, options);
     if (pages === undefined || (pages.length > usual.length && layout !== slide.layout)) continue;
     const sign = signs.find((one) => one.layout === layout);
-    const worth = (sign?.weight ?? UNSIGNED) * fitWorth(pages, usual.length) * balance(pages[0]!.boxes);
+    const worth =
+      (sign?.weight ?? UNSIGNED) * fitWorth(pages, usual.length) * balance(pages[0]!.boxes) * seen(pages[0]!.boxes);
     choices.set(layout, { layout, worth, reason: sign?.reason ?? 'fits-as-it-is', pages: pages.length });
   }
   return [...choices.values()].sort((a, b) => b.worth - a.worth);
@@ -83,6 +97,14 @@ export function layoutChoices(slide: Slide, options: LayoutOptions): readonly La
 const fitWorth = (pages: readonly { readonly fit: { readonly state: string } }[], usual: number): number =>
   (pages.some(({ fit }) => fit.state === 'spills') ? 0.3 : pages.some(({ fit }) => fit.state === 'tight') ? 0.85 : 1) *
   (pages.length < usual ? 1.15 : 1);
+
+/** What is left in sight of pictures: one that is cut to fill its frame may lose what it shows. */
+const seen = (boxes: readonly Box[]): number =>
+  boxes.reduce((share, box) => {
+    if (box.kind !== 'picture') return share;
+    const [left, top, right, bottom] = box.cut;
+    return share * Math.min(1, 0.3 + (1 - left - right) * (1 - top - bottom));
+  }, 1);
 
 /** How well text fills its frames: 1 where it takes a third or more of them, less for a few words lost on a slide. */
 function balance(boxes: readonly Box[]): number {

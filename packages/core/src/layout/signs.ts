@@ -110,7 +110,8 @@ export function signsOf(slide: Slide, language: string | null): readonly Sign[] 
       text.length <= 420
     )
       add('quotation', 'quoted', 0.95);
-    if (texts.length === 1 && text.length <= 140 && pictures === 0) add('statement', 'one-sentence', 0.55);
+    if (texts.length === 1 && text.length <= 140 && pictures + tables.length === 0)
+      add('statement', 'one-sentence', 0.55);
     if (THANKS.test(title)) add('closing', 'ends-the-deck', 0.7);
   }
   for (const { table, chart } of tables) {

@@ -110,9 +110,19 @@ function layoutOffers(id: SlideId, { deck, document, theme, decisions }: Convert
   }));
 }
 
-async function arrangement({ document, edits, converted, templates }: Held): Promise<Arrangement> {
+const SLICE_MS = 12;
+
+async function arrangement({ document, edits, converted, templates, pause }: Held): Promise<Arrangement> {
   const { deck, theme, decisions, pages } = converted;
   const options = optionsOf(converted.document, theme, decisions.full);
+  // In slices, between which edits are answered; what is weighed here is not weighed again.
+  let slice = performance.now();
+  for (const slide of deck.slides) {
+    layoutChoices(slide, options);
+    if (performance.now() - slice < SLICE_MS) continue;
+    if (!(await pause())) return { layouts: [], changes: [], fixed: 0 };
+    slice = performance.now();
+  }
   const layouts = chooseLayouts(deck.slides, options).map(([slide, layout]) => ({ slide, layout }));
   const then = convert(document, [...edits, { kind: 'arrange', layouts }], converted, templates);
   const before = new Map(pages.map((page, i) => [page.key, { page, number: i + 1 }]));
