@@ -135,7 +135,7 @@ test('a theme dresses all slides', async ({ page }) => {
   await page.getByRole('link', { name: 'Look' }).click();
   await page.getByRole('region', { name: 'Lamplight' }).getByRole('button', { name: 'Wear it' }).click();
   await page.getByRole('link', { name: 'Slides' }).click();
-  await expect(slide(page, 1).locator('svg[aria-label^="Slide 1"] > rect').first()).toHaveAttribute('fill', '#171A21');
+  await expect(slide(page, 1).locator('svg[aria-label^="Slide 1"] > rect').first()).toHaveAttribute('fill', '#13181C');
 });
 
 test('an edit that finds no place is kept and told', async ({ page }) => {

@@ -174,6 +174,13 @@ describe('the whole deck', () => {
     ).toEqual(layoutsOf(converted));
   });
 
+  test('a slide as long as a book is weighed at once', () => {
+    const long = convert(doc(h(1, 'T'), ...Array.from({ length: 3000 }, (_, i) => li(`Item ${i}`))), []);
+    const [first, ...others] = layoutChoices(long.deck.slides[0]!, options(long));
+    expect(others).toEqual([]);
+    expect(first!.pages).toBeGreaterThan(50);
+  });
+
   test('what its author fixed stays', () => {
     const fixed = convert(many, []).deck.slides[3]!.id;
     const edits: readonly Edit[] = [{ kind: 'layout', slides: [fixed], layout: 'pyramid' }];

@@ -19,6 +19,8 @@ export interface LayoutChoice {
   readonly worth: number;
   readonly reason: Reason;
   readonly pages: number;
+  /** What the slide has unless something else is chosen. */
+  readonly usual: boolean;
 }
 
 /** Tried for every slide of the kind of content, whatever its words say. */
@@ -44,6 +46,7 @@ const PICTURE_LAYOUTS: readonly LayoutName[] = [
 ];
 const TABLE_LAYOUTS: readonly LayoutName[] = ['table', 'chart', 'chart-points'];
 
+const MOST_PARTS = 40;
 const UNSIGNED = 0.2;
 const USUAL = 0.42;
 
@@ -72,7 +75,10 @@ function weighed(slide: Slide, options: LayoutOptions): readonly LayoutChoice[] 
     worth: USUAL * fitWorth(usual, usual.length),
     reason: 'fits-as-it-is',
     pages: usual.length,
+    usual: true,
   });
+  // A slide that is continued over many pages is no matter of layout, and trying them all would take long.
+  if (slide.content.length > MOST_PARTS) return [...choices.values()];
   const signs = signsOf(slide, options.language ?? null);
   const has = (kind: 'picture' | 'table'): boolean => slide.content.some((part) => part.kind === kind);
   const tried: readonly LayoutName[] = [
@@ -88,7 +94,7 @@ function weighed(slide: Slide, options: LayoutOptions): readonly LayoutChoice[] 
     const sign = signs.find((one) => one.layout === layout);
     const worth =
       (sign?.weight ?? UNSIGNED) * fitWorth(pages, usual.length) * balance(pages[0]!.boxes) * seen(pages[0]!.boxes);
-    choices.set(layout, { layout, worth, reason: sign?.reason ?? 'fits-as-it-is', pages: pages.length });
+    choices.set(layout, { layout, worth, reason: sign?.reason ?? 'fits-as-it-is', pages: pages.length, usual: false });
   }
   return [...choices.values()].sort((a, b) => b.worth - a.worth);
 }
@@ -173,11 +179,7 @@ export function chooseLayouts(
         const layout = slide.kind === 'cover' || slide.kind === 'section' ? slide.kind : 'title-only';
         return [{ layout, cost: 0, usual: true }];
       }
-      const { layout: _, arranged: __, ...plain } = slide;
-      const usual = draftsOf(plain, options)[0]!.layout;
-      return own
-        .slice(0, CANDIDATES)
-        .map(({ layout, worth }) => ({ layout, cost: 1 - worth, usual: layout === usual }));
+      return own.slice(0, CANDIDATES).map(({ layout, worth, usual }) => ({ layout, cost: 1 - worth, usual }));
     },
   );
   const paths: { readonly cost: number; readonly from: number }[][] = [];

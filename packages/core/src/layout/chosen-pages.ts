@@ -176,6 +176,9 @@ function inFrames(layout: LayoutName, filled: readonly Filled[], { theme }: Layo
   };
 }
 
+/** More are no columns, and finding where to part them would take long. */
+const MOST_IN_COLUMNS = 40;
+
 /** Points in columns, parted where none is taken from what it stands below. */
 function inColumns(
   layout: LayoutName,
@@ -184,7 +187,7 @@ function inColumns(
   options: LayoutOptions,
 ): Taken | undefined {
   const starts = texts.flatMap((part, i) => (part.kind === 'text' || part.level === 1 ? [i] : []));
-  if (starts.length < roles.length) return undefined;
+  if (starts.length < roles.length || starts.length > MOST_IN_COLUMNS) return undefined;
   const weight = (from: number, to: number): number =>
     texts.slice(from, to).reduce((sum, part) => sum + 20 + runsText(part.runs).length, 0);
   let best: { worst: number; cuts: readonly number[] } | undefined;

@@ -97,7 +97,7 @@ test('an opened deck has its log, and the worker is given its document and edits
   expect(useDeck.getState()).toMatchObject({ phase: 'open', deck: summary, history: { done: log } });
   expect(FakeWorker.last.told.slice(0, 2)).toEqual([
     { kind: 'open', url: '/api/decks/d/document' },
-    { kind: 'edits', edits: log, seq: expect.any(Number) as never },
+    { kind: 'edits', edits: log, seq: expect.any(Number) as never, templates: '/api/decks/d/templates' },
   ]);
 });
 
