@@ -13,7 +13,7 @@ import {
   type LayoutOptions,
   type TextContent,
 } from './draft.ts';
-import { bigNumber, figureItems, quoted } from './figure-items.ts';
+import { bigNumber, figureItems, leadingDate, quoted } from './figure-items.ts';
 import { largestSize } from './fit-text.ts';
 import type { Box, Fit, Para } from './page.ts';
 import { FIGURE_EASY, FIGURES, setFigure, type FigureName } from './set-figure.ts';
@@ -119,7 +119,10 @@ function takeInto(layout: LayoutName, sorted: Sorted, options: LayoutOptions): T
       const points = texts.filter((part) => part.kind === 'point');
       const rest = texts.filter((part) => part.kind === 'text');
       if (rest.length === 0) return undefined;
-      for (const figure of FIGURES) {
+      // Numbers are for what has an order.
+      const ordered = points.some((part) => part.kind === 'point' && part.ordered === true);
+      for (const figure of ordered ? FIGURES : (['timeline', 'icon-grid', ...FIGURES] as const)) {
+        if (figure === 'timeline' && !points.every(({ runs }) => leadingDate(runs) !== undefined)) continue;
         const page = figured(layout, figure, points, rest, options);
         if (page !== undefined) return one(page, texts);
       }

@@ -35,6 +35,10 @@ interface Words {
   readonly frame: Frame;
   readonly paras: readonly Para[];
 }
+interface SetItem extends FigureItem {
+  /** It is the heading of what stands below it. */
+  readonly heads: boolean;
+}
 interface Draft {
   readonly shapes: readonly (ShapeBox | IconBox)[];
   readonly words: readonly Words[];
@@ -49,7 +53,10 @@ export function setFigure(
 ): SetFigure | undefined {
   const [least, most] = FIGURE_RANGE[name];
   if (items.length < least || items.length > most) return undefined;
-  for (const draft of DRAFTS[name](items, new Pen(frame, theme))) {
+  // Points that are sentences are no headings; all are set alike.
+  const heads = items.every(({ runs, details }) => details.length > 0 || runsText(runs).length <= HEADING);
+  const alike = items.map((item) => ({ ...item, heads }));
+  for (const draft of DRAFTS[name](alike, new Pen(frame, theme))) {
     const size = FIGURE_SIZES.find((candidate) =>
       draft.words.every(({ frame: place, paras }) => suits(paras, place, theme, candidate)),
     );
@@ -60,6 +67,7 @@ export function setFigure(
 }
 
 const EASY_LINES = 4;
+const HEADING = 40; // characters
 
 /** Large type is for few words: it must not make a tower of them, and none may be torn. */
 function suits(paras: readonly Para[], place: Frame, theme: Theme, size: number): boolean {
@@ -121,7 +129,7 @@ class Pen {
     };
   }
 
-  icon(item: FigureItem, rect: Rect, color: ColorName): readonly IconBox[] {
+  icon(item: SetItem, rect: Rect, color: ColorName): readonly IconBox[] {
     return item.icon === undefined
       ? []
       : [{ kind: 'icon', frame: this.frame, part: item.part, icon: item.icon, rect, color }];
@@ -145,16 +153,15 @@ const rectOf = (x: number, y: number, width: number, height: number): Rect => ({
 const within = ({ x, y, width, height }: Rect, dx: number, dy = dx): Rect =>
   rectOf(x + dx, y + dy, width - 2 * dx, height - 2 * dy);
 
-const itemPara = ({ part, runs }: FigureItem): Para => ({ part, style: 'item', level: 1, runs });
-const itemParas = (item: FigureItem): readonly Para[] => [
-  // A point that is a sentence is no heading of what stands below it.
-  { ...itemPara(item), style: item.details.length > 0 || runsText(item.runs).length <= 40 ? 'item' : 'plain' },
+const itemPara = ({ part, runs }: SetItem): Para => ({ part, style: 'item', level: 1, runs });
+const itemParas = (item: SetItem): readonly Para[] => [
+  { ...itemPara(item), style: item.heads ? 'item' : 'plain' },
   ...item.details,
 ];
 /** Not the author's words: a number, or a letter where there is no icon. */
 const label = (text: string): Para => ({ part: null, style: 'item', level: 1, runs: plain(text) });
 
-type Drafter = (items: readonly FigureItem[], pen: Pen) => Iterable<Draft>;
+type Drafter = (items: readonly SetItem[], pen: Pen) => Iterable<Draft>;
 
 const DRAFTS: Readonly<Record<FigureName, Drafter>> = {
   *steps(items, pen) {
@@ -182,7 +189,7 @@ const DRAFTS: Readonly<Record<FigureName, Drafter>> = {
   },
 };
 
-function stepsAcross(items: readonly FigureItem[], pen: Pen): Draft {
+function stepsAcross(items: readonly SetItem[], pen: Pen): Draft {
   const { x, y, width, height } = pen.frame;
   const gap = inches(0.12);
   const each = (width - gap * (items.length - 1)) / items.length;
@@ -213,7 +220,7 @@ function stepsAcross(items: readonly FigureItem[], pen: Pen): Draft {
   return { shapes, words };
 }
 
-function stepsDown(items: readonly FigureItem[], pen: Pen): Draft {
+function stepsDown(items: readonly SetItem[], pen: Pen): Draft {
   const { x, y, width, height } = pen.frame;
   const gap = inches(0.12);
   const each = (height - gap * (items.length - 1)) / items.length;
@@ -248,7 +255,7 @@ function stepsDown(items: readonly FigureItem[], pen: Pen): Draft {
   };
 }
 
-function cycle(items: readonly FigureItem[], pen: Pen): Draft {
+function cycle(items: readonly SetItem[], pen: Pen): Draft {
   const { x, y, width, height } = pen.frame;
   const n = items.length;
   const card = { width: Math.min(width * (n > 4 ? 0.27 : 0.3), inches(3.3)), height: height * (n > 4 ? 0.27 : 0.3) };
@@ -280,14 +287,14 @@ function cycle(items: readonly FigureItem[], pen: Pen): Draft {
 }
 
 /** The date at its place on the line, the rest of the text by it. */
-function dated(item: FigureItem, i: number): { readonly when: Para; readonly what: readonly Para[] } {
+function dated(item: SetItem, i: number): { readonly when: Para; readonly what: readonly Para[] } {
   const found = leadingDate(item.runs);
   if (found === undefined) return { when: label(`${i + 1}`), what: itemParas(item) };
   const rest: Para[] = found.rest.length === 0 ? [] : [{ part: item.part, style: 'plain', level: 1, runs: found.rest }];
   return { when: { part: item.part, style: 'item', level: 1, runs: found.date }, what: [...rest, ...item.details] };
 }
 
-function timelineAcross(items: readonly FigureItem[], pen: Pen): Draft {
+function timelineAcross(items: readonly SetItem[], pen: Pen): Draft {
   const { x, y, width, height } = pen.frame;
   const gap = inches(0.2);
   const each = (width - gap * (items.length - 1)) / items.length;
@@ -313,7 +320,7 @@ function timelineAcross(items: readonly FigureItem[], pen: Pen): Draft {
   return { shapes, words };
 }
 
-function timelineDown(items: readonly FigureItem[], pen: Pen): Draft {
+function timelineDown(items: readonly SetItem[], pen: Pen): Draft {
   const { x, y, width, height } = pen.frame;
   const each = height / items.length;
   const when = width * 0.24;
@@ -351,7 +358,7 @@ function gridColumns(n: number): readonly number[] {
   return n === 9 ? [3] : [4, 3];
 }
 
-function iconGrid(items: readonly FigureItem[], pen: Pen, columns: number): Draft {
+function iconGrid(items: readonly SetItem[], pen: Pen, columns: number): Draft {
   const { x, y, width, height } = pen.frame;
   const rows = Math.ceil(items.length / columns);
   const gap = inches(0.22);
@@ -393,10 +400,10 @@ function iconGrid(items: readonly FigureItem[], pen: Pen, columns: number): Draf
   return { shapes, words };
 }
 
-const initial = ({ ordered }: FigureItem, i: number): string => (ordered ? `${i + 1}` : String.fromCharCode(65 + i));
+const initial = ({ ordered }: SetItem, i: number): string => (ordered ? `${i + 1}` : String.fromCharCode(65 + i));
 
 /** Layers from the top down: a pyramid, or the other way round a funnel; the text stands beside them. */
-function layers(items: readonly FigureItem[], pen: Pen, funnel: boolean): Draft {
+function layers(items: readonly SetItem[], pen: Pen, funnel: boolean): Draft {
   const { x, y, width, height } = pen.frame;
   const n = items.length;
   const gap = inches(0.06);
@@ -450,7 +457,7 @@ function layers(items: readonly FigureItem[], pen: Pen, funnel: boolean): Draft 
   return { shapes: shapes.filter(({ fill }) => fill !== null), words };
 }
 
-function matrix(items: readonly FigureItem[], pen: Pen): Draft {
+function matrix(items: readonly SetItem[], pen: Pen): Draft {
   const { x, y, width, height } = pen.frame;
   const gap = inches(0.14);
   const each = { width: (width - gap) / 2, height: (height - gap) / 2 };
