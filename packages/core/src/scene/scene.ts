@@ -53,7 +53,8 @@ export function sceneSlide(page: Page, number: number, theme: Theme): SceneSlide
 }
 
 function ownColors({ slide: { colors } }: Page, theme: Theme): OwnColors | null {
-  return colors === undefined || theme.look === undefined
+  // A template's colours are its own: no palette of ours is laid over a slide of it.
+  return colors === undefined || theme.look === undefined || theme.template !== undefined
     ? null
     : { palette: paletteFor(theme.look, colors), dark: colors.dark ?? theme.dark };
 }

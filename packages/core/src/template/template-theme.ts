@@ -2,6 +2,7 @@
 import { emu } from '../base/index.ts';
 import {
   buildLayouts,
+  footShown,
   contrastRatio,
   isFoot,
   LAYOUT_NAMES,
@@ -12,6 +13,7 @@ import {
   type Area,
   type ColorName,
   type DeckLook,
+  type Foot,
   type Frame,
   type Layout,
   type LayoutDesign,
@@ -56,7 +58,9 @@ function build(model: TemplateModel, use: TemplateUse, look: DeckLook): Theme {
     table: { sizes: TABLE_SIZES, headColor: 'panel', headText: 'text', rule: 'muted' },
     corners: 'square',
     size: model.size,
-    layouts: LAYOUT_NAMES.map((name) => layoutOver(model, matchLayout(model.layouts, name, use.layouts), name, master)),
+    layouts: LAYOUT_NAMES.map((name) =>
+      layoutOver(model, matchLayout(model.layouts, name, use.layouts), name, master, look.foot),
+    ),
     template: use,
     mended: (Object.keys(palette) as ColorName[]).filter((name) => palette[name] !== master.palette[name]),
   };
@@ -83,7 +87,13 @@ function mended(own: Palette): Palette {
   };
 }
 
-function layoutOver(model: TemplateModel, source: TemplateLayout, name: LayoutName, master: TemplateMaster): Layout {
+function layoutOver(
+  model: TemplateModel,
+  source: TemplateLayout,
+  name: LayoutName,
+  master: TemplateMaster,
+  foot: Foot,
+): Layout {
   const found = sorted(source);
   const design = designOf(model, source, master);
   const derived = buildLayouts(design).find((layout) => layout.name === name)!;
@@ -132,6 +142,7 @@ function layoutOver(model: TemplateModel, source: TemplateLayout, name: LayoutNa
     }
   };
   const frames = derived.frames.flatMap((frame): readonly Frame[] => {
+    if (isFoot(frame.role) && !footShown(frame.role, name, foot)) return [];
     const own = place(frame.role);
     // What a template has no foot for is not put there.
     if (own === undefined) return isFoot(frame.role) ? [] : [{ ...frame, placeholder: null }];

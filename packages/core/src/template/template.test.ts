@@ -250,6 +250,34 @@ describe('writing', () => {
   });
 });
 
+test('the foot is shown as asked, and a slide’s own palette is not laid over the template’s', () => {
+  const { model } = readTemplate(usualTemplate());
+  const foot = {
+    number: [],
+    footer: { text: 'Spring', on: ['content'] as const },
+    date: { text: '', on: [] },
+    logo: null,
+  };
+  const { deck } = convert(REPORT, []);
+  const converted = convert(
+    REPORT,
+    [
+      { kind: 'template', template: use() },
+      { kind: 'foot', foot },
+      { kind: 'colors', slides: [deck.slides[1]!.id], palette: null, dark: true },
+    ],
+    undefined,
+    new Map([[HASH, model]]),
+  );
+  const roles = converted.theme.layouts.find(({ name }) => name === 'points')!.frames.map(({ role }) => role);
+  expect(roles).toContain('footer');
+  expect(roles).not.toContain('number');
+  expect(roles).not.toContain('date');
+  const zip = written(usualTemplate(), converted);
+  expect(zip.names.some((name) => name.includes('themeOverride'))).toBe(false);
+  expect(text(zip, slidesOf(zip)[1]!)).toContain('Spring');
+});
+
 test('a deck whose template is not at hand wears its theme', () => {
   const converted = convert(REPORT, [{ kind: 'template', template: use() }]);
   expect(converted.theme.name).toBe('millrace');

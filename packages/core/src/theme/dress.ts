@@ -19,6 +19,7 @@ import {
   isFoot,
   SLIDE_HEIGHT,
   SLIDE_WIDTH,
+  type FootRole,
   type Frame,
   type Layout,
   type LayoutPicture,
@@ -152,6 +153,12 @@ function stepsFrom(size: number, own: readonly number[]): readonly number[] {
   return [...new Set([size, ...steps, Math.min(size, floor)])];
 }
 
+/** Whether something at the foot is shown on slides of a layout. */
+export function footShown(role: FootRole, layout: Layout['name'], foot: Foot): boolean {
+  const place = footPlace(layout);
+  return role === 'number' ? foot.number.includes(place) : foot[role].text !== '' && foot[role].on.includes(place);
+}
+
 /** Keeps what is shown at the foot of each kind of slide, and puts the logo there. */
 function footed(layouts: readonly Layout[], foot: Foot): readonly Layout[] {
   return layouts.map((layout): Layout => {
@@ -159,11 +166,7 @@ function footed(layouts: readonly Layout[], foot: Foot): readonly Layout[] {
     const logo = foot.logo !== null && foot.logo.on.includes(place) ? logoOn(layout, foot.logo) : undefined;
     const frames = layout.frames.flatMap((frame): readonly Frame[] => {
       if (!isFoot(frame.role)) return [frame];
-      const shown =
-        frame.role === 'number'
-          ? foot.number.includes(place)
-          : foot[frame.role].text !== '' && foot[frame.role].on.includes(place);
-      if (!shown) return [];
+      if (!footShown(frame.role, layout.name, foot)) return [];
       if (frame.role !== 'footer' || logo === undefined || place === 'cover') return [frame];
       const x = (logo.x + logo.width + inches(0.2)) as Emu;
       return [{ ...frame, x, width: emu(frame.x + frame.width - x) }];

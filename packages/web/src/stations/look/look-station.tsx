@@ -2,7 +2,7 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { useSearchParams } from 'react-router';
 import { useDeck } from '../../state/deck-store.ts';
-import { Action } from '../../ui/recipes.tsx';
+import { Action, Notice } from '../../ui/recipes.tsx';
 import { ColorsShelf } from './colors-shelf.tsx';
 import { FootShelf } from './foot-shelf.tsx';
 import { LayoutsShelf } from './layouts-shelf.tsx';
@@ -20,6 +20,9 @@ const SHELVES = [
   ['layouts', 'Layouts', LayoutsShelf],
   ['template', 'Template', TemplateShelf],
 ] as const;
+
+/** What a template decides itself. */
+const OVERRULED: ReadonlySet<string> = new Set(['themes', 'colours', 'type']);
 
 export function LookStation() {
   const view = useDeck((state) => state.view);
@@ -42,6 +45,12 @@ export function LookStation() {
           </Action>
         ))}
       </Box>
+      {view.template !== null && OVERRULED.has(name) && (
+        <Notice tone="calm" mb="12px">
+          The deck is built on {view.template.fileName}: its colours, fonts and layouts hold. What is chosen here is
+          seen once the deck is without it.
+        </Notice>
+      )}
       <Shelf look={view.look} pages={view.pages} />
     </Wall>
   );

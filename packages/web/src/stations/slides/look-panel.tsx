@@ -116,7 +116,8 @@ const Why = ({ offer }: { readonly offer: LayoutOffer }) => (
 /** Colours of this slide alone. */
 function Colors({ row }: { readonly row: Row }) {
   const look = useDeck((state) => state.view?.look);
-  if (look === undefined) return null;
+  const template = useDeck((state) => state.view?.template ?? null);
+  if (look === undefined || template !== null) return null;
   const design = designNamed(look.theme);
   const deckDark = look.dark ?? design.dark;
   const dark = row.colors?.dark ?? deckDark;
