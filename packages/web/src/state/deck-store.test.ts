@@ -190,3 +190,11 @@ test('what the worker finds in the structure is shown, a fault ends in words, cl
   expect(FakeWorker.last.ended).toBe(true);
   expect(useDeck.getState()).toMatchObject({ phase: 'none', blocks: [], structure: null });
 });
+
+test('looks that were looked at long ago are forgotten, the newest are kept', () => {
+  for (let i = 0; i < 60; i++) FakeWorker.last.say({ kind: 'dressed', look: plainLook(`theme ${i}`), drawings: [] });
+  const { dressed } = useDeck.getState();
+  expect(dressed.size).toBe(40);
+  expect(dressed.has(JSON.stringify(plainLook('theme 59')))).toBe(true);
+  expect(dressed.has(JSON.stringify(plainLook('theme 0')))).toBe(false);
+});

@@ -81,6 +81,8 @@ const EMPTY: DeckState = {
   selectedRow: null,
 };
 
+const MOST_DRESSED = 40;
+
 export const useDeck = create<DeckState>(() => EMPTY);
 const { setState: set, getState: get } = useDeck;
 
@@ -171,6 +173,8 @@ function receive(message: FromWorker): void {
           ...message.drawings.map((drawing) => [drawing.key, drawing] as const),
         ]),
       );
+      // Looks that were looked at long ago are drawn again when they are seen again.
+      for (const look of [...dressed.keys()].slice(0, -MOST_DRESSED)) dressed.delete(look);
       set({ dressed });
       return;
     }
