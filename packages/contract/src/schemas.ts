@@ -1,28 +1,18 @@
 /** What goes between server and web, as JSON schemas from which the types are taken. */
 import {
-  CHART_KINDS,
-  COLOR_NAMES,
   DENSITIES,
   DESTINATIONS,
-  FOOT_PLACES,
   FULL_RULES,
-  LAYOUT_NAMES,
   LEFT_KINDS,
   MATTER_KINDS,
-  PAPERS,
-  PICTURE_FILTERS,
-  RULED_ROLES,
-  SCHEMES,
   TEXT_KINDS,
   type LevelMap as Levels,
   type LogEntry,
   type Prose as ProseType,
 } from '@alvex/core';
 import { Type, type Static, type TSchema } from '@sinclair/typebox';
-
-const closed = { additionalProperties: false } as const;
-const literals = <T extends string>(values: readonly T[]) => Type.Unsafe<T>({ type: 'string', enum: [...values] });
-const Id = Type.String({ minLength: 1, maxLength: 400 });
+import { LOOK_EDITS } from './look-schemas.ts';
+import { closed, entry, Id, Ids, literals, Nullable, oneOf, Picture } from './schema-parts.ts';
 
 export const DeckName = Type.String({ minLength: 1, maxLength: 200, pattern: '\\S' });
 
@@ -53,8 +43,6 @@ const Run = Type.Object(
 );
 const Runs = Type.Array(Run, { maxItems: 5000 });
 const LevelMap = Type.Object(Object.fromEntries(TEXT_KINDS.map((kind) => [kind, literals(DESTINATIONS)])), closed);
-const entry = <K extends string, P extends Record<string, TSchema>>(kind: K, properties: P) =>
-  Type.Object({ kind: Type.Literal(kind), ...properties }, closed);
 const NoteText = Type.Object(
   {
     kind: literals(['paragraph', 'item'] as const),
@@ -65,17 +53,8 @@ const NoteText = Type.Object(
   closed,
 );
 
-const oneOf = (schemas: readonly TSchema[], by = 'kind') =>
-  Type.Unsafe<never>({
-    type: 'object',
-    required: [by],
-    discriminator: { propertyName: by },
-    oneOf: [...schemas],
-  });
-
 const Level = Type.Integer({ minimum: 1, maximum: 6 });
 const Depth = Type.Integer({ minimum: 1, maximum: 100 });
-const Ids = Type.Array(Id, { maxItems: 200_000 });
 const Left = literals(LEFT_KINDS);
 const Cell = Type.Object(
   {
@@ -122,16 +101,6 @@ const WrittenBlock = oneOf([
   }),
   written('break', { type: literals(['page', 'rule'] as const) }),
 ]);
-const PictureHash = Type.String({ pattern: '^[0-9a-f]{64}$' });
-const Picture = Type.Object(
-  {
-    id: PictureHash,
-    mime: literals(['image/png', 'image/jpeg', 'image/gif'] as const),
-    width: Type.Integer({ minimum: 1 }),
-    height: Type.Integer({ minimum: 1 }),
-  },
-  closed,
-);
 const Shape = oneOf([
   entry('heading', { level: Level }),
   entry('paragraph', {}),
@@ -151,145 +120,6 @@ const Prose = oneOf(
   'as',
 );
 const PointLevel = Type.Integer({ minimum: 1, maximum: 5 });
-const Nullable = Type.Union([Id, Type.Null()]);
-
-const Hex = Type.String({ pattern: '^[0-9A-Fa-f]{6}$' });
-const PaletteChoice = oneOf(
-  [
-    Type.Object({ from: Type.Literal('theme'), name: Type.String({ maxLength: 100 }) }, closed),
-    Type.Object(
-      {
-        from: Type.Literal('colors'),
-        colors: Type.Array(Hex, { minItems: 1, maxItems: 6 }),
-        scheme: literals(SCHEMES),
-        paper: literals(PAPERS),
-      },
-      closed,
-    ),
-  ],
-  'from',
-);
-const Dark = Type.Union([Type.Boolean(), Type.Null()]);
-const orNull = (schema: TSchema) => Type.Union([schema, Type.Null()]);
-const Share = Type.Number({ minimum: 0, maximum: 1 });
-const Tone = Type.Number({ minimum: -1, maximum: 1 });
-const Words = Type.String({ maxLength: 400 });
-const On = Type.Array(literals(FOOT_PLACES), { maxItems: 3 });
-const Alt = orNull(Type.String({ maxLength: 10_000 }));
-const PictureDress = Type.Object(
-  {
-    as: literals(['fit', 'fill'] as const),
-    focus: Type.Tuple([Share, Share]),
-    crop: Type.Tuple(Array.from({ length: 4 }, () => Type.Number({ minimum: 0, maximum: 0.45 })) as never),
-    filter: literals(PICTURE_FILTERS),
-    corners: literals(['square', 'round'] as const),
-    brightness: Tone,
-    contrast: Tone,
-  },
-  closed,
-);
-const Values = Type.Array(orNull(Type.Number()), { maxItems: 200 });
-const ChartSettings = Type.Object(
-  {
-    kind: literals(CHART_KINDS),
-    title: orNull(Words),
-    acrossTitle: orNull(Words),
-    upTitle: orNull(Words),
-    legend: literals(['none', 'bottom', 'right'] as const),
-    labels: Type.Boolean(),
-    grid: Type.Boolean(),
-    colors: Type.Array(Type.Integer({ minimum: 1, maximum: 6 }), { maxItems: 60 }),
-    data: orNull(
-      Type.Object(
-        {
-          categories: Type.Array(Words, { minItems: 1, maxItems: 200 }),
-          series: Type.Array(Type.Object({ name: Words, values: Values, across: Type.Optional(Values) }, closed), {
-            minItems: 1,
-            maxItems: 20,
-          }),
-        },
-        closed,
-      ),
-    ),
-  },
-  closed,
-);
-
-const LOOK_EDITS: readonly TSchema[] = [
-  entry('theme', { theme: Type.String({ maxLength: 100 }) }),
-  entry('palette', { palette: orNull(PaletteChoice) }),
-  entry('mode', { dark: Dark }),
-  entry('fonts', { pair: orNull(Type.String({ maxLength: 100 })) }),
-  entry('type', {
-    role: literals(RULED_ROLES),
-    rule: orNull(
-      Type.Object(
-        {
-          font: Type.Optional(literals(['heading', 'body', 'mono'] as const)),
-          size: Type.Optional(Type.Number({ minimum: 8, maximum: 120 })),
-          bold: Type.Optional(Type.Boolean()),
-          color: Type.Optional(literals(COLOR_NAMES)),
-          caps: Type.Optional(Type.Boolean()),
-          align: Type.Optional(literals(['left', 'center', 'right'] as const)),
-        },
-        closed,
-      ),
-    ),
-  }),
-  entry('foot', {
-    foot: Type.Object(
-      {
-        number: On,
-        footer: Type.Object({ text: Words, on: On }, closed),
-        date: Type.Object({ text: Words, on: On }, closed),
-        logo: orNull(Type.Object({ picture: Picture, alt: Words, on: On }, closed)),
-      },
-      closed,
-    ),
-  }),
-  entry('template', {
-    template: orNull(
-      Type.Object(
-        {
-          hash: PictureHash,
-          fileName: Type.String({ minLength: 1, maxLength: 255 }),
-          layouts: Type.Object(
-            Object.fromEntries(LAYOUT_NAMES.map((name) => [name, Type.Optional(Type.String({ maxLength: 300 }))])),
-            closed,
-          ),
-          keep: literals(['none', 'before', 'after'] as const),
-        },
-        closed,
-      ),
-    ),
-  }),
-  entry('arrange', {
-    layouts: Type.Array(Type.Object({ slide: Id, layout: literals(LAYOUT_NAMES) }, closed), { maxItems: 20_000 }),
-  }),
-  entry('layout', { slides: Ids, layout: orNull(literals(LAYOUT_NAMES)) }),
-  entry('colors', { slides: Ids, palette: orNull(PaletteChoice), dark: Dark }),
-  entry('icon', {
-    part: Id,
-    icon: orNull(
-      Type.Object(
-        {
-          name: Type.String({ maxLength: 100 }),
-          paths: Type.Array(Type.String({ maxLength: 4000, pattern: '^[-MmLlHhVvCcSsQqTtAaZz0-9., ]+$' }), {
-            minItems: 1,
-            maxItems: 60,
-          }),
-        },
-        closed,
-      ),
-    ),
-  }),
-  entry('chart', { part: Id, chart: orNull(ChartSettings) }),
-  entry('frame', { part: Id, dress: orNull(PictureDress) }),
-  entry('replace', { part: Id, picture: Picture, alt: Alt }),
-  entry('place', { slide: Id, part: Id, after: Nullable, picture: Picture, alt: Alt }),
-  entry('alt', { part: Id, alt: Type.String({ maxLength: 10_000 }) }),
-  entry('drop', { part: Id }),
-];
 
 const SLIDE_EDITS: readonly TSchema[] = [
   entry('order', { slides: Ids, before: Nullable }),

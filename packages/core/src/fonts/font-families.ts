@@ -54,9 +54,6 @@ const MONO = /mono|courier|consol|code|typewriter/i;
 
 export const isShipped = (name: string): name is FamilyName => Object.hasOwn(PACKED, name);
 
-/** Whether receivers are likely to have a family without installing it. */
-export const isCommon = (name: string): boolean => Object.hasOwn(AS_WIDE, name);
-
 /** How sure a measure in a shipped family is of what the receiver will see. */
 export type Stands = 'itself' | 'as-wide' | 'near';
 

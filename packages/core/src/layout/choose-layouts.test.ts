@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { plain, runsText } from '../content/index.ts';
+import { PLAIN_DRESS } from '../deck/index.ts';
 import { convert, optionsOf, type Converted } from '../pipeline/index.ts';
 import type { Edit } from '../edits/index.ts';
 import { doc, h, li, p, picture, quote, random, randomDocument, table, type Draft } from '../test/build.ts';
@@ -144,6 +145,16 @@ describe('parts of a line', () => {
     expect(runsText(quoted(plain('The sea is never late. — Hale Tanner')).source)).toBe('Hale Tanner');
     expect(quoted(plain('The sea is never late.')).source).toEqual([]);
   });
+});
+
+test('over an edge a picture fills its frame, unless its author says otherwise', () => {
+  const source = doc(h(1, 'T'), li('Silt'), picture('a', 'Pond'));
+  const { id, content } = convert(source, []).deck.slides[0]!;
+  const bleed: Edit = { kind: 'layout', slides: [id], layout: 'picture-bleed' };
+  const cut = (...edits: readonly Edit[]) =>
+    convert(source, edits).pages[0]!.boxes.flatMap((box) => (box.kind === 'picture' ? box.cut : []));
+  expect(Math.max(...cut(bleed))).toBeGreaterThan(0);
+  expect(cut(bleed, { kind: 'frame', part: content[1]!.id, dress: PLAIN_DRESS })).toEqual([0, 0, 0, 0]);
 });
 
 describe('the whole deck', () => {

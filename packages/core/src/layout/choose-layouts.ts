@@ -5,12 +5,12 @@
  */
 import { ptFromEmu } from '../base/index.ts';
 import type { Slide, SlideId } from '../deck/index.ts';
-import type { LayoutName } from '../theme/index.ts';
+import { LAYOUT_NAMES, type LayoutName } from '../theme/index.ts';
 import { chosenPages } from './chosen-pages.ts';
 import type { LayoutOptions } from './draft.ts';
 import { draftsOf } from './lay-out-slide.ts';
 import type { Box } from './page.ts';
-import { FIGURES } from './set-figure.ts';
+import { FIGURES } from './figure-drafts.ts';
 import { signsOf, type Reason } from './signs.ts';
 
 export interface LayoutChoice {
@@ -23,28 +23,15 @@ export interface LayoutChoice {
   readonly usual: boolean;
 }
 
-/** Tried for every slide of the kind of content, whatever its words say. */
-const TEXT_LAYOUTS: readonly LayoutName[] = [
-  'points',
-  'columns',
-  'columns-3',
-  'key-points',
-  'statement',
-  'comparison',
-  ...FIGURES,
-];
-const PICTURE_LAYOUTS: readonly LayoutName[] = [
-  'picture-right',
-  'picture-left',
-  'picture-top',
-  'picture-bleed',
-  'picture',
-  'picture-caption',
-  'gallery-2',
-  'gallery-3',
-  'gallery-4',
-];
-const TABLE_LAYOUTS: readonly LayoutName[] = ['table', 'chart', 'chart-points'];
+/** Tried only where a sign asks for them; every other layout says itself whether the content suits it. */
+const BY_SIGN: ReadonlySet<LayoutName> = new Set([
+  'agenda',
+  'sources',
+  'closing',
+  'quotation',
+  'big-number',
+  'figure-text',
+]);
 
 const MOST_PARTS = 40;
 const UNSIGNED = 0.2;
@@ -80,13 +67,7 @@ function weighed(slide: Slide, options: LayoutOptions): readonly LayoutChoice[] 
   // A slide that is continued over many pages is no matter of layout, and trying them all would take long.
   if (slide.content.length > MOST_PARTS) return [...choices.values()];
   const signs = signsOf(slide, options.language ?? null);
-  const has = (kind: 'picture' | 'table'): boolean => slide.content.some((part) => part.kind === kind);
-  const tried: readonly LayoutName[] = [
-    ...signs.map(({ layout }) => layout),
-    ...TEXT_LAYOUTS,
-    ...(has('picture') ? PICTURE_LAYOUTS : []),
-    ...(has('table') ? TABLE_LAYOUTS : []),
-  ];
+  const tried = [...signs.map(({ layout }) => layout), ...LAYOUT_NAMES.filter((layout) => !BY_SIGN.has(layout))];
   for (const layout of new Set(tried)) {
     if (choices.has(layout)) continue;
     const pages = chosenPages(slide, layout, options);
@@ -114,16 +95,15 @@ const seen = (boxes: readonly Box[]): number =>
 
 /** How well text fills its frames: 1 where it takes a third or more of them, less for a few words lost on a slide. */
 function balance(boxes: readonly Box[]): number {
-  const texts = boxes.filter((box) => box.kind === 'text' && box.free !== true);
-  if (texts.length === 0 || boxes.some((box) => box.kind !== 'text')) return 1;
+  const texts = boxes.flatMap((box) => (box.kind === 'text' && box.free !== true ? [box] : []));
+  if (texts.length === 0 || texts.length < boxes.length) return 1;
   let used = 0;
   let room = 0;
-  for (const box of texts) {
-    if (box.kind !== 'text') continue;
-    const last = box.paragraphs.at(-1)?.lines.at(-1)?.baseline ?? box.frame.y;
-    const first = box.paragraphs[0]?.lines[0]?.baseline ?? box.frame.y;
-    used += ptFromEmu(last - first) + box.frame.style.sizes[0]!;
-    room += ptFromEmu(box.frame.height);
+  for (const { frame, paragraphs } of texts) {
+    const last = paragraphs.at(-1)?.lines.at(-1)?.baseline ?? frame.y;
+    const first = paragraphs[0]?.lines[0]?.baseline ?? frame.y;
+    used += ptFromEmu(last - first) + frame.style.sizes[0]!;
+    room += ptFromEmu(frame.height);
   }
   const share = used / Math.max(1, room);
   return Math.min(1, 0.75 + share * 0.75);

@@ -2,7 +2,7 @@
 import { chartOf } from '../charts/index.ts';
 import { runsText } from '../content/index.ts';
 import type { Content, PicturePart, Slide, TablePart } from '../deck/index.ts';
-import { frameIn, type LayoutName, type Role } from '../theme/index.ts';
+import { frameIn, type Frame, type LayoutName, type Role } from '../theme/index.ts';
 import {
   FITS,
   paraOf,
@@ -16,7 +16,8 @@ import {
 import { bigNumber, figureItems, leadingDate, quoted } from './figure-items.ts';
 import { largestSize } from './fit-text.ts';
 import type { Box, Fit, Para } from './page.ts';
-import { FIGURE_EASY, FIGURES, setFigure, type FigureName } from './set-figure.ts';
+import { FIGURES, type FigureName } from './figure-drafts.ts';
+import { FIGURE_EASY, setFigure } from './set-figure.ts';
 import { besidePicture, tablePages, usualPages } from './usual-pages.ts';
 
 interface Sorted {
@@ -156,28 +157,23 @@ type Filled = readonly [role: Role, paras: readonly Para[]];
 
 /** Text in several frames of a layout, those of one style at one size. @returns undefined where some does not fit. */
 function inFrames(layout: LayoutName, filled: readonly Filled[], { theme }: LayoutOptions): Draft | undefined {
-  const bySizes = new Map<string, number>();
   const places = filled
     .filter(([, paras]) => paras.length > 0)
     .map(([role, paras]) => ({ paras, frame: frameIn(theme, layout, role) }));
+  const sizes = new Map<string, number>();
   for (const { paras, frame } of places) {
     const size = largestSize(paras, frame, theme, frame.style.sizes);
     if (size === undefined) return undefined;
-    const key = `${frame.style.sizes[0]} ${frame.role === 'head' || frame.role === 'head2' ? 'head' : frame.style.font}`;
-    bySizes.set(key, Math.min(size, bySizes.get(key) ?? Infinity));
+    const alike = likeness(frame);
+    sizes.set(alike, Math.min(size, sizes.get(alike) ?? Infinity));
   }
-  const boxes = places.map(({ paras, frame }) => {
-    const key = `${frame.style.sizes[0]} ${frame.role === 'head' || frame.role === 'head2' ? 'head' : frame.style.font}`;
-    return textBox(paras, frame, theme, bySizes.get(key)!);
-  });
+  const boxes = places.map(({ paras, frame }) => textBox(paras, frame, theme, sizes.get(likeness(frame))!));
   const main = places.at(-1)?.frame ?? frameIn(theme, layout, 'title');
-  const size = Math.min(...bySizes.values());
-  return {
-    layout,
-    boxes,
-    fit: stepFit(Number.isFinite(size) ? Math.min(size, main.style.sizes[0]!) : main.style.sizes[0]!, main),
-  };
+  return { layout, boxes, fit: stepFit(Math.min(main.style.sizes[0]!, ...sizes.values()), main) };
 }
+
+/** The same for frames whose text is set at one size. */
+const likeness = ({ role, style }: Frame): string => `${style.sizes[0]} ${style.font} ${role.startsWith('head')}`;
 
 /** More are no columns, and finding where to part them would take long. */
 const MOST_IN_COLUMNS = 40;
@@ -297,7 +293,7 @@ function pictured(
     if (words === undefined) return undefined;
     boxes.push(...words.boxes);
   }
-  pictures.forEach((picture, i) => boxes.push(pictureBox(picture, frameIn(theme, layout, PICTURE_ROLES[i]!), options)));
+  pictures.forEach((picture, i) => boxes.push(pictureBox(picture, layout, PICTURE_ROLES[i]!, options)));
   return { layout, boxes, fit: FITS(frameIn(theme, layout, 'title').style.sizes[0]!) };
 }
 

@@ -1,8 +1,8 @@
 /** A page before it knows its place, its title and its notes, and what its boxes are made of. */
 import { emu } from '../base/index.ts';
 import type { Picture, PictureId } from '../content/index.ts';
-import { PLAIN_DRESS, type Content, type FullRule, type PicturePart, type TablePart } from '../deck/index.ts';
-import type { Frame, LayoutName, Rect, Theme } from '../theme/index.ts';
+import { PLAIN_DRESS, type Content, type FullRule, type PictureDress, type PicturePart } from '../deck/index.ts';
+import { frameIn, type Frame, type LayoutName, type Rect, type Role, type Theme } from '../theme/index.ts';
 import type { Box, Fit, Para, PictureBox, TextBox } from './page.ts';
 import { placeText } from './set-text.ts';
 
@@ -21,13 +21,6 @@ export interface Draft {
   readonly fit: Fit;
 }
 export type TextContent = Content & { readonly kind: 'point' | 'text' };
-/** What can share a page. */
-export interface Group {
-  readonly texts: readonly TextContent[];
-  readonly before: number /* texts that stand before the object */;
-  readonly objects: readonly (PicturePart | TablePart)[];
-}
-
 export const FITS = (points: number): Fit => ({ state: 'fits', points, linesOver: 0 });
 
 export const stepFit = (size: number, frame: Frame): Fit => ({
@@ -41,21 +34,36 @@ export const paraOf = (part: TextContent): Para =>
     ? { part: part.id, style: 'point', level: part.level, runs: part.runs }
     : { part: part.id, style: part.style, level: 1, runs: part.runs };
 
-export function textBox(paras: readonly Para[], frame: Frame, theme: Theme, size: number): TextBox {
+/** @param free It stands in no placeholder. */
+export function textBox(paras: readonly Para[], frame: Frame, theme: Theme, size: number, free = false): TextBox {
   let placed: TextBox['paragraphs'] | undefined;
   return {
     kind: 'text',
     frame,
     paras,
     scale: size / frame.style.sizes[0]!,
+    ...(free ? { free } : {}),
     get paragraphs() {
       return (placed ??= placeText(paras, frame, theme, size));
     },
   };
 }
 
-export function pictureBox(part: PicturePart, frame: Frame, { pictures }: LayoutOptions): PictureBox {
-  const dress = part.dress ?? PLAIN_DRESS;
+/** Over an edge a picture fills its frame; else all of it is seen. */
+const OVER_EDGES: ReadonlySet<LayoutName> = new Set(['picture-bleed', 'cover-picture']);
+
+/** How a picture stands in its frame on a layout, where its author has not said it. */
+export const usualDress = (layout: LayoutName): PictureDress =>
+  OVER_EDGES.has(layout) ? { ...PLAIN_DRESS, as: 'fill' } : PLAIN_DRESS;
+
+export function pictureBox(
+  part: PicturePart,
+  layout: LayoutName,
+  role: Role,
+  { theme, pictures }: LayoutOptions,
+): PictureBox {
+  const frame = frameIn(theme, layout, role);
+  const dress = part.dress ?? usualDress(layout);
   const size = part.own ?? pictures.get(part.picture);
   const [left, top, right, bottom] = dress.crop;
   const width = Math.max(1, (size?.width ?? 1) * (1 - left - right));
@@ -76,9 +84,6 @@ export function pictureBox(part: PicturePart, frame: Frame, { pictures }: Layout
     cut: [fromX, fromY, 1 - fromX - keepX, 1 - fromY - keepY],
   };
 }
-
-/** A picture that runs over edges fills its frame unless its author says otherwise. */
-export const filling = (picture: PicturePart): PicturePart => ({ ...picture, dress: { ...PLAIN_DRESS, as: 'fill' } });
 
 const clamp = (value: number, least: number, most: number): number => Math.max(least, Math.min(value, most));
 

@@ -5,7 +5,15 @@ import { plain } from '../content/index.ts';
 import type { Content, Slide } from '../deck/index.ts';
 import { drawChart, drawParagraph, drawShape, sceneSlide } from '../scene/index.ts';
 import { THEMES } from '../test/build.ts';
-import { contrastRatio, LAYOUT_NAMES, type LayoutName, type Rect, type Theme } from '../theme/index.ts';
+import {
+  contains,
+  contrastRatio,
+  LAYOUT_NAMES,
+  overlaps,
+  type LayoutName,
+  type Rect,
+  type Theme,
+} from '../theme/index.ts';
 import { layOutSlide, type Page } from './index.ts';
 
 const point = (text: string, i: number, level = 1): Content => ({
@@ -139,16 +147,8 @@ const asTexts = (content: readonly Content[]): readonly Content[] =>
   );
 
 const TOLERANCE = 1; // points
-const within = (inner: Rect, outer: Rect): boolean =>
-  inner.x >= outer.x - 12_700 &&
-  inner.y >= outer.y - 12_700 &&
-  inner.x + inner.width <= outer.x + outer.width + 12_700 &&
-  inner.y + inner.height <= outer.y + outer.height + 12_700;
-const meets = (a: Rect, b: Rect): boolean =>
-  a.x + 12_700 < b.x + b.width &&
-  b.x + 12_700 < a.x + a.width &&
-  a.y + 12_700 < b.y + b.height &&
-  b.y + 12_700 < a.y + a.height;
+const PLAY = 12_700; // EMU: a point
+const within = (inner: Rect, outer: Rect): boolean => contains(outer, inner, PLAY);
 
 /** Least sizes in points, of titles, of text in placeholders, and of all else. */
 const FLOOR = { title: 14, body: 10, other: 11 };
@@ -191,7 +191,7 @@ function faultsOf(page: Page, theme: Theme): readonly string[] {
           faults.push('a label outside of its chart');
   }
   placed.forEach((a, i) => {
-    for (const b of placed.slice(i + 1)) if (meets(a.rect, b.rect)) faults.push(`${a.name} meets ${b.name}`);
+    for (const b of placed.slice(i + 1)) if (overlaps(a.rect, b.rect, PLAY)) faults.push(`${a.name} meets ${b.name}`);
   });
   return faults;
 }

@@ -1,8 +1,8 @@
 export { CELL_PADDING } from './fit-table.ts';
 export * from './choose-layouts.ts';
-export type { LayoutOptions } from './draft.ts';
 export * from './lay-out-slide.ts';
-export { FIGURES } from './set-figure.ts';
+export { FIGURES } from './figure-drafts.ts';
+export { usualDress, type LayoutOptions } from './draft.ts';
 export * from './measure-ahead.ts';
 export * from './page.ts';
 export { capitals, paraSetting, SCRIPT_SCALE, type ParaSetting } from './set-text.ts';

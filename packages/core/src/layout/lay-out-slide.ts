@@ -4,7 +4,7 @@ import { plain, runsText, sliceRuns, type Runs } from '../content/index.ts';
 import type { MatterKind, Note, Slide } from '../deck/index.ts';
 import { frameIn, frameOf, layoutNamed, type LayoutName, type Theme } from '../theme/index.ts';
 import { chosenPages } from './chosen-pages.ts';
-import { filling, FITS, paraOf, pictureBox, textBox, type Draft, type LayoutOptions } from './draft.ts';
+import { FITS, paraOf, pictureBox, textBox, type Draft, type LayoutOptions } from './draft.ts';
 import { largestSize, twoColumns } from './fit-text.ts';
 import type { Fit, Page, Para } from './page.ts';
 import { measurePara } from './set-text.ts';
@@ -124,16 +124,7 @@ function coverPages(slide: Slide, options: LayoutOptions): readonly Draft[] {
     'runs' in part ? [{ part: part.id, style: 'subtitle', level: 1, runs: part.runs }] : [],
   );
   const fit = FITS(frameIn(theme, layout, 'title').style.sizes[0]!);
-  const pictures =
-    picture === undefined
-      ? []
-      : [
-          pictureBox(
-            picture.dress === undefined ? filling(picture) : picture,
-            frameIn(theme, layout, 'picture'),
-            options,
-          ),
-        ];
+  const pictures = picture === undefined ? [] : [pictureBox(picture, layout, 'picture', options)];
   if (paras.length === 0) return [{ layout, boxes: pictures, fit }];
   const size = largestSize(paras, frame, theme, [...frame.style.sizes, ...COVER_FLOOR]);
   if (size !== undefined) return [{ layout, boxes: [textBox(paras, frame, theme, size), ...pictures], fit }];

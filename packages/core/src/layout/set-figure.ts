@@ -1,21 +1,21 @@
 /** Sets a list as a figure: shapes with the points' own text in them, all at one size. */
-import { emu, inches, ptFromEmu } from '../base/index.ts';
-import { plain, runsText } from '../content/index.ts';
-import type { ColorName, Frame, Geometry, Rect, TextStyle, Theme } from '../theme/index.ts';
-import { leadingDate, type FigureItem } from './figure-items.ts';
-import type { Box, IconBox, Para, ShapeBox, TextBox } from './page.ts';
-import { longestWord, measurePara, placeText, stackHeight } from './set-text.ts';
-
-export const FIGURES = ['steps', 'cycle', 'timeline', 'icon-grid', 'pyramid', 'funnel', 'matrix'] as const;
-export type FigureName = (typeof FIGURES)[number];
+import { ptFromEmu } from '../base/index.ts';
+import { runsText } from '../content/index.ts';
+import type { Frame, Theme } from '../theme/index.ts';
+import { textBox } from './draft.ts';
+import { FIGURE_DRAFTS, type FigureName } from './figure-drafts.ts';
+import type { FigureItem } from './figure-items.ts';
+import { Pen } from './figure-pen.ts';
+import type { Box, Para } from './page.ts';
+import { longestWord, measurePara, stackHeight } from './set-text.ts';
 
 /** Sizes of the points' text; what stands below them is set at 0.86 of it, never below 12 pt. */
-export const FIGURE_SIZES = [28, 24, 22, 20, 18, 16, 14];
+const FIGURE_SIZES = [28, 24, 22, 20, 18, 16, 14];
 /** From here on a figure's text is as large as it was meant to be. */
 export const FIGURE_EASY = 18;
 
 /** Fewest and most points of each figure. */
-export const FIGURE_RANGE: Readonly<Record<FigureName, readonly [number, number]>> = {
+const FIGURE_RANGE: Readonly<Record<FigureName, readonly [number, number]>> = {
   steps: [2, 7],
   cycle: [3, 6],
   timeline: [2, 7],
@@ -25,23 +25,9 @@ export const FIGURE_RANGE: Readonly<Record<FigureName, readonly [number, number]
   matrix: [4, 4],
 };
 
-export interface SetFigure {
+interface SetFigure {
   readonly boxes: readonly Box[];
   readonly size: number;
-}
-
-/** Text that must fit a place, whatever shapes stand behind it. */
-interface Words {
-  readonly frame: Frame;
-  readonly paras: readonly Para[];
-}
-interface SetItem extends FigureItem {
-  /** It is the heading of what stands below it. */
-  readonly heads: boolean;
-}
-interface Draft {
-  readonly shapes: readonly (ShapeBox | IconBox)[];
-  readonly words: readonly Words[];
 }
 
 /** @returns undefined where there are too few points or too many, or their text does not fit at the floor. */
@@ -56,12 +42,14 @@ export function setFigure(
   // Points that are sentences are no headings; all are set alike.
   const heads = items.every(({ runs, details }) => details.length > 0 || runsText(runs).length <= HEADING);
   const alike = items.map((item) => ({ ...item, heads }));
-  for (const draft of DRAFTS[name](alike, new Pen(frame, theme))) {
+  for (const draft of FIGURE_DRAFTS[name](alike, new Pen(frame, theme))) {
     const size = FIGURE_SIZES.find((candidate) =>
       draft.words.every(({ frame: place, paras }) => suits(paras, place, theme, candidate)),
     );
     if (size === undefined) continue;
-    return { size, boxes: [...draft.shapes, ...draft.words.map((words) => freeText(words, theme, size))] };
+    const freeText = (place: Frame, paras: readonly Para[]): Box =>
+      textBox(paras, { ...place, style: { ...place.style, sizes: [size] } }, theme, size, true);
+    return { size, boxes: [...draft.shapes, ...draft.words.map(({ frame: place, paras }) => freeText(place, paras))] };
   }
   return undefined;
 }
@@ -77,416 +65,4 @@ function suits(paras: readonly Para[], place: Frame, theme: Theme, size: number)
     paras.every((para) => longestWord(para, place, theme) * size <= ptFromEmu(place.width)) &&
     (size <= FIGURE_EASY || measures.every(({ lines }) => lines.length <= EASY_LINES))
   );
-}
-
-function freeText({ frame, paras }: Words, theme: Theme, size: number): TextBox {
-  let placed: TextBox['paragraphs'] | undefined;
-  return {
-    kind: 'text',
-    frame: { ...frame, style: { ...frame.style, sizes: [size] } },
-    paras,
-    scale: 1,
-    free: true,
-    get paragraphs() {
-      return (placed ??= placeText(paras, frame, theme, size));
-    },
-  };
-}
-
-const ACCENTS: readonly ColorName[] = ['accent1', 'accent2', 'accent3', 'accent4', 'accent5', 'accent6'];
-
-/** Draws within a figure's frame; all lengths in EMU. */
-class Pen {
-  readonly frame: Frame;
-  readonly theme: Theme;
-
-  constructor(frame: Frame, theme: Theme) {
-    this.frame = frame;
-    this.theme = theme;
-  }
-
-  /** In figures of many parts one accent is calmer than six. */
-  accent(i: number, many: boolean): ColorName {
-    return many ? 'accent1' : ACCENTS[i % ACCENTS.length]!;
-  }
-
-  get card(): Geometry {
-    return this.theme.corners === 'round' ? 'round' : 'rect';
-  }
-
-  shape(geometry: Geometry, rect: Rect, fill: ColorName | null, more: Partial<ShapeBox> = {}): ShapeBox {
-    return {
-      kind: 'shape',
-      frame: this.frame,
-      geometry,
-      rect,
-      fill,
-      line: null,
-      turned: 0,
-      inset: 0,
-      upsideDown: false,
-      ...more,
-    };
-  }
-
-  icon(item: SetItem, rect: Rect, color: ColorName): readonly IconBox[] {
-    return item.icon === undefined
-      ? []
-      : [{ kind: 'icon', frame: this.frame, part: item.part, icon: item.icon, rect, color }];
-  }
-
-  words(rect: Rect, paras: readonly Para[], style: Partial<TextStyle> & Pick<Frame, 'anchor' | 'align'>): Words {
-    const { anchor, align, ...rest } = style;
-    // A template's own colour is for its ground, not for shapes.
-    const { paint: _, ...own } = this.frame.style;
-    const base: TextStyle = { ...own, color: 'text', font: 'body', bold: false, lineSpacing: 1, ...rest };
-    return { frame: { ...this.frame, ...rect, anchor, align, style: base }, paras };
-  }
-}
-
-const rectOf = (x: number, y: number, width: number, height: number): Rect => ({
-  x: emu(x),
-  y: emu(y),
-  width: emu(Math.max(1, width)),
-  height: emu(Math.max(1, height)),
-});
-const within = ({ x, y, width, height }: Rect, dx: number, dy = dx): Rect =>
-  rectOf(x + dx, y + dy, width - 2 * dx, height - 2 * dy);
-
-const itemPara = ({ part, runs }: SetItem): Para => ({ part, style: 'item', level: 1, runs });
-const itemParas = (item: SetItem): readonly Para[] => [
-  { ...itemPara(item), style: item.heads ? 'item' : 'plain' },
-  ...item.details,
-];
-/** Not the author's words: a number, or a letter where there is no icon. */
-const label = (text: string): Para => ({ part: null, style: 'item', level: 1, runs: plain(text) });
-
-type Drafter = (items: readonly SetItem[], pen: Pen) => Iterable<Draft>;
-
-const DRAFTS: Readonly<Record<FigureName, Drafter>> = {
-  *steps(items, pen) {
-    yield stepsAcross(items, pen);
-    yield stepsDown(items, pen);
-  },
-  *cycle(items, pen) {
-    yield cycle(items, pen);
-  },
-  *timeline(items, pen) {
-    yield timelineAcross(items, pen);
-    yield timelineDown(items, pen);
-  },
-  *'icon-grid'(items, pen) {
-    for (const columns of gridColumns(items.length)) yield iconGrid(items, pen, columns);
-  },
-  *pyramid(items, pen) {
-    yield layers(items, pen, false);
-  },
-  *funnel(items, pen) {
-    yield layers(items, pen, true);
-  },
-  *matrix(items, pen) {
-    yield matrix(items, pen);
-  },
-};
-
-function stepsAcross(items: readonly SetItem[], pen: Pen): Draft {
-  const { x, y, width, height } = pen.frame;
-  const gap = inches(0.12);
-  const each = (width - gap * (items.length - 1)) / items.length;
-  const head = Math.min(inches(0.8), height * 0.22);
-  const top = y + height * 0.08;
-  const bottom = y + height * 0.86;
-  const shapes: ShapeBox[] = [];
-  const words: Words[] = [];
-  items.forEach((item, i) => {
-    const at = x + i * (each + gap);
-    const band = rectOf(at, top, each, head);
-    const card = rectOf(at, top + head + inches(0.1), each - inches(0.12), bottom - top - head - inches(0.1));
-    shapes.push(
-      pen.shape('rect', card, 'panel'),
-      pen.shape(i === 0 ? 'tag' : 'chevron', band, pen.accent(i, items.length > 4)),
-    );
-    words.push(
-      pen.words(within(band, each * 0.2, 0), [label(`${i + 1}`)], {
-        anchor: 'middle',
-        align: 'center',
-        color: 'ground',
-        font: 'heading',
-        bold: true,
-      }),
-      pen.words(within(card, inches(0.16), inches(0.18)), itemParas(item), { anchor: 'top', align: 'left' }),
-    );
-  });
-  return { shapes, words };
-}
-
-function stepsDown(items: readonly SetItem[], pen: Pen): Draft {
-  const { x, y, width, height } = pen.frame;
-  const gap = inches(0.12);
-  const each = (height - gap * (items.length - 1)) / items.length;
-  const disc = Math.min(each, inches(0.62));
-  const shapes: ShapeBox[] = [];
-  const words: Words[] = [];
-  items.forEach((item, i) => {
-    const top = y + i * (each + gap);
-    const middle = top + each / 2;
-    const round = rectOf(x, middle - disc / 2, disc, disc);
-    if (i < items.length - 1)
-      shapes.push(pen.shape('rect', rectOf(x + disc / 2 - inches(0.012), middle, inches(0.024), each + gap), 'muted'));
-    shapes.push(pen.shape('ellipse', round, pen.accent(i, true)));
-    words.push(
-      pen.words(round, [label(`${i + 1}`)], {
-        anchor: 'middle',
-        align: 'center',
-        color: 'ground',
-        font: 'heading',
-        bold: true,
-      }),
-      pen.words(rectOf(x + disc + inches(0.25), top, width - disc - inches(0.25), each), itemParas(item), {
-        anchor: 'middle',
-        align: 'left',
-      }),
-    );
-  });
-  // Lines first, so that the discs stand on them.
-  return {
-    shapes: [...shapes].sort((a, b) => Number(a.geometry === 'ellipse') - Number(b.geometry === 'ellipse')),
-    words,
-  };
-}
-
-function cycle(items: readonly SetItem[], pen: Pen): Draft {
-  const { x, y, width, height } = pen.frame;
-  const n = items.length;
-  const card = { width: Math.min(width * (n > 4 ? 0.27 : 0.3), inches(3.3)), height: height * (n > 4 ? 0.27 : 0.3) };
-  const rx = (width - card.width) / 2;
-  const ry = (height - card.height) / 2;
-  const center = { x: x + width / 2, y: y + height / 2 };
-  const angle = (i: number): number => -Math.PI / 2 + (i * 2 * Math.PI) / n;
-  const shapes: ShapeBox[] = [];
-  const words: Words[] = [];
-  items.forEach((item, i) => {
-    const at = { x: center.x + rx * Math.cos(angle(i)), y: center.y + ry * Math.sin(angle(i)) };
-    const rect = rectOf(at.x - card.width / 2, at.y - card.height / 2, card.width, card.height);
-    const color = pen.accent(i, n > 4);
-    const half = angle(i) + Math.PI / n;
-    const arrow = inches(0.34);
-    const between = { x: center.x + rx * 0.82 * Math.cos(half), y: center.y + ry * 0.82 * Math.sin(half) };
-    const turned = (Math.atan2(ry * Math.cos(half), -rx * Math.sin(half)) * 180) / Math.PI;
-    shapes.push(
-      pen.shape(pen.card, rect, color),
-      pen.shape('arrow', rectOf(between.x - arrow / 2, between.y - arrow / 2, arrow, arrow), 'muted', {
-        turned: Math.round((turned + 360) % 360),
-      }),
-    );
-    words.push(
-      pen.words(within(rect, inches(0.12)), itemParas(item), { anchor: 'middle', align: 'center', color: 'ground' }),
-    );
-  });
-  return { shapes, words };
-}
-
-/** The date at its place on the line, the rest of the text by it. */
-function dated(item: SetItem, i: number): { readonly when: Para; readonly what: readonly Para[] } {
-  const found = leadingDate(item.runs);
-  if (found === undefined) return { when: label(`${i + 1}`), what: itemParas(item) };
-  const rest: Para[] = found.rest.length === 0 ? [] : [{ part: item.part, style: 'plain', level: 1, runs: found.rest }];
-  return { when: { part: item.part, style: 'item', level: 1, runs: found.date }, what: [...rest, ...item.details] };
-}
-
-function timelineAcross(items: readonly SetItem[], pen: Pen): Draft {
-  const { x, y, width, height } = pen.frame;
-  const gap = inches(0.2);
-  const each = (width - gap * (items.length - 1)) / items.length;
-  const line = y + height * 0.34;
-  const dot = inches(0.24);
-  const shapes: ShapeBox[] = [pen.shape('rect', rectOf(x, line - inches(0.02), width, inches(0.04)), 'muted')];
-  const words: Words[] = [];
-  items.forEach((item, i) => {
-    const at = x + i * (each + gap);
-    const { when, what } = dated(item, i);
-    const color = pen.accent(i, items.length > 4);
-    shapes.push(pen.shape('ellipse', rectOf(at, line - dot / 2, dot, dot), color));
-    words.push(
-      pen.words(rectOf(at, y, each, line - dot - y), [when], {
-        anchor: 'bottom',
-        align: 'left',
-        color,
-        font: 'heading',
-      }),
-      pen.words(rectOf(at, line + dot, each, y + height - line - dot), what, { anchor: 'top', align: 'left' }),
-    );
-  });
-  return { shapes, words };
-}
-
-function timelineDown(items: readonly SetItem[], pen: Pen): Draft {
-  const { x, y, width, height } = pen.frame;
-  const each = height / items.length;
-  const when = width * 0.24;
-  const dot = inches(0.2);
-  const line = x + when + inches(0.2);
-  const shapes: ShapeBox[] = [
-    pen.shape('rect', rectOf(line + dot / 2 - inches(0.015), y, inches(0.03), height), 'muted'),
-  ];
-  const words: Words[] = [];
-  items.forEach((item, i) => {
-    const top = y + i * each;
-    const parts = dated(item, i);
-    const color = pen.accent(i, true);
-    shapes.push(pen.shape('ellipse', rectOf(line, top + each / 2 - dot / 2, dot, dot), color));
-    words.push(
-      pen.words(rectOf(x, top, when, each * 0.94), [parts.when], {
-        anchor: 'middle',
-        align: 'right',
-        color,
-        font: 'heading',
-      }),
-      pen.words(rectOf(line + dot + inches(0.2), top, x + width - line - dot - inches(0.2), each * 0.94), parts.what, {
-        anchor: 'middle',
-        align: 'left',
-      }),
-    );
-  });
-  return { shapes, words };
-}
-
-function gridColumns(n: number): readonly number[] {
-  if (n <= 3) return [n];
-  if (n === 4) return [4, 2];
-  if (n <= 6) return [3, 2];
-  return n === 9 ? [3] : [4, 3];
-}
-
-function iconGrid(items: readonly SetItem[], pen: Pen, columns: number): Draft {
-  const { x, y, width, height } = pen.frame;
-  const rows = Math.ceil(items.length / columns);
-  const gap = inches(0.22);
-  const each = { width: (width - gap * (columns - 1)) / columns, height: (height - gap * (rows - 1)) / rows };
-  const tall = each.height > each.width * 0.62;
-  const shapes: (ShapeBox | IconBox)[] = [];
-  const words: Words[] = [];
-  items.forEach((item, i) => {
-    const card = rectOf(
-      x + (i % columns) * (each.width + gap),
-      y + Math.floor(i / columns) * (each.height + gap),
-      each.width,
-      each.height,
-    );
-    const pad = inches(0.2);
-    const side = Math.min(inches(tall ? 0.8 : 0.62), card.height * 0.42);
-    const color = pen.accent(i, items.length > 6);
-    const spot = rectOf(card.x + pad, tall ? card.y + pad : card.y + (card.height - side) / 2, side, side);
-    shapes.push(
-      pen.shape(pen.card, card, 'panel'),
-      pen.shape('ellipse', spot, color),
-      ...pen.icon(item, within(spot, side * 0.22), 'ground'),
-    );
-    if (item.icon === undefined)
-      words.push(
-        pen.words(spot, [label(initial(item, i))], {
-          anchor: 'middle',
-          align: 'center',
-          color: 'ground',
-          font: 'heading',
-          bold: true,
-        }),
-      );
-    const place = tall
-      ? rectOf(card.x + pad, spot.y + side + pad * 0.7, card.width - 2 * pad, card.height - side - pad * 2.7)
-      : rectOf(spot.x + side + pad, card.y + pad * 0.5, card.width - side - 3 * pad, card.height - pad);
-    words.push(pen.words(place, itemParas(item), { anchor: tall ? 'top' : 'middle', align: 'left' }));
-  });
-  return { shapes, words };
-}
-
-const initial = ({ ordered }: SetItem, i: number): string => (ordered ? `${i + 1}` : String.fromCharCode(65 + i));
-
-/** Layers from the top down: a pyramid, or the other way round a funnel; the text stands beside them. */
-function layers(items: readonly SetItem[], pen: Pen, funnel: boolean): Draft {
-  const { x, y, width, height } = pen.frame;
-  const n = items.length;
-  const gap = inches(0.06);
-  const each = (height - gap * (n - 1)) / n;
-  const widest = Math.min(width * 0.42, height * 1.15);
-  const narrowest = funnel ? widest * 0.3 : 0;
-  // Its width where a layer ends, from the narrow end to the wide one.
-  const wide = (t: number): number => narrowest + (widest - narrowest) * t;
-  const shapes: ShapeBox[] = [];
-  const words: Words[] = [];
-  items.forEach((item, i) => {
-    const top = y + i * (each + gap);
-    const [upper, lower] = funnel ? [wide(1 - i / n), wide(1 - (i + 1) / n)] : [wide(i / n), wide((i + 1) / n)];
-    const outer = Math.max(upper, lower);
-    const rect = rectOf(x + (widest - outer) / 2, top, outer, each);
-    const color = pen.accent(i, n > 6);
-    const inset = (outer - Math.min(upper, lower)) / 2 / outer;
-    shapes.push(
-      pen.shape(upper === 0 ? 'triangle' : 'trapezoid', rect, color, { inset, upsideDown: funnel }),
-      pen.shape(
-        'rect',
-        rectOf(x + widest + inches(0.15), top + each + gap / 2, width - widest - inches(0.15), inches(0.01)),
-        i === n - 1 ? null : 'muted',
-      ),
-    );
-    words.push(
-      pen.words(rectOf(x + widest + inches(0.35), top, width - widest - inches(0.35), each * 0.96), itemParas(item), {
-        anchor: 'middle',
-        align: 'left',
-      }),
-    );
-    if (upper > 0 || n <= 4)
-      words.push(
-        pen.words(
-          rectOf(
-            x + widest / 2 - inches(0.4),
-            top + (upper === 0 ? each * 0.35 : 0),
-            inches(0.8),
-            each * (upper === 0 ? 0.65 : 1),
-          ),
-          [label(`${i + 1}`)],
-          {
-            anchor: 'middle',
-            align: 'center',
-            color: 'ground',
-            font: 'heading',
-          },
-        ),
-      );
-  });
-  return { shapes: shapes.filter(({ fill }) => fill !== null), words };
-}
-
-function matrix(items: readonly SetItem[], pen: Pen): Draft {
-  const { x, y, width, height } = pen.frame;
-  const gap = inches(0.14);
-  const each = { width: (width - gap) / 2, height: (height - gap) / 2 };
-  const shapes: (ShapeBox | IconBox)[] = [];
-  const words: Words[] = [];
-  items.forEach((item, i) => {
-    const card = rectOf(
-      x + (i % 2) * (each.width + gap),
-      y + Math.floor(i / 2) * (each.height + gap),
-      each.width,
-      each.height,
-    );
-    const edge = rectOf(card.x, card.y, card.width, inches(0.09));
-    const side = inches(0.5);
-    const pad = inches(0.2);
-    shapes.push(pen.shape('rect', card, 'panel'), pen.shape('rect', edge, pen.accent(i, false)));
-    const spot = rectOf(card.x + card.width - pad - side, card.y + pad, side, side);
-    shapes.push(...pen.icon(item, spot, pen.accent(i, false)));
-    const room = card.width - 2 * pad - (item.icon === undefined ? 0 : side + pad);
-    words.push(
-      pen.words(
-        rectOf(card.x + pad, card.y + edge.height + pad * 0.7, room, card.height - edge.height - pad * 1.4),
-        itemParas(item),
-        {
-          anchor: 'top',
-          align: 'left',
-        },
-      ),
-    );
-  });
-  return { shapes, words };
 }

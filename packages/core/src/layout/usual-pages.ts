@@ -3,14 +3,12 @@ import { chartOf, type Chart } from '../charts/index.ts';
 import type { Content, PicturePart, TablePart } from '../deck/index.ts';
 import { frameIn, type LayoutName } from '../theme/index.ts';
 import {
-  filling,
   FITS,
   paraOf,
   pictureBox,
   stepFit,
   textBox,
   type Draft,
-  type Group,
   type LayoutOptions,
   type TextContent,
 } from './draft.ts';
@@ -19,22 +17,27 @@ import { fitTable } from './fit-table.ts';
 import type { Fit, Para } from './page.ts';
 
 /** What can share a page: running text, or text beside one picture, or one table. */
+interface Group {
+  readonly texts: TextContent[];
+  before: number /* texts that stand before the object */;
+  object: PicturePart | TablePart | undefined;
+}
+
 function groupsOf(content: readonly Content[]): readonly Group[] {
-  const groups: { texts: TextContent[]; before: number; objects: (PicturePart | TablePart)[] }[] = [];
-  const start = () => {
-    const group = { texts: [] as TextContent[], before: 0, objects: [] as (PicturePart | TablePart)[] };
+  const groups: Group[] = [];
+  const start = (): Group => {
+    const group: Group = { texts: [], before: 0, object: undefined };
     groups.push(group);
     return group;
   };
   let group = start();
   for (const part of content) {
-    const [object] = group.objects;
     if (part.kind === 'point' || part.kind === 'text') {
-      if (object?.kind === 'table') group = start();
+      if (group.object?.kind === 'table') group = start();
       group.texts.push(part);
     } else {
-      if (object !== undefined || (part.kind === 'table' && group.texts.length > 0)) group = start();
-      group.objects.push(part);
+      if (group.object !== undefined || (part.kind === 'table' && group.texts.length > 0)) group = start();
+      group.object = part;
       group.before = group.texts.length;
     }
   }
@@ -48,11 +51,7 @@ export const usualPages = (
 ): readonly Draft[] => groupsOf(content).flatMap((group) => groupPages(group, options, layout));
 
 /** @param layout For text, instead of `points`, where it all fits on one page of it. */
-function groupPages(
-  { texts, before, objects: [object] }: Group,
-  options: LayoutOptions,
-  layout?: LayoutName,
-): readonly Draft[] {
+function groupPages({ texts, before, object }: Group, options: LayoutOptions, layout?: LayoutName): readonly Draft[] {
   const { theme } = options;
   const paras = texts.map(paraOf);
   if (object === undefined) return (layout && onePage(paras, layout, options)) ?? textPages(paras, options);
@@ -63,7 +62,7 @@ function groupPages(
   }
   const alone: Draft = {
     layout: 'picture',
-    boxes: [pictureBox(object, frameIn(theme, 'picture', 'picture'), options)],
+    boxes: [pictureBox(object, 'picture', 'picture', options)],
     fit: FITS(frameIn(theme, 'picture', 'title').style.sizes[0]!),
   };
   const pages = (from: number, to?: number): readonly Draft[] => {
@@ -85,7 +84,7 @@ export function tablePages(part: TablePart, options: LayoutOptions): readonly Dr
   return fitted.boxes.map((box) => ({ layout: 'table', boxes: [box], fit }));
 }
 
-export function chartPage(part: TablePart, chart: Chart, { theme }: LayoutOptions): Draft {
+function chartPage(part: TablePart, chart: Chart, { theme }: LayoutOptions): Draft {
   const frame = frameIn(theme, 'chart', 'chart');
   return {
     layout: 'chart',
@@ -114,11 +113,9 @@ export function besidePicture(
   const frame = frameIn(theme, layout, 'body');
   const size = largestSize(paras, frame, theme, frame.style.sizes);
   if (size === undefined) return undefined;
-  const place = frameIn(theme, layout, 'picture');
-  const bleeds = layout === 'picture-bleed' && picture.dress === undefined;
   return {
     layout,
-    boxes: [textBox(paras, frame, theme, size), pictureBox(bleeds ? filling(picture) : picture, place, options)],
+    boxes: [textBox(paras, frame, theme, size), pictureBox(picture, layout, 'picture', options)],
     fit: stepFit(size, frame),
   };
 }

@@ -2,16 +2,17 @@
 import { emu } from '../base/index.ts';
 import {
   buildLayouts,
+  COLOR_NAMES,
   footShown,
   contrastRatio,
   isFoot,
   LAYOUT_NAMES,
+  overlaps,
   READABLE,
   readableOn,
   style,
   TABLE_SIZES,
   type Area,
-  type ColorName,
   type DeckLook,
   type Foot,
   type Frame,
@@ -62,7 +63,7 @@ function build(model: TemplateModel, use: TemplateUse, look: DeckLook): Theme {
       layoutOver(model, matchLayout(model.layouts, name, use.layouts), name, master, look.foot),
     ),
     template: use,
-    mended: (Object.keys(palette) as ColorName[]).filter((name) => palette[name] !== master.palette[name]),
+    mended: COLOR_NAMES.filter((name) => palette[name] !== master.palette[name]),
   };
 }
 
@@ -71,20 +72,10 @@ function mended(own: Palette): Palette {
   const dark = contrastRatio(own.ground, '000000') < contrastRatio(own.ground, 'FFFFFF');
   const text = contrastRatio(own.text, own.ground) >= READABLE ? own.text : dark ? 'FFFFFF' : '000000';
   const panel = contrastRatio(text, own.panel) >= 7 ? own.panel : dark ? '333333' : 'EEEEEE';
-  const on = (hex: string): string => readableOn(hex, [own.ground, panel], !dark);
-  return {
-    ground: own.ground,
-    text,
-    panel,
-    muted: on(own.muted),
-    accent1: on(own.accent1),
-    accent2: on(own.accent2),
-    accent3: on(own.accent3),
-    accent4: on(own.accent4),
-    accent5: on(own.accent5),
-    accent6: on(own.accent6),
-    link: on(own.link),
-  };
+  const inks = COLOR_NAMES.filter((name) => name !== 'ground' && name !== 'panel' && name !== 'text').map(
+    (name) => [name, readableOn(own[name], [own.ground, panel], !dark)] as const,
+  );
+  return { ...own, text, panel, ...Object.fromEntries(inks) };
 }
 
 function layoutOver(
@@ -168,14 +159,7 @@ function clearOf(frame: Frame, all: readonly Frame[], { height }: TemplateModel[
   const words = all.filter(
     ({ role, placeholder }) => placeholder !== null && (role === 'title' || role === 'subtitle'),
   );
-  const meets = words.some(
-    (one) =>
-      one.x < frame.x + frame.width &&
-      frame.x < one.x + one.width &&
-      one.y < frame.y + frame.height &&
-      frame.y < one.y + one.height,
-  );
-  if (!meets) return frame;
+  if (!words.some((one) => overlaps(one, frame))) return frame;
   const above = Math.min(...words.map(({ y }) => y));
   const below = Math.max(...words.map((one) => one.y + one.height));
   const edge = height * 0.04;
@@ -184,19 +168,10 @@ function clearOf(frame: Frame, all: readonly Frame[], { height }: TemplateModel[
     : { ...frame, y: emu(below + edge), height: emu(Math.max(1, height - below - 2 * edge)) };
 }
 
-/** Left heading, left text, right heading, right text. */
-function comparison(
-  bodies: readonly TemplatePlaceholder[],
-): readonly [TemplatePlaceholder, TemplatePlaceholder, TemplatePlaceholder, TemplatePlaceholder] {
-  const [a, b, c, d] = [...bodies].sort((x, y) => x.rect.x - y.rect.x) as [
-    TemplatePlaceholder,
-    TemplatePlaceholder,
-    TemplatePlaceholder,
-    TemplatePlaceholder,
-  ];
-  const ordered = (x: TemplatePlaceholder, y: TemplatePlaceholder) =>
-    x.rect.y <= y.rect.y ? ([x, y] as const) : ([y, x] as const);
-  return [...ordered(a, b), ...ordered(c, d)];
+/** Of four: left heading, left text, right heading, right text. */
+function comparison(bodies: readonly TemplatePlaceholder[]): readonly TemplatePlaceholder[] {
+  const across = [...bodies].sort((a, b) => a.rect.x - b.rect.x);
+  return [across.slice(0, 2), across.slice(2)].flatMap((side) => side.sort((a, b) => a.rect.y - b.rect.y));
 }
 
 const WHOLE: ReadonlySet<LayoutName> = new Set(['points', 'agenda', 'key-points', 'sources']);

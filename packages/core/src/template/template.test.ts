@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
+import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
 import { decodeUtf8, ReadError } from '../base/index.ts';
 import { readXmlText, ZipReader } from '../container/index.ts';
 import { chooseLayouts } from '../layout/index.ts';
@@ -242,6 +243,33 @@ describe('writing', () => {
       .find((xml) => xml.includes('>Gates<'))!;
     expect(gates).toMatch(/txBox="1"[\s\S]*<a:buChar char="•"\/>[\s\S]*>Oak</);
     expect(zip.names).toContain('ppt/notesMasters/deck1-notesMaster1.xml');
+  });
+
+  test('titles of sections are written as they are, whatever signs they hold', () => {
+    const bytes = usualTemplate();
+    const source = doc(h(1, 'Costs $& and $1'), h(2, 'Gates'), li('Oak'), h(1, 'Times'), h(2, 'Tide'), li('Spring'));
+    const { model } = readTemplate(bytes);
+    const map = { ...convert(source, []).map, heading1: 'section' as const, heading2: 'title' as const };
+    const converted = convert(
+      source,
+      [
+        { kind: 'template', template: use() },
+        { kind: 'map', name: null, map },
+      ],
+      undefined,
+      new Map([[HASH, model]]),
+    );
+    expect(text(written(bytes, converted), 'ppt/presentation.xml')).toContain('name="Costs $&amp; and $1"');
+  });
+
+  test('built on a template file, the result is a presentation', () => {
+    const parts = unzipSync(usualTemplate());
+    const types = strFromU8(parts['[Content_Types].xml']!);
+    parts['[Content_Types].xml'] = strToU8(types.replace('presentation.main+xml', 'template.main+xml'));
+    const potx = zipSync(parts);
+    const zip = written(potx, built(potx));
+    expect(text(zip, '[Content_Types].xml')).toContain('presentationml.presentation.main+xml');
+    expect(text(zip, '[Content_Types].xml')).not.toContain('template.main+xml');
   });
 
   test('the same file and deck give the same bytes', () => {

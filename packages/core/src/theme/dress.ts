@@ -47,6 +47,14 @@ export const seedOf = (design: ThemeDesign, choice: PaletteChoice | null): Palet
     ? choice
     : (design.palettes.find(({ name }) => name === choice?.name) ?? design.palettes[0]!);
 
+/** A palette as it is chosen, without the name that a theme gives it. */
+export const madeOf = ({ colors, scheme, paper }: PaletteSeed): PaletteChoice => ({
+  from: 'colors',
+  colors,
+  scheme,
+  paper,
+});
+
 export const isDark = (look: Pick<DeckLook, 'theme' | 'dark'>): boolean => look.dark ?? designNamed(look.theme).dark;
 
 const dressed = new Map<string, Theme>();

@@ -7,4 +7,5 @@ export * from './font-pairs.ts';
 export * from './look.ts';
 export * from './palette.ts';
 export * from './picture-colors.ts';
+export * from './rect.ts';
 export * from './theme.ts';

@@ -4,13 +4,7 @@ import type { PictureId } from '../content/index.ts';
 import type { Align, DeckLook, FontRole } from './look.ts';
 import type { Hex } from './color.ts';
 import type { ColorName, Palette } from './palette.ts';
-
-export interface Rect {
-  readonly x: Emu;
-  readonly y: Emu;
-  readonly width: Emu;
-  readonly height: Emu;
-}
+import type { Rect } from './rect.ts';
 
 export const ROLES = [
   'title',

@@ -4,7 +4,8 @@ import { THEME_DESIGNS } from './designs.ts';
 import { dress, plainLook } from './dress.ts';
 import { fontPairNamed } from './font-pairs.ts';
 import { READABLE } from './palette.ts';
-import { LAYOUT_NAMES, SLIDE_HEIGHT, SLIDE_WIDTH, type Frame, type Layout, type Rect } from './theme.ts';
+import { LAYOUT_NAMES, SLIDE_HEIGHT, SLIDE_WIDTH, type Frame, type Layout } from './theme.ts';
+import { contains, overlaps } from './rect.ts';
 
 const each = THEME_DESIGNS.map((design) => [design.name, design] as const);
 
@@ -20,19 +21,10 @@ test('there are at least twelve themes, each with its own grid, fonts and palett
   }
 });
 
-const overlap = (a: Rect, b: Rect): boolean =>
-  a.x < b.x + b.width && b.x < a.x + a.width && a.y < b.y + b.height && b.y < a.y + a.height;
-
 /** Colours that may stand behind a frame: the ground, and filled marks that it touches. */
 const behind = (layout: Layout, frame: Frame) => {
-  const covering = layout.marks.filter((mark) => mark.outline === undefined && overlap(mark, frame));
-  const whole = covering.filter(
-    (mark) =>
-      mark.x <= frame.x &&
-      mark.y <= frame.y &&
-      mark.x + mark.width >= frame.x + frame.width &&
-      mark.y + mark.height >= frame.y + frame.height,
-  );
+  const covering = layout.marks.filter((mark) => mark.outline === undefined && overlaps(mark, frame));
+  const whole = covering.filter((mark) => contains(mark, frame));
   return whole.length > 0 ? whole.map(({ color }) => color) : [layout.ground, ...covering.map(({ color }) => color)];
 };
 
@@ -66,6 +58,6 @@ test.each(each)('%s: has every layout, and its frames stand on the slide apart f
       const inside = a.x >= 0 && a.y >= 0 && a.x + a.width <= SLIDE_WIDTH && a.y + a.height <= SLIDE_HEIGHT;
       expect([name, a.role, inside]).toEqual([name, a.role, true]);
       for (const b of frames)
-        if (a !== b) expect([name, a.role, b.role, overlap(a, b)]).toEqual([name, a.role, b.role, false]);
+        if (a !== b) expect([name, a.role, b.role, overlaps(a, b)]).toEqual([name, a.role, b.role, false]);
     }
 });

@@ -44,11 +44,11 @@ const keyOf = ({ workspace }: Context, hash: string) => ({
 /** What was read of a template of the deck's, gzip. @throws AppError `template-not-found`. */
 export async function packedTemplate(context: Context, deck: string, hash: string): Promise<Uint8Array> {
   await existing(context, deck);
-  const bytes = await templateBytes(context, deck, hash);
+  if ((await getTemplate(context.db, deck, hash)) === undefined) throw new AppError('template-not-found');
   const key = keyOf(context, hash);
   const cached = await getDocument(context.db, key);
   if (cached !== undefined) return cached;
-  const read = await context.pool.template(bytes);
+  const read = await context.pool.template(await templateBytes(context, deck, hash));
   await putDocument(context.db, key, read.packed);
   return read.packed;
 }

@@ -131,6 +131,17 @@ describe('the look of slides', () => {
     expect(await ask({ what: 'chart', slide: steps, part: 'none' }, on())).toBeNull();
   });
 
+  test('icons are found for each text by what it says', async () => {
+    const [wheel, bread, none] = await ask(
+      { what: 'icons', texts: ['A working wheel', 'Tea and bread', 'xyzzy'], most: 3 },
+      on(),
+    );
+    expect(wheel![0]!.name).toContain('wheel');
+    expect(bread!.map(({ name }) => name).join(' ')).toMatch(/bread|tea/);
+    expect(none).toEqual([]);
+    expect(wheel![0]!.paths.length).toBeGreaterThan(0);
+  });
+
   test('a template that is not in force has nothing to match', async () =>
     expect(await ask({ what: 'template' }, on())).toBeNull());
 });

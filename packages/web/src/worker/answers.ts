@@ -37,6 +37,7 @@ import {
   type Templates,
 } from '@alvex/core';
 import { drawPage } from './draw.ts';
+import { findIcons } from './icons.ts';
 import type {
   Answers,
   Arrangement,
@@ -89,6 +90,8 @@ export async function answer(question: Question, held: Held): Promise<Answers[ke
       return layoutOffers(question.slide, converted);
     case 'arrangement':
       return arrangement(held);
+    case 'icons':
+      return findIcons(question.texts, question.most);
     case 'template':
       return templateAnswer(held);
     case 'chart':

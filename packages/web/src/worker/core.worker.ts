@@ -135,9 +135,9 @@ async function update(message: ToWorker & { kind: 'edits' }): Promise<void> {
   newest = message.seq;
   const use = templateOf(message.edits);
   if (use !== undefined && !templates.has(use)) {
-    const response = await fetch(`${message.templates}/${use}`);
+    const response = await fetch(`${message.templates}/${use}`).catch(() => undefined);
     // Without its file the deck wears its theme; the page is told by the view that the template is in force.
-    if (response.ok) templates.set(use, (await response.json()) as TemplateModel);
+    if (response?.ok) templates.set(use, (await response.json()) as TemplateModel);
     if (message.seq !== newest) return;
   }
   convertNow(message);

@@ -1,5 +1,6 @@
 /** Turns a scene's slide into plain drawing data. */
 import {
+  contains,
   drawCell,
   drawChart,
   drawIcon,
@@ -132,14 +133,7 @@ function drawBox(box: Box, boxes: readonly Box[], { theme, palette }: Look, { sh
 /** The shape of a figure under its text. */
 function behindOf({ frame, free }: TextBox, boxes: readonly Box[], palette: Palette): string | undefined {
   if (free !== true) return undefined;
-  const under = boxes.findLast(
-    (box) =>
-      box.kind === 'shape' &&
-      box.rect.x <= frame.x &&
-      box.rect.y <= frame.y &&
-      box.rect.x + box.rect.width >= frame.x + frame.width &&
-      box.rect.y + box.rect.height >= frame.y + frame.height,
-  );
+  const under = boxes.findLast((box) => box.kind === 'shape' && contains(box.rect, frame));
   return under?.kind === 'shape' && under.fill !== null ? palette[under.fill] : undefined;
 }
 

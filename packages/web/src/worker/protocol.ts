@@ -16,6 +16,7 @@ import type {
   Finding,
   Fit,
   FullRule,
+  Icon,
   LayoutChoice,
   LayoutName,
   Ledger,
@@ -306,6 +307,8 @@ export type Question =
   | { readonly what: 'page'; readonly block: string }
   /** Layouts that suit a slide, each drawn with what is on it. */
   | { readonly what: 'layouts'; readonly slide: SlideId }
+  /** Icons that suit each text. */
+  | { readonly what: 'icons'; readonly texts: readonly string[]; readonly most: number }
   /** Which layouts of the deck's template stand for ours. */
   | { readonly what: 'template' }
   /** One layout for each slide, as all of them together are best. */
@@ -326,6 +329,7 @@ export interface Answers {
   readonly layouts: readonly LayoutOffer[];
   readonly arrangement: Arrangement;
   readonly chart: ChartOffers | null;
+  readonly icons: readonly (readonly Icon[])[];
   readonly template: TemplateAnswer | null;
   readonly slides: number;
 }

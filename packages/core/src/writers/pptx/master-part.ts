@@ -14,7 +14,7 @@ import {
   type Theme,
 } from '../../theme/index.ts';
 import { solidFill } from './colors.ts';
-import { FRAME_NAMES, LAYOUT_TYPES, placeholder } from './placeholders.ts';
+import { FRAME_NAMES, LAYOUT_TYPES, masterFoot, placeholder } from './placeholders.ts';
 import { presetGeometry } from './shapes.ts';
 import { ANCHOR, plainLevel, pointLevel } from './text-style.ts';
 import { colorMap } from './theme-part.ts';
@@ -70,7 +70,7 @@ export function masterPart(theme: Theme, rel: PictureRel): string {
   const layout = layoutNamed(theme, 'points');
   const title = frameOf(layout, 'title')!;
   const points = frameOf(layout, 'body')!;
-  const foot = layout.frames.filter(({ role }) => isFoot(role));
+  const foot = layout.frames.flatMap((frame) => (isFoot(frame.role) ? [{ ...frame, role: frame.role }] : []));
   let id = 2;
   const shapes = [
     placeholderShape(title, id++, '<p:ph type="title"/>', '', prompt(title, '')),
@@ -79,8 +79,7 @@ export function masterPart(theme: Theme, rel: PictureRel): string {
       placeholderShape(
         frame,
         id++,
-        // The master's own numbers (§19.3.1.36) are not those of its layouts; they are matched by type.
-        placeholder(frame, 'points').replace(/idx="1(\d)"/, (_, digit: string) => `idx="${Number(digit) + 2}"`),
+        masterFoot(frame.role),
         plainLevel('lvl1pPr', frame.style, frame.align),
         prompt(frame, footText(theme, frame.role)),
       ),

@@ -1,6 +1,6 @@
 /** Which placeholder of PresentationML a frame of ours is (ECMA-376-1 §19.3.1.36). */
 import { xmlText } from '../../container/index.ts';
-import type { Frame, LayoutName, Role } from '../../theme/index.ts';
+import type { FootRole, Frame, LayoutName, Role } from '../../theme/index.ts';
 
 /** Type, index and size of the placeholders of our own layouts; a figure has none, its shapes stand free. */
 const PLACEHOLDERS: Readonly<Record<Exclude<Role, 'figure' | 'title'>, readonly [type: string | null, index: number]>> =
@@ -40,6 +40,14 @@ export function placeholder({ role, placeholder: own }: Frame, layout: LayoutNam
   const size = QUARTER.has(role) ? 'quarter' : HALF.has(layout) && role.startsWith('body') ? 'half' : null;
   return `<p:ph${attribute('type', kind)}${attribute('sz', size)} idx="${index}"/>`;
 }
+
+/** Of the master, whose foot has numbers of its own; layouts are matched to it by type. */
+const MASTER_FOOT: Readonly<Record<FootRole, string>> = {
+  date: '<p:ph type="dt" sz="quarter" idx="2"/>',
+  footer: '<p:ph type="ftr" sz="quarter" idx="3"/>',
+  number: '<p:ph type="sldNum" sz="quarter" idx="4"/>',
+};
+export const masterFoot = (role: FootRole): string => MASTER_FOOT[role];
 
 const attribute = (name: string, value: string | null): string =>
   value === null ? '' : ` ${name}="${xmlText(value)}"`;

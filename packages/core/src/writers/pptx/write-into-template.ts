@@ -174,14 +174,19 @@ function withSlides(xml: string, scene: Scene, { keep, slideIds, notesMaster }: 
   const others = keep === 'none' ? undefined : { ids: usedIds, name: scene.theme.label, before: keep === 'before' };
   const sections = sectionList(
     scene,
+    p,
     slideIds.map((_, i) => first + i),
     others,
-  ).replaceAll('p:ext', `${p}ext`);
-  result = result.replace(new RegExp(`<${p}extLst>\\s*</${p}extLst>`), '');
+  );
+  result = result
+    .replace(new RegExp(`<${p}extLst>\\s*</${p}extLst>`), '')
+    .replace(new RegExp(`</${p}extLst>\\s*</${p}presentation>`), `</${p}extLst></${p}presentation>`);
   if (sections === '') return result;
-  return result.includes(`</${p}extLst>`)
-    ? result.replace(new RegExp(`</${p}extLst>(?![\\s\\S]*</${p}extLst>)`), `${sections}</${p}extLst>`)
-    : result.replace(`</${p}presentation>`, `<${p}extLst>${sections}</${p}extLst></${p}presentation>`);
+  // The part's own list of extensions is its last child. Titles may hold what `replace` would take for a pattern.
+  const tail = `</${p}extLst></${p}presentation>`;
+  return result.includes(tail)
+    ? result.replace(tail, () => sections + tail)
+    : result.replace(`</${p}presentation>`, () => `<${p}extLst>${sections}${tail}`);
 }
 
 /** Behind the first of `names` that is there. */
@@ -203,7 +208,9 @@ function contentTypes(xml: string, reached: ReadonlySet<string>, parts: SlidePar
     const name = /\bPartName="\/([^"]*)"/.exec(one)?.[1];
     return name === undefined || reached.has(name) ? one : '';
   });
-  return (kept.startsWith('<?xml') ? kept : XML + kept).replace(
+  // Built on a template file, the result is a presentation.
+  const shown = kept.replace('presentationml.template.main+xml', 'presentationml.presentation.main+xml');
+  return (shown.startsWith('<?xml') ? shown : XML + shown).replace(
     '</Types>',
     `${defaults}${parts.overrides.join('')}</Types>`,
   );

@@ -10,9 +10,10 @@ import {
   pictureColors,
   seedOf,
   variation,
-  VARIATIONS,
   type DeckLook,
+  madeOf,
   type PaletteChoice,
+  type PaletteSeed,
 } from '@alvex/core';
 import { edit, useDeck } from '../../state/deck-store.ts';
 import { pictureUrl } from '../../api/client.ts';
@@ -137,21 +138,15 @@ function Colors({ colors }: { readonly colors: readonly (readonly [string, strin
 
 /** Steps through variations of the palette that was in force when the first step was taken. */
 function useVariations(look: DeckLook): (by: number) => void {
-  const from = useRef<{ readonly choice: PaletteChoice; at: number; readonly base: DeckLook } | null>(null);
-  const last = useRef<string>('');
+  const start = useRef<{ readonly seed: PaletteSeed; readonly at: number; readonly shown: string } | null>(null);
   const step = (by: number) => {
-    const now = JSON.stringify(look.palette);
-    if (from.current === null || now !== last.current) {
-      const { colors, scheme, paper } = seedOf(designNamed(look.theme), look.palette);
-      from.current = { choice: { from: 'colors', colors, scheme, paper }, at: 0, base: look };
-    }
-    const start = from.current;
-    start.at = (start.at + by + VARIATIONS) % VARIATIONS;
-    const seed = start.choice as Extract<PaletteChoice, { from: 'colors' }>;
-    const { colors, scheme, paper } = variation(seed, start.at);
-    const next: PaletteChoice = { from: 'colors', colors, scheme, paper };
-    last.current = JSON.stringify(next);
-    edit({ kind: 'palette', palette: next });
+    // Another palette was chosen in between: steps start from that.
+    const going = start.current?.shown === JSON.stringify(look.palette) ? start.current : null;
+    const seed = going?.seed ?? seedOf(designNamed(look.theme), look.palette);
+    const at = (going?.at ?? 0) + by;
+    const palette = madeOf(variation(seed, at));
+    start.current = { seed, at, shown: JSON.stringify(palette) };
+    edit({ kind: 'palette', palette });
   };
   const latest = useRef(step);
   useEffect(() => {
@@ -183,7 +178,7 @@ function BaseColor({ look, choose }: Choosing & { readonly look: DeckLook }) {
     choose({ from: 'colors', colors: [value.toUpperCase()], scheme: 'opposite', paper: 'warm' });
   return (
     <>
-      <Small as="label">Of one colour</Small>
+      <Small>Of one colour</Small>
       <Box display="flex" gap="6px" alignItems="center">
         <input
           type="color"

@@ -19,11 +19,7 @@ import { useAnswer } from '../../state/use-answer.ts';
 import { CHART_LABELS, CHART_REASONS } from '../../ui/labels.ts';
 import { Action, Field, Select, Small } from '../../ui/recipes.tsx';
 import type { Row } from '../../worker/protocol.ts';
-import { PanelPart } from './panel-part.tsx';
-
-const Options = chakra('div', {
-  base: { display: 'flex', flexWrap: 'wrap', gap: '6px', alignItems: 'center', mt: '6px' },
-});
+import { PanelPart, PanelRow } from './panel-part.tsx';
 
 export function ChartPanel({ row, part }: { readonly row: Row; readonly part: TablePart }) {
   const { answer } = useAnswer({ what: 'chart', slide: row.slide, part: part.id });
@@ -72,12 +68,12 @@ export function ChartPanel({ row, part }: { readonly row: Row; readonly part: Ta
       )}
       {drawn && (
         <>
-          <Options>
+          <PanelRow>
             <Words label="Title of the chart" value={settings.title} set={(title) => set({ title })} />
             <Words label="Title across" value={settings.acrossTitle} set={(acrossTitle) => set({ acrossTitle })} />
             <Words label="Title up" value={settings.upTitle} set={(upTitle) => set({ upTitle })} />
-          </Options>
-          <Options>
+          </PanelRow>
+          <PanelRow>
             <Select
               aria-label="Legend"
               value={settings.legend}
@@ -93,7 +89,7 @@ export function ChartPanel({ row, part }: { readonly row: Row; readonly part: Ta
             <Action size="small" look="quiet" aria-expanded={numbers} onClick={() => setNumbers(!numbers)}>
               Edit the numbers
             </Action>
-          </Options>
+          </PanelRow>
           {numbers && (
             <Numbers
               key={JSON.stringify(settings.data)}

@@ -1,9 +1,8 @@
 /** Icons beside the points of a figure: suggested by what each says, searched for, or none. */
 import { Box, chakra } from '@chakra-ui/react';
 import { useEffect, useState } from 'react';
-import { runsText, searchWords, type Icon, type Point } from '@alvex/core';
-import { edit } from '../../state/deck-store.ts';
-import { findIcons } from '../../ui/icons.ts';
+import { runsText, type Icon, type Point } from '@alvex/core';
+import { ask, edit } from '../../state/deck-store.ts';
 import { Action, Field, Small } from '../../ui/recipes.tsx';
 import type { Row } from '../../worker/protocol.ts';
 import { PanelPart } from './panel-part.tsx';
@@ -34,16 +33,15 @@ export function IconPanel({ row }: { readonly row: Row }) {
   if (!WITH_ICONS.has(row.layout)) return null;
   const suggest = async () => {
     setBusy(true);
+    const found = await ask<'icons'>({ what: 'icons', texts: points.map(({ runs }) => runsText(runs)), most: SHOWN });
     const taken = new Set<string>();
-    const edits = [];
-    for (const point of points) {
-      const found = await findIcons(searchWords(runsText(point.runs)), SHOWN);
+    const edits = points.flatMap((point, i) => {
       // The same symbol twice says nothing.
-      const icon = found.find(({ name }) => !taken.has(name));
-      if (icon === undefined) continue;
+      const icon = found[i]!.find(({ name }) => !taken.has(name));
+      if (icon === undefined) return [];
       taken.add(icon.name);
-      edits.push({ kind: 'icon', part: point.id, icon } as const);
-    }
+      return [{ kind: 'icon', part: point.id, icon } as const];
+    });
     if (edits.length > 0) edit({ kind: 'all', edits });
     setBusy(false);
   };
@@ -91,8 +89,8 @@ function Search({ point }: { readonly point: Point }) {
   const text = words.trim() === '' ? runsText(point.runs) : words;
   useEffect(() => {
     let wanted = true;
-    findIcons(searchWords(text), SHOWN * 2).then(
-      (icons) => wanted && setFound(icons),
+    ask<'icons'>({ what: 'icons', texts: [text], most: SHOWN * 2 }).then(
+      ([icons]) => wanted && setFound(icons ?? []),
       () => wanted && setFound([]),
     );
     return () => {

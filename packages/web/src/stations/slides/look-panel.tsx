@@ -1,7 +1,7 @@
 /** The look of one slide: layouts that suit it, drawn with what is on it; its pictures, charts, icons and colours. */
 import { Box, chakra } from '@chakra-ui/react';
 import { useState } from 'react';
-import { designNamed, type Edit } from '@alvex/core';
+import { designNamed, madeOf, seedOf, variation, type Edit } from '@alvex/core';
 import { SlideDrawing } from '../../canvas/slide-drawing.tsx';
 import { edit, useDeck } from '../../state/deck-store.ts';
 import { useAnswer } from '../../state/use-answer.ts';
@@ -12,7 +12,8 @@ import { useChosen } from './chosen.ts';
 import { ChartPanel } from './chart-panel.tsx';
 import { IconPanel } from './icon-panel.tsx';
 import { Panel, PanelPart } from './panel-part.tsx';
-import { PicturePanel, PlacePicture } from './picture-panel.tsx';
+import { PlacePicture } from './picture-chooser.tsx';
+import { PicturePanel } from './picture-panel.tsx';
 
 const Offers = chakra('div', {
   base: { display: 'grid', gridTemplateColumns: 'repeat(auto-fill, minmax(150px, 1fr))', gap: '8px' },
@@ -142,6 +143,12 @@ function Colors({ row }: { readonly row: Row }) {
             </Action>
           );
         })}
+        <Action
+          size="small"
+          onClick={() => set({ palette: madeOf(variation(seedOf(design, palette ?? look.palette), 1)) })}
+        >
+          Next variation
+        </Action>
         <Action
           size="small"
           aria-pressed={dark !== deckDark}

@@ -23,3 +23,8 @@ export function PanelPart({ head, children }: { readonly head: string; readonly 
     </section>
   );
 }
+
+/** Controls in a row. */
+export const PanelRow = chakra('div', {
+  base: { display: 'flex', flexWrap: 'wrap', gap: '6px', alignItems: 'center', mt: '6px' },
+});

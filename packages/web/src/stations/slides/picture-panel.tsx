@@ -1,42 +1,21 @@
 /** Pictures of a slide: how they stand in their frames, what they show, other ones in their place, and new ones. */
 import { Box, chakra } from '@chakra-ui/react';
 import { useMemo, useState, type MouseEvent } from 'react';
-import {
-  designNamed,
-  isDark,
-  LIBRARY,
-  LIBRARY_SIZE,
-  makePalette,
-  PICTURE_FILTERS,
-  PLAIN_DRESS,
-  runsText,
-  searchWords,
-  seedOf,
-  TagIndex,
-  type BlockId,
-  type LibraryPicture,
-  type Palette,
-  type Picture,
-  type PictureDress,
-  type PicturePart,
-} from '@alvex/core';
-import { ApiError, pictureUrl, sendPicture } from '../../api/client.ts';
+import { PICTURE_FILTERS, runsText, usualDress, type BlockId, type PictureDress, type PicturePart } from '@alvex/core';
+import { pictureUrl } from '../../api/client.ts';
 import { edit, useDeck } from '../../state/deck-store.ts';
-import { Action, Field, Notice, Select, Small } from '../../ui/recipes.tsx';
+import { Action, Field, Select, Small } from '../../ui/recipes.tsx';
 import type { Row } from '../../worker/protocol.ts';
-import { PanelPart } from './panel-part.tsx';
-import { ownId } from './slide-work.ts';
+import { PanelPart, PanelRow } from './panel-part.tsx';
+import { PictureChooser } from './picture-chooser.tsx';
 
-const Options = chakra('div', {
-  base: { display: 'flex', flexWrap: 'wrap', gap: '6px', alignItems: 'center', mt: '6px' },
-});
 const FILTER_LABELS = { none: 'as it is', grey: 'grey', tint: 'in the accent' } as const;
 const EDGES = ['left', 'top', 'right', 'bottom'] as const;
 
 export function PicturePanel({ row, part }: { readonly row: Row; readonly part: PicturePart }) {
   const deck = useDeck((state) => state.deck?.id ?? '');
   const [replacing, setReplacing] = useState(false);
-  const dress = part.dress ?? PLAIN_DRESS;
+  const dress = part.dress ?? usualDress(row.layout);
   const set = (change: Partial<PictureDress>) => edit({ kind: 'frame', part: part.id, dress: { ...dress, ...change } });
   const focus = (event: MouseEvent<HTMLElement>) => {
     const box = event.currentTarget.getBoundingClientRect();
@@ -107,11 +86,11 @@ export function PicturePanel({ row, part }: { readonly row: Row; readonly part: 
               <option value="round">round corners</option>
             </Select>
           </Box>
-          <Options>
+          <PanelRow>
             <Slide label="Brightness" value={dress.brightness} set={(brightness) => set({ brightness })} />
             <Slide label="Contrast" value={dress.contrast} set={(contrast) => set({ contrast })} />
-          </Options>
-          <Options>
+          </PanelRow>
+          <PanelRow>
             <Small>Cut off</Small>
             {EDGES.map((edge, i) => (
               <chakra.label key={edge} fontSize="xs" color="soft">
@@ -134,11 +113,11 @@ export function PicturePanel({ row, part }: { readonly row: Row; readonly part: 
                 />
               </chakra.label>
             ))}
-          </Options>
+          </PanelRow>
         </Box>
       </Box>
       <Description row={row} part={part} />
-      <Options>
+      <PanelRow>
         <Action size="small" aria-expanded={replacing} onClick={() => setReplacing(!replacing)}>
           Another picture in its place
         </Action>
@@ -152,9 +131,9 @@ export function PicturePanel({ row, part }: { readonly row: Row; readonly part: 
             Take it off
           </Action>
         )}
-      </Options>
+      </PanelRow>
       {replacing && (
-        <Chooser
+        <PictureChooser
           row={row}
           take={(picture, alt) => {
             edit({ kind: 'replace', part: part.id, picture, alt });
@@ -210,7 +189,7 @@ function Description({ row, part }: { readonly row: Row; readonly part: PictureP
     );
   const missing = part.alt === null || part.alt.trim() === '';
   return (
-    <Options>
+    <PanelRow>
       <Field
         key={part.alt}
         aria-label="Description"
@@ -227,7 +206,7 @@ function Description({ row, part }: { readonly row: Row; readonly part: PictureP
           Take “{suggested.length > 40 ? `${suggested.slice(0, 40)} …` : suggested}”
         </Action>
       )}
-    </Options>
+    </PanelRow>
   );
 }
 
@@ -246,136 +225,4 @@ function suggestion(
   const before = row.all.slice(0, place).findLast((one) => 'runs' in one);
   const text = before !== undefined && 'runs' in before ? runsText(before.runs) : runsText(row.title.runs);
   return text.trim() === '' ? null : text;
-}
-
-export function PlacePicture({ row }: { readonly row: Row }) {
-  const [open, setOpen] = useState(false);
-  return (
-    <PanelPart head="A picture for this slide">
-      <Action size="small" aria-expanded={open} onClick={() => setOpen(!open)}>
-        From a file, pasted, or from the library
-      </Action>
-      {open && (
-        <Chooser
-          row={row}
-          take={(picture, alt) => {
-            edit({ kind: 'place', slide: row.slide, part: ownId(), after: row.all.at(-1)?.id ?? null, picture, alt });
-            setOpen(false);
-          }}
-        />
-      )}
-    </PanelPart>
-  );
-}
-
-const SHOWN = 8;
-const index = new TagIndex(LIBRARY);
-
-function Chooser({ row, take }: { readonly row: Row; readonly take: (picture: Picture, alt: string | null) => void }) {
-  const deck = useDeck((state) => state.deck?.id ?? '');
-  const look = useDeck((state) => state.view?.look);
-  const [words, setWords] = useState('');
-  const [failure, setFailure] = useState<string | null>(null);
-  const [busy, setBusy] = useState(false);
-  const palette = useMemo(
-    () => (look === undefined ? undefined : makePalette(seedOf(designNamed(look.theme), look.palette), isDark(look))),
-    [look],
-  );
-  const text = words.trim() === '' ? textOf(row) : words;
-  const fitting = index.search(searchWords(text), SHOWN);
-  const shown = fitting.length > 0 || words.trim() !== '' ? fitting : LIBRARY.slice(0, SHOWN);
-  const send = async (body: Blob, name: string, alt: string | null) => {
-    setBusy(true);
-    setFailure(null);
-    try {
-      take(await sendPicture(deck, body, name), alt);
-    } catch (error) {
-      setFailure(error instanceof ApiError ? error.message : 'This picture was not taken. Nothing was changed.');
-    }
-    setBusy(false);
-  };
-  const fromLibrary = async (picture: LibraryPicture) => {
-    if (palette === undefined) return;
-    await send(await rastered(picture, palette), `${picture.name}.png`, picture.shows);
-  };
-  return (
-    <Box
-      mt="6px"
-      onPaste={(event) => {
-        const file = [...event.clipboardData.files].find(({ type }) => type.startsWith('image/'));
-        if (file === undefined) return;
-        event.preventDefault();
-        void send(file, file.name, null);
-      }}
-    >
-      <Options>
-        <Action as="label" size="small">
-          A file …
-          <input
-            type="file"
-            accept="image/png,image/jpeg,image/gif"
-            aria-label="File of the picture"
-            hidden
-            onChange={(event) => {
-              const [file] = event.target.files ?? [];
-              if (file !== undefined) void send(file, file.name, null);
-              event.target.value = '';
-            }}
-          />
-        </Action>
-        <Field
-          aria-label="Search the library, or paste a picture"
-          placeholder="search the library, or paste a picture here"
-          value={words}
-          flex="1"
-          minW="220px"
-          onChange={(event) => setWords(event.target.value)}
-        />
-      </Options>
-      {failure !== null && (
-        <Notice tone="fault" role="alert" mt="6px">
-          {failure}
-        </Notice>
-      )}
-      {palette !== undefined && (
-        <Box display="grid" gridTemplateColumns="repeat(auto-fill, minmax(96px, 1fr))" gap="6px" mt="8px">
-          {shown.map((picture) => (
-            <chakra.button
-              key={picture.name}
-              border="1px solid"
-              borderColor="line"
-              bg="card"
-              p="2px"
-              cursor="pointer"
-              disabled={busy}
-              title={picture.shows}
-              aria-label={`Library: ${picture.shows}`}
-              onClick={() => void fromLibrary(picture)}
-            >
-              <img src={dataUrl(picture, palette)} alt="" style={{ display: 'block', width: '100%' }} />
-            </chakra.button>
-          ))}
-        </Box>
-      )}
-      {shown.length === 0 && <Small mt="6px">The library has no picture for this word.</Small>}
-      <Small mt="4px">Drawn for Alvex, in the colours of your deck, free to use (MIT).</Small>
-    </Box>
-  );
-}
-
-const textOf = (row: Row): string =>
-  [row.title.runs, ...row.all.flatMap((part) => ('runs' in part ? [part.runs] : []))].map(runsText).join(' ');
-
-const dataUrl = (picture: LibraryPicture, palette: Palette): string =>
-  `data:image/svg+xml,${encodeURIComponent(picture.svg(palette))}`;
-
-/** As PNG: a format that every receiver shows. */
-async function rastered(picture: LibraryPicture, palette: Palette): Promise<Blob> {
-  const { width, height } = LIBRARY_SIZE;
-  const image = new Image(width, height);
-  image.src = dataUrl(picture, palette);
-  await image.decode();
-  const canvas = new OffscreenCanvas(width, height);
-  canvas.getContext('2d')!.drawImage(image, 0, 0, width, height);
-  return canvas.convertToBlob({ type: 'image/png' });
 }

@@ -1,5 +1,5 @@
 /** Symbols for slides, by meaning: the free package Tabler Icons (MIT), loaded when it is first asked for. */
-import { TagIndex, type Icon, type Tagged } from '@alvex/core';
+import { searchWords, TagIndex, type Icon, type Tagged } from '@alvex/core';
 
 interface IconEntry extends Tagged {
   readonly paths: readonly string[];
@@ -39,7 +39,8 @@ function iconIndex(): Promise<TagIndex<IconEntry>> {
   return index;
 }
 
-/** The symbols that suit the words best. */
-export async function findIcons(words: readonly string[], most: number): Promise<readonly Icon[]> {
-  return (await iconIndex()).search(words, most).map(({ name, paths }) => ({ name, paths }));
+/** Symbols that suit each text, the best first. */
+export async function findIcons(texts: readonly string[], most: number): Promise<readonly (readonly Icon[])[]> {
+  const found = await iconIndex();
+  return texts.map((text) => found.search(searchWords(text), most).map(({ name, paths }) => ({ name, paths })));
 }

@@ -1,0 +1,70 @@
+/** Draws within a figure's frame: shapes in the theme's accents, and places for text. All lengths in EMU. */
+import { emu } from '../base/index.ts';
+import type { ColorName, Frame, Geometry, Rect, TextStyle, Theme } from '../theme/index.ts';
+import type { FigureItem } from './figure-items.ts';
+import type { IconBox, Para, ShapeBox } from './page.ts';
+
+/** Text that must fit a place, whatever shapes stand behind it. */
+export interface Words {
+  readonly frame: Frame;
+  readonly paras: readonly Para[];
+}
+
+const ACCENTS: readonly ColorName[] = ['accent1', 'accent2', 'accent3', 'accent4', 'accent5', 'accent6'];
+
+export class Pen {
+  readonly frame: Frame;
+  readonly theme: Theme;
+
+  constructor(frame: Frame, theme: Theme) {
+    this.frame = frame;
+    this.theme = theme;
+  }
+
+  /** In figures of many parts one accent is calmer than six. */
+  accent(i: number, many: boolean): ColorName {
+    return many ? 'accent1' : ACCENTS[i % ACCENTS.length]!;
+  }
+
+  get card(): Geometry {
+    return this.theme.corners === 'round' ? 'round' : 'rect';
+  }
+
+  shape(geometry: Geometry, rect: Rect, fill: ColorName | null, more: Partial<ShapeBox> = {}): ShapeBox {
+    return {
+      kind: 'shape',
+      frame: this.frame,
+      geometry,
+      rect,
+      fill,
+      line: null,
+      turned: 0,
+      inset: 0,
+      upsideDown: false,
+      ...more,
+    };
+  }
+
+  icon(item: FigureItem, rect: Rect, color: ColorName): readonly IconBox[] {
+    return item.icon === undefined
+      ? []
+      : [{ kind: 'icon', frame: this.frame, part: item.part, icon: item.icon, rect, color }];
+  }
+
+  words(rect: Rect, paras: readonly Para[], style: Partial<TextStyle> & Pick<Frame, 'anchor' | 'align'>): Words {
+    const { anchor, align, ...rest } = style;
+    // A template's own colour is for its ground, not for shapes.
+    const { paint: _, ...own } = this.frame.style;
+    const base: TextStyle = { ...own, color: 'text', font: 'body', bold: false, lineSpacing: 1, ...rest };
+    return { frame: { ...this.frame, ...rect, anchor, align, style: base }, paras };
+  }
+}
+
+export const rectOf = (x: number, y: number, width: number, height: number): Rect => ({
+  x: emu(x),
+  y: emu(y),
+  width: emu(Math.max(1, width)),
+  height: emu(Math.max(1, height)),
+});
+export const within = ({ x, y, width, height }: Rect, dx: number, dy = dx): Rect =>
+  rectOf(x + dx, y + dy, width - 2 * dx, height - 2 * dy);

@@ -1,0 +1,23 @@
+/** Rectangles on a slide. */
+import type { Emu } from '../base/index.ts';
+
+export interface Rect {
+  readonly x: Emu;
+  readonly y: Emu;
+  readonly width: Emu;
+  readonly height: Emu;
+}
+
+/** @param play So far they may stand over each other all the same, in EMU. */
+export const overlaps = (a: Rect, b: Rect, play = 0): boolean =>
+  a.x + play < b.x + b.width &&
+  b.x + play < a.x + a.width &&
+  a.y + play < b.y + b.height &&
+  b.y + play < a.y + a.height;
+
+/** @param play So far it may stand out all the same, in EMU. */
+export const contains = (outer: Rect, inner: Rect, play = 0): boolean =>
+  inner.x >= outer.x - play &&
+  inner.y >= outer.y - play &&
+  inner.x + inner.width <= outer.x + outer.width + play &&
+  inner.y + inner.height <= outer.y + outer.height + play;

@@ -1,0 +1,161 @@
+/** A picture for a slide: from a file, pasted, or from the library in the colours of the deck. */
+import { Box, chakra } from '@chakra-ui/react';
+import { useMemo, useState } from 'react';
+import {
+  designNamed,
+  isDark,
+  LIBRARY,
+  LIBRARY_SIZE,
+  makePalette,
+  runsText,
+  searchWords,
+  seedOf,
+  TagIndex,
+  type LibraryPicture,
+  type Palette,
+  type Picture,
+} from '@alvex/core';
+import { ApiError, sendPicture } from '../../api/client.ts';
+import { edit, useDeck } from '../../state/deck-store.ts';
+import { Action, Field, Notice, Small } from '../../ui/recipes.tsx';
+import type { Row } from '../../worker/protocol.ts';
+import { PanelPart, PanelRow } from './panel-part.tsx';
+import { ownId } from './slide-work.ts';
+
+export function PlacePicture({ row }: { readonly row: Row }) {
+  const [open, setOpen] = useState(false);
+  return (
+    <PanelPart head="A picture for this slide">
+      <Action size="small" aria-expanded={open} onClick={() => setOpen(!open)}>
+        From a file, pasted, or from the library
+      </Action>
+      {open && (
+        <PictureChooser
+          row={row}
+          take={(picture, alt) => {
+            edit({ kind: 'place', slide: row.slide, part: ownId(), after: row.all.at(-1)?.id ?? null, picture, alt });
+            setOpen(false);
+          }}
+        />
+      )}
+    </PanelPart>
+  );
+}
+
+const SHOWN = 8;
+const index = new TagIndex(LIBRARY);
+
+export function PictureChooser({
+  row,
+  take,
+}: {
+  readonly row: Row;
+  readonly take: (picture: Picture, alt: string | null) => void;
+}) {
+  const deck = useDeck((state) => state.deck?.id ?? '');
+  const look = useDeck((state) => state.view?.look);
+  const [words, setWords] = useState('');
+  const [failure, setFailure] = useState<string | null>(null);
+  const [busy, setBusy] = useState(false);
+  const palette = useMemo(
+    () => (look === undefined ? undefined : makePalette(seedOf(designNamed(look.theme), look.palette), isDark(look))),
+    [look],
+  );
+  const text = words.trim() === '' ? textOf(row) : words;
+  const fitting = index.search(searchWords(text), SHOWN);
+  const shown = fitting.length > 0 || words.trim() !== '' ? fitting : LIBRARY.slice(0, SHOWN);
+  const send = async (body: Blob, name: string, alt: string | null) => {
+    setBusy(true);
+    setFailure(null);
+    try {
+      take(await sendPicture(deck, body, name), alt);
+    } catch (error) {
+      setFailure(error instanceof ApiError ? error.message : 'This picture was not taken. Nothing was changed.');
+    }
+    setBusy(false);
+  };
+  const fromLibrary = async (picture: LibraryPicture) => {
+    if (palette === undefined) return;
+    await send(await rastered(picture, palette), `${picture.name}.png`, picture.shows);
+  };
+  return (
+    <Box
+      mt="6px"
+      onPaste={(event) => {
+        const file = [...event.clipboardData.files].find(({ type }) => type.startsWith('image/'));
+        if (file === undefined) return;
+        event.preventDefault();
+        void send(file, file.name, null);
+      }}
+    >
+      <PanelRow>
+        <Action as="label" size="small">
+          A file …
+          <input
+            type="file"
+            accept="image/png,image/jpeg,image/gif"
+            aria-label="File of the picture"
+            hidden
+            onChange={(event) => {
+              const [file] = event.target.files ?? [];
+              if (file !== undefined) void send(file, file.name, null);
+              event.target.value = '';
+            }}
+          />
+        </Action>
+        <Field
+          aria-label="Search the library, or paste a picture"
+          placeholder="search the library, or paste a picture here"
+          value={words}
+          flex="1"
+          minW="220px"
+          onChange={(event) => setWords(event.target.value)}
+        />
+      </PanelRow>
+      {failure !== null && (
+        <Notice tone="fault" role="alert" mt="6px">
+          {failure}
+        </Notice>
+      )}
+      {palette !== undefined && (
+        <Box display="grid" gridTemplateColumns="repeat(auto-fill, minmax(96px, 1fr))" gap="6px" mt="8px">
+          {shown.map((picture) => (
+            <chakra.button
+              key={picture.name}
+              border="1px solid"
+              borderColor="line"
+              bg="card"
+              p="2px"
+              cursor="pointer"
+              disabled={busy}
+              title={picture.shows}
+              aria-label={`Library: ${picture.shows}`}
+              onClick={() => void fromLibrary(picture)}
+            >
+              <img src={dataUrl(picture, palette)} alt="" style={{ display: 'block', width: '100%' }} />
+            </chakra.button>
+          ))}
+        </Box>
+      )}
+      {shown.length === 0 && <Small mt="6px">The library has no picture for this word.</Small>}
+      <Small mt="4px">Drawn for Alvex, in the colours of your deck, free to use (MIT).</Small>
+    </Box>
+  );
+}
+
+const textOf = (row: Row): string =>
+  [row.title.runs, ...row.all.flatMap((part) => ('runs' in part ? [part.runs] : []))].map(runsText).join(' ');
+
+const dataUrl = (picture: LibraryPicture, palette: Palette): string =>
+  `data:image/svg+xml,${encodeURIComponent(picture.svg(palette))}`;
+
+/** As PNG: a format that every receiver shows. */
+async function rastered(picture: LibraryPicture, palette: Palette): Promise<Blob> {
+  const { width, height } = LIBRARY_SIZE;
+  const image = new Image(width, height);
+  image.src = dataUrl(picture, palette);
+  await image.decode();
+  const canvas = new OffscreenCanvas(width, height);
+  canvas.getContext('2d')!.drawImage(image, 0, 0, width, height);
+  return canvas.convertToBlob({ type: 'image/png' });
+}
