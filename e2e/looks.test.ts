@@ -48,6 +48,22 @@ for (const [name, width] of [
       await page.getByRole('button', { name: 'Light or dark' }).click();
       await fits(`${station}, other mode`);
     }
+    for (const shelf of ['themes', 'colours', 'type', 'foot', 'layouts', 'template']) {
+      await page.goto(`${deck}/look?shelf=${shelf}`);
+      await expect(page.getByRole('main').getByRole('heading').first()).toBeVisible();
+      await fits(`shelf ${shelf}`);
+      // A shelf scrolls down only: what stands over its edge would be cut off.
+      const over = await page
+        .getByRole('main')
+        .evaluate((main) =>
+          Math.max(
+            ...[...main.querySelectorAll('*')].map((one) =>
+              getComputedStyle(one).overflowY === 'auto' ? one.scrollWidth - one.clientWidth : 0,
+            ),
+          ),
+        );
+      expect([shelf, over]).toEqual([shelf, 0]);
+    }
     await page.goto(`${deck}/slides`);
     await page.getByRole('button', { name: 'Two outlines' }).click();
     await expect(page.getByTestId('outlines')).toBeVisible();

@@ -15,6 +15,7 @@ const Table = chakra('table', {
     maxW: '860px',
     '& th, & td': { textAlign: 'left', borderTop: '1px solid', borderColor: 'line', p: '8px 10px 8px 0' },
     '& thead th': { border: 0, color: 'soft', fontWeight: 400 },
+    '@media (max-width: 560px)': { fontSize: 'xs', '& th, & td': { pr: '6px', overflowWrap: 'anywhere' } },
   },
 });
 const PLACE_LABELS: Readonly<Record<FootPlace, string>> = {
@@ -116,7 +117,8 @@ function Words({
       aria-label={label}
       defaultValue={value}
       maxLength={200}
-      w="260px"
+      w="100%"
+      maxW="260px"
       placeholder={label === 'Date' ? 'as it should read' : ''}
       onBlur={(event) => event.target.value !== value && set(event.target.value)}
       onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
