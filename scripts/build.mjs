@@ -20,6 +20,7 @@ const node = {
     '@alvex/contract/validate': at('packages/contract/src/validate.ts'),
     '@alvex/core': at('packages/core/src/index.ts'),
     '@alvex/contract': at('packages/contract/src/index.ts'),
+    '@alvex/ooxml-check': at('packages/ooxml-check/src/index.ts'),
     '@alvex/raster': at('packages/raster/src/index.ts'),
   },
 };

@@ -21,12 +21,11 @@ export function installDebian(packages) {
   apt('install', '-y', '--no-install-recommends', ...packages);
 }
 
-/** @param forTests Also what only the tests use: a browser and an independent XML library. */
+/** @param forTests Also what only the tests use: a browser. */
 export function installMissing(root, forTests = false) {
   const wanted = [];
   if (!databaseInstalled()) wanted.push('mariadb-server-core', 'mariadb-client-core');
   if (forTests && !existsSync('/usr/bin/chromium')) wanted.push('chromium');
-  if (forTests && spawnSync('/usr/bin/python3', ['-c', 'import lxml']).status !== 0) wanted.push('python3-lxml');
   if (wanted.length > 0) installDebian(wanted);
   const lock = join(root, 'package-lock.json');
   const installed = join(root, 'node_modules/.package-lock.json');

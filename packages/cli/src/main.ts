@@ -30,11 +30,12 @@ const USAGE = `Usage:
   alvex outline FILE                                         the document's blocks, as JSON
   alvex deck FILE [--map NAME] [--theme NAME]                its slides and where every word went, as JSON
   alvex convert FILE -o OUT.pptx [--map NAME] [--theme NAME] a presentation
+  alvex check FILE.pptx ...                                  what is wrong with a presentation by its standard (ECMA-376)
   alvex maps                                                 names of level maps
   alvex themes                                               names of themes
 FILE may be - for standard input; then --type ${DOCUMENT_TYPES.join('|')} says what it is.`;
 
-const EXIT = { usage: 2, unreadable: 3 } as const;
+const EXIT = { faults: 1, usage: 2, unreadable: 3 } as const;
 
 class UsageError extends Error {}
 
@@ -54,6 +55,7 @@ async function main(): Promise<void> {
     return;
   }
   const [command, file, ...rest] = positionals;
+  if (command === 'check') return check(positionals.slice(1));
   if (rest.length > 0) throw new UsageError(`One file at a time; what is ${rest[0]}?`);
   switch (command) {
     case 'maps':
@@ -105,15 +107,31 @@ async function read(file: string | undefined, type: string | undefined): Promise
   if (type !== undefined && !DOCUMENT_TYPES.includes(type as DocumentType))
     throw new UsageError(`There is no type ${type}; there are ${DOCUMENT_TYPES.join(', ')}.`);
   if (file === '-' && type === undefined) throw new UsageError('Say what standard input is: --type NAME');
-  let bytes: Uint8Array;
-  try {
-    bytes = readFileSync(file === '-' ? 0 : file);
-  } catch (error) {
-    throw new UsageError(`The file ${file} cannot be opened: ${(error as Error).message}`);
-  }
+  const bytes = bytesOf(file);
   return openDocument(bytes, (type as DocumentType | undefined) ?? detectType(bytes, basename(file)), {
     pdfAssets: fileURLToPath(new URL('.', import.meta.resolve('pdfjs-dist/package.json'))),
   });
+}
+
+function bytesOf(file: string): Uint8Array {
+  try {
+    return readFileSync(file === '-' ? 0 : file);
+  } catch (error) {
+    throw new UsageError(`The file ${file} cannot be opened: ${(error as Error).message}`);
+  }
+}
+
+/** Exits with 1 when any of the files has a fault. */
+async function check(files: readonly string[]): Promise<void> {
+  if (files.length === 0) throw new UsageError('Say which file.');
+  // Its schemas are compiled when it is needed.
+  const { checkPackage } = await import('@alvex/ooxml-check');
+  for (const file of files) {
+    const faults = await checkPackage(bytesOf(file));
+    print(`${file}: ${faults.length} ${faults.length === 1 ? 'fault' : 'faults'}`);
+    for (const { part, message } of faults) print(`  ${part === '' ? '' : `${part}: `}${message}`);
+    if (faults.length > 0) process.exitCode = EXIT.faults;
+  }
 }
 
 try {

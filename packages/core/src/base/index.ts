@@ -1,5 +1,6 @@
 export * from './count.ts';
 export * from './join-bytes.ts';
+export * from './language-tag.ts';
 export * from './limits.ts';
 export * from './read-error.ts';
 export * from './report.ts';

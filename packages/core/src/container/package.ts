@@ -43,12 +43,27 @@ export function readRelationships(zip: ZipReader, part: string): Relationships {
       const external = a.TargetMode === 'External';
       found.set(a.Id, {
         type: (a.Type ?? '').split('/').at(-1)!,
-        target: external ? a.Target : resolve(folder, a.Target),
+        target: external ? a.Target : partNamed(zip, folder, a.Target),
         external,
       });
     },
   });
   return found;
+}
+
+/** The part that a target leads to, by its name in the archive. */
+function partNamed(zip: ZipReader, folder: string, target: string): string {
+  const name = resolve(folder, target);
+  return zip.named(name) ?? zip.named(unescaped(name)) ?? name;
+}
+
+/** The name of a part without percent encoding (RFC 3986 §2.1); a name that has none stays as it is. */
+export function unescaped(name: string): string {
+  try {
+    return decodeURI(name);
+  } catch {
+    return name;
+  }
 }
 
 function resolve(folder: string, target: string): string {
@@ -71,12 +86,13 @@ export function mainPart(zip: ZipReader, kind: string): string {
   const types = new Map<string, string>();
   readXmlPart(zip, '[Content_Types].xml', {
     open(element, a) {
-      if (element === 'Override' && a.PartName !== undefined) types.set(a.PartName.slice(1), a.ContentType ?? '');
+      if (element === 'Override' && a.PartName !== undefined)
+        types.set(a.PartName.slice(1).toLowerCase(), a.ContentType ?? '');
     },
   });
   for (const { type, target } of readRelationships(zip, '').values()) {
     if (type !== 'officeDocument') continue;
-    const contentType = types.get(target);
+    const contentType = types.get(target.toLowerCase());
     if (contentType !== undefined && !contentType.includes(kind)) throw new ReadError('wrong-type', { part: target });
     if (!zip.has(target)) throw new ReadError('part-missing', { part: target });
     return target;

@@ -13,7 +13,7 @@ export interface XmlHandler {
 }
 
 /** Prefixes by which we name namespaces; transitional and strict (ISO/IEC 29500) ones alike. */
-const NAMESPACES: Readonly<Record<string, string>> = {
+export const NAMESPACES: Readonly<Record<string, string>> = {
   'http://schemas.openxmlformats.org/wordprocessingml/2006/main': 'w',
   'http://purl.oclc.org/ooxml/wordprocessingml/main': 'w',
   'http://schemas.openxmlformats.org/officeDocument/2006/relationships': 'r',
@@ -86,7 +86,7 @@ export function readXmlText(text: string, handler: XmlHandler): void {
 }
 
 // XML 1.0 Appendix F: UTF-16 starts with a byte order mark; everything else in a package is UTF-8 (ECMA-376-2 §8.2.1).
-function encodingOf(start: Uint8Array): string {
+export function encodingOf(start: Uint8Array): string {
   if (start[0] === 0xff && start[1] === 0xfe) return 'utf-16le';
   if (start[0] === 0xfe && start[1] === 0xff) return 'utf-16be';
   return 'utf-8';

@@ -22,6 +22,7 @@ export class ZipReader {
   readonly #bytes: Uint8Array;
   readonly #view: DataView;
   readonly #entries = new Map<string, Entry>();
+  #byLower: ReadonlyMap<string, string> | undefined;
   #unpacked = 0;
 
   /** @throws ReadError `not-a-zip`, `truncated`, `bomb` or `encrypted`. */
@@ -64,8 +65,15 @@ export class ZipReader {
     return [...this.#entries.keys()];
   }
 
+  /** The name of an entry as the archive has it: names of parts are equal whatever their case (ECMA-376-2 §9.1.1). */
+  named(name: string): string | undefined {
+    if (this.#entries.has(name)) return name;
+    this.#byLower ??= new Map([...this.#entries.keys()].map((one) => [one.toLowerCase(), one]));
+    return this.#byLower.get(name.toLowerCase());
+  }
+
   has(name: string): boolean {
-    return this.#entries.has(name);
+    return this.named(name) !== undefined;
   }
 
   /** Packed size in bytes, for progress; 0 when the part is not there. */
@@ -79,7 +87,7 @@ export class ZipReader {
    * @throws ReadError `part-missing`, `truncated`, `encrypted` or `bomb`.
    */
   stream(name: string, take: (piece: Uint8Array, used: number) => void): void {
-    const entry = this.#entries.get(name);
+    const entry = this.#entries.get(this.named(name) ?? name);
     const place = { part: name };
     if (entry === undefined) throw new ReadError('part-missing', place);
     if (entry.encrypted) throw new ReadError('encrypted', place);

@@ -1,5 +1,5 @@
 /** The document: a flat, ordered list of blocks. */
-import type { Diagnostic, SourcePlace } from '../base/index.ts';
+import type { Diagnostic, LanguageTag, SourcePlace } from '../base/index.ts';
 import type { Picture, PictureId, Runs, Table } from '../content/index.ts';
 
 export type BlockId = string & { readonly id: 'block' };
@@ -96,8 +96,8 @@ export interface DocumentModel {
   /** From the file's properties, a title style, front matter, or a lone first heading. */
   readonly title: string | null;
   readonly author: string | null;
-  /** BCP 47, where the file says so. */
-  readonly language: string | null;
+  /** Where the file says so. */
+  readonly language: LanguageTag | null;
   readonly blocks: readonly Block[];
   readonly pictures: readonly Picture[];
   readonly diagnostics: readonly Diagnostic[];

@@ -1,5 +1,6 @@
 /** Branch rules, running text, front and back matter, and the map that is suggested. */
 import { describe, expect, test } from '@jest/globals';
+import { languageTag } from '../base/index.ts';
 import { plain, runsText } from '../content/index.ts';
 import type { Deck, MatterKind } from '../deck/index.ts';
 import { documentWords, type DocumentModel } from '../document/index.ts';
@@ -149,7 +150,7 @@ describe('front and back matter', () => {
     expect(dressed(doc(), 'agenda', 'sources').slides).toEqual([]);
   });
   test('titles are in the document’s language', () => {
-    expect(titles(dressed({ ...report, language: 'de' }, 'agenda'))[1]).toBe('Ablauf');
+    expect(titles(dressed({ ...report, language: languageTag('de')! }, 'agenda'))[1]).toBe('Ablauf');
   });
 });
 

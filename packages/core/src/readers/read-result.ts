@@ -1,6 +1,6 @@
 /** What every reader gives, and the means that readers share for building it. */
 import type { Report } from '../base/index.ts';
-import { LIMITS, ReadError, type SourcePlace } from '../base/index.ts';
+import { languageTag, LIMITS, ReadError, type SourcePlace } from '../base/index.ts';
 import type { PictureData } from '../content/index.ts';
 import { BlockIds, blockText, findTitle, type Block, type DocumentModel } from '../document/index.ts';
 
@@ -57,7 +57,7 @@ export function readResult(
     document: {
       title: title || null,
       author: properties.author?.trim() || null,
-      language: properties.language?.trim() || null,
+      language: languageTag(properties.language) ?? null,
       blocks: list.blocks,
       pictures: pictures.map(({ id, mime, width, height }) => ({ id, mime, width, height })),
       diagnostics: report.diagnostics,

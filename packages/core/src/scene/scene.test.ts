@@ -1,10 +1,11 @@
 import { expect, test } from '@jest/globals';
+import { USUAL_LANGUAGE } from '../base/index.ts';
 import type { DocumentModel } from '../document/index.ts';
 import { convert } from '../pipeline/index.ts';
 import { doc, h, li, p } from '../test/build.ts';
 import { makeScene } from './scene.ts';
 
-const about = { title: 'The mill', author: null, language: 'en-GB' };
+const about = { title: 'The mill', author: null, language: USUAL_LANGUAGE };
 
 function scene(document: DocumentModel) {
   const map = convert(document, []).map;

@@ -1,4 +1,5 @@
 /** Drawable slides that keep their meaning: boxes with roles, paragraphs with levels, notes, sections. */
+import type { LanguageTag } from '../base/index.ts';
 import type { PictureData, PictureId } from '../content/index.ts';
 import type { Note } from '../deck/index.ts';
 import type { Box, Page } from '../layout/index.ts';
@@ -32,7 +33,7 @@ export interface Scene {
   readonly theme: Theme;
   readonly title: string | null;
   readonly author: string | null;
-  readonly language: string | null;
+  readonly language: LanguageTag | null;
   readonly slides: readonly SceneSlide[];
   readonly sections: readonly SceneSection[];
 }

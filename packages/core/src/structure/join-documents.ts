@@ -20,7 +20,7 @@ export function joinDocuments(parts: readonly Part[]): DocumentModel {
       return { ...block, id: ids.next(block.kind, text), place: { file: name, ...block.place } };
     }),
   );
-  const first = <K extends 'title' | 'author' | 'language'>(key: K): string | null =>
+  const first = <K extends 'title' | 'author' | 'language'>(key: K): DocumentModel[K] | null =>
     parts.find(({ document }) => document[key] !== null)?.document[key] ?? null;
   const pictures = new Map(
     parts.flatMap(({ document }) => document.pictures.map((picture) => [picture.id, picture] as const)),

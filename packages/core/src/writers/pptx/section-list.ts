@@ -5,10 +5,9 @@ import { guid } from './xml.ts';
 
 export const SECTIONS_URI = '{521415D9-36F7-43E2-AB2F-B90AF26B5E84}';
 
-/** @param p Prefix of PresentationML in the part. @param ids Of all slides. @param others Slides that are no part of the scene, with the name of their section. */
+/** @param ids Of all slides. @param others Slides that are no part of the scene, with the name of their section. */
 export function sectionList(
   { sections, slides }: Scene,
-  p: string,
   ids: readonly number[],
   others?: { readonly ids: readonly number[]; readonly name: string; readonly before: boolean },
 ): string {
@@ -20,5 +19,5 @@ export function sectionList(
   );
   const kept = others === undefined ? [] : [section(others.name, others.ids, sections.length)];
   const list = others?.before === true ? [...kept, ...own] : [...own, ...kept];
-  return `<${p}ext uri="${SECTIONS_URI}"><p14:sectionLst xmlns:p14="http://schemas.microsoft.com/office/powerpoint/2010/main">${list.join('')}</p14:sectionLst></${p}ext>`;
+  return `<p:ext uri="${SECTIONS_URI}"><p14:sectionLst xmlns:p14="http://schemas.microsoft.com/office/powerpoint/2010/main">${list.join('')}</p14:sectionLst></p:ext>`;
 }

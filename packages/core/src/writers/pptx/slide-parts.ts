@@ -1,4 +1,5 @@
 /** Slides with all that belongs to them: notes, pictures, charts and their workbooks, colours of their own. */
+import { USUAL_LANGUAGE } from '../../base/index.ts';
 import type { Deflate, Part, ZipWriter } from '../../container/index.ts';
 import type { PictureId, PictureMime } from '../../content/index.ts';
 import type { PictureSource, Scene, SceneSlide } from '../../scene/index.ts';
@@ -75,7 +76,7 @@ export class SlideParts {
     const { prefix, finish = (xml: string) => xml } = this.#at;
     const rels = new Rels();
     rels.add('slideLayout', this.#at.layout(slide));
-    const language = said ?? 'en-GB';
+    const language = said ?? USUAL_LANGUAGE;
     const xml = slidePart(slide, {
       theme,
       language,

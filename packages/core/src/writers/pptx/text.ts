@@ -1,4 +1,5 @@
 /** Paragraphs and runs of DrawingML (ECMA-376-1 §21.1.2). */
+import type { LanguageTag } from '../../base/index.ts';
 import { xmlText } from '../../container/index.ts';
 import type { Run, Runs } from '../../content/index.ts';
 import { paraSetting, type Para, type TextBox } from '../../scene/index.ts';
@@ -9,7 +10,7 @@ import { emuOf, hundredths } from './xml.ts';
 
 export interface TextContext {
   readonly theme: Theme;
-  readonly language: string;
+  readonly language: LanguageTag;
   /** Gives the relationship id of a link; undefined for links within the document, which slides do not have. */
   readonly link: (target: string) => string | undefined;
 }

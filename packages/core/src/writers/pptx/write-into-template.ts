@@ -2,14 +2,23 @@
  * Writes a scene into an organisation's presentation: its masters, layouts and themes stay byte for byte as they were, its
  * own slides go or stay before or after ours (ECMA-376-1 §13, ECMA-376-2).
  */
-import { decodeUtf8 } from '../../base/index.ts';
 import {
+  contentWithout,
   mainPart,
+  nodeAt,
+  nodesNamed,
   openZip,
+  parseXmlTree,
   readRelationships,
+  readXmlTree,
+  unescaped,
+  withAttribute,
+  withContent,
+  writeXmlTree,
   xmlText,
   ZipWriter,
   type Deflate,
+  type XmlNode,
   type ZipReader,
 } from '../../container/index.ts';
 import type { PictureSource, Scene } from '../../scene/index.ts';
@@ -18,10 +27,13 @@ import { notesMasterPart } from './notes-part.ts';
 import { SECTIONS_URI, sectionList } from './section-list.ts';
 import { SlideParts, TYPES } from './slide-parts.ts';
 import { themePart } from './theme-part.ts';
-import { XML } from './xml.ts';
+import { relationships, type Rel } from './xml.ts';
 
 const FIRST_SLIDE_ID = 256;
 const REL = 'http://schemas.openxmlformats.org/officeDocument/2006/relationships';
+/** Leads the namespaces of the strict kind (ISO/IEC 29500-1). */
+const STRICT = 'http://purl.oclc.org/ooxml';
+const CONTENT_TYPES = '[Content_Types].xml';
 const THEME = 'application/vnd.openxmlformats-officedocument.theme+xml';
 
 /** @throws ReadError as `readTemplate` does. */
@@ -37,7 +49,6 @@ export function writeIntoTemplate(
   const main = mainPart(source, 'presentationml');
   const known = readRelationships(source, main);
   const folder = main.slice(0, main.lastIndexOf('/') + 1);
-  const text = (name: string): string => decodeUtf8(source.read(name));
   const prefix = freePrefix(source);
   const zip = new ZipWriter(deflate);
 
@@ -63,20 +74,15 @@ export function writeIntoTemplate(
   const ids = freeIds(known, slides.length + 1);
   const slideIds = ids.slice(1);
   const relsName = `${folder}_rels/${main.slice(folder.length)}.rels`;
-  const relation = (id: string, type: string, target: string): string =>
-    `<Relationship Id="${id}" Type="${REL}/${type}" Target="/${target}"/>`;
-  const ours =
-    slides.map((_, i) => relation(slideIds[i]!, 'slide', `ppt/${parts.slideName(i + 1)}`)).join('') +
-    (notesMaster === undefined ? relation(ids[0]!, 'notesMaster', `ppt/notesMasters/${prefix}notesMaster1.xml`) : '');
-  const relsXml = text(relsName)
-    .replace(/<(?:\w+:)?Relationship\b[^>]*?\/>/g, (one) =>
-      dropped.has(/\bId="([^"]*)"/.exec(one)?.[1] ?? '') ? '' : one,
-    )
-    .replace(/<\/(\w+:)?Relationships>/, (end, own?: string) =>
-      own === undefined ? ours + end : ours.replaceAll('<Relationship ', `<${own}Relationship `) + end,
-    );
-
-  const presentation = withSlides(text(main), scene, {
+  const ours = slides.map((_, i): Rel => ({
+    id: slideIds[i]!,
+    type: 'slide',
+    target: `/ppt/${parts.slideName(i + 1)}`,
+  }));
+  if (notesMaster === undefined)
+    ours.push({ id: ids[0]!, type: 'notesMaster', target: `/ppt/notesMasters/${prefix}notesMaster1.xml` });
+  const rels = readXmlTree(source, relsName);
+  const presentation = withSlides(readXmlTree(source, main), scene, {
     keep,
     slideIds,
     notesMaster: notesMaster === undefined ? ids[0]! : null,
@@ -86,11 +92,19 @@ export function writeIntoTemplate(
     if (!reached.has(name) || name === main || name === relsName) continue;
     zip.add({ name, content: source.read(name), stored: /\.(png|jpe?g|gif|xlsx)$/i.test(name) });
   }
-  zip.add({ name: main, content: presentation });
-  zip.add({ name: relsName, content: relsXml });
+  zip.add({ name: main, content: writeXmlTree(presentation) });
+  zip.add({
+    name: relsName,
+    content: writeXmlTree(
+      withContent(rels, [
+        ...contentWithout(rels, ({ attributes }) => dropped.has(attributes.Id ?? '')),
+        ...parseXmlTree(relationships(ours)).children,
+      ]),
+    ),
+  });
   for (const part of parts.media.parts) zip.add(part);
   return zip.finish([
-    { name: '[Content_Types].xml', content: contentTypes(text('[Content_Types].xml'), reached, parts) },
+    { name: CONTENT_TYPES, content: contentTypes(readXmlTree(source, CONTENT_TYPES), main, reached, parts) },
   ]);
 }
 
@@ -135,85 +149,64 @@ interface Placing {
   readonly notesMaster: string | null;
 }
 
-/** The presentation part with our slides in its list; prefixes are as the file has them. */
-function withSlides(xml: string, scene: Scene, { keep, slideIds, notesMaster }: Placing): string {
-  const p = /<(\w+:)?presentation\b/.exec(xml)?.[1] ?? '';
-  const r =
-    new RegExp(`xmlns:(\\w+)="(?:${REL}|http://purl\\.oclc\\.org/ooxml/officeDocument/relationships)"`).exec(
-      xml,
-    )?.[1] ?? 'r';
-  const list = new RegExp(`<${p}sldIdLst\\b[^>]*?(?:/>|>([\\s\\S]*?)</${p}sldIdLst>)`);
-  const theirs = list.exec(xml)?.[1] ?? '';
-  const entries = [...theirs.matchAll(new RegExp(`<${p}sldId\\b[^>]*?(?:/>|>[\\s\\S]*?</${p}sldId>)`, 'g'))].map(
-    ([entry]) => entry,
-  );
-  const usedIds = entries.map((entry) => Number(/\bid="(\d+)"/.exec(entry)?.[1] ?? 0));
+/** The presentation part with our slides in its list; everything else stays as the file has it. */
+function withSlides(root: XmlNode, scene: Scene, { keep, slideIds, notesMaster }: Placing): XmlNode {
+  const made = (xml: string): XmlNode => {
+    const r = root.namespace.startsWith(STRICT) ? `${STRICT}/officeDocument/relationships` : REL;
+    return parseXmlTree(`<p:made xmlns:p="${root.namespace}" xmlns:r="${r}">${xml}</p:made>`).children[0]!;
+  };
+  const theirs = nodeAt(root, 'p:sldIdLst');
+  const entries = nodesNamed(theirs, 'p:sldId');
+  const usedIds = entries.map(({ attributes }) => Number(attributes.id ?? 0));
   const first = Math.max(FIRST_SLIDE_ID - 1, ...usedIds) + 1;
-  const own = slideIds.map((id, i) => `<${p}sldId id="${first + i}" ${r}:id="${id}"/>`);
+  const own = slideIds.map((id, i) => made(`<p:sldId id="${first + i}" r:id="${id}"/>`));
   const all = keep === 'before' ? [...entries, ...own] : keep === 'after' ? [...own, ...entries] : own;
-  let result = xml.replace(list, '');
-  if (notesMaster !== null)
-    result = after(
-      result,
-      p,
-      ['sldMasterIdLst'],
-      `<${p}notesMasterIdLst><${p}notesMasterId ${r}:id="${notesMaster}"/></${p}notesMasterIdLst>`,
-    );
-  if (all.length > 0)
-    result = after(
-      result,
-      p,
-      ['handoutMasterIdLst', 'notesMasterIdLst', 'sldMasterIdLst'],
-      `<${p}sldIdLst>${all.join('')}</${p}sldIdLst>`,
-    );
-  // Sections name slides by id: theirs would name slides that are gone, or leave ours out.
-  result = result.replace(
-    new RegExp(`<${p}ext\\b[^>]*uri="${SECTIONS_URI.replace(/[{}]/g, '\\$&')}"[\\s\\S]*?</${p}ext>`),
-    '',
-  );
   const others = keep === 'none' ? undefined : { ids: usedIds, name: scene.theme.label, before: keep === 'before' };
   const sections = sectionList(
     scene,
-    p,
     slideIds.map((_, i) => first + i),
     others,
   );
-  result = result
-    .replace(new RegExp(`<${p}extLst>\\s*</${p}extLst>`), '')
-    .replace(new RegExp(`</${p}extLst>\\s*</${p}presentation>`), `</${p}extLst></${p}presentation>`);
-  if (sections === '') return result;
-  // The part's own list of extensions is its last child. Titles may hold what `replace` would take for a pattern.
-  const tail = `</${p}extLst></${p}presentation>`;
-  return result.includes(tail)
-    ? result.replace(tail, () => sections + tail)
-    : result.replace(`</${p}presentation>`, () => `<${p}extLst>${sections}${tail}`);
+  const extensions = nodeAt(root, 'p:extLst');
+  // Sections name slides by id: theirs would name slides that are gone, or leave ours out.
+  const extended = [
+    ...nodesNamed(extensions, 'p:ext').filter(({ attributes }) => attributes.uri !== SECTIONS_URI),
+    ...(sections === '' ? [] : [made(sections)]),
+  ];
+  const list = theirs ?? made('<p:sldIdLst/>');
+  const children = root.children.filter((child) => child !== theirs && child !== extensions);
+  if (notesMaster !== null)
+    children.push(made(`<p:notesMasterIdLst><p:notesMasterId r:id="${notesMaster}"/></p:notesMasterIdLst>`));
+  if (all.length > 0) children.push(withContent(list, all));
+  if (extended.length > 0) children.push(withContent(extensions ?? made('<p:extLst/>'), extended));
+  return withContent(root, inOrder(children));
 }
 
-/** Behind the first of `names` that is there. */
-function after(xml: string, p: string, names: readonly string[], added: string): string {
-  for (const name of names) {
-    const element = new RegExp(`<${p}${name}\\b[^>]*?(?:/>|>[\\s\\S]*?</${p}${name}>)`);
-    if (element.test(xml)) return xml.replace(element, (found) => found + added);
-  }
-  return xml;
+/** Children of a presentation as the schema wants them (ECMA-376-1 §19.2.1.26); those between the lists and the extensions keep their order. */
+function inOrder(children: readonly XmlNode[]): readonly XmlNode[] {
+  const place = ({ name }: XmlNode): number => {
+    const at = LISTS.indexOf(name);
+    return name === 'p:extLst' ? LISTS.length + 1 : at < 0 ? LISTS.length : at;
+  };
+  return children.toSorted((one, other) => place(one) - place(other));
 }
+const LISTS = ['p:sldMasterIdLst', 'p:notesMasterIdLst', 'p:handoutMasterIdLst', 'p:sldIdLst'];
 
-function contentTypes(xml: string, reached: ReadonlySet<string>, parts: SlideParts): string {
-  const has = new Set([...xml.matchAll(/\bExtension="([^"]*)"/g)].map(([, ending]) => ending!.toLowerCase()));
+function contentTypes(root: XmlNode, main: string, reached: ReadonlySet<string>, parts: SlideParts): string {
+  const has = new Set(nodesNamed(root, 'Default').map(({ attributes }) => attributes.Extension?.toLowerCase()));
+  const lower = new Set([...reached].map((name) => name.toLowerCase()));
+  const kept = root.children.flatMap((one) => {
+    if (one.name !== 'Override') return [one];
+    const name = unescaped((one.attributes.PartName ?? '').slice(1)).toLowerCase();
+    if (!lower.has(name)) return [];
+    // Built on a template file, the result is a presentation.
+    return name === main.toLowerCase() ? [withAttribute(one, 'ContentType', `${TYPES}.presentation.main+xml`)] : [one];
+  });
   const defaults = parts.defaults
     .filter(([ending]) => !has.has(ending))
-    .map(([ending, type]) => `<Default Extension="${ending}" ContentType="${type}"/>`)
-    .join('');
-  const kept = xml.replace(/<Override\b[^>]*?\/>/g, (one) => {
-    const name = /\bPartName="\/([^"]*)"/.exec(one)?.[1];
-    return name === undefined || reached.has(name) ? one : '';
-  });
-  // Built on a template file, the result is a presentation.
-  const shown = kept.replace('presentationml.template.main+xml', 'presentationml.presentation.main+xml');
-  return (shown.startsWith('<?xml') ? shown : XML + shown).replace(
-    '</Types>',
-    `${defaults}${parts.overrides.join('')}</Types>`,
-  );
+    .map(([ending, type]) => `<Default Extension="${ending}" ContentType="${type}"/>`);
+  const ours = parseXmlTree(`<Types xmlns="${root.namespace}">${defaults.join('')}${parts.overrides.join('')}</Types>`);
+  return writeXmlTree(withContent(root, [...kept, ...ours.children]));
 }
 
 /** Where a colour of the template could not be read, slides say one that can; the template's theme keeps its own. */

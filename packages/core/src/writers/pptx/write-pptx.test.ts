@@ -1,6 +1,7 @@
 import { beforeAll, describe, expect, test } from '@jest/globals';
 import { unzipSync, strFromU8 } from 'fflate';
 import { SaxesParser } from 'saxes';
+import { languageTag } from '../../base/index.ts';
 import type { PictureData, PictureId } from '../../content/index.ts';
 import { FULL_RULES } from '../../deck/index.ts';
 import type { DocumentModel } from '../../document/index.ts';
@@ -46,7 +47,7 @@ describe('a deck of everything', () => {
       ]),
     ),
     author: 'The Trust',
-    language: 'en',
+    language: languageTag('en')!,
   };
   let parts: Record<string, string>;
   beforeAll(() => {

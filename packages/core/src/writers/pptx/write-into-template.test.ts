@@ -1,0 +1,149 @@
+/** Foreign XML may be spelled in every legal way, and a template's own parts stay as they are. */
+import { describe, expect, test } from '@jest/globals';
+import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
+import { awkwardTemplate, plainTemplate, usualTemplate } from '../../../../demo/src/templates.ts';
+import { checkPackage } from '../../../../ooxml-check/src/index.ts';
+import { nodeAt, nodesNamed, readXmlTree, ZipReader, type XmlNode } from '../../container/index.ts';
+import { convert, exportPptx } from '../../pipeline/index.ts';
+import { readTemplate } from '../../template/index.ts';
+import { doc, h, li, p, table } from '../../test/build.ts';
+import type { TemplateUse } from '../../theme/index.ts';
+
+const SOURCE = doc(
+  h(1, 'The mill'),
+  h(2, 'Gates & “$1” <sluices>'),
+  li('Oak'),
+  p('The gates are told of in the notes.'),
+  h(2, 'Costs'),
+  table([
+    ['Work', 'Cost'],
+    ['Gates', '31,000'],
+  ]),
+);
+const turn = SOURCE.blocks[1]!.id;
+
+type Keep = TemplateUse['keep'];
+function built(template: Uint8Array, keep: Keep): Uint8Array {
+  const use: TemplateUse = { hash: 'f'.repeat(64), fileName: 'trust.pptx', layouts: {}, keep };
+  const models = new Map([[use.hash, readTemplate(template).model]]);
+  const edits = [
+    { kind: 'template', template: use },
+    { kind: 'turn', block: turn, to: 'section' },
+  ] as const;
+  return exportPptx([], convert(SOURCE, edits, undefined, models), undefined, template);
+}
+
+/** Every XML part, spelled otherwise. */
+function respelled(bytes: Uint8Array, how: (xml: string, name: string) => string | Uint8Array): Uint8Array {
+  const files = Object.entries(unzipSync(bytes)).map(([name, content]) => {
+    if (!/\.(xml|rels)$/.test(name)) return [name, content] as const;
+    const spelled = how(strFromU8(content), name);
+    return [name, typeof spelled === 'string' ? strToU8(spelled) : spelled] as const;
+  });
+  return zipSync(Object.fromEntries(files));
+}
+
+const utf16 = (xml: string): Uint8Array => {
+  const text = xml.replace(/encoding="[^"]*"/, 'encoding="UTF-16"');
+  const bytes = new Uint8Array(2 + text.length * 2);
+  const view = new DataView(bytes.buffer);
+  view.setUint16(0, 0xfeff, true);
+  [...text].forEach((_, i) => view.setUint16(2 + i * 2, text.charCodeAt(i), true));
+  return bytes;
+};
+
+const SPELLINGS: readonly (readonly [string, (xml: string, name: string) => string | Uint8Array])[] = [
+  ['single quotes', (xml) => xml.replace(/="([^"']*)"/g, "='$1'")],
+  ['blanks and line ends in tags', (xml) => xml.replace(/ ([\w:]+)="/g, '\n\t$1 = "').replaceAll('/>', '\n/>')],
+  [
+    'prefixes of its own',
+    (xml) =>
+      xml
+        .replace(/(<\/?|xmlns:)p\b/g, '$1slides')
+        .replace(/(<\/?|xmlns:)a\b/g, '$1draw')
+        .replace(/([ :])r([:=])/g, '$1rel$2'),
+  ],
+  [
+    'the default namespace',
+    (xml) => (xml.includes('xmlns:p=') ? xml.replace('xmlns:p=', 'xmlns=').replace(/(<\/?)p:/g, '$1') : xml),
+  ],
+  [
+    'a prefix for what usually has none',
+    (xml) =>
+      /<(Types|Relationships)/.test(xml)
+        ? xml
+            .replace(/(<\/?)(\w)/g, '$1pkg:$2')
+            .replace('<?pkg:xml', '<?xml')
+            .replace('xmlns=', 'xmlns:pkg=')
+        : xml,
+  ],
+  ['UTF-16', utf16],
+  ['a byte order mark', (xml) => `\ufeff${xml}`],
+  [
+    'comments that look like markup',
+    (xml) =>
+      xml.replace(/(<[\w:]+ [^>]*[^/]>)/, '$1<!-- <p:sldIdLst><p:sldId id="1" r:id="rId1"/></p:sldIdLst> </Types> -->'),
+  ],
+  [
+    'references to characters',
+    (xml) =>
+      xml.replace(
+        / (Target|PartName|uri|r:id|Id)="(.)/g,
+        (_, key: string, first: string) => ` ${key}="&#x${first.charCodeAt(0).toString(16)};`,
+      ),
+  ],
+  ['elements that are not closed in one', (xml) => xml.replace(/<([\w:]+)([^<>]*)\/>/g, '<$1$2></$1>')],
+  [
+    'names in another case and percent encoding',
+    (xml, name) =>
+      name.endsWith('.rels')
+        ? xml.replace(/Target="([^"]*)slide/g, 'Target="$1%73lide')
+        : name === '[Content_Types].xml'
+          ? xml.replace(/PartName="\/ppt\/slide/g, 'PartName="/PPT/Slide')
+          : xml,
+  ],
+];
+
+describe.each([
+  ['usual', usualTemplate],
+  ['plain', plainTemplate],
+  ['awkward', awkwardTemplate],
+] as const)('the %s template', (_, make) => {
+  test.each(SPELLINGS)('with %s gives the same deck, without a fault', async (__, how) => {
+    const [spelled, usual] = [respelled(make(), how), make()];
+    expect(readTemplate(spelled).model).toEqual(readTemplate(usual).model);
+    for (const keep of ['none', 'before', 'after'] as const) {
+      const bytes = built(spelled, keep);
+      expect(await checkPackage(bytes)).toEqual([]);
+      expect(slideTitles(bytes)).toEqual(slideTitles(built(usual, keep)));
+    }
+  });
+});
+
+const firstText = (node: XmlNode): string =>
+  node.name === 'a:t'
+    ? node.content.map((one) => ('text' in one ? one.text : '')).join('')
+    : (node.children.map(firstText).find((text) => text !== '') ?? '');
+
+/** Titles of the slides as they are listed. */
+function slideTitles(bytes: Uint8Array): readonly string[] {
+  const zip = new ZipReader(bytes);
+  const targets = new Map(
+    readXmlTree(zip, 'ppt/_rels/presentation.xml.rels').children.map(({ attributes }) => [
+      attributes.Id,
+      attributes.Target ?? '',
+    ]),
+  );
+  return nodesNamed(nodeAt(readXmlTree(zip, 'ppt/presentation.xml'), 'p:sldIdLst'), 'p:sldId').map(({ attributes }) => {
+    const name = decodeURI(targets.get(attributes['r:id'])!).replace(/^\/?(ppt\/)?/, 'ppt/');
+    return firstText(readXmlTree(zip, name));
+  });
+}
+
+test('parts that nothing of ours touches stay byte for byte', () => {
+  const before = unzipSync(respelled(usualTemplate(), SPELLINGS[0]![1]));
+  const after = unzipSync(built(respelled(usualTemplate(), SPELLINGS[0]![1]), 'before'));
+  const changed = ['[Content_Types].xml', 'ppt/presentation.xml', 'ppt/_rels/presentation.xml.rels'];
+  for (const [name, bytes] of Object.entries(before))
+    if (!changed.includes(name)) expect([name, strFromU8(after[name]!, true)]).toEqual([name, strFromU8(bytes, true)]);
+});

@@ -1,0 +1,2 @@
+export { checkPackage } from './check-package.ts';
+export type { Fault } from './fault.ts';

@@ -1,0 +1,40 @@
+/** XML parts as trees of libxml2, and the namespaces of the standard by the prefixes that paths use here. */
+import { ParseOption, XmlDocument, XmlElement, type XmlNode } from 'libxml2-wasm';
+
+export const NAMESPACES = {
+  a: 'http://schemas.openxmlformats.org/drawingml/2006/main',
+  c: 'http://schemas.openxmlformats.org/drawingml/2006/chart',
+  ct: 'http://schemas.openxmlformats.org/package/2006/content-types',
+  ds: 'http://schemas.openxmlformats.org/officeDocument/2006/customXml',
+  mc: 'http://schemas.openxmlformats.org/markup-compatibility/2006',
+  p: 'http://schemas.openxmlformats.org/presentationml/2006/main',
+  p14: 'http://schemas.microsoft.com/office/powerpoint/2010/main',
+  r: 'http://schemas.openxmlformats.org/officeDocument/2006/relationships',
+  rel: 'http://schemas.openxmlformats.org/package/2006/relationships',
+  s: 'http://schemas.openxmlformats.org/spreadsheetml/2006/main',
+} as const;
+
+/** A part as a tree, never fetching anything and never expanding an entity. @throws Error with the parser's message. */
+export function parseXml(bytes: Uint8Array): XmlDocument {
+  const document = XmlDocument.fromBuffer(bytes, { option: ParseOption.XML_PARSE_NONET | ParseOption.XML_PARSE_HUGE });
+  if (document.dtd !== null) throw new Error('it declares a document type (ECMA-376-2 §8.2.1)');
+  return document;
+}
+
+type Queried = Pick<XmlNode, 'find'>;
+
+export const elements = (at: Queried, path: string): readonly XmlElement[] =>
+  at.find(path, NAMESPACES).filter((node) => node instanceof XmlElement);
+
+/** Values of the attributes, or texts of the elements, at a path. */
+export const values = (at: Queried, path: string): readonly string[] =>
+  at.find(path, NAMESPACES).map((node) => node.content);
+
+export const attribute = (element: XmlElement, name: string, prefix?: string): string | undefined =>
+  element.attr(name, prefix)?.value;
+
+/** The first of each value that comes again. */
+export function repeated<T>(all: readonly T[]): readonly T[] {
+  const seen = new Set<T>();
+  return [...new Set(all.filter((one) => seen.size === seen.add(one).size))];
+}
