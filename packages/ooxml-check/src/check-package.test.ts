@@ -115,7 +115,7 @@ const CASES: readonly (readonly [string, () => Uint8Array, RegExp])[] = [
   ],
   [
     'a relationship that leads nowhere',
-    () => changed((files) => delete files[notes]),
+    () => changed((files) => Reflect.deleteProperty(files, notes)),
     /leads to a part that is not there/,
   ],
   [

@@ -3,7 +3,8 @@ import { openSync, type Font } from 'fontkit';
 import { readdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { breakLines, measureText } from './break-lines.ts';
-import { fontFace, type FamilyName } from './font-families.ts';
+import type { FamilyName } from './families.ts';
+import { fontFace } from './font-faces.ts';
 
 const packages = join(process.cwd(), 'node_modules/@expo-google-fonts');
 const FOLDERS: readonly (readonly [FamilyName, string])[] = [

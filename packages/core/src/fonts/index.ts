@@ -1,3 +1,4 @@
 export * from './break-lines.ts';
-export * from './font-families.ts';
+export * from './families.ts';
+export * from './font-faces.ts';
 export * from './font-metrics.ts';

@@ -3,12 +3,15 @@ import { Box, chakra } from '@chakra-ui/react';
 import { History, Moon, Redo2, Undo2 } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { Link, NavLink, Outlet, useParams } from 'react-router';
-import { openDeck, redo, undo, useDeck, type DeckState } from '../state/deck-store.ts';
+import { useDeck } from '../state/deck-store.ts';
+import { redo, undo, useLog } from '../state/log-store.ts';
+import { openDeck } from '../state/session.ts';
 import { switchMode } from '../ui/color-mode.ts';
 import { clock, count } from '../ui/format.ts';
 import { Action, Heading, Notice, Small } from '../ui/recipes.tsx';
 import { DeckName } from './deck-name.tsx';
 import { HistoryPanel } from './history-panel.tsx';
+import { STATIONS, type StationEntry } from './stations.ts';
 
 const Bar = chakra('header', {
   base: {
@@ -62,8 +65,6 @@ const Count = chakra('sup', {
   base: { color: 'amberText', fontWeight: 700, fontSize: '10px', ml: '3px', position: 'relative', top: '-5px' },
 });
 
-const spills = (state: DeckState): number => state.view?.pages.spills.filter(Boolean).length ?? 0;
-
 export function DeckFrame() {
   const { id = '' } = useParams();
   useEffect(() => void openDeck(id), [id]);
@@ -83,12 +84,6 @@ export function DeckFrame() {
   const [history, setHistory] = useState(false);
   const phase = useDeck((state) => state.phase);
   const failure = useDeck((state) => state.failure);
-  const unread = useDeck(
-    (state) =>
-      state.diagnostics.length + (state.structure?.groups.length ?? 0) + (state.structure?.findings.length ?? 0),
-  );
-  const full = useDeck(spills);
-  const toCheck = useDeck((state) => (state.view?.unplaced.length ?? 0) + (state.view?.sums.lost ? 1 : 0));
   return (
     <Box h="100%" display="flex" flexDirection="column">
       <Bar>
@@ -99,12 +94,9 @@ export function DeckFrame() {
           <DeckName />
         </Box>
         <Line aria-label="Stations">
-          <Station to="document" label="Document" attention={unread} />
-          <Station to="map" label="Map" attention={0} />
-          <Station to="slides" label="Slides" attention={full} />
-          <Station to="look" label="Look" attention={0} />
-          <Station to="check" label="Check" attention={toCheck} />
-          <Station to="hand-over" label="Hand over" attention={0} />
+          {STATIONS.map((station) => (
+            <Station key={station.path} {...station} />
+          ))}
         </Line>
         <Keeping history={history} showHistory={() => setHistory(!history)} />
       </Bar>
@@ -130,33 +122,33 @@ export function DeckFrame() {
   );
 }
 
-function Station({
-  to,
-  label,
-  attention,
-}: {
-  readonly to: string;
-  readonly label: string;
-  readonly attention: number;
-}) {
+const NOTHING = (): number => 0;
+
+function Station({ path, label, attention = NOTHING }: StationEntry) {
+  const things = useDeck(attention);
   return (
-    <NavLink to={to}>
+    <NavLink to={path}>
       {label}
-      {attention > 0 && <Count aria-label={`, ${count(attention, 'thing')} to look at`}>{attention}</Count>}
+      {things > 0 && <Count aria-label={`, ${count(things, 'thing')} to look at`}>{things}</Count>}
     </NavLink>
   );
 }
 
 function Keeping({ history, showHistory }: { readonly history: boolean; readonly showHistory: () => void }) {
-  const sync = useDeck((state) => state.sync);
-  const canUndo = useDeck((state) => state.history.done.length > 0);
-  const canRedo = useDeck((state) => state.history.undone.length > 0);
+  const sync = useLog((state) => state.sync);
+  const canUndo = useLog((state) => state.history.done.length > 0);
+  const canRedo = useLog((state) => state.history.undone.length > 0);
   return (
     <Box display="flex" justifyContent="flex-end" alignItems="center" gap="6px" color="soft" fontSize="sm" minW="0">
-      {sync.state === 'waiting' || sync.state === 'refused' ? (
-        <Notice tone={sync.state === 'refused' ? 'fault' : 'attention'} role="status" py="3px">
-          {sync.state === 'refused'
-            ? `${count(sync.waiting, 'edit')} could not be kept. Load the page again.`
+      {sync.refused > 0 && (
+        <Notice tone="fault" role="status" py="3px">
+          {count(sync.refused, 'edit')} not understood by the server: left out, kept aside in this browser
+        </Notice>
+      )}
+      {sync.state === 'waiting' || sync.state === 'gone' ? (
+        <Notice tone={sync.state === 'gone' ? 'fault' : 'attention'} role="status" py="3px">
+          {sync.state === 'gone'
+            ? `The deck was deleted: ${count(sync.waiting, 'edit')} kept in this browser only`
             : `Server away: ${count(sync.waiting, 'edit')} kept in this browser only`}
         </Notice>
       ) : (

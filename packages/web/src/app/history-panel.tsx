@@ -2,7 +2,8 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { useMemo, useState } from 'react';
 import { blockText, type Edit } from '@alvex/core';
-import { goBack, goForward, useDeck } from '../state/deck-store.ts';
+import { useDeck } from '../state/deck-store.ts';
+import { goBack, goForward, useLog } from '../state/log-store.ts';
 import { editText } from '../ui/edit-text.ts';
 import { count } from '../ui/format.ts';
 import { Action, Small } from '../ui/recipes.tsx';
@@ -51,7 +52,7 @@ const Line = chakra('button', {
 const STEP = 200;
 
 export function HistoryPanel({ close }: { readonly close: () => void }) {
-  const { done, undone } = useDeck((state) => state.history);
+  const { done, undone } = useLog((state) => state.history);
   const blocks = useDeck((state) => state.blockById);
   const [most, setMost] = useState(STEP);
   const lines = useMemo(() => {

@@ -2,7 +2,7 @@
 import createCache from '@emotion/cache';
 import { CacheProvider } from '@emotion/react';
 import { ChakraProvider } from '@chakra-ui/react';
-import { StrictMode } from 'react';
+import { StrictMode, type ComponentType } from 'react';
 import { createRoot } from 'react-dom/client';
 import { createBrowserRouter } from 'react-router';
 import { RouterProvider } from 'react-router/dom';
@@ -11,6 +11,7 @@ import '../ui/fonts.css';
 import { system } from '../ui/system.ts';
 import { DeckFrame } from './deck-frame.tsx';
 import { Lost } from './lost.tsx';
+import { FIRST_STATION, STATIONS } from './stations.ts';
 
 applyMode();
 matchMedia('(prefers-color-scheme: dark)').addEventListener('change', applyMode);
@@ -18,10 +19,12 @@ matchMedia('(prefers-color-scheme: dark)').addEventListener('change', applyMode)
 const nonce = document.querySelector<HTMLMetaElement>('meta[name="style-nonce"]')?.content;
 const styles = createCache({ key: 'a', ...(nonce ? { nonce } : {}) });
 
+const component = (load: () => Promise<ComponentType>) => async () => ({ Component: await load() });
+
 const router = createBrowserRouter([
   {
     path: '/',
-    lazy: async () => ({ Component: (await import('../stations/decks/decks-page.tsx')).DecksPage }),
+    lazy: component(async () => (await import('../stations/decks/decks-page.tsx')).DecksPage),
     ErrorBoundary: Lost,
     HydrateFallback: () => null,
   },
@@ -31,36 +34,11 @@ const router = createBrowserRouter([
     ErrorBoundary: Lost,
     HydrateFallback: () => null,
     children: [
-      {
-        index: true,
-        lazy: async () => ({ Component: (await import('../stations/slides/slides-station.tsx')).SlidesStation }),
-      },
-      {
-        path: 'document',
-        lazy: async () => ({ Component: (await import('../stations/document/document-station.tsx')).DocumentStation }),
-      },
-      { path: 'map', lazy: async () => ({ Component: (await import('../stations/map/map-station.tsx')).MapStation }) },
-      {
-        path: 'slides',
-        lazy: async () => ({ Component: (await import('../stations/slides/slides-station.tsx')).SlidesStation }),
-      },
+      { index: true, lazy: component(STATIONS.find(({ path }) => path === FIRST_STATION)!.load) },
+      ...STATIONS.map(({ path, load }) => ({ path, lazy: component(load) })),
       {
         path: 'edition',
-        lazy: async () => ({ Component: (await import('../stations/edition/edition-station.tsx')).EditionStation }),
-      },
-      {
-        path: 'look',
-        lazy: async () => ({ Component: (await import('../stations/look/look-station.tsx')).LookStation }),
-      },
-      {
-        path: 'check',
-        lazy: async () => ({ Component: (await import('../stations/check/check-station.tsx')).CheckStation }),
-      },
-      {
-        path: 'hand-over',
-        lazy: async () => ({
-          Component: (await import('../stations/hand-over/hand-over-station.tsx')).HandOverStation,
-        }),
+        lazy: component(async () => (await import('../stations/edition/edition-station.tsx')).EditionStation),
       },
     ],
   },

@@ -8,11 +8,12 @@ let answers: Answer[] = [];
 let sent: { base: number; entries: LogEntry[]; batch: string }[] = [];
 let states: SyncState[] = [];
 let merged: (readonly [readonly LogEntry[], number])[] = [];
+let left: (readonly [number, readonly LogEntry[]])[] = [];
 let sync: Sync;
 
 beforeEach(() => {
   jest.useFakeTimers({ doNotFake: ['setImmediate', 'nextTick', 'queueMicrotask'] });
-  [answers, sent, states, merged] = [[], [], [], []];
+  [answers, sent, states, merged, left] = [[], [], [], [], []];
   Object.assign(globalThis, {
     window: { addEventListener: () => undefined, removeEventListener: () => undefined },
     document: { visibilityState: 'visible' },
@@ -23,12 +24,14 @@ beforeEach(() => {
       return Promise.resolve(new Response(JSON.stringify(answer.body), { status: answer.status }));
     },
   });
-  sync = new Sync(
-    'deck',
-    3,
-    (state) => states.push(state),
-    (entries, unsent) => merged.push([entries, unsent]),
-  );
+  sync = new Sync('deck', 3, {
+    tell: (state) => void states.push(state),
+    newer: (entries, unsent) => void merged.push([entries, unsent]),
+    refused: (unsent, rest) => {
+      left.push([unsent, rest]);
+      return rest;
+    },
+  });
 });
 afterEach(() => {
   sync.stop();
@@ -92,12 +95,53 @@ test('what another window wrote is taken in while nothing of ours is on its way'
   expect(sent.at(-1)!.base).toBe(4);
 });
 
-test('what the server refuses is not sent for ever', async () => {
-  answers = [{ status: 400, body: { error: { code: 'bad-request', message: 'no' } } }];
+const NO: Answer = { status: 400, body: { error: { code: 'bad-request', message: 'no' } } };
+const yes = (version: number): Answer => ({ status: 200, body: { version } });
+
+test('what the server refuses is not sent for ever, and what comes after it is sent', async () => {
+  answers = [NO, yes(4)];
+  sync.push([cut('bad')]);
+  sync.push([cut('good'), cut('better')]);
+  await settle();
+  jest.advanceTimersByTime(60_000);
+  await settle();
+  expect(sent.map(({ entries }) => entries)).toEqual([[cut('bad')], [cut('good'), cut('better')]]);
+  expect(left).toEqual([[3, [cut('good'), cut('better')]]]);
+  expect(states.at(-1)).toMatchObject({ state: 'kept', waiting: 0, refused: 1 });
+});
+
+test('of a batch that is refused only the entry that is at fault is left out', async () => {
+  answers = ['away', NO, yes(4), NO, yes(5)];
+  sync.push([cut('first')]);
+  await settle();
+  sync.stop();
+  sync = new Sync('deck', 3, {
+    tell: (state) => void states.push(state),
+    newer: () => undefined,
+    refused: (unsent, rest) => {
+      left.push([unsent, rest]);
+      return rest;
+    },
+  });
+  sync.adopt([{ id: 'batch', entries: [cut('a'), cut('bad'), cut('c')] }]);
+  await settle();
+  expect(sent.slice(1).map(({ entries }) => entries)).toEqual([
+    [cut('a'), cut('bad'), cut('c')],
+    [cut('a')],
+    [cut('bad')],
+    [cut('c')],
+  ]);
+  expect(new Set(sent.map(({ batch }) => batch)).size).toBe(5);
+  expect(left).toEqual([[2, [cut('c')]]]);
+  expect(states.at(-1)).toMatchObject({ state: 'kept', waiting: 0, refused: 1 });
+});
+
+test('a deck that is gone keeps what was not sent in the browser', async () => {
+  answers = [{ status: 404, body: { error: { code: 'deck-not-found', message: 'gone' } } }];
   sync.push([cut('a')]);
   await settle();
   jest.advanceTimersByTime(60_000);
   await settle();
   expect(sent).toHaveLength(1);
-  expect(states.at(-1)).toMatchObject({ state: 'refused', waiting: 1 });
+  expect(states.at(-1)).toMatchObject({ state: 'gone', waiting: 1, refused: 0 });
 });

@@ -1,16 +1,27 @@
 /** Sends log entries in order, one request at a time; what cannot be sent waits, is kept in the browser, and is tried again. */
 import type { LogEntry } from '@alvex/core';
 import { ApiError, appendEntries, entriesSince } from '../api/client.ts';
-import { Unsent, type Batch } from './unsent.ts';
+import { keepRefused, Unsent, type Batch } from './unsent.ts';
 import { uuid } from './uuid.ts';
 
 export interface SyncState {
-  readonly state: 'kept' | 'sending' | 'waiting' | 'refused';
+  /** `gone`: the deck is not on the server any more. */
+  readonly state: 'kept' | 'sending' | 'waiting' | 'gone';
   /** When everything was last kept. */
   readonly at: Date | null;
   readonly waiting: number /* entries not kept yet */;
   /** Entries of other windows that came in between. */
   readonly merged: number;
+  /** Entries that the server does not understand: they are kept aside in the browser, and the deck is without them. */
+  readonly refused: number;
+}
+
+export interface SyncHandlers {
+  readonly tell: (state: SyncState) => void;
+  /** What others wrote, and how many of our entries come after it. */
+  readonly newer: (entries: readonly LogEntry[], unsent: number) => void;
+  /** The first of so many entries of ours goes. @returns What remains of the `rest`. */
+  readonly refused: (unsent: number, rest: readonly LogEntry[]) => readonly LogEntry[];
 }
 
 const RETRY_MS = 2000;
@@ -23,31 +34,29 @@ interface Queued extends Batch {
   tried: boolean;
 }
 
+/** What the server will not understand later either. */
+const REFUSALS: ReadonlySet<string> = new Set(['bad-request', 'too-large']);
+
+const alone = (entry: LogEntry): Queued => ({ id: uuid(), entries: [entry], tried: false });
+
 export class Sync {
   readonly #deck: string;
-  readonly #tell: (state: SyncState) => void;
-  readonly #newer: (entries: readonly LogEntry[], unsent: number) => void;
+  readonly #handlers: SyncHandlers;
   readonly #unsent: Unsent;
   #version: number;
-  readonly #queue: Queued[] = [];
+  #queue: Queued[] = [];
   #sending = false;
   #stopped = false;
   #merged = 0;
+  #refused = 0;
   #safe = true;
   #timer: ReturnType<typeof setTimeout> | undefined;
   readonly #look: ReturnType<typeof setInterval>;
 
-  /** @param newer Called with what others wrote, and how many of our entries come after it. */
-  constructor(
-    deck: string,
-    version: number,
-    tell: (state: SyncState) => void,
-    newer: (entries: readonly LogEntry[], unsent: number) => void,
-  ) {
+  constructor(deck: string, version: number, handlers: SyncHandlers) {
     this.#deck = deck;
     this.#version = version;
-    this.#tell = tell;
-    this.#newer = newer;
+    this.#handlers = handlers;
     this.#unsent = new Unsent(deck);
     window.addEventListener('beforeunload', this.#warn);
     window.addEventListener('online', this.#retry);
@@ -56,11 +65,7 @@ export class Sync {
   }
 
   push(entries: readonly LogEntry[]): void {
-    for (const entry of entries) {
-      const last = this.#queue.at(-1);
-      if (last !== undefined && !last.tried && last.entries.length < MOST) last.entries.push(entry);
-      else this.#queue.push({ id: uuid(), entries: [entry], tried: false });
-    }
+    this.#enqueue(entries);
     this.#keep();
     void this.#send();
   }
@@ -92,6 +97,14 @@ export class Sync {
     return this.#queue.reduce((sum, { entries }) => sum + entries.length, 0);
   }
 
+  #enqueue(entries: readonly LogEntry[]): void {
+    for (const entry of entries) {
+      const last = this.#queue.at(-1);
+      if (last !== undefined && !last.tried && last.entries.length < MOST) last.entries.push(entry);
+      else this.#queue.push(alone(entry));
+    }
+  }
+
   #keep(): void {
     this.#safe = this.#unsent.keep(this.#queue.map(({ id, entries }) => ({ id, entries })));
   }
@@ -115,13 +128,32 @@ export class Sync {
       else this.#say('kept', new Date());
     } catch (error) {
       this.#sending = false;
-      // An unreachable server may come back; a request that it understands and refuses will not do better later.
-      const refused = error instanceof ApiError && error.code !== 'unreachable' && error.code !== 'internal';
-      // The next window would not do better either.
-      if (refused) this.#unsent.keep([]);
-      this.#say(refused ? 'refused' : 'waiting');
-      if (!refused && !this.#stopped) this.#timer = setTimeout(this.#retry, RETRY_MS);
+      if (error instanceof ApiError && REFUSALS.has(error.code)) this.#setAside(batch);
+      else if (error instanceof ApiError && error.code === 'deck-not-found') this.#say('gone');
+      else {
+        this.#say('waiting');
+        if (!this.#stopped) this.#timer = setTimeout(this.#retry, RETRY_MS);
+      }
     }
+  }
+
+  /** A batch that is refused is sent entry by entry; one entry that is refused is kept aside, and what comes after it is sent. */
+  #setAside({ entries }: Queued): void {
+    const rest = this.#queue.slice(1).flatMap((batch) => batch.entries);
+    const unsent = this.#waiting;
+    const [entry, ...others] = entries;
+    if (others.length > 0) this.#queue.splice(0, 1, ...entries.map(alone));
+    else {
+      if (entry !== undefined) keepRefused(this.#deck, [entry]);
+      this.#refused++;
+      const remaining = this.#handlers.refused(unsent, rest);
+      this.#queue = [];
+      this.#enqueue(remaining);
+    }
+    this.#keep();
+    this.#say('sending');
+    if (this.#queue.length > 0) void this.#send();
+    else this.#say('kept', new Date());
   }
 
   /** Takes in what others wrote while nothing of ours is on its way. */
@@ -137,12 +169,19 @@ export class Sync {
 
   #take(newer: readonly LogEntry[]): void {
     this.#merged += newer.length;
-    this.#newer(newer, this.#waiting);
+    this.#handlers.newer(newer, this.#waiting);
   }
 
   #at: Date | null = null;
   #say(state: SyncState['state'], at?: Date): void {
     if (at !== undefined) this.#at = at;
-    if (!this.#stopped) this.#tell({ state, at: this.#at, waiting: this.#waiting, merged: this.#merged });
+    if (!this.#stopped)
+      this.#handlers.tell({
+        state,
+        at: this.#at,
+        waiting: this.#waiting,
+        merged: this.#merged,
+        refused: this.#refused,
+      });
   }
 }

@@ -12,6 +12,7 @@ export interface Batch {
 }
 
 const PREFIX = 'alvex.unsent.';
+const REFUSED = 'alvex.refused.';
 
 /** Absent where a browser forbids it, and in tests. */
 const store = (): Storage | undefined => (globalThis as { localStorage?: Storage }).localStorage;
@@ -59,4 +60,23 @@ export async function leftBehind(deck: string): Promise<readonly Batch[]> {
       box.removeItem(key);
     });
   return found;
+}
+
+/** Puts back what was taken over and not sent, for the next window. */
+export function leaveBehind(deck: string, batches: readonly Batch[]): void {
+  if (batches.length === 0) return;
+  const unsent = new Unsent(deck);
+  unsent.keep(batches);
+  unsent.end();
+}
+
+/** Keeps aside what the server refuses, so that it is not lost. */
+export function keepRefused(deck: string, entries: readonly LogEntry[]): void {
+  try {
+    const box = store();
+    const before = JSON.parse(box?.getItem(REFUSED + deck) ?? '[]') as readonly LogEntry[];
+    box?.setItem(REFUSED + deck, JSON.stringify([...before, ...entries]));
+  } catch {
+    // The store is full or forbidden; the page has told of it all the same.
+  }
 }

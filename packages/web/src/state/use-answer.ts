@@ -1,7 +1,8 @@
 /** An answer of the worker's, asked for again whenever the deck has changed. */
 import { useEffect, useState } from 'react';
-import type { Answers, Question } from '../worker/protocol.ts';
-import { ask, useDeck, type Asking } from './deck-store.ts';
+import type { Answers, Asking, What } from '../worker/protocol.ts';
+import { ask } from './core-link.ts';
+import { useDeck } from './deck-store.ts';
 
 export interface Answered<T> {
   /** The newest; of an earlier deck while the next one is on its way. */
@@ -10,7 +11,7 @@ export interface Answered<T> {
 }
 
 /** @param question Null asks nothing. */
-export function useAnswer<W extends Question['what']>(question: Asking<W> | null): Answered<Answers[W]> {
+export function useAnswer<W extends What>(question: Asking<W> | null): Answered<Answers[W]> {
   const view = useDeck((state) => state.view);
   const [answered, setAnswered] = useState<Answered<Answers[W]>>({ answer: null, failure: null });
   const key = JSON.stringify(question);

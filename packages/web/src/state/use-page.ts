@@ -1,12 +1,12 @@
 /** A page of the open deck as it is seen: its row and drawing, asked for when they are missing or old. */
 import { useEffect } from 'react';
 import type { Drawing, Row } from '../worker/protocol.ts';
-import { useDeck, wantPage } from './deck-store.ts';
+import { usePages, wantPage } from './pages-store.ts';
 
 export function usePage(key: string): { readonly row: Row | undefined; readonly drawing: Drawing | undefined } {
-  const row = useDeck((state) => state.rows.get(key));
-  const drawing = useDeck((state) => state.drawings.get(key));
-  const rev = useDeck((state) => state.revs.get(key));
+  const row = usePages((state) => state.rows.get(key));
+  const drawing = usePages((state) => state.drawings.get(key));
+  const rev = usePages((state) => state.revs.get(key));
   useEffect(() => wantPage(key), [key, rev, row]);
   return { row, drawing };
 }

@@ -1,8 +1,7 @@
 /** The mark of a passage: turned with the arrow keys, or chosen from all destinations. */
 import { Box, chakra } from '@chakra-ui/react';
 import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
-import { DESTINATIONS, destinationsOf, singleEdits, textKindOf, type Block, type Destination } from '@alvex/core';
-import { edit, useDeck } from '../state/deck-store.ts';
+import { DESTINATIONS, destinationsOf, textKindOf, type Block, type Destination } from '@alvex/core';
 import { DESTINATION_LABELS } from './labels.ts';
 import { Mark } from './mark.tsx';
 
@@ -77,13 +76,21 @@ const Below = chakra('div', {
 /** Where running text below one heading is sent from its mark; every other rule is set in the Map station. */
 const BELOW: readonly Destination[] = ['slide', 'notes', 'out'];
 
-export function MarkButton({ block, destination }: { readonly block: Block; readonly destination: Destination }) {
+interface Props {
+  readonly block: Block;
+  readonly destination: Destination;
+  /** By hand: then it can be given back to the map. */
+  readonly turned: boolean;
+  /** Null gives it back to the map. */
+  readonly turn: (to: Destination | null) => void;
+  /** Sends the running text below a heading somewhere. */
+  readonly turnBelow: (to: Destination) => void;
+}
+
+export function MarkButton({ block, destination, turned, turn, turnBelow }: Props) {
   const [open, setOpen] = useState(false);
   const root = useRef<HTMLDivElement>(null);
   const kind = textKindOf(block);
-  const turned = useDeck((state) =>
-    singleEdits(state.history.done).some((done) => done.kind === 'turn' && done.block === block.id),
-  );
   useEffect(() => {
     if (!open) return;
     root.current?.querySelector<HTMLButtonElement>('[aria-checked="true"]')?.focus();
@@ -95,7 +102,6 @@ export function MarkButton({ block, destination }: { readonly block: Block; read
   }, [open]);
   if (kind === undefined) return <Box h="20px" />;
   const choices = destinationsOf(kind);
-  const turn = (to: Destination | null) => edit({ kind: 'turn', block: block.id, to });
   const onKeyDown = (event: KeyboardEvent) => {
     const step = event.key === 'ArrowRight' ? 1 : event.key === 'ArrowLeft' ? -1 : 0;
     if (step === 0 || open) return;
@@ -160,7 +166,7 @@ export function MarkButton({ block, destination }: { readonly block: Block; read
                   title={DESTINATION_LABELS[to]}
                   onClick={() => {
                     setOpen(false);
-                    edit({ kind: 'branch', block: block.id, text: 'body', to });
+                    turnBelow(to);
                   }}
                 >
                   <Mark destination={to} size={24} />

@@ -3,7 +3,7 @@ import { describe, expect, test } from '@jest/globals';
 import { convert, presetRecipe, type DocumentModel, type Edit, type SlideId } from '@alvex/core';
 import { doc, h, li, p, table } from '../../../core/src/test/build.ts';
 import { answer, type Held } from './answers.ts';
-import type { Answers, Question } from './protocol.ts';
+import type { Answers, Asking, What } from './protocol.ts';
 
 const LONG = 'The pond behind the wall holds the water of two tides until the wheel needs it. ';
 const mill = doc(
@@ -28,10 +28,7 @@ function held(edits: readonly Edit[] = [], change: Partial<Held> = {}): Held {
     ...change,
   };
 }
-const ask = async <W extends Question['what']>(
-  question: Extract<Question, { what: W }>,
-  on = held(),
-): Promise<Answers[W]> => (await answer(question, on)) as Answers[W];
+const ask = <W extends What>(question: Asking<W>, on = held()): Promise<Answers[W]> => answer(question, on);
 const [tide, gates] = convert(mill, []).deck.slides.map(({ id }) => id) as [SlideId, SlideId];
 
 test('every passage has its place, its account and its slide', async () => {

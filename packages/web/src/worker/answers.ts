@@ -44,10 +44,11 @@ import type {
   ChartOffers,
   LayoutOffer,
   PlacedEntry,
-  Question,
+  Asking,
   SlideAdvice,
   Take,
   TemplateAnswer,
+  What,
 } from './protocol.ts';
 import { wordsOf } from './words.ts';
 
@@ -64,41 +65,35 @@ export interface Held {
   readonly pause: () => Promise<boolean>;
 }
 
-export async function answer(question: Question, held: Held): Promise<Answers[keyof Answers]> {
-  const { document, edits, converted } = held;
-  switch (question.what) {
-    case 'ledger':
-      return placedEntries(converted);
-    case 'outlines':
-      return compareOutlines(converted);
-    case 'advice':
-      return adviceFor(question.slide, converted);
-    case 'takes':
-      return takes(held);
-    case 'suggestion':
-      return suggestion(question.target, held);
-    case 'edition': {
-      const after = await held.load(question.url);
-      const review = reviewEdition(document, after, edits);
-      const { ids } = review;
-      const then = convert(after, [...edits, { kind: 'edition', ...question.edition, ids }], undefined, held.templates);
-      return { review, unplaced: then.unplaced, slides: then.pages.length };
-    }
-    case 'page':
-      return pageOf(question.block, converted)?.key ?? null;
-    case 'layouts':
-      return layoutOffers(question.slide, converted);
-    case 'arrangement':
-      return arrangement(held);
-    case 'icons':
-      return findIcons(question.texts, question.most);
-    case 'template':
-      return templateAnswer(held);
-    case 'chart':
-      return chartOffers(question.slide, question.part, converted);
-    case 'slides':
-      return convert(document, [...edits, ...question.edits], converted, held.templates).pages.length;
-  }
+type Answerers = { readonly [W in What]: (question: Asking<W>, held: Held) => Answers[W] | Promise<Answers[W]> };
+
+const ANSWERERS: Answerers = {
+  ledger: (_, { converted }) => placedEntries(converted),
+  outlines: (_, { converted }) => compareOutlines(converted),
+  advice: ({ slide }, { converted }) => adviceFor(slide, converted),
+  takes: (_, held) => takes(held),
+  suggestion: ({ target }, held) => suggestion(target, held),
+  edition: reviewed,
+  page: ({ block }, { converted }) => pageOf(block, converted)?.key ?? null,
+  layouts: ({ slide }, { converted }) => layoutOffers(slide, converted),
+  arrangement: (_, held) => arrangement(held),
+  icons: ({ texts, most }) => findIcons(texts, most),
+  template: (_, held) => templateAnswer(held),
+  chart: ({ slide, part }, { converted }) => chartOffers(slide, part, converted),
+  slides: ({ edits: more }, { document, edits, converted, templates }) =>
+    convert(document, [...edits, ...more], converted, templates).pages.length,
+};
+
+export const answer = async <W extends What>(question: Asking<W>, held: Held): Promise<Answers[W]> =>
+  ANSWERERS[question.what](question, held);
+
+async function reviewed({ url, edition }: Asking<'edition'>, held: Held): Promise<Answers['edition']> {
+  const { document, edits, templates } = held;
+  const after = await held.load(url);
+  const review = reviewEdition(document, after, edits);
+  const { ids } = review;
+  const then = convert(after, [...edits, { kind: 'edition', ...edition, ids }], undefined, templates);
+  return { review, unplaced: then.unplaced, slides: then.pages.length };
 }
 
 function layoutOffers(id: SlideId, { deck, document, theme, decisions }: Converted): readonly LayoutOffer[] {

@@ -22,7 +22,7 @@ import {
 } from '@alvex/core';
 import { answer } from './answers.ts';
 import { drawPage } from './draw.ts';
-import type { ChangedDocument, FromWorker, Presets, SeenPages, ToWorker } from './protocol.ts';
+import type { ChangedDocument, FromWorker, Presets, SeenPages, ToWorker, View } from './protocol.ts';
 import { countPages, knowPages, makeRow, matterInForce, type Known } from './rows.ts';
 import { wordsOf } from './words.ts';
 
@@ -85,8 +85,11 @@ async function fetchDocument(url: string): Promise<DocumentModel> {
 }
 
 async function reply(message: ToWorker & { kind: 'ask' }): Promise<void> {
-  const { ask } = message;
-  if (document === undefined || converted === undefined) return;
+  const { ask, question } = message;
+  if (document === undefined || converted === undefined) {
+    say({ kind: 'unanswered', ask, failure: 'The document is still being opened.' });
+    return;
+  }
   const asked = converted;
   const held = {
     document,
@@ -100,9 +103,9 @@ async function reply(message: ToWorker & { kind: 'ask' }): Promise<void> {
     },
   };
   try {
-    say({ kind: 'answer', ask, answer: await answer(message, held) });
+    say({ kind: 'answer', ask, what: question.what, answer: await answer(question, held) });
   } catch (error) {
-    say({ kind: 'answer', ask, answer: null, failure: error instanceof Error ? error.message : String(error) });
+    say({ kind: 'unanswered', ask, failure: error instanceof Error ? error.message : String(error) });
   }
 }
 
@@ -161,13 +164,12 @@ function convertNow({ edits: made, seq }: ToWorker & { kind: 'edits' }): void {
   const former = known;
   known = next;
   const { blocks } = converted.document;
-  const turned: [string, Destination][] = [];
+  const moved: [string, Destination][] = [];
   deck.destinations.forEach((destination, i) => {
     const { id } = blocks[i]!;
-    if (destinations.get(id) !== destination) turned.push([id, destination]);
+    if (destinations.get(id) !== destination) moved.push([id, destination]);
   });
-  if (turned.length > 0)
-    destinations = new Map(deck.destinations.map((destination, i) => [blocks[i]!.id, destination]));
+  if (moved.length > 0) destinations = new Map(deck.destinations.map((destination, i) => [blocks[i]!.id, destination]));
   const changed = changedDocument(converted.document);
   const words = pages.map(wordsOf);
   say({
@@ -189,7 +191,9 @@ function convertNow({ edits: made, seq }: ToWorker & { kind: 'edits' }): void {
         hidden: pages.map((page) => page.slide.hidden === true),
       },
       counts: countPages(pages),
-      destinations: turned,
+      destinations: moved,
+      ...turnedSince(before, converted),
+      arranged: deck.slides.some((slide) => slide.arranged !== undefined),
       sums: converted.ledger,
       unplaced: converted.unplaced,
       map: converted.map,
@@ -206,6 +210,13 @@ function convertNow({ edits: made, seq }: ToWorker & { kind: 'edits' }): void {
       breaks: converted.decisions.breaks,
     },
   });
+}
+
+/** Blocks turned by hand, where they are others than before. */
+function turnedSince(before: Converted | undefined, { decisions }: Converted): Pick<View, 'turned'> {
+  const [old, now] = [before?.decisions.turned ?? new Map<string, Destination>(), decisions.turned];
+  const same = old.size === now.size && [...now.keys()].every((block) => old.has(block));
+  return same ? {} : { turned: [...now.keys()] };
 }
 
 const presetsOf = (model: DocumentModel): Presets =>

@@ -195,6 +195,10 @@ export interface View {
   readonly counts: Counts;
   /** Blocks whose destination is new since the last view. */
   readonly destinations: readonly (readonly [string, Destination])[];
+  /** Blocks whose mark was turned by hand; absent while they are those sent last. */
+  readonly turned?: readonly string[];
+  /** Layouts of slides were chosen for all of them together. */
+  readonly arranged: boolean;
   readonly sums: Ledger;
   readonly unplaced: readonly Unplaced[];
   readonly map: LevelMap;
@@ -293,30 +297,34 @@ export type ToWorker =
   /** Drawings of some slides in another look. */
   | { readonly kind: 'dress'; readonly look: DeckLook; readonly keys: readonly string[] }
   /** Questions, answered by an `answer` of the same number. */
-  | ({ readonly kind: 'ask'; readonly ask: number } & Question);
+  | { readonly kind: 'ask'; readonly ask: number; readonly question: Asking<What> };
 
-export type Question =
-  | { readonly what: 'ledger' }
-  | { readonly what: 'outlines' }
-  | { readonly what: 'advice'; readonly slide: SlideId }
-  | { readonly what: 'takes' }
-  | { readonly what: 'suggestion'; readonly target: Target | null }
+/** What is asked, by its name. */
+export interface Questions {
+  readonly ledger: object;
+  readonly outlines: object;
+  readonly advice: { readonly slide: SlideId };
+  readonly takes: object;
+  readonly suggestion: { readonly target: Target | null };
   /** What an edition, read from `url`, would change. */
-  | { readonly what: 'edition'; readonly url: string; readonly edition: Omit<EditionEdit, 'kind' | 'ids'> }
+  readonly edition: { readonly url: string; readonly edition: Omit<EditionEdit, 'kind' | 'ids'> };
   /** The first page that has a block. */
-  | { readonly what: 'page'; readonly block: string }
+  readonly page: { readonly block: string };
   /** Layouts that suit a slide, each drawn with what is on it. */
-  | { readonly what: 'layouts'; readonly slide: SlideId }
+  readonly layouts: { readonly slide: SlideId };
   /** Icons that suit each text. */
-  | { readonly what: 'icons'; readonly texts: readonly string[]; readonly most: number }
+  readonly icons: { readonly texts: readonly string[]; readonly most: number };
   /** Which layouts of the deck's template stand for ours. */
-  | { readonly what: 'template' }
+  readonly template: object;
   /** One layout for each slide, as all of them together are best. */
-  | { readonly what: 'arrangement' }
+  readonly arrangement: object;
   /** The numbers of a table, and the charts that suit them. */
-  | { readonly what: 'chart'; readonly slide: SlideId; readonly part: string }
+  readonly chart: { readonly slide: SlideId; readonly part: string };
   /** How many slides there would be with more edits. */
-  | { readonly what: 'slides'; readonly edits: readonly Edit[] };
+  readonly slides: { readonly edits: readonly Edit[] };
+}
+export type What = keyof Questions;
+export type Asking<W extends What> = { readonly what: W } & Questions[W];
 
 export interface Answers {
   readonly ledger: readonly PlacedEntry[];
@@ -346,5 +354,18 @@ export type FromWorker =
   | ({ readonly kind: 'pages' } & SeenPages)
   | { readonly kind: 'dressed'; readonly look: DeckLook; readonly drawings: readonly Drawing[] }
   | { readonly kind: 'structure'; readonly groups: readonly LookAlikes[]; readonly findings: readonly Finding[] }
-  | { readonly kind: 'answer'; readonly ask: number; readonly answer: unknown; readonly failure?: string }
+  | Answered<What>
+  | { readonly kind: 'unanswered'; readonly ask: number; readonly failure: string }
   | { readonly kind: 'failed'; readonly message: string };
+
+/** An answer, with the question that it is to. */
+export interface Answered<W extends What> {
+  readonly kind: 'answer';
+  readonly ask: number;
+  readonly what: W;
+  readonly answer: Answers[W];
+}
+
+type Unasked = Exclude<FromWorker['kind'], 'answer' | 'unanswered' | 'failed'>;
+/** What the worker says unasked. */
+export type Told<K extends Unasked = Unasked> = Extract<FromWorker, { readonly kind: K }>;

@@ -18,7 +18,7 @@ import { editText } from '../../ui/edit-text.ts';
 import { count, grouped } from '../../ui/format.ts';
 import { DESTINATION_LABELS } from '../../ui/labels.ts';
 import { LEFT } from '../../ui/left-labels.ts';
-import { MarkButton } from '../../ui/mark-button.tsx';
+import { PassageMark } from '../shared/passage-mark.tsx';
 import { Action, ColumnPage, Heading, Notice, Select, Small } from '../../ui/recipes.tsx';
 import { VirtualRows } from '../../ui/virtual-rows.tsx';
 import type { PlacedEntry } from '../../worker/protocol.ts';
@@ -184,10 +184,9 @@ function Entries({ entries }: { readonly entries: readonly PlacedEntry[] }) {
 
 function EntryLine({ entry }: { readonly entry: PlacedEntry }) {
   const block = useDeck((state) => state.blockById.get(entry.block));
-  const destination = useDeck((state) => state.destinations.get(entry.block)) ?? 'out';
   return (
     <Entry>
-      {block === undefined ? <span /> : <MarkButton block={block} destination={destination} />}
+      {block === undefined ? <span /> : <PassageMark block={block} />}
       <chakra.span fontFamily="heading" overflow="hidden" textOverflow="ellipsis" whiteSpace="nowrap">
         {block === undefined ? entry.block : blockText(block)}
       </chakra.span>

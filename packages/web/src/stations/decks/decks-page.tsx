@@ -5,7 +5,7 @@ import { Link, useNavigate } from 'react-router';
 import type { DeckSummary } from '@alvex/contract';
 import type { NewDocument } from '../../api/client.ts';
 import { bringBack, bringIn, dismiss, refreshDecks, remove, rename, useDecks } from '../../state/decks-store.ts';
-import { closeDeck } from '../../state/deck-store.ts';
+import { closeDeck } from '../../state/session.ts';
 import { count, dayAndTime } from '../../ui/format.ts';
 import { NameField } from '../../ui/name-field.tsx';
 import { Action, Heading, Notice, Small } from '../../ui/recipes.tsx';

@@ -3,7 +3,7 @@ import { Box, chakra } from '@chakra-ui/react';
 import { memo, type MouseEvent } from 'react';
 import { Link } from 'react-router';
 import type { Block } from '@alvex/core';
-import { edit } from '../../state/deck-store.ts';
+import { edit } from '../../state/log-store.ts';
 import { BlockText } from '../../ui/block-text.tsx';
 import { LEFT } from '../../ui/left-labels.ts';
 import { Action } from '../../ui/recipes.tsx';

@@ -13,9 +13,10 @@ import {
   type KeyboardEvent,
   type MouseEvent,
 } from 'react';
-import { blockWords, currentEdition, placeText, singleEdits, type Block, type BlockId, type Level } from '@alvex/core';
+import { blockWords, placeText, type Block, type BlockId, type Level } from '@alvex/core';
 import { originalUrl } from '../../api/client.ts';
-import { edit, useDeck } from '../../state/deck-store.ts';
+import { useDeck } from '../../state/deck-store.ts';
+import { edit, useLog } from '../../state/log-store.ts';
 import { count } from '../../ui/format.ts';
 import { Action, Notice, Small } from '../../ui/recipes.tsx';
 import { VirtualRows } from '../../ui/virtual-rows.tsx';
@@ -101,8 +102,7 @@ export function DocumentStation() {
     clearSelection();
     return clearSelection;
   }, []);
-  const done = useDeck((state) => state.history.done);
-  const edition = useMemo(() => currentEdition(singleEdits(done)), [done]);
+  const edition = useLog((state) => state.edition);
   const words = useMemo(
     () => blocks.reduce((sum, block) => (block.left === undefined ? sum + blockWords(block) : sum), 0),
     [blocks],

@@ -2,7 +2,7 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { ArrowLeft, ArrowRight, PencilLine } from 'lucide-react';
 import { linesLike, type Block, type Destination, type Level, type Shape } from '@alvex/core';
-import { edit } from '../../state/deck-store.ts';
+import { edit } from '../../state/log-store.ts';
 import { count } from '../../ui/format.ts';
 import { DESTINATION_LABELS } from '../../ui/labels.ts';
 import { Mark } from '../../ui/mark.tsx';

@@ -4,7 +4,8 @@ import { draggable, dropTargetForElements } from '@atlaskit/pragmatic-drag-and-d
 import { chakra } from '@chakra-ui/react';
 import { memo, useEffect, useRef, useState, type KeyboardEvent } from 'react';
 import type { BlockId } from '@alvex/core';
-import { edit, useDeck } from '../../state/deck-store.ts';
+import { useDeck } from '../../state/deck-store.ts';
+import { edit } from '../../state/log-store.ts';
 import { count, grouped } from '../../ui/format.ts';
 import { shiftBranches } from './line-actions.ts';
 import { placeBranch, stepBranch } from './outline-moves.ts';

@@ -3,7 +3,7 @@ import { Box, chakra } from '@chakra-ui/react';
 import { ArrowDown, ArrowUp } from 'lucide-react';
 import { useMemo } from 'react';
 import { groupBy, type Block, type BlockId } from '@alvex/core';
-import { edit } from '../../state/deck-store.ts';
+import { edit } from '../../state/log-store.ts';
 import { Action, Heading } from '../../ui/recipes.tsx';
 
 export function Parts({ blocks, go }: { readonly blocks: readonly Block[]; readonly go: (block: BlockId) => void }) {

@@ -14,7 +14,9 @@ import {
   type LookAlikes,
   type Repair,
 } from '@alvex/core';
-import { ask, edit, useDeck } from '../../state/deck-store.ts';
+import { ask } from '../../state/core-link.ts';
+import { useDeck } from '../../state/deck-store.ts';
+import { edit } from '../../state/log-store.ts';
 import { count } from '../../ui/format.ts';
 import { Action, Field, Heading, Small } from '../../ui/recipes.tsx';
 import { FINDINGS, REPAIRS } from './labels.ts';

@@ -3,9 +3,10 @@ import { Box, chakra } from '@chakra-ui/react';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useMemo, useRef, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
-import { currentEdition, singleEdits, type OwnWork, type ReviewItem, type WordChange } from '@alvex/core';
+import { type OwnWork, type ReviewItem, type WordChange } from '@alvex/core';
 import { documentUrl } from '../../api/client.ts';
-import { edit, useDeck } from '../../state/deck-store.ts';
+import { useDeck } from '../../state/deck-store.ts';
+import { edit, useLog } from '../../state/log-store.ts';
 import { useAnswer } from '../../state/use-answer.ts';
 import { editText } from '../../ui/edit-text.ts';
 import { count } from '../../ui/format.ts';
@@ -55,7 +56,7 @@ type Filter = 'all' | ReviewItem['kind'] | 'own';
 export function EditionStation() {
   const [search] = useSearchParams();
   const deck = useDeck((state) => state.deck);
-  const history = useDeck((state) => state.history);
+  const edition = useLog((state) => state.edition);
   const candidate = useMemo(() => candidateIn(search), [search]);
   const { answer, failure } = useAnswer(
     candidate === null || deck === null
@@ -69,8 +70,7 @@ export function EditionStation() {
         <Small>{failure ?? 'Choose the changed file in the Document station.'}</Small>
       </ColumnPage>
     );
-  const inForce = currentEdition(singleEdits(history.done))?.original === candidate.original;
-  if (inForce)
+  if (edition?.original === candidate.original)
     return (
       <ColumnPage>
         <Heading>{candidate.fileName} is in force</Heading>

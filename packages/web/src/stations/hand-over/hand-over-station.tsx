@@ -1,10 +1,12 @@
 /** The Hand over station: one card a result, with what is inside. */
 import { Box, chakra } from '@chakra-ui/react';
 import { Download } from 'lucide-react';
-import { useState } from 'react';
-import { designNamed, fontPairNamed, type DeckLook } from '@alvex/core';
+import { useState, type ReactNode } from 'react';
+import { designNamed, fontPairNamed, type DeckLook, type TemplateUse } from '@alvex/core';
 import { fontUrl, originalUrl, pptxUrl } from '../../api/client.ts';
 import { useDeck } from '../../state/deck-store.ts';
+import { useAnswer } from '../../state/use-answer.ts';
+import { useLog } from '../../state/log-store.ts';
 import { count } from '../../ui/format.ts';
 import { Action, Heading, Notice, Small } from '../../ui/recipes.tsx';
 
@@ -27,8 +29,8 @@ const Inside = chakra('ul', { base: { pl: '16px', fontSize: 'sm', color: 'soft',
 export function HandOverStation() {
   const deck = useDeck((state) => state.deck);
   const view = useDeck((state) => state.view);
-  const look = useDeck((state) => state.view?.look);
-  const waiting = useDeck((state) => state.sync.waiting);
+  const waiting = useLog((state) => state.sync.waiting);
+  const edition = useLog((state) => state.edition);
   const [failure, setFailure] = useState<string | null>(null);
   const [writing, setWriting] = useState(false);
   if (deck === null || view === null) return null;
@@ -80,7 +82,7 @@ export function HandOverStation() {
             {inside.pictures > 0 && (
               <li>{count(inside.pictures, 'slide')} with a picture, described where the document describes it</li>
             )}
-            {look !== undefined && <ThemeLine look={look} />}
+            {view.template === null ? <ThemeLine look={view.look} /> : <TemplateLines template={view.template} />}
           </Inside>
           <Box>
             <Action look="main" onClick={() => void download()} disabled={writing || slides === 0 || waiting > 0}>
@@ -91,22 +93,53 @@ export function HandOverStation() {
         </Card>
         <Card aria-label="Original">
           <Heading as="h2" fontSize="lg">
-            Your original
+            Your document
           </Heading>
           <Inside>
-            <li>{deck.fileName}</li>
+            <li>
+              {edition?.fileName ?? deck.fileName}
+              {edition !== null && ', the edition in force'}
+            </li>
             <li>byte for byte as you brought it in</li>
           </Inside>
-          <Box>
-            <a href={originalUrl(deck.id)} download style={{ textDecoration: 'none' }}>
-              <Action as="span">
-                <Download size={14} /> Download the original
-              </Action>
-            </a>
+          <Box display="flex" flexWrap="wrap" gap="8px">
+            <OriginalLink url={originalUrl(deck.id, edition?.original)}>Download the original</OriginalLink>
+            {edition !== null && (
+              <OriginalLink url={originalUrl(deck.id)}>The first edition, {deck.fileName}</OriginalLink>
+            )}
           </Box>
         </Card>
       </Box>
     </Wall>
+  );
+}
+
+function OriginalLink({ url, children }: { readonly url: string; readonly children: ReactNode }) {
+  return (
+    <a href={url} download style={{ textDecoration: 'none' }}>
+      <Action as="span">
+        <Download size={14} /> {children}
+      </Action>
+    </a>
+  );
+}
+
+const KEPT: Readonly<Record<TemplateUse['keep'], string>> = {
+  none: 'its own slides are left out',
+  before: 'its own slides stand before yours',
+  after: 'its own slides stand behind yours',
+};
+
+/** What comes of the organisation's file. */
+function TemplateLines({ template }: { readonly template: TemplateUse }) {
+  const { answer } = useAnswer({ what: 'template' });
+  const missing = answer?.fonts.filter(({ stands }) => stands !== 'as-wide').map(({ name }) => name) ?? [];
+  return (
+    <>
+      <li>built on {template.fileName}: its masters, layouts, fonts and colours</li>
+      {(answer?.slides ?? 0) > 0 && <li>{KEPT[template.keep]}</li>}
+      {missing.length > 0 && <li>set in {missing.join(' and ')}, which whoever edits it must have installed</li>}
+    </>
   );
 }
 

@@ -15,7 +15,8 @@ import {
   type PaletteChoice,
   type PaletteSeed,
 } from '@alvex/core';
-import { edit, useDeck } from '../../state/deck-store.ts';
+import { useDeck } from '../../state/deck-store.ts';
+import { edit } from '../../state/log-store.ts';
 import { pictureUrl } from '../../api/client.ts';
 import { Action, Field, Heading, Notice, Small } from '../../ui/recipes.tsx';
 import { OwnSlides, tellingSlides, type ShelfProps } from './own-slides.tsx';

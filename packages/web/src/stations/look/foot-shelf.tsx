@@ -3,7 +3,8 @@ import { Box, chakra } from '@chakra-ui/react';
 import { useMemo, useState } from 'react';
 import { FOOT_PLACES, type Foot, type FootPlace } from '@alvex/core';
 import { ApiError, pictureUrl, sendPicture } from '../../api/client.ts';
-import { edit, useDeck } from '../../state/deck-store.ts';
+import { useDeck } from '../../state/deck-store.ts';
+import { edit } from '../../state/log-store.ts';
 import { Action, Field, Heading, Notice, Small } from '../../ui/recipes.tsx';
 import { OwnSlides, tellingSlides, type ShelfProps } from './own-slides.tsx';
 

@@ -1,7 +1,8 @@
 /** Layouts for the whole deck, chosen together: seen first, taken by one action. */
 import { Box, chakra } from '@chakra-ui/react';
 import { SlideDrawing } from '../../canvas/slide-drawing.tsx';
-import { edit, useDeck } from '../../state/deck-store.ts';
+import { useDeck } from '../../state/deck-store.ts';
+import { edit } from '../../state/log-store.ts';
 import { useAnswer } from '../../state/use-answer.ts';
 import { count } from '../../ui/format.ts';
 import { LAYOUT_LABELS } from '../../ui/labels.ts';
@@ -16,9 +17,7 @@ const MOST = 60;
 export function LayoutsShelf() {
   const { answer, failure } = useAnswer({ what: 'arrangement' });
   const deck = useDeck((state) => state.deck?.id ?? '');
-  const arranged = useDeck((state) =>
-    state.history.done.some((one) => one.kind === 'arrange' && one.layouts.length > 0),
-  );
+  const arranged = useDeck((state) => state.view?.arranged ?? false);
   return (
     <>
       <Heading>Layouts, chosen for all slides together</Heading>

@@ -3,7 +3,8 @@ import { chakra } from '@chakra-ui/react';
 import { useEffect } from 'react';
 import type { DeckLook } from '@alvex/core';
 import { SlideDrawing } from '../../canvas/slide-drawing.tsx';
-import { useDeck, wantDressed } from '../../state/deck-store.ts';
+import { useDeck } from '../../state/deck-store.ts';
+import { usePages, wantDressed } from '../../state/pages-store.ts';
 import type { Pages } from '../../worker/protocol.ts';
 
 export interface ShelfProps {
@@ -50,8 +51,8 @@ interface Props {
 
 export function OwnSlides({ look, keys, label }: Props) {
   const name = JSON.stringify(look);
-  const dressed = useDeck((state) => state.dressed.get(name));
-  const revs = useDeck((state) => state.revs);
+  const dressed = usePages((state) => state.dressed.get(name));
+  const revs = usePages((state) => state.revs);
   const deck = useDeck((state) => state.deck?.id ?? '');
   const order = useDeck((state) => state.view?.pages.order);
   const stale = keys.some((key) => dressed?.get(key)?.rev !== revs.get(key));

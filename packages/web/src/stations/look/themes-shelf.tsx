@@ -2,7 +2,7 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { useMemo } from 'react';
 import { fontPairNamed, makePalette, THEME_DESIGNS, type DeckLook, type ThemeDesign } from '@alvex/core';
-import { edit } from '../../state/deck-store.ts';
+import { edit } from '../../state/log-store.ts';
 import { Action, Heading, Small } from '../../ui/recipes.tsx';
 import { OwnSlides, tellingSlides, type ShelfProps } from './own-slides.tsx';
 

@@ -11,7 +11,7 @@ import {
   type TextRule,
 } from '@alvex/core';
 import { fontUrl } from '../../api/client.ts';
-import { edit } from '../../state/deck-store.ts';
+import { edit } from '../../state/log-store.ts';
 import { RULED_LABELS } from '../../ui/labels.ts';
 import { Action, Field, Heading, Select, Small } from '../../ui/recipes.tsx';
 import { OwnSlides, tellingSlides, type ShelfProps } from './own-slides.tsx';

@@ -13,7 +13,8 @@ import {
   type Prose,
   type TextKind,
 } from '@alvex/core';
-import { edit, useDeck } from '../../state/deck-store.ts';
+import { useDeck } from '../../state/deck-store.ts';
+import { edit } from '../../state/log-store.ts';
 import { DENSITY_LABELS, DESTINATION_LABELS, FULL_LABELS, KIND_LABELS, MATTER_LABELS } from '../../ui/labels.ts';
 import { Mark } from '../../ui/mark.tsx';
 import { Action, Select, Small } from '../../ui/recipes.tsx';

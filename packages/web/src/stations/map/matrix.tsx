@@ -11,7 +11,8 @@ import {
   type Destination,
   type TextKind,
 } from '@alvex/core';
-import { edit, useDeck } from '../../state/deck-store.ts';
+import { useDeck } from '../../state/deck-store.ts';
+import { edit } from '../../state/log-store.ts';
 import { DESTINATION_LABELS, KIND_LABELS } from '../../ui/labels.ts';
 import { Mark } from '../../ui/mark.tsx';
 

@@ -4,7 +4,8 @@ import type { OwnMap } from '@alvex/contract';
 import { DENSITIES, destinationsOf, TEXT_KINDS, type LevelMap, type Prose } from '@alvex/core';
 import { useEffect, useRef, useState } from 'react';
 import { ApiError, dropMap, keepMap, listMaps, renameMap } from '../../api/client.ts';
-import { edit, useDeck } from '../../state/deck-store.ts';
+import { useDeck } from '../../state/deck-store.ts';
+import { edit } from '../../state/log-store.ts';
 import { Action, Field, Small } from '../../ui/recipes.tsx';
 
 const Panel = chakra('div', {

@@ -2,7 +2,9 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { useEffect, useState } from 'react';
 import { takeEdits, type Suggestion, type Target } from '@alvex/core';
-import { ask, edit, useDeck } from '../../state/deck-store.ts';
+import { ask } from '../../state/core-link.ts';
+import { useDeck } from '../../state/deck-store.ts';
+import { edit } from '../../state/log-store.ts';
 import { count } from '../../ui/format.ts';
 import { MAP_LABELS } from '../../ui/labels.ts';
 import { Action, Field, Select, Small } from '../../ui/recipes.tsx';

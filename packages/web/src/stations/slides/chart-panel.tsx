@@ -14,7 +14,7 @@ import {
   type NumberFormat,
   type TablePart,
 } from '@alvex/core';
-import { edit } from '../../state/deck-store.ts';
+import { edit } from '../../state/log-store.ts';
 import { useAnswer } from '../../state/use-answer.ts';
 import { CHART_LABELS, CHART_REASONS } from '../../ui/labels.ts';
 import { Action, Field, Select, Small } from '../../ui/recipes.tsx';

@@ -1,7 +1,8 @@
 /** Which slides and which passages are chosen in the Slides station. The passage under the keyboard is the deck store's. */
 import { create } from 'zustand';
 import type { PartId, SlideId } from '@alvex/core';
-import { select, useDeck } from '../../state/deck-store.ts';
+import { useDeck } from '../../state/deck-store.ts';
+import { select } from '../../state/selection.ts';
 import { slideOrder } from './slide-work.ts';
 
 export interface Chosen {

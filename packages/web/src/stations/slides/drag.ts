@@ -1,7 +1,8 @@
 /** What is dragged about in the Slides station, and what dropping it does. */
 import type { ElementDragPayload } from '@atlaskit/pragmatic-drag-and-drop/element/adapter';
 import type { PartId, SlideId } from '@alvex/core';
-import { edit, useDeck } from '../../state/deck-store.ts';
+import { useDeck } from '../../state/deck-store.ts';
+import { edit } from '../../state/log-store.ts';
 import type { Row } from '../../worker/protocol.ts';
 import { placeSlides, slideOrder } from './slide-work.ts';
 

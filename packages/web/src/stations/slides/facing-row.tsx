@@ -5,7 +5,8 @@ import { memo, useEffect, useMemo, useRef, useState } from 'react';
 import type { Edit } from '@alvex/core';
 import { DeckSlide } from '../../canvas/deck-slide.tsx';
 import type { SlideActions } from '../../canvas/slide-drawing.tsx';
-import { edit, select, useDeck } from '../../state/deck-store.ts';
+import { edit } from '../../state/log-store.ts';
+import { select, useSelected } from '../../state/selection.ts';
 import { usePage } from '../../state/use-page.ts';
 import { count } from '../../ui/format.ts';
 import { Mark } from '../../ui/mark.tsx';
@@ -81,8 +82,8 @@ export const FacingRow = memo(function FacingRow({
   readonly number: number;
 }) {
   const { row } = usePage(slideKey);
-  const selectedBlock = useDeck((state) => state.selectedBlock);
-  const isCurrent = useDeck((state) => state.selectedRow === slideKey);
+  const selectedBlock = useSelected((state) => state.block);
+  const isCurrent = useSelected((state) => state.row === slideKey);
   const [writing, setWriting] = useState<string | null>(null);
   const [most, setMost] = useState(PASSAGES_STEP);
   const part = useChosen((state) => state.part);

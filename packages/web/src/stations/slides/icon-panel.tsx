@@ -2,7 +2,8 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { useEffect, useState } from 'react';
 import { runsText, type Icon, type Point } from '@alvex/core';
-import { ask, edit } from '../../state/deck-store.ts';
+import { ask } from '../../state/core-link.ts';
+import { edit } from '../../state/log-store.ts';
 import { Action, Field, Small } from '../../ui/recipes.tsx';
 import type { Row } from '../../worker/protocol.ts';
 import { PanelPart } from './panel-part.tsx';

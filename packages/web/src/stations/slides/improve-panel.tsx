@@ -10,7 +10,8 @@ import {
   type Proposal,
   type SlideId,
 } from '@alvex/core';
-import { edit, useDeck } from '../../state/deck-store.ts';
+import { edit } from '../../state/log-store.ts';
+import { usePages } from '../../state/pages-store.ts';
 import { useAnswer } from '../../state/use-answer.ts';
 import { count } from '../../ui/format.ts';
 import { DENSITY_LABELS } from '../../ui/labels.ts';
@@ -36,7 +37,7 @@ export function ImprovePanel({ slide, close }: { readonly slide: SlideId; readon
   const { answer: advice } = useAnswer({ what: 'advice', slide });
   const [most, setMost] = useState<number | null>(null);
   const [density, setDensity] = useState<Density | null>(null);
-  const parts = useDeck((state) => [...state.rows.values()].find((row) => row.slide === slide)?.all);
+  const parts = usePages((state) => [...state.rows.values()].find((row) => row.slide === slide)?.all);
   if (advice === null) return <Small mt="8px">Looking …</Small>;
   const textOf = (id: string): string => {
     const part = parts?.find((one) => one.id === id);

@@ -2,7 +2,9 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { lazy, Suspense, useState } from 'react';
 import { USUAL_PACE, type Note, type NoteText } from '@alvex/core';
-import { ask, edit, useDeck } from '../../state/deck-store.ts';
+import { ask } from '../../state/core-link.ts';
+import { useDeck } from '../../state/deck-store.ts';
+import { edit } from '../../state/log-store.ts';
 import { count, speakingTime } from '../../ui/format.ts';
 import { Action, Warning } from '../../ui/recipes.tsx';
 import { RunsText } from '../../ui/runs.tsx';

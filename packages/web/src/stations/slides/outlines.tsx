@@ -3,7 +3,7 @@ import { Box, chakra } from '@chakra-ui/react';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useRef, type ReactNode } from 'react';
 import type { DeckLine, Difference, DocumentLine } from '@alvex/core';
-import { edit } from '../../state/deck-store.ts';
+import { edit } from '../../state/log-store.ts';
 import { useAnswer } from '../../state/use-answer.ts';
 import { count, grouped } from '../../ui/format.ts';
 import { Mark } from '../../ui/mark.tsx';

@@ -4,7 +4,7 @@ import { Box, chakra } from '@chakra-ui/react';
 import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { branchOfPoint, type PartId } from '@alvex/core';
 import { SLIDE_POINTS } from '../../canvas/slide-drawing.tsx';
-import { useDeck } from '../../state/deck-store.ts';
+import { usePages } from '../../state/pages-store.ts';
 import type { DrawnText, Row } from '../../worker/protocol.ts';
 import { draggedOf, dropParts, takes } from './drag.ts';
 
@@ -25,7 +25,7 @@ const percent = (value: number, of: number): string => `${(value / of) * 100}%`;
 
 export function PartGrips({ row, children }: { readonly row: Row; readonly children: ReactNode }) {
   const slide = useRef<HTMLDivElement>(null);
-  const drawing = useDeck((state) => state.drawings.get(row.key));
+  const drawing = usePages((state) => state.drawings.get(row.key));
   const [at, setAt] = useState<number | null>(null);
   const size = drawing?.size ?? SLIDE_POINTS;
   const texts =

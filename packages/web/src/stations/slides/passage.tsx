@@ -4,12 +4,15 @@ import { draggable, dropTargetForElements } from '@atlaskit/pragmatic-drag-and-d
 import { Box, chakra } from '@chakra-ui/react';
 import { memo, useEffect, useRef, useState } from 'react';
 import type { Block, Range } from '@alvex/core';
-import { edit, useDeck } from '../../state/deck-store.ts';
+import { useDeck } from '../../state/deck-store.ts';
+import { edit } from '../../state/log-store.ts';
+import { usePages } from '../../state/pages-store.ts';
+import { useSelected } from '../../state/selection.ts';
 import { BlockText } from '../../ui/block-text.tsx';
 import type { Row } from '../../worker/protocol.ts';
 import { choosePassage, useChosen } from './chosen.ts';
 import { draggedOf, dropParts, firstPartOf, takes } from './drag.ts';
-import { MarkButton } from '../../ui/mark-button.tsx';
+import { PassageMark } from '../shared/passage-mark.tsx';
 import { mayCutAt, partsOf } from './slide-work.ts';
 
 const Line = chakra('div', {
@@ -79,7 +82,7 @@ interface Props {
 export const Passage = memo(function Passage({ block: id, row }: Props) {
   const block = useDeck((state) => state.blockById.get(id));
   const destination = useDeck((state) => state.destinations.get(id)) ?? 'out';
-  const current = useDeck((state) => state.selectedBlock === id && state.selectedRow === row.key);
+  const current = useSelected((state) => state.block === id && state.row === row.key);
   const chosen = useChosen((state) => state.passages.has(id));
   const deck = useDeck((state) => state.deck?.id ?? '');
   const line = useRef<HTMLDivElement>(null);
@@ -99,7 +102,7 @@ export const Passage = memo(function Passage({ block: id, row }: Props) {
         getInitialData: () => {
           const { passages } = useChosen.getState();
           const blocks = passages.has(id) ? passages : own;
-          return { dragged: { kind: 'parts', parts: partsOf(useDeck.getState().rows.values(), blocks) } };
+          return { dragged: { kind: 'parts', parts: partsOf(usePages.getState().rows.values(), blocks) } };
         },
       }),
       dropTargetForElements({
@@ -138,7 +141,7 @@ export const Passage = memo(function Passage({ block: id, row }: Props) {
         aria-current={current}
         onClick={(event) => choosePassage(id, row.key, event)}
       >
-        <MarkButton block={block} destination={destination} />
+        <PassageMark block={block} />
         <Box minW="0">
           <PassageText block={block} row={row} deck={deck} />
         </Box>

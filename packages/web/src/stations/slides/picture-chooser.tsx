@@ -16,7 +16,8 @@ import {
   type Picture,
 } from '@alvex/core';
 import { ApiError, sendPicture } from '../../api/client.ts';
-import { edit, useDeck } from '../../state/deck-store.ts';
+import { useDeck } from '../../state/deck-store.ts';
+import { edit } from '../../state/log-store.ts';
 import { Action, Field, Notice, Small } from '../../ui/recipes.tsx';
 import type { Row } from '../../worker/protocol.ts';
 import { PanelPart, PanelRow } from './panel-part.tsx';

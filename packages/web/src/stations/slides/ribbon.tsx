@@ -4,6 +4,7 @@ import { memo, useMemo } from 'react';
 import { Link } from 'react-router';
 import { USUAL_PACE } from '@alvex/core';
 import { useDeck } from '../../state/deck-store.ts';
+import { useSelected } from '../../state/selection.ts';
 import { count, grouped, speakingTime } from '../../ui/format.ts';
 
 const Foot = chakra('footer', {
@@ -68,7 +69,7 @@ export function Ribbon({ jump, first, last }: Props) {
 
 const Bars = memo(function Bars({ jump, first, last }: Props) {
   const pages = useDeck((state) => state.view?.pages);
-  const current = useDeck((state) => state.selectedRow);
+  const current = useSelected((state) => state.row);
   const { fits, spills, step, bar } = useMemo(() => paths(pages?.words ?? [], pages?.spills ?? []), [pages]);
   const at = current === null ? -1 : (pages?.order.indexOf(current) ?? -1);
   const total = pages?.order.length ?? 0;

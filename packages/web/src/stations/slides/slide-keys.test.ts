@@ -3,7 +3,10 @@ import { afterEach, beforeEach, expect, test } from '@jest/globals';
 import { convert, foldLog, singleEdits, type Edit, type SlideId } from '@alvex/core';
 import type { KeyboardEvent } from 'react';
 import { doc, h, li, p } from '../../../../core/src/test/build.ts';
-import { closeDeck, select, useDeck } from '../../state/deck-store.ts';
+import { clearDeck, useDeck } from '../../state/deck-store.ts';
+import { DeckLog, setLog, useLog } from '../../state/log-store.ts';
+import { clearPages, usePages } from '../../state/pages-store.ts';
+import { clearSelection, select, useSelected } from '../../state/selection.ts';
 import type { Row, View } from '../../worker/protocol.ts';
 import { choosePart, choosePassage, chooseSlide, clearChosen, useChosen } from './chosen.ts';
 import { onSlideKey } from './slide-keys.ts';
@@ -30,6 +33,18 @@ const mill = doc(
 );
 const id = (text: string): string => mill.blocks.find((block) => 'runs' in block && block.runs[0]!.text === text)!.id;
 let jumps: number[] = [];
+let log: DeckLog;
+
+/** A log of a deck that is on no server. */
+function openLog(): DeckLog {
+  Object.assign(globalThis, {
+    window: { addEventListener: () => undefined, removeEventListener: () => undefined },
+    fetch: () => Promise.reject(new TypeError('no network')),
+  });
+  const opened = new DeckLog('d', { version: 0, log: [] }, [], () => undefined);
+  setLog(opened);
+  return opened;
+}
 
 /** What the page would have of the deck, with the edits that were made. */
 function show(edits: readonly Edit[] = []): void {
@@ -54,7 +69,6 @@ function show(edits: readonly Edit[] = []): void {
   useDeck.setState({
     blocks: mill.blocks,
     blockById: new Map(mill.blocks.map((block) => [block.id, block])),
-    rows: new Map(rows.map((row) => [row.key, row])),
     destinations: new Map(deck.destinations.map((to, i) => [mill.blocks[i]!.id, to])),
     view: {
       pages: {
@@ -64,17 +78,22 @@ function show(edits: readonly Edit[] = []): void {
       },
     } as unknown as View,
   });
+  usePages.setState({ rows: new Map(rows.map((row) => [row.key, row])) });
 }
 
 beforeEach(() => {
   Object.assign(globalThis, { HTMLElement: FakeElement });
   jumps = [];
+  log = openLog();
   show();
   select(null, useDeck.getState().view!.pages.order[0]!);
 });
 afterEach(() => {
   clearChosen();
-  closeDeck();
+  log.close();
+  clearDeck('none');
+  clearPages();
+  clearSelection();
 });
 
 function press(key: string, more: Partial<KeyboardEvent> = {}): boolean {
@@ -95,19 +114,19 @@ function press(key: string, more: Partial<KeyboardEvent> = {}): boolean {
   });
   return taken;
 }
-const made = (): readonly Edit[] => singleEdits(foldLog(useDeck.getState().log).done);
+const made = (): readonly Edit[] => singleEdits(foldLog(useLog.getState().log).done);
 const keyOf = (index: number): string => useDeck.getState().view!.pages.order[index]!;
 const slideAt = (index: number): SlideId => useDeck.getState().view!.pages.slides[index]!;
 
 test('the arrows go from passage to passage, and on to the next slide', () => {
   press('ArrowDown');
-  expect(useDeck.getState().selectedBlock).toBe(id('Tide'));
+  expect(useSelected.getState().block).toBe(id('Tide'));
   press('ArrowDown', { shiftKey: true });
   expect([...useChosen.getState().passages]).toEqual([id('Tide'), id('spring')]);
   for (let i = 0; i < 3; i++) press('ArrowDown');
-  expect([useDeck.getState().selectedBlock, jumps]).toEqual([id('Gates'), [1]]);
+  expect([useSelected.getState().block, jumps]).toEqual([id('Gates'), [1]]);
   press('ArrowUp');
-  expect(useDeck.getState().selectedBlock).toBe(id('Said.'));
+  expect(useSelected.getState().block).toBe(id('Said.'));
   press('PageDown');
   press('n');
   expect(jumps.slice(-2)).toEqual([1, 1]);
@@ -117,7 +136,7 @@ test('marks of all that are chosen are turned as one action', () => {
   choosePassage(id('spring'), keyOf(0));
   choosePassage(id('neap'), keyOf(0), { shiftKey: true, ctrlKey: false, metaKey: false });
   press('ArrowRight');
-  expect(useDeck.getState().log).toHaveLength(1);
+  expect(useLog.getState().log).toHaveLength(1);
   expect(made()).toEqual([
     { kind: 'turn', block: id('spring'), to: 'point2' },
     { kind: 'turn', block: id('neap'), to: 'point2' },
@@ -180,7 +199,7 @@ test('a point of one’s own is worked on by itself', () => {
 test('what is made of the deck is not worked on by parts', () => {
   show([{ kind: 'matter', part: 'agenda', on: true }]);
   select(null, keyOf(0));
-  choosePart(useDeck.getState().rows.get(keyOf(0))!.all[0]!.id, null, keyOf(0));
+  choosePart(usePages.getState().rows.get(keyOf(0))!.all[0]!.id, null, keyOf(0));
   for (const key of ['s', '>', 'c', 'Delete']) press(key);
   expect(made()).toEqual([]);
 });

@@ -1,7 +1,10 @@
 /** The keys of the Slides station. Letters count only while nothing is being written. */
 import type { KeyboardEvent } from 'react';
 import { destinationsOf, plain, textKindOf, together, type Edit, type PartId, type SlideId } from '@alvex/core';
-import { edit, useDeck } from '../../state/deck-store.ts';
+import { useDeck } from '../../state/deck-store.ts';
+import { usePages } from '../../state/pages-store.ts';
+import { useSelected } from '../../state/selection.ts';
+import { edit } from '../../state/log-store.ts';
 import type { Row } from '../../worker/protocol.ts';
 import { choosePassage, clearChosen, useChosen } from './chosen.ts';
 import { levelled, mayCutAt, ownId, partsOf, slideOrder, spokenInstead, stepPart, stepSlides } from './slide-work.ts';
@@ -45,16 +48,13 @@ interface Here {
 }
 
 function here(): Here {
-  const { view, rows, selectedRow } = useDeck.getState();
-  const order = view?.pages.order ?? [];
-  const index = selectedRow === null ? -1 : order.indexOf(selectedRow);
-  return { index, row: rows.get(selectedRow ?? ''), order };
+  const order = useDeck.getState().view?.pages.order ?? [];
+  const selected = useSelected.getState().row ?? '';
+  return { index: order.indexOf(selected), row: usePages.getState().rows.get(selected), order };
 }
 
-const rowAt = (index: number): Row | undefined => {
-  const { rows, view } = useDeck.getState();
-  return rows.get(view?.pages.order[index] ?? '');
-};
+const rowAt = (index: number): Row | undefined =>
+  usePages.getState().rows.get(useDeck.getState().view?.pages.order[index] ?? '');
 
 /** @returns Whether the key meant something. */
 function act(event: KeyboardEvent, jump: (index: number) => void): boolean {
@@ -94,7 +94,8 @@ function act(event: KeyboardEvent, jump: (index: number) => void): boolean {
 }
 
 function onRow(key: string, row: Row): boolean {
-  const { selectedBlock, destinations } = useDeck.getState();
+  const { destinations } = useDeck.getState();
+  const selectedBlock = useSelected.getState().block;
   const { slides, passages } = useChosen.getState();
   const some: readonly SlideId[] = slides.size > 0 ? [...slides] : [row.slide];
   switch (key) {
@@ -136,7 +137,7 @@ function onRow(key: string, row: Row): boolean {
 /** The parts of the current slide that are chosen, on it or by their passages. */
 function chosenParts(row: Row): readonly PartId[] {
   const { part, passages } = useChosen.getState();
-  const { selectedBlock } = useDeck.getState();
+  const selectedBlock = useSelected.getState().block;
   // What is made of the deck itself is not worked on by parts.
   if (row.matter !== null) return [];
   if (part !== null) return row.all.some(({ id }) => id === part) ? [part] : [];
@@ -173,7 +174,7 @@ function moveChosen(by: 1 | -1): void {
 
 function stepPassage(by: 1 | -1, event: KeyboardEvent, jump: (index: number) => void): void {
   const { index, row, order } = here();
-  const { selectedBlock } = useDeck.getState();
+  const selectedBlock = useSelected.getState().block;
   if (row === undefined) return jump(Math.max(0, index));
   const at = selectedBlock === null ? -1 : row.passages.indexOf(selectedBlock);
   const next = at < 0 ? row.passages[by > 0 ? 0 : row.passages.length - 1] : row.passages[at + by];
@@ -187,7 +188,8 @@ function stepPassage(by: 1 | -1, event: KeyboardEvent, jump: (index: number) => 
 }
 
 function turnChosen(by: 1 | -1): void {
-  const { destinations, blockById, selectedBlock } = useDeck.getState();
+  const { destinations, blockById } = useDeck.getState();
+  const selectedBlock = useSelected.getState().block;
   const { passages } = useChosen.getState();
   const blocks = passages.size > 0 ? [...passages] : selectedBlock === null ? [] : [selectedBlock];
   const turns = blocks.flatMap((id): readonly Edit[] => {

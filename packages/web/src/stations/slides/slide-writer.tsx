@@ -2,7 +2,8 @@
 import { chakra } from '@chakra-ui/react';
 import { plain, retext, runsText, type Runs } from '@alvex/core';
 import { useEffect, useRef } from 'react';
-import { edit, useDeck } from '../../state/deck-store.ts';
+import { edit } from '../../state/log-store.ts';
+import { usePages } from '../../state/pages-store.ts';
 import type { Row } from '../../worker/protocol.ts';
 
 const Area = chakra('textarea', {
@@ -31,7 +32,7 @@ export function SlideWriter({
   readonly close: () => void;
 }) {
   const area = useRef<HTMLTextAreaElement>(null);
-  const drawing = useDeck((state) => state.drawings.get(row.key));
+  const drawing = usePages((state) => state.drawings.get(row.key));
   const text = drawing?.texts.find((candidate) => candidate.target === target);
   const part = row.content.find((candidate) => candidate.id === target);
   const runs: Runs | undefined =

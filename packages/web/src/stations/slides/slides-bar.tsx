@@ -3,7 +3,9 @@ import { Box, chakra } from '@chakra-ui/react';
 import { Keyboard, Plus } from 'lucide-react';
 import { useState } from 'react';
 import type { Edit, SlideId } from '@alvex/core';
-import { edit, useDeck } from '../../state/deck-store.ts';
+import { useDeck } from '../../state/deck-store.ts';
+import { useSelected } from '../../state/selection.ts';
+import { edit } from '../../state/log-store.ts';
 import { count } from '../../ui/format.ts';
 import { Action, Field } from '../../ui/recipes.tsx';
 import { chooseSlides, clearChosen, useChosen } from './chosen.ts';
@@ -62,8 +64,7 @@ export function SlidesBar({ reading, read, jump }: Props) {
   const pace = useDeck((state) => state.view?.pace ?? 0);
   const [help, setHelp] = useState(false);
   const current = (): number => {
-    const { view, selectedRow } = useDeck.getState();
-    return view?.pages.order.indexOf(selectedRow ?? '') ?? -1;
+    return useDeck.getState().view?.pages.order.indexOf(useSelected.getState().row ?? '') ?? -1;
   };
   return (
     <Bar>

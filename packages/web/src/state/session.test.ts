@@ -1,0 +1,351 @@
+import { afterEach, beforeEach, expect, test } from '@jest/globals';
+import { blockText, plainLook, type Block, type LogEntry } from '@alvex/core';
+import { doc, h, p } from '../../../core/src/test/build.ts';
+import type { FromWorker, ToWorker, View } from '../worker/protocol.ts';
+import { ask } from './core-link.ts';
+import { useDeck } from './deck-store.ts';
+import { edit, goBack, goForward, redo, undo, useLog } from './log-store.ts';
+import { usePages, wantPage } from './pages-store.ts';
+import { closeDeck, openDeck } from './session.ts';
+
+/** Stands in for the worker: remembers what it is told, and says what the test makes it say. */
+class FakeWorker {
+  static last: FakeWorker;
+  readonly told: ToWorker[] = [];
+  ended = false;
+  readonly #listen = new Map<string, (event: object) => void>();
+  constructor() {
+    FakeWorker.last = this;
+  }
+  addEventListener(type: string, listen: (event: object) => void): void {
+    this.#listen.set(type, listen);
+  }
+  postMessage(message: ToWorker): void {
+    this.told.push(message);
+  }
+  terminate(): void {
+    this.ended = true;
+  }
+  say(message: FromWorker): void {
+    this.#listen.get('message')!({ data: message });
+  }
+  break(message: string): void {
+    this.#listen.get('error')!({ message });
+  }
+  /** What was asked for last of one kind. */
+  asked<K extends ToWorker['kind']>(kind: K): ToWorker & { kind: K } {
+    return this.told.findLast((message) => message.kind === kind) as ToWorker & { kind: K };
+  }
+}
+
+const document = doc(h(1, 'One'), p('text'));
+const summary = {
+  id: 'd',
+  name: 'D',
+  fileName: 'd.md',
+  type: 'markdown',
+  words: 2,
+  version: 1,
+  updatedAt: '2026-01-01T00:00:00.000Z',
+};
+const log: readonly LogEntry[] = [{ kind: 'theme', theme: 'slipway' }];
+const view = (change: Partial<View> = {}): View => ({
+  pages: {
+    order: ['a:0', 'b:0'],
+    revs: [1, 2],
+    words: [1, 2],
+    spoken: [0, 0],
+    spills: [false, false],
+    layouts: ['points', 'points'],
+    passages: [1, 1],
+    slides: [],
+    hidden: [false, false],
+  },
+  seen: { rows: [], drawings: [] },
+  counts: { sections: 0, notes: 0, tables: 0, pictures: 0 },
+  destinations: [],
+  sums: { document: 2, slides: 2, notes: 0, leftOut: 0, lost: 0 },
+  unplaced: [],
+  map: {} as View['map'],
+  mapName: 'talk',
+  look: plainLook('millrace'),
+  template: null,
+  full: 'continue',
+  prose: { as: 'whole' },
+  branches: [],
+  matter: [],
+  target: null,
+  pace: 130,
+  takes: [],
+  breaks: false,
+  arranged: false,
+  ...change,
+});
+let sent: { path: string; body: unknown }[] = [];
+/** Answers that are held back, by deck. */
+let held = new Map<string, Promise<void>>();
+
+beforeEach(async () => {
+  sent = [];
+  held = new Map();
+  Object.assign(globalThis, {
+    window: { addEventListener: () => undefined, removeEventListener: () => undefined },
+    Worker: FakeWorker,
+    fetch: async (path: string, init?: RequestInit) => {
+      const id = path.split('/')[3]!;
+      sent.push({ path, body: init?.body === undefined ? undefined : JSON.parse(init.body as string) });
+      const answer = path.endsWith('/entries') ? { version: 2 } : { deck: { ...summary, id }, log };
+      await held.get(id);
+      return new Response(JSON.stringify(answer));
+    },
+  });
+  await openDeck('d');
+  FakeWorker.last.say({ kind: 'document', title: null, blocks: document.blocks, diagnostics: [], presets: {} });
+  FakeWorker.last.say({ kind: 'view', seq: 1, ms: 1, view: view() });
+});
+afterEach(() => closeDeck());
+const texts = () => useDeck.getState().blocks.map((block) => `${block.kind} ${blockText(block)}`);
+
+test('an opened deck has its log, and the worker is given its document and edits', () => {
+  expect(useDeck.getState()).toMatchObject({ phase: 'open', deck: summary });
+  expect(useLog.getState().history.done).toEqual(log);
+  expect(FakeWorker.last.told.slice(0, 2)).toEqual([
+    { kind: 'open', url: '/api/decks/d/document' },
+    { kind: 'edits', edits: log, seq: expect.any(Number) as never, templates: '/api/decks/d/templates' },
+  ]);
+});
+
+test('an edit is sent, given to the worker, undone and made again', async () => {
+  edit({ kind: 'theme', theme: 'millrace' });
+  await new Promise((resolve) => setTimeout(resolve));
+  expect(sent.at(-1)).toEqual({
+    path: '/api/decks/d/entries',
+    body: { base: 1, entries: [{ kind: 'theme', theme: 'millrace' }], batch: expect.any(String) as never },
+  });
+  expect(FakeWorker.last.asked('edits').edits).toHaveLength(2);
+  undo();
+  expect(FakeWorker.last.asked('edits').edits).toEqual(log);
+  redo();
+  expect(FakeWorker.last.asked('edits').edits).toHaveLength(2);
+  // Nothing is no entry.
+  const before = useLog.getState().log.length;
+  edit();
+  expect(useLog.getState().log).toHaveLength(before);
+});
+
+test('a change of structure is seen before the worker has answered, and its answer counts', () => {
+  const text = document.blocks[1]!;
+  edit({ kind: 'shape', shapes: [{ block: text.id, as: { kind: 'heading', level: 2 } }] });
+  expect(texts()).toEqual(['heading One', 'heading text']);
+  const changed: Block = { ...(text as Block & { kind: 'paragraph' }), runs: [{ text: 'from the worker' }] };
+  FakeWorker.last.say({
+    kind: 'view',
+    seq: 2,
+    ms: 1,
+    view: view({ document: { title: null, presets: {}, order: [text.id, document.blocks[0]!.id], blocks: [changed] } }),
+  });
+  expect(texts()).toEqual(['paragraph from the worker', 'heading One']);
+  expect(useDeck.getState().blockById.get(text.id)).toBe(changed);
+});
+
+test('pages that are seen together are asked for together, each once until it changes', async () => {
+  wantPage('a:0');
+  wantPage('b:0');
+  wantPage('a:0');
+  wantPage('gone:0');
+  await Promise.resolve();
+  expect(FakeWorker.last.told.filter(({ kind }) => kind === 'pages')).toEqual([
+    { kind: 'pages', keys: ['a:0', 'b:0'] },
+  ]);
+});
+
+test('questions are answered by what the worker says, each its own', async () => {
+  const page = ask({ what: 'page', block: 'block' });
+  const slides = ask({ what: 'slides', edits: [{ kind: 'theme', theme: 'x' }] });
+  const broken = ask({ what: 'outlines' });
+  const numbers = FakeWorker.last.told.flatMap((message) => (message.kind === 'ask' ? [message.ask] : []));
+  FakeWorker.last.say({ kind: 'answer', ask: numbers[1]!, what: 'slides', answer: 7 });
+  FakeWorker.last.say({ kind: 'answer', ask: numbers[0]!, what: 'page', answer: 'b:0' });
+  FakeWorker.last.say({ kind: 'unanswered', ask: numbers[2]!, failure: 'no memory' });
+  expect([await page, await slides]).toEqual(['b:0', 7]);
+  await expect(broken).rejects.toThrow('no memory');
+});
+
+test('one goes back over several edits and forward again', () => {
+  edit({ kind: 'theme', theme: 'millrace' });
+  edit({ kind: 'pace', rate: 100 });
+  goBack(2);
+  expect(useLog.getState().history.done).toEqual(log);
+  goForward(1);
+  expect(useLog.getState().history.done).toEqual([...log, { kind: 'theme', theme: 'millrace' }]);
+  goBack(0);
+  expect(useLog.getState().history.undone).toHaveLength(1);
+});
+
+test('a new edition has the worker fetch its document, and undoing it the first one; nothing is converted in between', () => {
+  const edits = (): number => FakeWorker.last.told.filter(({ kind }) => kind === 'edits').length;
+  const before = edits();
+  const original = 'a'.repeat(64);
+  edit({ kind: 'all', edits: [{ kind: 'edition', original, type: 'docx', fileName: 'b.docx', ids: [] }] });
+  expect(FakeWorker.last.asked('open').url).toBe(`/api/decks/d/document?edition=${original}`);
+  expect(edits()).toBe(before);
+  FakeWorker.last.say({ kind: 'document', title: null, blocks: [], diagnostics: [], presets: {} });
+  expect(edits()).toBe(before + 1);
+  undo();
+  expect(FakeWorker.last.asked('open').url).toBe('/api/decks/d/document');
+});
+
+test('what the worker finds in the structure is shown, a fault ends in words, closing ends the worker', () => {
+  FakeWorker.last.say({ kind: 'structure', groups: [], findings: [] });
+  expect(useDeck.getState().structure).toEqual({ groups: [], findings: [] });
+  FakeWorker.last.say({ kind: 'failed', message: 'no memory' });
+  expect(useDeck.getState()).toMatchObject({ phase: 'failed', failure: 'no memory' });
+  closeDeck();
+  expect(FakeWorker.last.ended).toBe(true);
+  expect(useDeck.getState()).toMatchObject({ phase: 'none', blocks: [], structure: null });
+});
+
+test('looks that were looked at long ago are forgotten, the newest are kept', () => {
+  for (let i = 0; i < 60; i++) FakeWorker.last.say({ kind: 'dressed', look: plainLook(`theme ${i}`), drawings: [] });
+  const { dressed } = usePages.getState();
+  expect(dressed.size).toBe(40);
+  expect(dressed.has(JSON.stringify(plainLook('theme 59')))).toBe(true);
+  expect(dressed.has(JSON.stringify(plainLook('theme 0')))).toBe(false);
+});
+
+test('an answer that comes late falls on the deck that it was for, not on the one that is open', async () => {
+  closeDeck();
+  let release = (): void => undefined;
+  held.set('a', new Promise((resolve) => (release = resolve)));
+  const late = openDeck('a');
+  const workerOfA = FakeWorker.last;
+  await openDeck('b');
+  edit({ kind: 'pace', rate: 100 });
+  release();
+  await late;
+  expect(useDeck.getState().deck?.id).toBe('b');
+  expect(useLog.getState().log).toHaveLength(2);
+  expect(workerOfA.ended).toBe(true);
+  workerOfA.say({ kind: 'document', title: null, blocks: [], diagnostics: [], presets: {} });
+  workerOfA.break('late');
+  expect(useDeck.getState().phase).toBe('opening');
+  // What is done now goes to the open deck alone.
+  edit({ kind: 'pace', rate: 90 });
+  await new Promise((resolve) => setTimeout(resolve));
+  expect(sent.filter(({ body }) => body !== undefined).every(({ path }) => path.startsWith('/api/decks/b/'))).toBe(
+    true,
+  );
+});
+
+test('a deck that is closed before it is open stops nothing later', async () => {
+  closeDeck();
+  let release = (): void => undefined;
+  held.set('a', new Promise((resolve) => (release = resolve)));
+  const late = openDeck('a');
+  closeDeck();
+  release();
+  await late;
+  expect(useDeck.getState()).toMatchObject({ phase: 'none', deck: null });
+  edit({ kind: 'pace', rate: 90 });
+  expect(useLog.getState().log).toEqual([]);
+});
+
+test('questions end in words when the worker breaks or the deck is closed, and when none is open', async () => {
+  const broken = ask({ what: 'ledger' });
+  FakeWorker.last.break('out of memory');
+  await expect(broken).rejects.toThrow('out of memory');
+  expect(useDeck.getState()).toMatchObject({ phase: 'failed', failure: 'out of memory' });
+  await expect(ask({ what: 'ledger' })).rejects.toThrow('out of memory');
+  await openDeck('d');
+  const closed = ask({ what: 'ledger' });
+  closeDeck();
+  await expect(closed).rejects.toThrow('closed');
+  await expect(ask({ what: 'ledger' })).rejects.toThrow('No deck is open');
+});
+
+test('an answer to another question is no answer', async () => {
+  const page = ask({ what: 'page', block: 'block' });
+  const { ask: number } = FakeWorker.last.asked('ask');
+  FakeWorker.last.say({ kind: 'answer', ask: number, what: 'slides', answer: 3 });
+  await expect(page).rejects.toThrow('slides');
+});
+
+test('what was turned by hand is known, and stays while it is not said again', () => {
+  const say = (seq: number, turned?: readonly string[]): void =>
+    FakeWorker.last.say({ kind: 'view', seq, ms: 1, view: view(turned === undefined ? {} : { turned }) });
+  say(2, ['x']);
+  say(3);
+  expect([...useDeck.getState().turned]).toEqual(['x']);
+  say(4, []);
+  expect(useDeck.getState().turned.size).toBe(0);
+});
+
+test('what a window left behind is taken over, unless the server has it already', async () => {
+  closeDeck();
+  const box = new Map([
+    [
+      'alvex.unsent.d.old',
+      JSON.stringify([
+        { id: 'lost', entries: [{ kind: 'pace', rate: 80 }] },
+        { id: 'kept', entries: [{ kind: 'pace', rate: 70 }] },
+      ]),
+    ],
+  ]);
+  const localStorage = {
+    get length() {
+      return box.size;
+    },
+    key: (i: number) => [...box.keys()][i] ?? null,
+    getItem: (key: string) => box.get(key) ?? null,
+    setItem: (key: string, value: string) => void box.set(key, value),
+    removeItem: (key: string) => void box.delete(key),
+  };
+  const locks = {
+    request: (_: string, ...rest: unknown[]) => Promise.resolve((rest.at(-1) as (lock: object) => unknown)({})),
+  };
+  const before = Object.getOwnPropertyDescriptor(globalThis, 'navigator');
+  Object.defineProperty(globalThis, 'navigator', { value: { locks }, configurable: true });
+  Object.assign(globalThis, { localStorage });
+  const plain = globalThis.fetch;
+  const answering = (ok: boolean) => (path: string, init?: RequestInit) =>
+    /batches/.test(path)
+      ? ok
+        ? Promise.resolve(new Response(JSON.stringify({ kept: path.endsWith('/kept') })))
+        : Promise.reject(new TypeError('away'))
+      : plain(path, init);
+  try {
+    // While the server is away nothing is lost: it stands there for the next attempt.
+    Object.assign(globalThis, { fetch: answering(false) });
+    await openDeck('d');
+    expect(useDeck.getState().phase).toBe('failed');
+    expect([...box.values()].join()).toContain('lost');
+    Object.assign(globalThis, { fetch: answering(true) });
+    await openDeck('d');
+    expect(useLog.getState().log).toEqual([...log, { kind: 'pace', rate: 80 }]);
+  } finally {
+    closeDeck();
+    Object.assign(globalThis, { fetch: plain, localStorage: undefined });
+    if (before !== undefined) Object.defineProperty(globalThis, 'navigator', before);
+  }
+});
+
+test('an edit that the server refuses goes with its undoing, others stay and are sent', async () => {
+  const plain = globalThis.fetch;
+  let first = true;
+  Object.assign(globalThis, {
+    fetch: (path: string, init?: RequestInit) => {
+      const refuse = first && path.endsWith('/entries');
+      if (refuse) first = false;
+      const body = JSON.stringify({ error: { code: 'bad-request', message: 'no' } });
+      return refuse ? Promise.resolve(new Response(body, { status: 400 })) : plain(path, init);
+    },
+  });
+  edit({ kind: 'pace', rate: 1 });
+  undo();
+  edit({ kind: 'pace', rate: 100 });
+  for (let i = 0; i < 5; i++) await new Promise((resolve) => setTimeout(resolve));
+  expect(useLog.getState().history.done).toEqual([...log, { kind: 'pace', rate: 100 }]);
+  expect(sent.at(-1)!.body).toMatchObject({ entries: [{ kind: 'pace', rate: 100 }] });
+  expect(useLog.getState().sync).toMatchObject({ state: 'kept', refused: 1, waiting: 0 });
+  expect(FakeWorker.last.asked('edits').edits).toEqual(useLog.getState().history.done);
+});

@@ -1,0 +1,126 @@
+/** One open deck, from its opening to its closing: fetches it, and joins its log, its worker and what is shown. A late answer falls on a closed session. */
+import { ApiError, documentUrl, fetchDeck, hasBatch, templatesUrl } from '../api/client.ts';
+import type { Told } from '../worker/protocol.ts';
+import { CoreLink, setLink } from './core-link.ts';
+import {
+  clearDeck,
+  failDeck,
+  renamed,
+  showStructure,
+  takeDocument,
+  takeStructure,
+  takeView,
+  useDeck,
+} from './deck-store.ts';
+import { DeckLog, setLog, useLog } from './log-store.ts';
+import { clearPages, takeDressed, takeOrder, takePages } from './pages-store.ts';
+import { clearSelection } from './selection.ts';
+import { leaveBehind, leftBehind, type Batch } from './unsent.ts';
+
+class DeckSession {
+  readonly id: string;
+  readonly #link: CoreLink;
+  #log: DeckLog | undefined;
+  #closed = false;
+  #seq = 0;
+  /** Address of the document that the worker holds or is fetching. */
+  #document = '';
+  /** The worker has that document. */
+  #ready = false;
+
+  constructor(id: string) {
+    this.id = id;
+    clearDeck('opening');
+    this.#link = new CoreLink((message) => this.#receive(message), failDeck);
+    setLink(this.#link);
+  }
+
+  async open(): Promise<void> {
+    try {
+      const { deck, log } = await fetchDeck(this.id);
+      const left = await this.#unsent();
+      if (this.#closed) return leaveBehind(this.id, left);
+      renamed(deck);
+      this.#log = new DeckLog(this.id, { version: deck.version, log }, left, (entries) => {
+        showStructure(entries);
+        this.#convert();
+      });
+      setLog(this.#log);
+      this.#convert();
+    } catch (error) {
+      if (!this.#closed) failDeck(error instanceof ApiError ? error.message : String(error));
+    }
+  }
+
+  close(): void {
+    this.#closed = true;
+    this.#log?.close();
+    this.#link.close();
+    setLog(undefined);
+    setLink(undefined);
+    clearPages();
+    clearSelection();
+    clearDeck('none');
+  }
+
+  /** What a window left that was closed before the server had it. */
+  async #unsent(): Promise<readonly Batch[]> {
+    const left = await leftBehind(this.id);
+    try {
+      const known = await Promise.all(left.map((batch) => hasBatch(this.id, batch.id)));
+      return left.filter((_, i) => !known[i]);
+    } catch (error) {
+      leaveBehind(this.id, left);
+      throw error;
+    }
+  }
+
+  #receive(message: Told): void {
+    switch (message.kind) {
+      case 'document':
+        takeDocument(message);
+        this.#ready = true;
+        this.#convert();
+        return;
+      case 'view':
+        takeOrder(message.view.pages, message.view.seen);
+        takeView(message.view);
+        return;
+      case 'pages':
+        takePages(message);
+        return;
+      case 'dressed':
+        takeDressed(message.look, message.drawings);
+        return;
+      case 'structure':
+        takeStructure(message);
+        return;
+    }
+  }
+
+  #convert(): void {
+    const { history, edition } = useLog.getState();
+    const url = documentUrl(this.id, edition?.original);
+    if (url !== this.#document) {
+      this.#document = url;
+      this.#ready = false;
+      this.#link.tell({ kind: 'open', url });
+    } else if (this.#ready)
+      this.#link.tell({ kind: 'edits', edits: history.done, seq: ++this.#seq, templates: templatesUrl(this.id) });
+  }
+}
+
+let current: DeckSession | undefined;
+
+/** Opens a deck; an open one is left as it is. */
+export async function openDeck(id: string): Promise<void> {
+  if (current?.id === id && useDeck.getState().phase !== 'failed') return;
+  closeDeck();
+  current = new DeckSession(id);
+  await current.open();
+}
+
+export function closeDeck(): void {
+  current?.close();
+  current = undefined;
+}
