@@ -6,7 +6,6 @@ import {
   chooseLayouts,
   convert,
   DEFLATE_SETTINGS,
-  exportPptx,
   layOutSlide,
   optionsOf,
   readDocument,
@@ -14,6 +13,7 @@ import {
   usualSettings,
   type Edit,
   type PictureData,
+  writeDeck,
 } from '../../packages/core/src/index.ts';
 import { drawPage } from '../../packages/web/src/worker/draw.ts';
 import { best, sentence, tell } from '../measure.ts';
@@ -62,7 +62,14 @@ if (subject === 'choose' || subject === 'lay-out') {
     const picture = all[Math.floor(i / 5)];
     if (i % 5 === 0 && picture !== undefined) {
       const { bytes: _, ...about } = picture;
-      edits.push({ kind: 'place', slide: slide.id, part: `own${i}`, after: null, picture: about, alt: 'A pond' });
+      edits.push({
+        kind: 'place',
+        slide: slide.id,
+        part: `own${i}` as never,
+        after: null,
+        picture: about,
+        alt: 'A pond',
+      });
     }
     const table = slide.content.find((part) => part.kind === 'table');
     if (table !== undefined)
@@ -79,7 +86,10 @@ if (subject === 'choose' || subject === 'lay-out') {
   let size = 0;
   const ms = await best(
     3,
-    () => (size = exportPptx(all, converted, (bytes) => deflateRawSync(bytes, DEFLATE_SETTINGS)).length),
+    () =>
+      (size = writeDeck('pptx', converted, all, {
+        deflate: (bytes) => deflateRawSync(bytes, DEFLATE_SETTINGS),
+      }).length),
   );
   tell(ms, { bytes: size });
 } else {

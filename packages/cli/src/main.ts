@@ -10,16 +10,19 @@ import {
   DEFAULT_MAP,
   detectType,
   DOCUMENT_TYPES,
-  exportPptx,
+  outputFormat,
+  FORMATS,
   openDocument,
   placeText,
   PRESET_NAMES,
   presetRecipe,
   ReadError,
   THEME_DESIGNS,
+  type Deflate,
   type DocumentType,
   type Edit,
   type PresetName,
+  writeDeck,
   type ReadResult,
 } from '@alvex/core';
 import { scalePictures } from '@alvex/raster';
@@ -69,14 +72,15 @@ async function main(): Promise<void> {
       return print(JSON.stringify(deckJson(convert(document, choices(document, values.map, values.theme))), null, 2));
     }
     case 'convert': {
-      if (values.out === undefined) throw new UsageError('Say where to write: -o OUT.pptx');
+      const endings = Object.values(FORMATS).map(({ ending }) => ending);
+      if (values.out === undefined) throw new UsageError(`Say where to write: -o OUT.${endings.join('|')}`);
+      const format = outputFormat(values.out);
+      if (format === undefined) throw new UsageError(`What to write is told by its ending: ${endings.join(', ')}.`);
       const { document, pictures } = await read(file, values.type);
       const converted = convert(document, choices(document, values.map, values.theme));
       const scaled = await scalePictures(pictures, converted);
-      writeFileSync(
-        values.out,
-        exportPptx(scaled, converted, (bytes) => deflateRawSync(bytes, DEFLATE_SETTINGS)),
-      );
+      const deflate: Deflate = (bytes) => deflateRawSync(bytes, DEFLATE_SETTINGS);
+      writeFileSync(values.out, writeDeck(format, converted, scaled, { deflate }));
       return;
     }
     default:

@@ -7,6 +7,7 @@ export * from './deck/index.ts';
 export * from './document/index.ts';
 export * from './edits/index.ts';
 export * from './fonts/families.ts';
+export * from './ids/index.ts';
 export * from './layout/index.ts';
 export * from './library/index.ts';
 export * from './mapping/index.ts';

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { convert, exportPptx, openDocument, readTemplate, type Edit, type TemplateUse } from '@alvex/core';
+import { convert, openDocument, readTemplate, writeDeck, type Edit, type TemplateUse } from '@alvex/core';
 import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
 import { awkwardTemplate, plainTemplate, usualTemplate } from '../../demo/src/templates.ts';
 import { checkPackage } from './index.ts';
@@ -39,7 +39,7 @@ const chart: Edit = {
   part: table.id,
   chart: usualSettings(readChart((table as never as { table: never }).table, 'en')!, 'column'),
 };
-const WRITTEN = exportPptx([], convert(document, [...MAP, chart]));
+const WRITTEN = writeDeck('pptx', convert(document, [...MAP, chart]), []);
 
 type Files = Record<string, Uint8Array>;
 
@@ -82,7 +82,7 @@ test.each([
     undefined,
     new Map([[template.hash, model]]),
   );
-  expect(await checkPackage(exportPptx([], built, undefined, bytes))).toEqual([]);
+  expect(await checkPackage(writeDeck('pptx', built, [], { template: bytes }))).toEqual([]);
 });
 
 const slide = partWith('<p:ph type="title"/>');

@@ -1,6 +1,6 @@
 /** What would make a slide better, with what to do: fewer points, points that begin alike, a title, notes that can be spoken. */
 import { plain, retext, runsText, runsWords, type Runs } from '../content/index.ts';
-import type { Content, Density, Note, PartId, Point, Slide } from '../deck/index.ts';
+import type { Content, Density, Note, Point, Slide } from '../deck/index.ts';
 import {
   beginningOf,
   cosine,
@@ -14,6 +14,7 @@ import {
   type Language,
   type VerbForm,
 } from '../shorten/index.ts';
+import { type NoteId, type PartId } from '../ids/index.ts';
 
 /** Another wording of one part. */
 export interface Proposal {
@@ -184,7 +185,7 @@ const LONGEST_TITLE = 8; // words
 
 export interface NotesAdvice {
   /** Notes that say again what the slide shows. */
-  readonly repeating: readonly PartId[];
+  readonly repeating: readonly NoteId[];
   /** Longer than can be listened to before one slide. */
   readonly tooLong: boolean;
 }

@@ -1,7 +1,8 @@
 /** Pictures: bytes of a raster format that every receiver knows, named by their content. */
 
 export type PictureId = string & { readonly id: 'picture' };
-export type PictureMime = 'image/png' | 'image/jpeg' | 'image/gif';
+export const PICTURE_MIMES = ['image/png', 'image/jpeg', 'image/gif'] as const;
+export type PictureMime = (typeof PICTURE_MIMES)[number];
 
 export interface Picture {
   readonly id: PictureId /* SHA-256 of the bytes, hexadecimal */;

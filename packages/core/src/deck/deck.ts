@@ -3,26 +3,21 @@ import type { ChartSettings } from '../charts/index.ts';
 import type { Picture, PictureId, Runs, Table } from '../content/index.ts';
 import type { LayoutName, PaletteChoice } from '../theme/index.ts';
 import type { Destination, PointLevel } from './destination.ts';
-
-/** Ids of blocks, as the document gives them; the deck does not look into them. */
-export type SourceId = string;
-export type SlideId = string & { readonly id: 'slide' };
-/** Names a part of a slide; the same part keeps its id when the deck is made again. */
-export type PartId = string;
+import type { BlockId, SlideId, PartId, NoteId } from '../ids/index.ts';
 
 /** Characters from the first up to the second. */
 export type Range = readonly [number, number];
 
-interface Part {
-  readonly id: PartId;
+interface Part<Id> {
+  readonly id: Id;
   /** Accounted for by this part. */
-  readonly blocks: readonly SourceId[];
+  readonly blocks: readonly BlockId[];
   /** Repeated here, and accounted for elsewhere. */
-  readonly repeats?: readonly SourceId[];
+  readonly repeats?: readonly BlockId[];
   /** The part of its block's text that it shows, where it was shortened; the whole text is spoken. */
   readonly kept?: readonly Range[];
 }
-export interface Point extends Part {
+export interface Point extends Part<PartId> {
   readonly kind: 'point';
   readonly level: PointLevel;
   readonly runs: Runs;
@@ -37,18 +32,18 @@ export interface Icon {
   /** SVG path data (SVG 2 §9.3); drawn as a line of 2, without fill. */
   readonly paths: readonly string[];
 }
-export interface TextPart extends Part {
+export interface TextPart extends Part<PartId> {
   readonly kind: 'text';
   readonly style: 'body' | 'quote' | 'code';
   readonly runs: Runs;
 }
-export interface TablePart extends Part {
+export interface TablePart extends Part<PartId> {
   readonly kind: 'table';
   readonly table: Table;
   /** How its numbers are drawn, where the author chose that. */
   readonly chart?: ChartSettings;
 }
-export interface PicturePart extends Part {
+export interface PicturePart extends Part<PartId> {
   readonly kind: 'picture';
   readonly picture: PictureId;
   readonly alt: string | null;
@@ -86,7 +81,7 @@ export const PLAIN_DRESS: PictureDress = {
 export type Content = Point | TextPart | TablePart | PicturePart;
 
 /** One paragraph or list item to be spoken. */
-export interface Note extends Part {
+export interface Note extends Part<NoteId> {
   readonly kind: 'paragraph' | 'item';
   readonly depth: number /* 0 for paragraphs, 1.. for items */;
   readonly ordered: boolean;
@@ -98,7 +93,7 @@ export interface Note extends Part {
 export interface SlideTitle {
   readonly runs: Runs;
   /** None where the title is repeated or was suggested. */
-  readonly blocks: readonly SourceId[];
+  readonly blocks: readonly BlockId[];
 }
 
 export interface Slide {
@@ -126,7 +121,7 @@ export interface Slide {
   /** Parts whose words the author has written into the notes, where the rule would speak them. */
   readonly said?: readonly PartId[];
   /** All blocks between its first and the next slide's first, in document order; those left out among them. */
-  readonly passages: readonly SourceId[];
+  readonly passages: readonly BlockId[];
 }
 
 /**
@@ -150,7 +145,7 @@ export type LeftOutReason =
   'by-mark' | 'by-map' | 'contents' | 'furniture' | 'deleted' | 'no-picture' | 'no-words' | 'removed';
 
 export interface LeftOut {
-  readonly block: SourceId;
+  readonly block: BlockId;
   readonly reason: LeftOutReason;
 }
 

@@ -47,6 +47,9 @@ export const destinationsOf = (kind: TextKind): readonly Destination[] =>
 
 export type PointLevel = 1 | 2 | 3 | 4 | 5;
 
+/** The level that is there nearest to a number. */
+export const pointLevelNear = (level: number): PointLevel => Math.min(5, Math.max(1, level)) as PointLevel;
+
 /** The level of a point destination, or undefined for the others. */
 export const pointLevel = (destination: Destination): PointLevel | undefined =>
   destination.startsWith('point') ? (Number(destination.slice(5)) as PointLevel) : undefined;

@@ -1,6 +1,6 @@
 /** Gives blocks lasting ids: from their content and their place among equals. */
 import murmur from 'imurmurhash';
-import type { BlockId } from './block.ts';
+import { equalBlock, type BlockId } from '../ids/index.ts';
 
 /**
  * Hands out ids for one document. The same text keeps its id in a new edition; the second block of the same text
@@ -14,6 +14,6 @@ export class BlockIds {
     const base = kind.charAt(0) + murmur(text).result().toString(36) + text.length.toString(36);
     const count = (this.#seen.get(base) ?? 0) + 1;
     this.#seen.set(base, count);
-    return (count === 1 ? base : `${base}~${count}`) as BlockId;
+    return equalBlock(base as BlockId, count - 1);
   }
 }

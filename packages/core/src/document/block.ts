@@ -1,8 +1,8 @@
 /** The document: a flat, ordered list of blocks. */
 import type { Diagnostic, LanguageTag, SourcePlace } from '../base/index.ts';
 import type { Picture, PictureId, Runs, Table } from '../content/index.ts';
+import type { BlockId } from '../ids/index.ts';
 
-export type BlockId = string & { readonly id: 'block' };
 export type Level = 1 | 2 | 3 | 4 | 5 | 6;
 
 /** What a block looked like in the original; evidence for finding headings that are not marked. */

@@ -1,23 +1,23 @@
 import { expect, test } from '@jest/globals';
 import { plain } from '../content/index.ts';
-import type { PartId, SlideId } from '../deck/index.ts';
-import type { BlockId } from '../document/index.ts';
 import { carryOver, currentEdition } from './carry-over.ts';
-import type { Edit, EditionEdit } from './edit.ts';
+import type { OneEdit } from './edit.ts';
+import type { EditionEdit } from './kinds/edition.ts';
+import type { BlockId, SlideId, PartId } from '../ids/index.ts';
 
 const edition = (...ids: readonly (readonly [string, string])[]): EditionEdit => ({
   kind: 'edition',
   original: 'f'.repeat(64),
   type: 'docx',
   fileName: 'b.docx',
-  ids,
+  ids: ids as EditionEdit['ids'],
 });
 const slide = (id: string): SlideId => id as SlideId;
 const block = (id: string): BlockId => id as BlockId;
-const carried = (edit: Edit, ...ids: readonly (readonly [string, string])[]): Edit =>
+const carried = (edit: OneEdit, ...ids: readonly (readonly [string, string])[]): OneEdit =>
   carryOver([edit, edition(...ids)])[0]!;
 
-test.each<readonly [Edit, Edit]>([
+const CASES: readonly (readonly [object, object])[] = [
   [
     { kind: 'turn', block: 'pold1', to: 'notes' },
     { kind: 'turn', block: 'pnew1', to: 'notes' },
@@ -64,7 +64,10 @@ test.each<readonly [Edit, Edit]>([
     { kind: 'theme', theme: 'pold1' },
     { kind: 'theme', theme: 'pold1' },
   ],
-])('%j names the block’s new id', (before, after) => expect(carried(before, ['pold1', 'pnew1'])).toEqual(after));
+];
+test.each(CASES)('%j names the block’s new id', (before, after) =>
+  expect(carried(before as OneEdit, ['pold1', 'pnew1'])).toEqual(after),
+);
 
 test('ids that change places do so at once', () => {
   const ids = [
@@ -84,7 +87,7 @@ test('one of several equals is told from the others', () =>
   }));
 
 test('edits after an edition are its own; the newest is in force', () => {
-  const after: Edit = { kind: 'cut', block: 'pold1' };
+  const after: OneEdit = { kind: 'cut', block: 'pold1' as never };
   const [one, two] = [edition(['pold1', 'pnew1']), edition()];
   expect(carryOver([one, after, two])).toEqual([after]);
   expect(currentEdition([one, after, two])).toBe(two);

@@ -1,15 +1,7 @@
 /** The slides while edits are laid over them: their order, what was taken out, and which slide has which part. */
-import type {
-  Content,
-  Deck,
-  LeftOut,
-  PartId,
-  PointLevel,
-  RemovedSlide,
-  Slide,
-  SlideId,
-  SourceId,
-} from '../deck/index.ts';
+import type { Content, Deck, LeftOut, PointLevel, RemovedSlide, Slide } from '../deck/index.ts';
+import { matterOf, type BlockId, type NoteId, type PartId, type SlideId } from '../ids/index.ts';
+import type { UnplacedReason } from './reason.ts';
 
 export class Desk {
   readonly slides: Map<SlideId, Slide>;
@@ -17,11 +9,16 @@ export class Desk {
   readonly #leftOut: LeftOut[] = [];
   /** The slide before which each removed one stood. */
   readonly #removed = new Map<SlideId, SlideId | null>();
-  #slideOfPart: Map<PartId, SlideId> | undefined;
+  #slideOfPart: Map<PartId | NoteId, SlideId> | undefined;
   #touched = false;
   #moved = false;
 
-  constructor(deck: Deck) {
+  readonly #blocks: ReadonlySet<string>;
+  readonly #written = new Map<SlideId, number>();
+
+  /** @param blocks Ids that the document has. */
+  constructor(deck: Deck, blocks: ReadonlySet<string>) {
+    this.#blocks = blocks;
     this.slides = new Map(deck.slides.map((slide) => [slide.id, slide]));
     this.order = deck.slides.map(({ id }) => id);
   }
@@ -32,14 +29,60 @@ export class Desk {
   }
 
   /** The slide that a part or a note stands on. Ids of points come before those of notes. */
-  slideOf(part: PartId): Slide | undefined {
+  slideOf(part: PartId | NoteId): Slide | undefined {
     if (this.#slideOfPart === undefined) {
-      const places = (this.#slideOfPart = new Map());
+      const places = (this.#slideOfPart = new Map<PartId | NoteId, SlideId>());
       for (const slide of this.slides.values()) for (const note of slide.notes) places.set(note.id, slide.id);
       for (const slide of this.slides.values()) for (const one of slide.content) places.set(one.id, slide.id);
     }
     const id = this.#slideOfPart.get(part);
     return id === undefined ? undefined : this.slides.get(id);
+  }
+
+  /** A part, and the slide that it stands on. */
+  find(id: PartId): { readonly slide: Slide | undefined; readonly part: Content | undefined } {
+    const slide = this.slideOf(id);
+    return { slide, part: slide?.content.find((one) => one.id === id) };
+  }
+
+  blockGone(block: BlockId): UnplacedReason | undefined {
+    return this.#blocks.has(block) ? undefined : 'block-gone';
+  }
+
+  /** Changes slides where they stand. */
+  change(ids: readonly SlideId[], change: (slide: Slide) => Slide): UnplacedReason | undefined {
+    const found = ids.flatMap((id) => this.slides.get(id) ?? []);
+    for (const slide of found) this.put(change(slide));
+    return found.length === 0 ? 'slide-gone' : undefined;
+  }
+
+  changePart<K extends Content['kind']>(
+    id: PartId,
+    kind: K,
+    change: (part: Content & { readonly kind: K }) => Content,
+  ): UnplacedReason | undefined {
+    const { slide, part } = this.find(id);
+    if (slide === undefined || part === undefined || !isOfKind(part, kind)) return 'part-gone';
+    this.put({ ...slide, content: slide.content.map((one) => (one === part ? change(part) : one)) });
+    return undefined;
+  }
+
+  /** Does something with a slide that has not been taken out. */
+  withShown(id: SlideId, change: (slide: Slide) => UnplacedReason | undefined): UnplacedReason | undefined {
+    const slide = this.slides.get(id);
+    return slide === undefined || this.isRemoved(id) ? 'slide-gone' : change(slide);
+  }
+
+  /** Counts notes that the author writes on a slide. @returns The number of the first. */
+  writtenNotes(slide: SlideId, more: number): number {
+    const first = this.#written.get(slide) ?? 0;
+    this.#written.set(slide, first + more);
+    return first;
+  }
+
+  /** Whether an id names something already. */
+  isTaken(id: SlideId | PartId): boolean {
+    return this.slides.has(id as SlideId) || this.slideOf(id as PartId) !== undefined;
   }
 
   /** Parts are somewhere else now. */
@@ -50,7 +93,7 @@ export class Desk {
     for (const part of slide.content) this.#slideOfPart.set(part.id, slide.id);
   }
 
-  leaveOut(blocks: readonly SourceId[]): void {
+  leaveOut(blocks: readonly BlockId[]): void {
     this.#leftOut.push(...asRemoved(blocks));
   }
 
@@ -66,8 +109,9 @@ export class Desk {
    */
   placeOf(before: SlideId | null): SlideId | null | undefined {
     if (before === null || this.order.includes(before)) return before;
-    if (!before.startsWith('m-')) return undefined;
-    if (before !== 'm-agenda') return null;
+    const matter = matterOf(before);
+    if (matter === undefined) return undefined;
+    if (matter !== 'agenda') return null;
     return this.order.find((id) => this.slides.get(id)!.kind !== 'cover') ?? null;
   }
 
@@ -150,7 +194,10 @@ export class Desk {
   }
 }
 
-const asRemoved = (blocks: readonly SourceId[]): readonly LeftOut[] =>
+const isOfKind = <K extends Content['kind']>(part: Content, kind: K): part is Content & { readonly kind: K } =>
+  part.kind === kind;
+
+const asRemoved = (blocks: readonly BlockId[]): readonly LeftOut[] =>
   blocks.map((block) => ({ block, reason: 'removed' }));
 
 /** No level is skipped, whatever was moved. */

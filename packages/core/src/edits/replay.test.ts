@@ -1,11 +1,11 @@
 import { describe, expect, test } from '@jest/globals';
 import { plain, runsText } from '../content/index.ts';
-import type { SlideId } from '../deck/index.ts';
 import { makeLedger, mapDocument, presetMap } from '../mapping/index.ts';
 import { doc, h, li, p } from '../test/build.ts';
-import { decide } from './decisions.ts';
+import { decide } from './decide.ts';
 import { foldLog, type Edit } from './edit.ts';
 import { replay } from './replay.ts';
+import type { SlideId } from '../ids/index.ts';
 
 const document = doc(h(1, 'T'), li('a'), p('spoken'), p('more'), h(1, 'U'), li('b'));
 const deck = mapDocument(document, presetMap('talk', document));
@@ -22,9 +22,9 @@ const renote = (...texts: readonly string[]): Edit => ({
 
 describe('the log', () => {
   const [a, b, c]: readonly Edit[] = [
-    { kind: 'cut', block: 'a' },
-    { kind: 'cut', block: 'b' },
-    { kind: 'cut', block: 'c' },
+    { kind: 'cut', block: 'a' as never },
+    { kind: 'cut', block: 'b' as never },
+    { kind: 'cut', block: 'c' as never },
   ];
 
   test('undo drops the last edit, redo brings it back', () => {
@@ -44,15 +44,15 @@ describe('the log', () => {
 test('a join takes back a cut; without a cut it is a join', () => {
   expect(
     decide([
-      { kind: 'cut', block: 'x' },
-      { kind: 'join', block: 'x' },
+      { kind: 'cut', block: 'x' as never },
+      { kind: 'join', block: 'x' as never },
     ]),
   ).toMatchObject({ cuts: new Set(), joins: new Set() });
-  expect(decide([{ kind: 'join', block: 'x' }])).toMatchObject({ joins: new Set(['x']) });
+  expect(decide([{ kind: 'join', block: 'x' as never }])).toMatchObject({ joins: new Set(['x']) });
   expect(
     decide([
-      { kind: 'join', block: 'x' },
-      { kind: 'cut', block: 'x' },
+      { kind: 'join', block: 'x' as never },
+      { kind: 'cut', block: 'x' as never },
     ]),
   ).toMatchObject({ joins: new Set(), cuts: new Set(['x']) });
 });
@@ -82,7 +82,7 @@ describe('notes', () => {
   });
 
   test('written twice, the second replaces the first', () => {
-    const again: Edit = { ...renote('last'), kind: 'renote', replaces: [`${first!.id}!0`, `${first!.id}!1`] } as Edit;
+    const again: Edit = { ...renote('last'), kind: 'renote', replaces: [`${first!.id}!0`, `${first!.id}!1`] } as never;
     const { deck: after, unplaced } = replay(deck, [renote('one', 'two'), again], blocks);
     expect(unplaced).toEqual([]);
     expect(after.slides[0]!.notes.map((note) => runsText(note.runs))).toEqual(['last']);
@@ -97,9 +97,9 @@ describe('notes', () => {
 test('an edit without a target is unplaced with its reason, and placed again when the target is back', () => {
   const edits: readonly Edit[] = [
     { kind: 'retitle', slide: 'gone' as SlideId, runs: plain('x') },
-    { kind: 'reword', part: 'gone', runs: plain('x') },
-    { kind: 'turn', block: 'gone', to: 'out' },
-    { ...renote('x'), replaces: ['gone'] } as Edit,
+    { kind: 'reword', part: 'gone' as never, runs: plain('x') },
+    { kind: 'turn', block: 'gone' as never, to: 'out' },
+    { ...renote('x'), replaces: ['gone'] } as never,
   ];
   expect(replay(deck, edits, blocks).unplaced.map((one) => one.reason)).toEqual([
     'slide-gone',

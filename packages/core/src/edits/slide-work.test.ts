@@ -1,13 +1,14 @@
 /** Work on slides: what each edit does, and that nothing is lost by any row of them. */
 import { describe, expect, test } from '@jest/globals';
 import { runsText, plain } from '../content/index.ts';
-import type { Deck, SlideId } from '../deck/index.ts';
+import type { Deck } from '../deck/index.ts';
 import { documentWords, type DocumentModel } from '../document/index.ts';
 import { makeLedger, mapDocument, presetMap } from '../mapping/index.ts';
 import { doc, h, li, p, picture, random, randomDocument, table } from '../test/build.ts';
 import { randomSlideEdit } from '../test/random-edits.ts';
 import type { Edit } from './edit.ts';
 import { replay } from './replay.ts';
+import type { SlideId, PartId } from '../ids/index.ts';
 
 const mill = doc(
   h(1, 'Tide'),
@@ -26,10 +27,10 @@ const made = (document: DocumentModel): Deck => mapDocument(document, presetMap(
 const ids = (document: DocumentModel): ReadonlySet<string> => new Set(document.blocks.map(({ id }) => id));
 const deck = made(mill);
 const slideNamed = (title: string): SlideId => deck.slides.find((slide) => runsText(slide.title.runs) === title)!.id;
-const partNamed = (text: string): string =>
+const partNamed = (text: string): PartId =>
   deck.slides
     .flatMap((slide) => [...slide.content, ...slide.notes])
-    .find((part) => 'runs' in part && runsText(part.runs) === text)!.id;
+    .find((part) => 'runs' in part && runsText(part.runs) === text)!.id as PartId;
 const [tide, gates, roof] = ['Tide', 'Gates', 'Roof'].map(slideNamed) as [SlideId, SlideId, SlideId];
 
 /** `Tide: 1 spring, 2 head | said`, a line for each slide. */
@@ -111,7 +112,7 @@ describe('slides', () => {
       short(
         after(
           { kind: 'duplicate', slide: gates, as: copy },
-          { kind: 'reword', part: `copy:${north}`, runs: plain('left') },
+          { kind: 'reword', part: `copy:${north}` as never, runs: plain('left') },
         ),
       ),
     ).toEqual([TIDE, GATES, 'Gates: 1 left, 1 south | The north gate is seized.', ROOF]);
@@ -122,8 +123,8 @@ describe('slides', () => {
       short(
         after(
           { kind: 'add', slide: own, after: null, title: plain('Welcome') },
-          { kind: 'insert', slide: own, part: 'x', after: null, level: 2, runs: plain('first') },
-          { kind: 'insert', slide: own, part: 'y', after: 'x', level: 2, runs: plain('second') },
+          { kind: 'insert', slide: own, part: 'x' as never, after: null, level: 2, runs: plain('first') },
+          { kind: 'insert', slide: own, part: 'y' as never, after: 'x' as never, level: 2, runs: plain('second') },
         ),
       )[0],
     ).toBe('Welcome: 1 first, 2 second');
@@ -211,10 +212,10 @@ test.each([
   { kind: 'remove', slides: ['x' as SlideId] },
   { kind: 'order', slides: ['x' as SlideId], before: null },
   { kind: 'merge', slide: 'x' as SlideId, into: tide },
-  { kind: 'level', parts: ['x'], by: 1 },
-  { kind: 'speak', parts: ['x'] },
-  { kind: 'carry', parts: ['x'], to: tide, before: null },
-  { kind: 'branch', block: 'x', text: 'body', to: 'slide' },
+  { kind: 'level', parts: ['x' as never], by: 1 },
+  { kind: 'speak', parts: ['x' as never] },
+  { kind: 'carry', parts: ['x' as never], to: tide, before: null },
+  { kind: 'branch', block: 'x' as never, text: 'body', to: 'slide' },
 ] satisfies Edit[])('an edit without a target is told: %j', (edit) => {
   const { deck: result, unplaced } = replay(deck, [edit], ids(mill));
   expect(unplaced.map((one) => one.edit)).toEqual([edit]);
@@ -233,8 +234,8 @@ test('what is made twice under one name is made once, and told', () => {
       { kind: 'split', slide: gates, part: partNamed('south'), as: own },
     ],
     [
-      { kind: 'insert', slide: tide, part: 'P', after: null, level: 1, runs: plain('a') },
-      { kind: 'insert', slide: gates, part: 'P', after: null, level: 1, runs: plain('b') },
+      { kind: 'insert', slide: tide, part: 'P' as never, after: null, level: 1, runs: plain('a') },
+      { kind: 'insert', slide: gates, part: 'P' as never, after: null, level: 1, runs: plain('b') },
     ],
   ];
   for (const [first, second] of twice)

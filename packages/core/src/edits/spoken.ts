@@ -1,15 +1,13 @@
 /** Takes a part off its slide and speaks it. */
 import { cellText, plain, type Runs } from '../content/index.ts';
-import type { Content, Note, PartId, Slide, SourceId } from '../deck/index.ts';
-
-/** Ends the id of a note that a rule for full slides made of a part. */
-export const RELIEVED = '~';
+import type { Content, Note, Slide } from '../deck/index.ts';
+import { noteOfPart, type BlockId, type PartId } from '../ids/index.ts';
 
 /** Pictures that nothing describes cannot be spoken; their blocks come back as left out. */
 export function spokenInstead(
   slide: Slide,
   part: Content,
-): { readonly slide: Slide; readonly leftOut: readonly SourceId[] } {
+): { readonly slide: Slide; readonly leftOut: readonly BlockId[] } {
   const at = slide.content.indexOf(part);
   const anchor = slide.content[at - 1]?.id ?? null;
   // What was shortened is spoken in full already.
@@ -25,14 +23,14 @@ export function spokenInstead(
   };
 }
 
-/** What is said of a part that is not shown, a note for each paragraph. @param mark Ends their ids. */
-export function spoken(part: Content, anchor: PartId | null, mark = ''): readonly Note[] {
+/** What is said of a part that is not shown, a note for each paragraph. @param idOf Names them. */
+export function spoken(part: Content, anchor: PartId | null, idOf = noteOfPart): readonly Note[] {
   const item = part.kind === 'point';
   return rowsOf(part).map((runs, i) => ({
     kind: item ? 'item' : 'paragraph',
     depth: item ? part.level : 0,
     ordered: false,
-    id: i === 0 ? `${part.id}${mark}` : `${part.id}.${i}${mark}`,
+    id: idOf(part.id, i),
     runs,
     blocks: part.blocks,
     anchor,

@@ -4,7 +4,7 @@
  * and consistency within a section.
  */
 import { ptFromEmu } from '../base/index.ts';
-import type { Slide, SlideId } from '../deck/index.ts';
+import type { Slide } from '../deck/index.ts';
 import { LAYOUT_NAMES, type LayoutName } from '../theme/index.ts';
 import { chosenPages } from './chosen-pages.ts';
 import type { LayoutOptions } from './draft.ts';
@@ -12,6 +12,7 @@ import { draftsOf } from './lay-out-slide.ts';
 import type { Box } from './page.ts';
 import { FIGURES } from './figure-drafts.ts';
 import { signsOf, type Reason } from './signs.ts';
+import type { SlideId } from '../ids/index.ts';
 
 export interface LayoutChoice {
   readonly layout: LayoutName;

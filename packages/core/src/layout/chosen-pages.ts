@@ -317,7 +317,7 @@ function charted(layout: LayoutName, { texts, tables }: Sorted, options: LayoutO
   const chart = table === undefined ? undefined : chartOf(table.table, options.language ?? null, table.chart);
   if (table === undefined || chart === undefined) return undefined;
   const frame = frameIn(options.theme, layout, 'chart');
-  const box: Box = { kind: 'chart', frame, part: table.id, chart };
+  const box: Box = { kind: 'chart', frame, part: table.id, chart, table: table.table };
   if (layout === 'chart')
     return one({ layout, boxes: [box], fit: FITS(frameIn(options.theme, layout, 'title').style.sizes[0]!) }, [table]);
   if (texts.length === 0) return undefined;

@@ -18,7 +18,7 @@ import { layOutSlide, type Page } from './index.ts';
 
 const point = (text: string, i: number, level = 1): Content => ({
   kind: 'point',
-  id: `p${i}`,
+  id: `p${i}` as never,
   blocks: [],
   level: level as 1,
   runs: plain(text),
@@ -26,14 +26,14 @@ const point = (text: string, i: number, level = 1): Content => ({
 const points = (...texts: string[]): readonly Content[] => texts.map((text, i) => point(text, i));
 const picture = (i: number): Content => ({
   kind: 'picture',
-  id: `pic${i}`,
+  id: `pic${i}` as never,
   blocks: [],
   picture: 'a' as never,
   alt: 'A pond',
 });
 const numbers: Content = {
   kind: 'table',
-  id: 't',
+  id: 't' as never,
   blocks: [],
   table: {
     columns: 3,
@@ -97,7 +97,7 @@ const STRESS: Readonly<Record<string, { readonly title: string; readonly content
       {
         kind: 'text',
         style: 'body',
-        id: 'b',
+        id: 'b' as never,
         blocks: [],
         runs: plain('What stands beside it, in a sentence or two of its own. It is not long.'),
       },

@@ -1,7 +1,8 @@
 /** What a list says when it is read as a figure: its points, and what stands below each. */
 import { runsText, sliceRuns, trimRuns, type Runs } from '../content/index.ts';
-import type { Content, Icon, PartId } from '../deck/index.ts';
+import type { Content, Icon } from '../deck/index.ts';
 import type { Para } from './page.ts';
+import type { PartId } from '../ids/index.ts';
 
 export interface FigureItem {
   readonly part: PartId;

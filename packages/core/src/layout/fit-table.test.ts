@@ -23,7 +23,7 @@ const numbered = (rows: number, columns: number): Table =>
     ),
     ...Array.from({ length: rows }, (_, r) => rowOf(Array.from({ length: columns }, (__, c) => `r${r}c${c}`))),
   ]);
-const fit = (table: Table) => fitTable(table, 'part', frame, theme);
+const fit = (table: Table) => fitTable(table, 'part' as never, frame, theme);
 const textsOf = (table: Table): readonly string[] => table.rows.flatMap((row) => row.cells.map(cellText));
 
 describe('a table', () => {

@@ -14,6 +14,7 @@ import type { Frame, Theme } from '../theme/index.ts';
 import type { SetCell, SetLine, TableBox } from './page.ts';
 import { lineHeight, measureRuns } from './set-text.ts';
 import { splitColumns } from './split-columns.ts';
+import type { PartId } from '../ids/index.ts';
 
 /** Space around the text of a cell, in points; also written into the file. */
 export const CELL_PADDING = { x: 6, y: 3 };
@@ -29,7 +30,7 @@ export interface FittedTable {
   readonly boxes: readonly TableBox[];
 }
 
-export function fitTable(source: Table, part: string, frame: Frame, theme: Theme): FittedTable {
+export function fitTable(source: Table, part: PartId, frame: Frame, theme: Theme): FittedTable {
   const table = withBoldHead(source);
   const groups = splitColumns(table, MOST_COLUMNS);
   const { sizes } = theme.table;
@@ -214,7 +215,7 @@ function tableHeight(table: Table, frame: Frame, theme: Theme, size: number): nu
 function setTable(
   table: Table,
   widths: readonly number[],
-  part: string,
+  part: PartId,
   frame: Frame,
   theme: Theme,
   size: number,

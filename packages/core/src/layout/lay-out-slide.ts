@@ -9,6 +9,7 @@ import { largestSize, twoColumns } from './fit-text.ts';
 import type { Fit, Page, Para } from './page.ts';
 import { measurePara } from './set-text.ts';
 import { textPages, usualPages } from './usual-pages.ts';
+import { pageKey, titleNote, type BlockId } from '../ids/index.ts';
 
 export function layOutSlide(slide: Slide, deckOptions: LayoutOptions): readonly Page[] {
   const options = slide.full === undefined ? deckOptions : { ...deckOptions, full: slide.full };
@@ -22,14 +23,14 @@ export function layOutSlide(slide: Slide, deckOptions: LayoutOptions): readonly 
       kind: 'paragraph',
       depth: 0,
       ordered: false,
-      id: `${slide.id}.title`,
+      id: titleNote(slide.id),
       runs: slide.title.runs,
       blocks: slide.title.blocks,
       anchor: null,
     });
   const passages = passagesByPage(slide, places, titled.length);
   return titled.map(({ draft }, index) => ({
-    key: `${slide.id}:${index}`,
+    key: pageKey(slide.id, index),
     slide,
     index,
     count: titled.length,
@@ -165,9 +166,9 @@ function passagesByPage(
   slide: Slide,
   places: ReadonlyMap<string, readonly number[]>,
   count: number,
-): readonly (readonly string[])[] {
+): readonly (readonly BlockId[])[] {
   if (count === 1) return [slide.passages];
-  const passages = Array.from({ length: count }, (): string[] => []);
+  const passages = Array.from({ length: count }, (): BlockId[] => []);
   const partOf = new Map(slide.content.flatMap((part) => part.blocks.map((block) => [block, part.id] as const)));
   let current = 0;
   for (const block of slide.passages) {

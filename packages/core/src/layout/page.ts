@@ -2,8 +2,9 @@
 import type { Emu } from '../base/index.ts';
 import type { Chart } from '../charts/index.ts';
 import type { PictureId, Runs, Table } from '../content/index.ts';
-import type { Icon, Note, PartId, PictureDress, Slide } from '../deck/index.ts';
+import type { Icon, Note, PictureDress, Slide } from '../deck/index.ts';
 import type { ColorName, Frame, Geometry, LayoutName, Rect } from '../theme/index.ts';
+import type { BlockId, PageKey, PartId } from '../ids/index.ts';
 
 /** One line of a set paragraph. */
 export interface SetLine {
@@ -65,6 +66,8 @@ export interface ChartBox {
   readonly frame: Frame;
   readonly part: PartId;
   readonly chart: Chart;
+  /** Whose numbers it draws. */
+  readonly table: Table;
 }
 /** A shape of a figure, behind its text. */
 export interface ShapeBox {
@@ -122,13 +125,13 @@ export interface Fit {
 
 export interface Page {
   /** Lasting: the slide's id and the page's place in it. */
-  readonly key: string;
+  readonly key: PageKey;
   readonly slide: Slide;
   readonly index: number /* 0.. */;
   readonly count: number;
   readonly layout: LayoutName;
   readonly boxes: readonly Box[];
   readonly notes: readonly Note[];
-  readonly passages: readonly string[];
+  readonly passages: readonly BlockId[];
   readonly fit: Fit;
 }

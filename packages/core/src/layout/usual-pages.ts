@@ -88,7 +88,7 @@ function chartPage(part: TablePart, chart: Chart, { theme }: LayoutOptions): Dra
   const frame = frameIn(theme, 'chart', 'chart');
   return {
     layout: 'chart',
-    boxes: [{ kind: 'chart', frame, part: part.id, chart }],
+    boxes: [{ kind: 'chart', frame, part: part.id, chart, table: part.table }],
     fit: FITS(frameIn(theme, 'chart', 'title').style.sizes[0]!),
   };
 }

@@ -2,11 +2,12 @@
 import { runsWords } from '../content/index.ts';
 import type { Deck, LeftOutReason } from '../deck/index.ts';
 import { blockIndex, type DocumentModel } from '../document/index.ts';
+import type { BlockId } from '../ids/index.ts';
 
 export type Account = 'slides' | 'notes' | 'leftOut' | 'lost';
 
 export interface LedgerEntry {
-  readonly block: string;
+  readonly block: BlockId;
   readonly account: Account;
   readonly words: number;
   readonly reason?: LeftOutReason;

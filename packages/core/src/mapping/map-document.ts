@@ -12,7 +12,6 @@ import {
   type LevelMap,
   type Note,
   type Slide,
-  type SlideId,
   type SlideTitle,
 } from '../deck/index.ts';
 import { blockIndex, blockRuns, blockText, findTitle, type Block, type DocumentModel } from '../document/index.ts';
@@ -23,6 +22,7 @@ import { asOneText, showProse, trimItem } from './prose.ts';
 import { recall, remember } from './stretch-memory.ts';
 import { suggestTitle } from './suggest-title.ts';
 import { cutAt, destinationAt, joinedAt, makePlan, NO_OVERRIDES, turnedAt, type Overrides, type Plan } from './plan.ts';
+import { noteOf, partOf, partWithin, slideAt, type BlockId, type SlideId } from '../ids/index.ts';
 
 /** Ranks below which list items and body text stand: every heading outranks them. */
 const BELOW_HEADINGS = 100;
@@ -37,7 +37,7 @@ export function mapDocument(
   return new Mapper(document, map, overrides, remember).run();
 }
 
-type Open = { -readonly [K in keyof Slide]: Slide[K] } & { content: Content[]; notes: Note[]; passages: string[] };
+type Open = { -readonly [K in keyof Slide]: Slide[K] } & { content: Content[]; notes: Note[]; passages: BlockId[] };
 
 class Mapper {
   readonly #document: DocumentModel;
@@ -54,7 +54,7 @@ class Mapper {
   #slide: Open | undefined;
   #section: string | null = null;
   /** Passages and notes that came before the slide they belong to. */
-  #waiting: { passages: string[]; notes: Note[] } = { passages: [], notes: [] };
+  #waiting: { passages: BlockId[]; notes: Note[] } = { passages: [], notes: [] };
   /** A cut was made and waits for content to start a slide with. */
   #cut = false;
 
@@ -80,7 +80,7 @@ class Mapper {
     this.#release();
     if (this.#slide === undefined && this.#waiting.notes.length > 0) {
       const first = this.#waiting.notes[0]!;
-      this.#start(`i${first.id}`, 'content', { runs: this.#suggestedTitle(first.runs), blocks: [] });
+      this.#start(slideAt('i', first.blocks[0]!), 'content', { runs: this.#suggestedTitle(first.runs), blocks: [] });
     }
     this.#close();
     const last = this.#slides.at(-1);
@@ -177,7 +177,7 @@ class Mapper {
       return this.#addContent(block, {
         kind: 'text',
         style: 'body',
-        id: block.id,
+        id: partOf(block.id),
         runs: block.runs,
         blocks: [block.id],
       });
@@ -187,7 +187,13 @@ class Mapper {
     if (!joined) this.#contentSlide(block);
     if (!joined && !turned && block.kind === 'listItem' && this.#addTrimmed(block, i)) return;
     const content: Content = joined
-      ? { kind: 'point', level: this.#nesting.placeAt(1, 0), id: block.id, runs: blockRuns(block), blocks: [block.id] }
+      ? {
+          kind: 'point',
+          level: this.#nesting.placeAt(1, 0),
+          id: partOf(block.id),
+          runs: blockRuns(block),
+          blocks: [block.id],
+        }
       : this.#content(block, destination, turned);
     if (content.kind === 'point') this.#destinations[i] = `point${content.level}`;
     this.#addContent(block, content);
@@ -199,7 +205,7 @@ class Mapper {
     const cover = block === this.#title && !turned;
     const runs = blockRuns(block);
     if (destination === 'section') this.#section = runsText(runs);
-    this.#start(`s${block.id}`, cover ? 'cover' : destination === 'section' ? 'section' : 'content', {
+    this.#start(slideAt('s', block.id), cover ? 'cover' : destination === 'section' ? 'section' : 'content', {
       runs,
       blocks: [block.id],
     });
@@ -215,12 +221,12 @@ class Mapper {
         ? this.#suggestedTitle(block.kind === 'picture' ? plain(block.alt ?? '') : blockRuns(block))
         : before.title.runs;
     this.#close();
-    this.#start(`${this.#cut ? 'c' : 'i'}${block.id}`, 'content', { runs: title, blocks: [] }, this.#cut);
+    this.#start(slideAt(this.#cut ? 'c' : 'i', block.id), 'content', { runs: title, blocks: [] }, this.#cut);
     this.#cut = false;
   }
 
   #content(block: Block, destination: Destination, turned: boolean): Content {
-    const common = { id: block.id, blocks: [block.id] };
+    const common = { id: partOf(block.id), blocks: [block.id] };
     if (block.kind === 'table') return { kind: 'table', table: block.table, ...common };
     if (block.kind === 'picture') return { kind: 'picture', picture: block.picture!, alt: block.alt, ...common };
     const level = pointLevel(destination);
@@ -254,12 +260,18 @@ class Mapper {
     const { content } = this.#slide!;
     const blocks = [block.id];
     if (destination === 'slide')
-      content.push({ kind: 'text', style: 'body', id: `${block.id}/0`, blocks, ...asOneText(shown, runsText(runs)) });
+      content.push({
+        kind: 'text',
+        style: 'body',
+        id: partWithin(block.id, 0),
+        blocks,
+        ...asOneText(shown, runsText(runs)),
+      });
     else
       shown.forEach((sentence, k) => {
         const level = this.#nesting.place(BELOW_HEADINGS + (pointLevel(destination) ?? 1));
         if (k === 0) this.#destinations[i] = `point${level}`;
-        content.push({ kind: 'point', level, id: `${block.id}/${k}`, blocks, ...sentence });
+        content.push({ kind: 'point', level, id: partWithin(block.id, k), blocks, ...sentence });
       });
     if (spoken !== null) this.#speak(block, spoken);
     this.#slide!.passages.push(block.id);
@@ -273,7 +285,7 @@ class Mapper {
     if (level === undefined || trimmed === null) return false;
     const placed = this.#nesting.place(BELOW_HEADINGS + level);
     this.#destinations[i] = `point${placed}`;
-    this.#addContent(block, { kind: 'point', level: placed, id: block.id, blocks: [block.id], ...trimmed });
+    this.#addContent(block, { kind: 'point', level: placed, id: partOf(block.id), blocks: [block.id], ...trimmed });
     this.#speak(block, blockRuns(block));
     return true;
   }
@@ -284,7 +296,7 @@ class Mapper {
       kind: 'paragraph',
       depth: 0,
       ordered: false,
-      id: block.id,
+      id: noteOf(block.id),
       runs,
       blocks: [block.id],
       anchor: this.#slide!.content.at(-1)!.id,
@@ -309,7 +321,7 @@ class Mapper {
       kind: item ? 'item' : 'paragraph',
       depth: item ? block.depth : 0,
       ordered: item && block.ordered,
-      id: i === 0 ? block.id : `${block.id}.${i}`,
+      id: noteOf(block.id, i),
       runs,
       blocks: [block.id],
       anchor: this.#cut ? null : anchor,
@@ -324,9 +336,9 @@ class Mapper {
     (this.#slide === undefined || this.#cut ? this.#waiting : this.#slide).passages.push(block.id);
   }
 
-  #start(id: string, kind: Slide['kind'], title: SlideTitle, continues = false): void {
+  #start(id: SlideId, kind: Slide['kind'], title: SlideTitle, continues = false): void {
     this.#slide = {
-      id: id as SlideId,
+      id,
       kind,
       title,
       content: [],

@@ -3,11 +3,12 @@
  * them; what stands on them is made last, of the slides as they then are.
  */
 import { plain, runsText, type Run, type Runs } from '../content/index.ts';
-import type { Content, Deck, MatterKind, Point, Slide, SlideId } from '../deck/index.ts';
+import type { Content, Deck, MatterKind, Point, Slide } from '../deck/index.ts';
 import { blockRuns, findTitle, type DocumentModel } from '../document/index.ts';
 import { marginal, vectorsOf, worths, type Language } from '../shorten/index.ts';
 import { documentLanguage } from './document-language.ts';
 import { suggestTitle } from './suggest-title.ts';
+import { matterPart, matterSlide, type BlockId } from '../ids/index.ts';
 
 /** What was asked for or sent away; a kind that is absent is as usual: a cover where the document has a title, nothing else. */
 export type MatterWishes = ReadonlyMap<MatterKind, boolean>;
@@ -30,10 +31,10 @@ export function withMatter(deck: Deck, document: DocumentModel, wishes: MatterWi
   if (![...wishes.values()].includes(true) || deck.slides.length === 0) return deck;
   const titles = TITLES[documentLanguage(document)];
   const make = (matter: Made): readonly Slide[] =>
-    wishes.get(matter) === true ? [matterSlide(document, matter, () => plain(titles[matter]))] : [];
+    wishes.get(matter) === true ? [madeSlide(document, matter, () => plain(titles[matter]))] : [];
   const covered = deck.slides[0]!.kind === 'cover';
   const cover =
-    wishes.get('cover') === true && !covered ? [matterSlide(document, 'cover', () => coverTitle(document))] : [];
+    wishes.get('cover') === true && !covered ? [madeSlide(document, 'cover', () => coverTitle(document))] : [];
   const front = covered ? 1 : 0;
   return {
     ...deck,
@@ -51,13 +52,13 @@ export function withMatter(deck: Deck, document: DocumentModel, wishes: MatterWi
 // The same slide every time, down to its identity, so that what stands on it is not replayed anew.
 const made = new WeakMap<DocumentModel, Map<MatterKind, Slide>>();
 
-function matterSlide(document: DocumentModel, matter: MatterKind, title: () => Runs): Slide {
+function madeSlide(document: DocumentModel, matter: MatterKind, title: () => Runs): Slide {
   let slides = made.get(document);
   if (slides === undefined) made.set(document, (slides = new Map()));
   let slide = slides.get(matter);
   if (slide === undefined) {
     slide = {
-      id: `m-${matter}` as SlideId,
+      id: matterSlide(matter),
       kind: matter === 'cover' ? 'cover' : 'content',
       matter,
       title: { runs: title(), blocks: [] },
@@ -124,7 +125,7 @@ function agenda(slides: readonly Slide[]): readonly Point[] {
   return listed.map(({ id, title }) => ({
     kind: 'point',
     level: 1,
-    id: `m-agenda/${id}`,
+    id: matterPart('agenda', id),
     runs: title.runs,
     blocks: [],
     repeats: title.blocks,
@@ -141,7 +142,7 @@ function keyPoints(slides: readonly Slide[], language: Language): readonly Point
   return best.slice(0, MOST_KEY_POINTS).map((point) => ({
     kind: 'point',
     level: 1,
-    id: `m-key-points/${point.id}`,
+    id: matterPart('key-points', point.id),
     runs: point.runs,
     blocks: [],
     repeats: point.blocks,
@@ -208,11 +209,18 @@ function sources(document: DocumentModel): readonly Point[] {
   if (known !== undefined) return known;
   const points: Point[] = [];
   const seen = new Set<string>();
-  const add = (block: string, runs: Runs): void => {
+  const add = (block: BlockId, runs: Runs): void => {
     const text = runsText(runs);
     if (seen.has(text)) return;
     seen.add(text);
-    points.push({ kind: 'point', level: 1, id: `m-sources/${points.length}`, runs, blocks: [], repeats: [block] });
+    points.push({
+      kind: 'point',
+      level: 1,
+      id: matterPart('sources', points.length),
+      runs,
+      blocks: [],
+      repeats: [block],
+    });
   };
   for (const block of document.blocks) {
     if (block.left !== undefined) continue;

@@ -10,6 +10,7 @@ import {
 } from '../deck/index.ts';
 import { blockIndex, branchEnd, findTitle, type Block, type DocumentModel } from '../document/index.ts';
 import { textKindOf } from './text-kind.ts';
+import type { BlockId } from '../ids/index.ts';
 
 /** What the author decided for single blocks, over the map. */
 export interface Overrides {
@@ -27,7 +28,7 @@ export interface Overrides {
 
 /** Below one heading, a kind of text goes elsewhere than the map says. */
 export interface BranchRule {
-  readonly block: string;
+  readonly block: BlockId;
   readonly text: TextKind;
   readonly to: Destination;
 }

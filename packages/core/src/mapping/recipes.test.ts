@@ -11,6 +11,7 @@ import { fillMatter, withMatter } from './matter.ts';
 import { NO_OVERRIDES, type Overrides } from './plan.ts';
 import { PRESET_NAMES, presetMap, presetRecipe } from './preset-maps.ts';
 import { candidateMaps, costMap, suggest, type MapTarget } from './suggest-map.ts';
+import type { BlockId } from '../ids/index.ts';
 
 const report = doc(
   p('The mill', 'title'),
@@ -32,7 +33,7 @@ const content = (deck: Deck): readonly (readonly string[])[] =>
   );
 const notes = (deck: Deck): readonly (readonly string[])[] =>
   deck.slides.map((slide) => slide.notes.map(({ runs }) => runsText(runs)));
-const idOf = (document: DocumentModel, text: string): string =>
+const idOf = (document: DocumentModel, text: string): BlockId =>
   document.blocks.find((block) => 'runs' in block && runsText(block.runs) === text)!.id;
 const balanced = (document: DocumentModel, deck: Deck): void => {
   const { lost, slides, notes: said, leftOut } = makeLedger(document, deck);

@@ -1,10 +1,10 @@
 import { expect, test } from '@jest/globals';
 import { plain } from '../content/index.ts';
-import type { SlideId } from '../deck/index.ts';
 import type { Edit } from '../edits/index.ts';
 import { doc, h, li, p } from '../test/build.ts';
 import { compareOutlines, compareTakes, facingTakes } from './compare-outlines.ts';
 import { convert } from './convert.ts';
+import type { SlideId } from '../ids/index.ts';
 
 const mill = doc(
   h(1, 'Tide'),

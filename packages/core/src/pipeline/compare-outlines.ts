@@ -1,12 +1,13 @@
 /** The document's outline and the deck's beside each other, and what is different; and two decks of one document. */
 import { increasingRun } from '../base/index.ts';
 import { runsText, runsWords } from '../content/index.ts';
-import type { Content, Deck, MatterKind, Slide, SlideId } from '../deck/index.ts';
+import type { Content, Deck, MatterKind, Slide } from '../deck/index.ts';
 import { blockIndex, blockText, type DocumentModel } from '../document/index.ts';
 import type { Converted } from './convert.ts';
+import type { BlockId, PageKey, SlideId } from '../ids/index.ts';
 
 export interface DocumentLine {
-  readonly block: string;
+  readonly block: BlockId;
   readonly level: number;
   readonly text: string;
   /** Of the heading and what stands under it, up to the next. */
@@ -19,14 +20,14 @@ export interface DocumentLine {
 export interface DeckLine {
   readonly slide: SlideId;
   /** Of its first page. */
-  readonly key: string;
+  readonly key: PageKey;
   readonly number: number;
   readonly kind: Slide['kind'];
   readonly title: string;
   /** Points of the highest level. */
   readonly points: readonly string[];
   /** The block that gives it its title; null where it has none of its own. */
-  readonly block: string | null;
+  readonly block: BlockId | null;
   readonly differences: readonly Difference[];
 }
 /** `repeated`: it goes on with the title before it. `own`: the author added it. */
@@ -113,7 +114,7 @@ export interface TakeLine {
   readonly slide: SlideId;
   /** The same for slides of every take that stand for the same passage. */
   readonly source: string;
-  readonly key: string;
+  readonly key: PageKey;
   readonly title: string;
   readonly points: number;
   readonly words: number;

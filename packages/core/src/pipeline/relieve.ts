@@ -6,16 +6,16 @@ import {
   type Content,
   type FullRule,
   type Note,
-  type PartId,
   type Point,
   type Range,
   type Slide,
   type TextPart,
 } from '../deck/index.ts';
-import { RELIEVED, spoken } from '../edits/index.ts';
+import { spoken } from '../edits/index.ts';
 import { textFits } from '../layout/index.ts';
 import { keptRuns, shorten, type Language } from '../shorten/index.ts';
 import type { Theme } from '../theme/index.ts';
+import { relievedNote, type PartId } from '../ids/index.ts';
 
 export interface ReliefOptions {
   readonly theme: Theme;
@@ -106,7 +106,7 @@ function relieved(slide: Slide, reliefs: ReadonlyMap<Content, Relief>): Slide {
       const anchor = content.at(-1)?.id ?? null;
       // What was shortened is spoken in full already.
       const inFull = part.kept !== undefined && part.blocks.some((block) => inNotes.has(block));
-      notes.push(...(said || inFull ? [] : spoken(part, anchor, RELIEVED)), ...explaining(part, anchor));
+      notes.push(...(said || inFull ? [] : spoken(part, anchor, relievedNote)), ...explaining(part, anchor));
       continue;
     }
     const runs = relief === undefined || !('runs' in part) ? undefined : keptRuns(part.runs, relief, undefined);
@@ -125,7 +125,7 @@ const wholeOf = (part: Content & { readonly runs: Runs }): Omit<Note, 'anchor'> 
   kind: 'paragraph',
   depth: 0,
   ordered: false,
-  id: `${part.id}${RELIEVED}`,
+  id: relievedNote(part.id),
   runs: part.runs,
   blocks: part.blocks,
 });

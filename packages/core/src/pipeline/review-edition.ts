@@ -1,10 +1,10 @@
 /** What a new edition of the document changes, and what of the author's own work stands on it; with the edits that keep or take. */
 import { diffWordsWithSpace } from 'diff';
 import { plain, runsText, type Runs } from '../content/index.ts';
-import type { PartId, SlideId } from '../deck/index.ts';
-import { blockRuns, blockText, type Block, type BlockId, type DocumentModel } from '../document/index.ts';
+import { blockRuns, blockText, type Block, type DocumentModel } from '../document/index.ts';
 import { carryOver, singleEdits, type Edit } from '../edits/index.ts';
 import { changedIds, matchEditions, type BlockMatch, type WrittenBlock } from '../structure/index.ts';
+import { blockIn, mapIds, writtenNote, type BlockId, type IdMap, type SlideId } from '../ids/index.ts';
 
 /** A stretch of words that stands in both texts, or in one of them. */
 export interface WordChange {
@@ -33,7 +33,7 @@ export interface ReviewItem {
 }
 
 export interface EditionReview {
-  readonly ids: readonly (readonly [string, string])[];
+  readonly ids: readonly (readonly [BlockId, BlockId])[];
   readonly same: number;
   readonly moved: number;
   readonly items: readonly ReviewItem[];
@@ -49,7 +49,8 @@ export function reviewEdition(before: DocumentModel, after: DocumentModel, log: 
   const old = new Map(before.blocks.map((block) => [block.id, block]));
   const fresh = new Map(after.blocks.map((block) => [block.id, block]));
   const work = workByBlock(carryOver(singleEdits(log)), new Set(old.keys()));
-  const ids = new Map<string, string>(changedIds(matches));
+  const ids = changedIds(matches);
+  const renamed = mapIds(new Map(ids));
   const items: ReviewItem[] = [];
   let behind: BlockId | null = null;
   for (const match of matches) {
@@ -57,12 +58,12 @@ export function reviewEdition(before: DocumentModel, after: DocumentModel, log: 
     if (match.kind !== 'gone') behind = match.after;
   }
   const same = matches.filter((match) => match.kind === 'same');
-  return { ids: [...ids], same: same.length, moved: same.filter(({ moved }) => moved).length, items };
+  return { ids, same: same.length, moved: same.filter(({ moved }) => moved).length, items };
 
   function itemOf(match: Exclude<BlockMatch, { kind: 'same' }>, place: BlockId | null): ReviewItem {
     const was = match.kind === 'new' ? null : old.get(match.before)!;
     const is = match.kind === 'gone' ? null : fresh.get(match.after)!;
-    const own = was === null ? [] : (work.get(was.id) ?? []).map((make) => make(is, (id) => ids.get(id) ?? id));
+    const own = was === null ? [] : (work.get(was.id) ?? []).map((make) => make(is, renamed));
     return {
       kind: match.kind,
       moved: match.kind === 'changed' && match.moved,
@@ -107,45 +108,36 @@ export function wordChanges(before: string, after: string): readonly WordChange[
   }));
 }
 
-type MakeWork = (after: Block | null, renamed: (id: string) => string) => OwnWork;
+type MakeWork = (after: Block | null, ids: IdMap) => OwnWork;
 
 /** The author's last wording of each thing, by the block that it stands on. */
 function workByBlock(edits: readonly Edit[], blocks: ReadonlySet<string>): ReadonlyMap<BlockId, readonly MakeWork[]> {
   const latest = new Map<string, { block: BlockId; make: MakeWork }>();
   const notes = new Map<SlideId, number>();
-  const blockOf = (id: string): BlockId | undefined => {
-    const plainId = id.replace(/^.*:/, '').replace(/[/!.].*$/, '');
-    const candidates = [plainId, plainId.slice(1), plainId.replace(/~$/, '')];
-    return candidates.find((candidate) => blocks.has(candidate)) as BlockId | undefined;
-  };
   for (const edit of edits) {
     switch (edit.kind) {
       case 'retitle': {
-        const block = blockOf(edit.slide);
+        const block = blockIn(edit.slide, blocks);
         if (block !== undefined)
           latest.set(`t ${edit.slide}`, {
             block,
-            make: (after, renamed) => ({
+            make: (after, ids) => ({
               kind: 'title',
               text: runsText(edit.runs),
-              takeNew: {
-                ...edit,
-                slide: renamedIn(edit.slide, block, renamed) as SlideId,
-                runs: runsOf(after, edit.runs),
-              },
+              takeNew: { ...edit, slide: ids.slide(edit.slide), runs: runsOf(after, edit.runs) },
             }),
           });
         break;
       }
       case 'reword': {
-        const block = blockOf(edit.part);
+        const block = blockIn(edit.part, blocks);
         if (block !== undefined)
           latest.set(`p ${edit.part}`, {
             block,
-            make: (after, renamed) => ({
+            make: (after, ids) => ({
               kind: 'point',
               text: runsText(edit.runs),
-              takeNew: { ...edit, part: renamedIn(edit.part, block, renamed), runs: runsOf(after, edit.runs) },
+              takeNew: { ...edit, part: ids.part(edit.part), runs: runsOf(after, edit.runs) },
             }),
           });
         break;
@@ -153,24 +145,22 @@ function workByBlock(edits: readonly Edit[], blocks: ReadonlySet<string>): Reado
       case 'renote': {
         const first = notes.get(edit.slide) ?? 0;
         notes.set(edit.slide, first + edit.notes.length);
-        const written: readonly PartId[] = edit.notes.map((_, i) => `${edit.slide}!${first + i}`);
+        const written = edit.notes.map((_, i) => writtenNote(edit.slide, first + i));
         const text = edit.notes.map(({ runs }) => runsText(runs)).join('\n');
-        for (const block of new Set(edit.replaces.flatMap((id) => blockOf(id) ?? [])))
+        for (const block of new Set(edit.replaces.flatMap((id) => blockIn(id, blocks) ?? [])))
           latest.set(`n ${block}`, {
             block,
-            make: (after, renamed) => {
-              const slide = renamedIn(edit.slide, blockOf(edit.slide) ?? '', renamed) as SlideId;
-              return {
-                kind: 'notes',
-                text,
-                takeNew: {
-                  ...edit,
-                  slide,
-                  replaces: written.map((id) => id.replace(edit.slide, slide)),
-                  notes: [{ kind: 'paragraph', depth: 0, ordered: false, runs: runsOf(after, plain(text)) }],
-                },
-              };
-            },
+            make: (after, ids) => ({
+              kind: 'notes',
+              text,
+              takeNew: {
+                kind: 'renote',
+                slide: ids.slide(edit.slide),
+                replaces: written.map(ids.note),
+                anchor: edit.anchor === null ? null : ids.part(edit.anchor),
+                notes: [{ kind: 'paragraph', depth: 0, ordered: false, runs: runsOf(after, plain(text)) }],
+              },
+            }),
           });
         break;
       }
@@ -179,12 +169,12 @@ function workByBlock(edits: readonly Edit[], blocks: ReadonlySet<string>): Reado
           if (edit.replaces.includes(one.id) && blocks.has(one.id))
             latest.set(`w ${one.id}`, {
               block: one.id,
-              make: (after, renamed) => ({
+              make: (after, ids) => ({
                 kind: 'text',
                 text: blockText(one as Block),
                 takeNew: {
                   ...edit,
-                  replaces: [renamed(one.id) as BlockId],
+                  replaces: [ids.block(one.id)],
                   blocks: after === null ? [one] : [written(after, after.id)],
                 },
               }),
@@ -193,12 +183,12 @@ function workByBlock(edits: readonly Edit[], blocks: ReadonlySet<string>): Reado
       case 'describe':
         latest.set(`d ${edit.block}`, {
           block: edit.block,
-          make: (after, renamed) => ({
+          make: (after, ids) => ({
             kind: 'description',
             text: edit.alt,
             takeNew: {
               ...edit,
-              block: renamed(edit.block) as BlockId,
+              block: ids.block(edit.block),
               alt: after?.kind === 'picture' ? (after.alt ?? '') : edit.alt,
             },
           }),
@@ -211,8 +201,5 @@ function workByBlock(edits: readonly Edit[], blocks: ReadonlySet<string>): Reado
   for (const { block, make } of latest.values()) byBlock.set(block, [...(byBlock.get(block) ?? []), make]);
   return byBlock;
 }
-
-const renamedIn = (id: string, block: string, renamed: (id: string) => string): string =>
-  block === '' ? id : id.replace(block, renamed(block));
 
 const runsOf = (after: Block | null, otherwise: Runs): Runs => (after === null ? otherwise : blockRuns(after));

@@ -17,6 +17,7 @@ export {
 export { accentOf, coloredByCategory, formatCode, type Chart } from '../charts/index.ts';
 export type { PictureDress } from '../deck/index.ts';
 export * from './draw-chart.ts';
+export * from './draw-slide.ts';
 export * from './drawn-shape.ts';
 export * from './drawn-text.ts';
 export * from './scene.ts';

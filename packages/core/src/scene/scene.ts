@@ -1,14 +1,24 @@
 /** Drawable slides that keep their meaning: boxes with roles, paragraphs with levels, notes, sections. */
 import type { LanguageTag } from '../base/index.ts';
 import type { PictureData, PictureId } from '../content/index.ts';
-import type { Note } from '../deck/index.ts';
+import type { Note, Slide } from '../deck/index.ts';
+import type { PageKey, SlideId } from '../ids/index.ts';
 import type { Box, Page } from '../layout/index.ts';
 import { layoutNamed, paletteFor, type Layout, type Palette, type Theme } from '../theme/index.ts';
 import { runsText } from '../content/index.ts';
 
 export interface SceneSlide {
-  readonly key: string;
+  /** Of the slide, which may go on over several of a scene's. */
+  readonly id: SlideId;
+  readonly key: PageKey;
+  readonly kind: Slide['kind'];
   readonly number: number /* 1.. */;
+  /** Title of the section that it stands in. */
+  readonly section: string | null;
+  /** Which of the pages of its slide it is; `continues` also where its slide only goes on with the title of the one before. */
+  readonly part: { readonly index: number /* 0.. */; readonly of: number; readonly continues: boolean };
+  /** What is written at its foot; empty where nothing is. */
+  readonly foot: { readonly footer: string; readonly date: string };
   readonly layout: Layout;
   readonly title: string;
   readonly boxes: readonly Box[];
@@ -42,8 +52,13 @@ export type PictureSource = (id: PictureId) => PictureData | undefined;
 
 export function sceneSlide(page: Page, number: number, theme: Theme): SceneSlide {
   return {
+    id: page.slide.id,
     key: page.key,
+    kind: page.slide.kind,
     number,
+    section: page.slide.section,
+    part: { index: page.index, of: page.count, continues: page.index > 0 || page.slide.continues },
+    foot: { footer: theme.look?.foot.footer.text ?? '', date: theme.look?.foot.date.text ?? '' },
     layout: layoutNamed(theme, page.layout),
     title: runsText(page.slide.title.runs),
     boxes: page.boxes,

@@ -1,6 +1,7 @@
 /** Changes of a document's structure and text, as data over the original, which stays as it was. */
 import type { Picture } from '../content/index.ts';
-import type { Block, BlockId, LeftKind, Level } from '../document/index.ts';
+import type { Block, LeftKind, Level } from '../document/index.ts';
+import type { BlockId } from '../ids/index.ts';
 
 /** What a line of text can be made. */
 export type Shape =

@@ -1,7 +1,7 @@
 /** What is found in a document, and how it is put right. */
 import type { Runs } from '../content/index.ts';
-import type { BlockId } from '../document/index.ts';
 import type { StructureChange, Turn } from './change.ts';
+import type { BlockId } from '../ids/index.ts';
 
 export type FindingKind =
   | 'skipped-level'

@@ -1,17 +1,10 @@
 /** Headings that will make poor titles, or that stand where they should not. */
 import { countWords, runsText, sliceRuns, trimRuns } from '../content/index.ts';
-import {
-  blockText,
-  blockWords,
-  type Block,
-  type BlockId,
-  type DocumentModel,
-  type Heading,
-  type Level,
-} from '../document/index.ts';
+import { blockText, blockWords, type Block, type DocumentModel, type Heading, type Level } from '../document/index.ts';
 import type { StructureChange } from './change.ts';
 import type { Finding, FindingOptions, Repair } from './finding.ts';
 import { branchOf } from './restructure.ts';
+import { dividedBlock, type BlockId } from '../ids/index.ts';
 
 const shape = (block: BlockId, level: Level): StructureChange => ({
   kind: 'shape',
@@ -215,7 +208,7 @@ export function beforeFirst(
                   kind: 'write',
                   replaces: [],
                   after: blocks[first - 1]?.id ?? null,
-                  blocks: [{ kind: 'heading', id: `${block.id}+h` as BlockId, level, runs: [{ text: start }] }],
+                  blocks: [{ kind: 'heading', id: dividedBlock(block.id, 'h'), level, runs: [{ text: start }] }],
                 },
               ],
             },

@@ -1,8 +1,9 @@
 /** Gathers lines of one look and proposes a level for each look, so that one action marks them all. */
 import { groupBy } from '../base/index.ts';
-import { headingLevels, type Block, type BlockId, type DocumentModel, type Level } from '../document/index.ts';
+import { headingLevels, type Block, type DocumentModel, type Level } from '../document/index.ts';
 import type { StructureChange } from './change.ts';
 import { headingEvidence, traitsKey, traitsOf, traitsText, type Evidence, type Traits } from './evidence.ts';
+import type { BlockId } from '../ids/index.ts';
 
 export interface LookAlikes {
   readonly key: string;

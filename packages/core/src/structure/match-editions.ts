@@ -5,7 +5,8 @@
  */
 import { groupBy, increasingRun } from '../base/index.ts';
 import { tableText } from '../content/index.ts';
-import { blockText, type Block, type BlockId } from '../document/index.ts';
+import { blockText, type Block } from '../document/index.ts';
+import type { BlockId } from '../ids/index.ts';
 
 export type BlockMatch =
   | { readonly kind: 'same'; readonly before: BlockId; readonly after: BlockId; readonly moved: boolean }

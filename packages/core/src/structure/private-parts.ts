@@ -1,16 +1,10 @@
 /** Parts for the speaker only. */
 import { runsText } from '../content/index.ts';
-import {
-  blockText,
-  blockWords,
-  type Block,
-  type BlockId,
-  type DocumentModel,
-  type Heading,
-} from '../document/index.ts';
+import { blockText, blockWords, type Block, type DocumentModel, type Heading } from '../document/index.ts';
 import type { Turn } from './change.ts';
 import type { Finding, FindingOptions } from './finding.ts';
 import { branchOf } from './restructure.ts';
+import type { BlockId } from '../ids/index.ts';
 
 const PRIVATE =
   /\b(speaker'?s?[ -]notes?|notes? (?:for|to) (?:the )?(?:speaker|presenter|chair|trainer|instructor|teacher|facilitator)|for the (?:speaker|presenter|chair|trainer|instructor|teacher|facilitator)(?: only)?|(?:trainer|instructor|teacher|presenter|facilitator)'?s? notes?|private (?:notes?|remarks?)|not for (?:distribution|the audience)|internal (?:notes?|only)|confidential remarks?)\b/i;

@@ -1,7 +1,8 @@
 /** Raises headings, so that no level is skipped. */
 import { runsText } from '../content/index.ts';
-import type { Block, BlockId, Level } from '../document/index.ts';
+import type { Block, Level } from '../document/index.ts';
 import type { StructureChange } from './change.ts';
+import type { BlockId } from '../ids/index.ts';
 
 /** Raises every heading that skips a level, and what stands below it, in one pass. */
 export function raiseSkipped(blocks: readonly Block[]): StructureChange {

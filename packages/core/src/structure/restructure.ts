@@ -1,15 +1,8 @@
 /** Lays changes of structure over a document, oldest first. A change none of whose blocks is there is told, never dropped. */
-import {
-  blockRuns,
-  blockText,
-  branchEnd,
-  findTitle,
-  type Block,
-  type BlockId,
-  type DocumentModel,
-} from '../document/index.ts';
+import { blockRuns, blockText, branchEnd, findTitle, type Block, type DocumentModel } from '../document/index.ts';
 import type { Picture } from '../content/index.ts';
 import { writtenPictures, type Shape, type StructureChange } from './change.ts';
+import { anotherBlock, type BlockId } from '../ids/index.ts';
 
 export interface Restructured {
   /** The same document where nothing changed. */
@@ -145,7 +138,7 @@ function write(
   const place = [...old.values()][0]?.place ?? blocks.find((block) => block.id === after)?.place ?? {};
   const fresh = written.map((block): Block => {
     let id = block.id;
-    while (taken.has(id)) id = `${id}~` as BlockId;
+    while (taken.has(id)) id = anotherBlock(id);
     taken.add(id);
     const known = old.get(block.id);
     return { ...block, id, place, ...(known === undefined ? {} : asRead(known)) } as Block;

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { runsText } from '../content/index.ts';
-import { blockText, documentWords, type BlockId, type DocumentModel, type Level } from '../document/index.ts';
+import { blockText, documentWords, type DocumentModel, type Level } from '../document/index.ts';
 import { code, doc, h, li, p, picture, random, randomDocument, table } from '../test/build.ts';
 import { shortBlock } from '../test/short-block.ts';
 import type { StructureChange } from './change.ts';
@@ -9,6 +9,7 @@ import { findings } from './findings.ts';
 import { impliedHeadings, linesLike, lookAlikes } from './look-alikes.ts';
 import { raiseSkipped } from './raise-skipped.ts';
 import { branchOf, restructure } from './restructure.ts';
+import type { BlockId } from '../ids/index.ts';
 
 const idOf = (document: DocumentModel, text: string): BlockId =>
   document.blocks.find((block) => blockText(block) === text)!.id;

@@ -1,7 +1,8 @@
 /** Lists, paragraphs and pictures that slides show badly. */
 import { countWords, runsText, sliceRuns, trimRuns, type Runs } from '../content/index.ts';
-import { blockText, blockWords, lineMark, type Block, type BlockId, type MarkedLine } from '../document/index.ts';
+import { blockText, blockWords, lineMark, type Block, type MarkedLine } from '../document/index.ts';
 import type { Finding } from './finding.ts';
+import { dividedBlock } from '../ids/index.ts';
 
 const LONGEST_PARAGRAPH = 150; // words
 const DEEPEST_LIST = 5;
@@ -58,7 +59,7 @@ export function textFindings(blocks: readonly Block[]): readonly Finding[] {
                         after: null,
                         blocks: halves.map((runs, i) => ({
                           kind: 'paragraph',
-                          id: (i === 0 ? block.id : `${block.id}+${i}`) as BlockId,
+                          id: i === 0 ? block.id : dividedBlock(block.id, i),
                           runs,
                         })),
                       },

@@ -3,7 +3,7 @@ import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
 import { decodeUtf8, ReadError } from '../base/index.ts';
 import { readXmlText, ZipReader } from '../container/index.ts';
 import { chooseLayouts } from '../layout/index.ts';
-import { convert, exportPptx, optionsOf, type Converted } from '../pipeline/index.ts';
+import { convert, optionsOf, writeDeck, type Converted } from '../pipeline/index.ts';
 import { doc, h, li, p, picture, random, randomDocument, table } from '../test/build.ts';
 import { awkwardTemplate, plainTemplate, usualTemplate } from '../../../demo/src/templates.ts';
 import { contrastRatio, frameOf, LAYOUT_NAMES, type TemplateUse } from '../theme/index.ts';
@@ -41,7 +41,7 @@ function built(bytes: Uint8Array, more: Partial<TemplateUse> = {}, source = REPO
   return convert(source, [{ kind: 'template', template: use(more) }], undefined, new Map([[HASH, model]]));
 }
 const written = (bytes: Uint8Array, converted: Converted): ZipReader =>
-  new ZipReader(exportPptx([], converted, undefined, bytes));
+  new ZipReader(writeDeck('pptx', converted, [], { template: bytes }));
 const text = (zip: ZipReader, name: string): string => decodeUtf8(zip.read(name));
 const slidesOf = (zip: ZipReader): readonly string[] => {
   const rels = new Map(
@@ -274,7 +274,9 @@ describe('writing', () => {
 
   test('the same file and deck give the same bytes', () => {
     const bytes = usualTemplate();
-    expect(exportPptx([], built(bytes), undefined, bytes)).toEqual(exportPptx([], built(bytes), undefined, bytes));
+    expect(writeDeck('pptx', built(bytes), [], { template: bytes })).toEqual(
+      writeDeck('pptx', built(bytes), [], { template: bytes }),
+    );
   });
 });
 

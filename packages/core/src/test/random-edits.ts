@@ -1,7 +1,8 @@
 /** Random work of an author on a deck, for tests of replay, undo and new editions. */
 import { plain } from '../content/index.ts';
-import { FULL_RULES, type Deck, type PartId, type SlideId } from '../deck/index.ts';
+import { FULL_RULES, type Deck } from '../deck/index.ts';
 import type { Edit, SlideEdit } from '../edits/index.ts';
+import type { SlideId, PartId } from '../ids/index.ts';
 
 /** One edit of slides that finds its targets in `deck`. @param i Makes new ids unique. */
 export function randomSlideEdit(next: () => number, deck: Deck, i: number): SlideEdit | (Edit & { kind: 'fullAt' }) {
@@ -41,7 +42,14 @@ export function randomSlideEdit(next: () => number, deck: Deck, i: number): Slid
     case 8:
       return { kind: 'add', slide: `a${i}` as SlideId, after: next() < 0.2 ? null : slide.id, title: text };
     case 9:
-      return { kind: 'insert', slide: slide.id, part: `p${i}`, after: part, level: pick([1, 2, 3]), runs: text };
+      return {
+        kind: 'insert',
+        slide: slide.id,
+        part: `p${i}` as PartId,
+        after: part,
+        level: pick([1, 2, 3]),
+        runs: text,
+      };
     case 10:
     case 11:
       return {

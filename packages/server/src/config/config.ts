@@ -1,4 +1,29 @@
-/** Settings, from the environment. */
+/** Settings, from the environment, checked by a schema. */
+import { Type, type Static } from '@sinclair/typebox';
+import { Ajv } from 'ajv';
+
+const port = (usual: number) => Type.Integer({ minimum: 1, maximum: 65_535, default: usual });
+const text = (usual: string) => Type.String({ default: usual });
+
+const Environment = Type.Object({
+  ALVEX_HOST: text('127.0.0.1'),
+  ALVEX_PORT: port(4680),
+  ALVEX_DB_HOST: text('127.0.0.1'),
+  ALVEX_DB_PORT: port(3306),
+  ALVEX_DB_USER: text('alvex'),
+  ALVEX_DB_PASSWORD: text(''),
+  ALVEX_DB_NAME: Type.String({ default: 'alvex', pattern: '^\\w+$' }),
+  /** Folder of the built web application. */
+  ALVEX_WEB_ROOT: text(''),
+  /** Folder of demo documents that a new database is filled with; none when empty. */
+  ALVEX_DEMO_ROOT: text(''),
+  ALVEX_LOG: Type.Union(
+    ['fatal', 'error', 'warn', 'info', 'debug', 'trace', 'silent'].map((level) => Type.Literal(level)),
+    { default: 'info' },
+  ),
+});
+type Environment = Static<typeof Environment>;
+
 export interface Config {
   readonly host: string;
   readonly port: number;
@@ -9,26 +34,39 @@ export interface Config {
     readonly password: string;
     readonly database: string;
   };
-  /** Folder of the built web application. */
   readonly webRoot: string;
-  /** Folder of demo documents that a new database is filled with; none when empty. */
   readonly demoRoot: string;
   readonly logLevel: string;
 }
 
+const check = new Ajv({ useDefaults: true, coerceTypes: true, removeAdditional: 'all', allErrors: true }).compile(
+  Type.Object(Environment.properties, { additionalProperties: false }),
+);
+
+/** A setting cannot be used; the message names it. */
+export class ConfigError extends Error {}
+
+/** @throws ConfigError */
 export function readConfig(env: Readonly<Record<string, string | undefined>>): Config {
+  const said = Object.fromEntries(Object.entries(env).filter(([, value]) => value !== undefined));
+  if (!isEnvironment(said))
+    throw new ConfigError(
+      (check.errors ?? []).map((error) => `${error.instancePath.slice(1)} ${error.message ?? 'is wrong'}`).join('; '),
+    );
   return {
-    host: env.ALVEX_HOST ?? '127.0.0.1',
-    port: Number(env.ALVEX_PORT ?? 4680),
+    host: said.ALVEX_HOST,
+    port: said.ALVEX_PORT,
     database: {
-      host: env.ALVEX_DB_HOST ?? '127.0.0.1',
-      port: Number(env.ALVEX_DB_PORT ?? 3306),
-      user: env.ALVEX_DB_USER ?? 'alvex',
-      password: env.ALVEX_DB_PASSWORD ?? '',
-      database: env.ALVEX_DB_NAME ?? 'alvex',
+      host: said.ALVEX_DB_HOST,
+      port: said.ALVEX_DB_PORT,
+      user: said.ALVEX_DB_USER,
+      password: said.ALVEX_DB_PASSWORD,
+      database: said.ALVEX_DB_NAME,
     },
-    webRoot: env.ALVEX_WEB_ROOT ?? '',
-    demoRoot: env.ALVEX_DEMO_ROOT ?? '',
-    logLevel: env.ALVEX_LOG ?? 'info',
+    webRoot: said.ALVEX_WEB_ROOT,
+    demoRoot: said.ALVEX_DEMO_ROOT,
+    logLevel: said.ALVEX_LOG,
   };
 }
+
+const isEnvironment = (value: unknown): value is Environment => check(value);

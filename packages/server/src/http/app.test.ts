@@ -8,7 +8,7 @@ import { once } from 'node:events';
 import { readFileSync } from 'node:fs';
 import { request, type IncomingMessage } from 'node:http';
 import { migrate } from '../db/migrations.ts';
-import { packedDocument } from '../services/decks.ts';
+import { packedDocument } from '../services/originals.ts';
 import { RealServer } from '../test/real.ts';
 
 let real: RealServer;
@@ -31,7 +31,7 @@ const failure = async (response: Response): Promise<ErrorBody['error'] & { statu
   status: response.status,
   ...((await response.json()) as ErrorBody).error,
 });
-const cut = (block: string): LogEntry => ({ kind: 'cut', block });
+const cut = (block: string): LogEntry => ({ kind: 'cut', block: block as never });
 const report = readFileSync('packages/demo/files/sallow-quay-feasibility-report.docx');
 
 test('a deck is made, listed, and its original comes back byte for byte', async () => {

@@ -4,16 +4,17 @@ import Koa from 'koa';
 import compress from 'koa-compress';
 import type { Logger } from 'pino';
 import type { Config } from '../config/config.ts';
-import type { Context } from '../services/context.ts';
+import { contextFor, type Base } from '../services/context.ts';
 import { deckRoutes, fileRoutes } from './deck-routes.ts';
 import { errors } from './errors.ts';
 import { fontRoutes } from './font-routes.ts';
 import { mapRoutes } from './map-routes.ts';
 import { sameOrigin } from './same-origin.ts';
 import { security } from './security.ts';
+import './state.ts';
 import { webFiles } from './static.ts';
 
-export function makeApp(context: Context, { host, webRoot }: Pick<Config, 'host' | 'webRoot'>, log: Logger): Koa {
+export function makeApp(base: Base, { host, webRoot }: Pick<Config, 'host' | 'webRoot'>, log: Logger): Koa {
   const app = new Koa();
   app.on('error', (error: unknown) => log.error({ err: error }, 'response failed'));
   app.use(async (ctx, next) => {
@@ -33,15 +34,19 @@ export function makeApp(context: Context, { host, webRoot }: Pick<Config, 'host'
   );
   app.use(errors(log));
   app.use(sameOrigin(host));
+  app.use((ctx, next) => {
+    ctx.state.context = contextFor(base);
+    return next();
+  });
   const health = new Router();
   health.get('/api/health', async (ctx) => {
-    await context.db.raw('select 1');
+    await base.db.raw('select 1');
     ctx.body = { ok: true };
   });
   app.use(health.routes());
-  app.use(deckRoutes(context).routes());
-  app.use(fileRoutes(context).routes());
-  app.use(mapRoutes(context).routes());
+  app.use(deckRoutes().routes());
+  app.use(fileRoutes().routes());
+  app.use(mapRoutes().routes());
   app.use(fontRoutes().routes());
   if (webRoot !== '') app.use(webFiles(webRoot));
   return app;

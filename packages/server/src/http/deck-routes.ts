@@ -2,40 +2,29 @@
 import Router from '@koa/router';
 import type { CandidateLine, CreationLine, KeptFile, Stale } from '@alvex/contract';
 import { validateAppendEntries, validateNewParts, validateRenameDeck } from '@alvex/contract/validate';
+import { FORMAT_NAMES, FORMATS } from '@alvex/core';
 import { PassThrough } from 'node:stream';
-import { gunzipSync } from 'node:zlib';
 import type { Context as KoaContext } from 'koa';
 import { AppError, failureOf } from '../services/app-error.ts';
-import type { Context } from '../services/context.ts';
-import { createDeck, keepFile, partsOf, type NewFile } from '../services/create-deck.ts';
-import {
-  addCandidate,
-  addPicture,
-  append,
-  deleteDeck,
-  exportDeck,
-  hasBatch,
-  newerThan,
-  openDeck,
-  originalOf,
-  packedDocument,
-  pictureOf,
-  recentDecks,
-  renameDeck,
-  restoreDeck,
-} from '../services/decks.ts';
+import type { Watching } from '../jobs/pool.ts';
+import { createDeck } from '../services/create-deck.ts';
+import { deleteDeck, openDeck, recentDecks, renameDeck, restoreDeck } from '../services/decks.ts';
+import { exportDeck } from '../services/export-deck.ts';
+import { keepFile, partsOf, type NewFile } from '../services/files.ts';
+import { append, hasBatch, newerThan } from '../services/log.ts';
+import { addCandidate, originalOf, packedDocument } from '../services/originals.ts';
+import { addPicture, pictureOf } from '../services/pictures.ts';
 import { addTemplate, packedTemplate } from '../services/templates.ts';
 import { readBody, readJson } from './body.ts';
 
 const WATCHED = 'application/x-ndjson';
-const PPTX = 'application/vnd.openxmlformats-officedocument.presentationml.presentation';
 
 /** Takes a file that is to become part of a document with others. */
-export function fileRoutes(context: Context): Router {
+export function fileRoutes(): Router {
   const router = new Router({ prefix: '/api/files' });
   router.post('/', async (ctx) => {
     ctx.status = 201;
-    ctx.body = { hash: await keepFile(context, await readBody(ctx.req)) } satisfies KeptFile;
+    ctx.body = { hash: await keepFile(ctx.state.context, await readBody(ctx.req)) } satisfies KeptFile;
   });
   return router;
 }
@@ -43,57 +32,57 @@ export function fileRoutes(context: Context): Router {
 const queried = (value: unknown): string | undefined => (typeof value === 'string' ? value : undefined);
 const nameOf = ({ name }: { name?: unknown }): string => queried(name)?.trim() || 'Untitled';
 
-export function deckRoutes(context: Context): Router {
+export function deckRoutes(): Router {
   const router = new Router({ prefix: '/api/decks' });
   const id = (ctx: { params: Record<string, string> }): string => ctx.params.id ?? '';
 
   router.get('/', async (ctx) => {
-    ctx.body = { decks: await recentDecks(context) };
+    ctx.body = { decks: await recentDecks(ctx.state.context) };
   });
 
   router.post('/', async (ctx) => {
-    const files = await filesIn(ctx, context);
-    const work: Work = async (progress, cancel) => ({ deck: await createDeck(context, files, progress, cancel) });
+    const files = await filesIn(ctx);
+    const work: Work = async (watching) => ({ deck: await createDeck(ctx.state.context, files, watching) });
     await takingIn(ctx, work);
   });
 
   router.post('/:id/editions', async (ctx) => {
-    const files = await filesIn(ctx, context);
-    await takingIn(ctx, async (progress, cancel) => ({
-      candidate: await addCandidate(context, id(ctx), files, progress, cancel),
+    const files = await filesIn(ctx);
+    await takingIn(ctx, async (watching) => ({
+      candidate: await addCandidate(ctx.state.context, id(ctx), files, watching),
     }));
   });
 
   router.get('/:id', async (ctx) => {
-    ctx.body = await openDeck(context, id(ctx));
+    ctx.body = await openDeck(ctx.state.context, id(ctx));
   });
 
   router.patch('/:id', async (ctx) => {
     const { name } = await readJson(ctx.req, validateRenameDeck);
-    ctx.body = { deck: await renameDeck(context, id(ctx), name) };
+    ctx.body = { deck: await renameDeck(ctx.state.context, id(ctx), name) };
   });
 
   router.delete('/:id', async (ctx) => {
-    await deleteDeck(context, id(ctx));
+    await deleteDeck(ctx.state.context, id(ctx));
     ctx.status = 204;
   });
 
   router.post('/:id/restore', async (ctx) => {
-    ctx.body = { deck: await restoreDeck(context, id(ctx)) };
+    ctx.body = { deck: await restoreDeck(ctx.state.context, id(ctx)) };
   });
 
   router.get('/:id/entries', async (ctx) => {
     const after = Number(queried(ctx.query.after) ?? 0);
     if (!Number.isSafeInteger(after) || after < 0) throw new AppError('bad-request', 'after is not a version.');
-    ctx.body = await newerThan(context, id(ctx), after);
+    ctx.body = await newerThan(ctx.state.context, id(ctx), after);
   });
 
   router.get('/:id/batches/:batch', async (ctx) => {
-    ctx.body = { kept: await hasBatch(context, id(ctx), ctx.params.batch ?? '') };
+    ctx.body = { kept: await hasBatch(ctx.state.context, id(ctx), ctx.params.batch ?? '') };
   });
 
   router.post('/:id/entries', async (ctx) => {
-    const outcome = await append(context, id(ctx), await readJson(ctx.req, validateAppendEntries));
+    const outcome = await append(ctx.state.context, id(ctx), await readJson(ctx.req, validateAppendEntries));
     if (outcome.ok) ctx.body = { version: outcome.version };
     else {
       ctx.status = 409;
@@ -110,12 +99,12 @@ export function deckRoutes(context: Context): Router {
   });
 
   router.get('/:id/document', async (ctx) => {
-    const packed = await packedDocument(context, id(ctx), queried(ctx.query.edition));
-    sendPacked(ctx, packed);
+    const packed = await packedDocument(ctx.state.context, id(ctx), queried(ctx.query.edition));
+    await sendPacked(ctx, packed);
   });
 
   router.get('/:id/original', async (ctx) => {
-    const { blob, fileName } = await originalOf(context, id(ctx), queried(ctx.query.edition));
+    const { blob, fileName } = await originalOf(ctx.state.context, id(ctx), queried(ctx.query.edition));
     ctx.attachment(fileName);
     ctx.type = blob.mime;
     ctx.body = Buffer.from(blob.bytes);
@@ -123,11 +112,11 @@ export function deckRoutes(context: Context): Router {
 
   router.post('/:id/pictures', async (ctx) => {
     ctx.status = 201;
-    ctx.body = await addPicture(context, id(ctx), await readBody(ctx.req), nameOf(ctx.query));
+    ctx.body = await addPicture(ctx.state.context, id(ctx), await readBody(ctx.req), nameOf(ctx.query));
   });
 
   router.get('/:id/pictures/:hash', async (ctx) => {
-    const blob = await pictureOf(context, id(ctx), ctx.params.hash ?? '');
+    const blob = await pictureOf(ctx.state.context, id(ctx), ctx.params.hash ?? '');
     ctx.set('Cache-Control', 'private, max-age=31536000, immutable');
     ctx.type = blob.mime;
     ctx.body = Buffer.from(blob.bytes);
@@ -135,39 +124,44 @@ export function deckRoutes(context: Context): Router {
 
   router.post('/:id/templates', async (ctx) => {
     ctx.status = 201;
-    ctx.body = await addTemplate(context, id(ctx), await readBody(ctx.req), nameOf(ctx.query));
+    ctx.body = await addTemplate(ctx.state.context, id(ctx), await readBody(ctx.req), nameOf(ctx.query));
   });
 
   router.get('/:id/templates/:hash', async (ctx) => {
-    sendPacked(ctx, await packedTemplate(context, id(ctx), ctx.params.hash ?? ''));
+    await sendPacked(ctx, await packedTemplate(ctx.state.context, id(ctx), ctx.params.hash ?? ''));
   });
 
-  router.get('/:id/deck.pptx', async (ctx) => {
-    const { bytes, name } = await exportDeck(context, id(ctx));
-    ctx.attachment(`${name.replace(/[\\/:*?"<>|]+/g, ' ').trim() || 'deck'}.pptx`);
-    ctx.type = PPTX;
-    ctx.body = Buffer.from(bytes);
-  });
+  for (const format of FORMAT_NAMES) {
+    const { ending, mime } = FORMATS[format];
+    router.get(`/:id/deck.${ending}`, async (ctx) => {
+      const { bytes, name } = await exportDeck(ctx.state.context, id(ctx), format);
+      ctx.attachment(`${name.replace(/[\\/:*?"<>|]+/g, ' ').trim() || 'deck'}.${ending}`);
+      ctx.type = mime;
+      ctx.body = Buffer.from(bytes);
+    });
+  }
 
   return router;
 }
 
 /** JSON that is kept packed. */
-function sendPacked(ctx: KoaContext, packed: Uint8Array): void {
+async function sendPacked(ctx: KoaContext, packed: Uint8Array): Promise<void> {
   ctx.type = 'application/json';
   ctx.vary('Accept-Encoding');
   if (ctx.acceptsEncodings('gzip')) ctx.set('Content-Encoding', 'gzip');
-  ctx.body = ctx.acceptsEncodings('gzip') ? Buffer.from(packed) : gunzipSync(packed);
+  ctx.body = Buffer.from(
+    ctx.acceptsEncodings('gzip') ? packed : await ctx.state.context.jobs.run('unpack', { packed }),
+  );
 }
 
 /** The file that was sent, or files that were sent before. */
-const filesIn = async (ctx: KoaContext, context: Context): Promise<readonly NewFile[]> =>
+const filesIn = async (ctx: KoaContext): Promise<readonly NewFile[]> =>
   ctx.is('application/json')
-    ? partsOf(context, (await readJson(ctx.req, validateNewParts)).parts)
+    ? partsOf(ctx.state.context, (await readJson(ctx.req, validateNewParts)).parts)
     : [{ bytes: await readBody(ctx.req), fileName: nameOf(ctx.query), type: queried(ctx.query.type) }];
 
 type Line = CreationLine | CandidateLine;
-type Work = (progress: ((done: number) => void) | undefined, cancel: AbortSignal) => Promise<Line>;
+type Work = (watching: Watching) => Promise<Line>;
 
 /** Does long work, which ends when nobody waits for it any more. Watched, it is answered at once, line by line. */
 async function takingIn(ctx: KoaContext, work: Work): Promise<void> {
@@ -176,7 +170,7 @@ async function takingIn(ctx: KoaContext, work: Work): Promise<void> {
     if (!ctx.res.writableFinished) cancel.abort();
   });
   if (ctx.get('Accept') === WATCHED) return watched(ctx, work, cancel.signal);
-  ctx.body = await work(undefined, cancel.signal);
+  ctx.body = await work({ cancel: cancel.signal });
   ctx.status = 201;
 }
 
@@ -189,7 +183,7 @@ function watched(ctx: KoaContext, work: Work, cancel: AbortSignal): void {
   ctx.status = 200;
   ctx.type = WATCHED;
   ctx.body = stream;
-  work((progress) => say({ progress }), cancel)
+  work({ progress: (progress) => say({ progress }), cancel })
     .then(say, (error: unknown) => {
       const { status, body } = failureOf(error);
       if (status >= 500) ctx.app.emit('error', error, ctx);

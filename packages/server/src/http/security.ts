@@ -3,13 +3,6 @@ import { randomBytes } from 'node:crypto';
 import type { Middleware } from 'koa';
 import helmet from 'koa-helmet';
 
-declare module 'koa' {
-  interface DefaultState {
-    /** Lets the page's own style sheets in, and no others; new for every answer. */
-    nonce?: string;
-  }
-}
-
 export function security(): Middleware {
   return async (ctx, next) => {
     const nonce = randomBytes(16).toString('base64');

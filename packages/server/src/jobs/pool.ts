@@ -1,13 +1,13 @@
-/** The pool of worker threads, with limits on time and memory. */
-import { MessageChannel, type TransferListItem } from 'node:worker_threads';
+/** Where long work is done: threads with limits on time and memory. */
+import { MessageChannel, type MessagePort } from 'node:worker_threads';
 import { Piscina } from 'piscina';
 import { ReadError, type ReadErrorCode } from '@alvex/core';
-import type { ExportTask, Outcome, ReadDone, ReadTask, TemplateDone, TemplateTask } from './tasks.ts';
+import type { Outcome, TaskName, Tasks } from './tasks.ts';
 
 const MOST_SECONDS = 120;
 const MOST_MEGABYTES = 1024;
 
-/** A task was ended for time or memory. */
+/** A task was ended for time or memory, or because nobody waits for it any more. */
 export class TaskStopped extends Error {
   readonly cancelled: boolean;
 
@@ -18,7 +18,28 @@ export class TaskStopped extends Error {
   }
 }
 
-export class Pool {
+export interface Watching {
+  /** Called with the fraction done. */
+  readonly progress?: ((done: number) => void) | undefined;
+  readonly cancel?: AbortSignal;
+}
+
+/** Does tasks somewhere else. */
+export interface Jobs {
+  /** @throws ReadError, TaskStopped. */
+  run<N extends TaskName>(name: N, input: Tasks[N]['input'], watching?: Watching): Promise<Tasks[N]['output']>;
+  close(): Promise<void>;
+}
+
+/** What a thread is given. */
+export interface Job<N extends TaskName> {
+  readonly name: N;
+  readonly input: Tasks[N]['input'];
+  /** Gets the fraction done. */
+  readonly port: MessagePort | undefined;
+}
+
+export class ThreadPool implements Jobs {
   readonly #piscina: Piscina;
 
   /** @param worker The built worker, as a file URL. */
@@ -32,50 +53,26 @@ export class Pool {
     });
   }
 
-  /** @throws ReadError, TaskStopped. */
-  async read(
-    task: Omit<ReadTask, 'kind' | 'port'>,
-    progress: ((done: number) => void) | undefined,
-    cancel: AbortSignal,
-  ): Promise<ReadDone> {
-    const channel = progress === undefined ? undefined : new MessageChannel();
-    channel?.port1.on('message', (done) => progress!(done as number));
-    try {
-      const port = channel?.port2;
-      return await this.#run<ReadDone>(
-        { kind: 'read', ...task, ...(port === undefined ? {} : { port }) },
-        port === undefined ? [] : [port],
-        cancel,
-      );
-    } finally {
-      channel?.port1.close();
-    }
-  }
-
-  /** @throws TaskStopped. */
-  export(task: Omit<ExportTask, 'kind'>): Promise<Uint8Array> {
-    return this.#run<Uint8Array>({ kind: 'export', ...task }, []);
-  }
-
-  /** @throws ReadError, TaskStopped. */
-  template(bytes: Uint8Array): Promise<TemplateDone> {
-    return this.#run<TemplateDone>({ kind: 'template', bytes }, []);
-  }
-
-  async #run<T>(
-    task: ReadTask | ExportTask | TemplateTask,
-    transferList: TransferListItem[],
-    cancel?: AbortSignal,
-  ): Promise<T> {
+  async run<N extends TaskName>(
+    name: N,
+    input: Tasks[N]['input'],
+    { progress, cancel }: Watching = {},
+  ): Promise<Tasks[N]['output']> {
     const timeout = AbortSignal.timeout(MOST_SECONDS * 1000);
     const signal = cancel === undefined ? timeout : AbortSignal.any([timeout, cancel]);
-    let outcome: Outcome<T>;
+    const channel = progress === undefined ? undefined : new MessageChannel();
+    channel?.port1.on('message', (done: number) => progress?.(done));
+    const job: Job<N> = { name, input, port: channel?.port2 };
+    let outcome: Outcome<Tasks[N]['output']>;
     try {
-      outcome = (await this.#piscina.run(task, { signal, transferList: transferList as never })) as Outcome<T>;
+      const transferList = channel === undefined ? [] : [channel.port2];
+      outcome = (await this.#piscina.run(job, { signal, transferList })) as typeof outcome;
     } catch (error) {
       const outOfMemory = error instanceof Error && 'code' in error && error.code === 'ERR_WORKER_OUT_OF_MEMORY';
       if (signal.aborted || outOfMemory) throw new TaskStopped(cancel?.aborted ?? false, { cause: error });
       throw error;
+    } finally {
+      channel?.port1.close();
     }
     if (outcome.ok) return outcome.value;
     throw new ReadError(outcome.failure.code as ReadErrorCode, outcome.failure.place);

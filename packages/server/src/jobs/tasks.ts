@@ -1,47 +1,71 @@
-/** What worker threads do: reading and writing, which would hold up every other request. */
-import type { LogEntry } from '@alvex/core';
-import type { MessagePort } from 'node:worker_threads';
+/** What worker threads do: reading, writing, packing and hashing, which would hold up every other request. */
+import type { FormatName, LogEntry, Picture, SourcePlace } from '@alvex/core';
 
-export interface ReadTask {
-  readonly kind: 'read';
-  /** Several become parts of one document, in this order. */
-  readonly files: readonly ReadFile[];
-  /** Gets the fraction done. */
-  readonly port?: MessagePort;
-}
-export interface ReadFile {
+export interface FileToRead {
   readonly bytes: Uint8Array;
   /** Undefined: decided by content and name. */
   readonly type: string | undefined;
   readonly name: string;
 }
-export interface ReadDone {
-  /** Of each file. */
-  readonly types: readonly string[];
-  readonly title: string | null;
-  readonly words: number;
-  /** The document as JSON, gzip. */
-  readonly packed: Uint8Array;
-  readonly pictures: readonly { readonly id: string; readonly mime: string; readonly bytes: Uint8Array }[];
-}
-export interface ExportTask {
-  readonly kind: 'export';
-  readonly packed: Uint8Array;
-  readonly pictures: readonly { readonly id: string; readonly bytes: Uint8Array }[];
-  readonly log: readonly LogEntry[];
-  /** The organisation's file on which the deck is built. */
-  readonly template: { readonly hash: string; readonly bytes: Uint8Array } | null;
-}
-export interface TemplateTask {
-  readonly kind: 'template';
+export interface PictureFile {
+  readonly id: string;
+  readonly mime: string;
   readonly bytes: Uint8Array;
 }
-export interface TemplateDone {
-  /** The template's model as JSON, gzip. */
+/** A document or a template, as it was read. */
+export interface Packed {
+  /** As JSON, gzip. */
   readonly packed: Uint8Array;
-  readonly pictures: readonly { readonly id: string; readonly mime: string; readonly bytes: Uint8Array }[];
+  readonly pictures: readonly PictureFile[];
+  /** SHA-256 of each file, hexadecimal. */
+  readonly hashes: readonly string[];
 }
+
+/** Input and output of each task. */
+export interface Tasks {
+  /** Reads files, of which several become parts of one document in this order. */
+  readonly read: {
+    readonly input: { readonly files: readonly FileToRead[] };
+    readonly output: Packed & {
+      /** Of each file. */
+      readonly types: readonly string[];
+      readonly title: string | null;
+      readonly words: number;
+    };
+  };
+  readonly template: { readonly input: { readonly bytes: Uint8Array }; readonly output: Packed };
+  /** The pictures that a document or a template lists. */
+  readonly pictures: { readonly input: { readonly packed: Uint8Array }; readonly output: readonly Picture[] };
+  readonly unpack: { readonly input: { readonly packed: Uint8Array }; readonly output: Uint8Array };
+  readonly hash: { readonly input: { readonly bytes: Uint8Array }; readonly output: string };
+  /** Checks a picture that stands alone. */
+  readonly picture: {
+    readonly input: { readonly bytes: Uint8Array; readonly name: string };
+    readonly output: Picture | { readonly fault: string };
+  };
+  /** Packs files as a ZIP archive. */
+  readonly zip: {
+    readonly input: {
+      readonly files: readonly { readonly name: string; readonly bytes: Uint8Array }[];
+      readonly level: 0 | 6;
+    };
+    readonly output: Uint8Array;
+  };
+  readonly write: {
+    readonly input: {
+      readonly format: FormatName;
+      readonly packed: Uint8Array;
+      readonly pictures: readonly { readonly id: string; readonly bytes: Uint8Array }[];
+      readonly log: readonly LogEntry[];
+      /** The organisation's file on which the deck is built. */
+      readonly template: { readonly hash: string; readonly bytes: Uint8Array } | null;
+    };
+    readonly output: Uint8Array;
+  };
+}
+export type TaskName = keyof Tasks;
+
 /** An expected failure crosses the thread as a value; an Error would lose its class. */
 export type Outcome<T> =
   | { readonly ok: true; readonly value: T }
-  | { readonly ok: false; readonly failure: { readonly code: string; readonly place: object } };
+  | { readonly ok: false; readonly failure: { readonly code: string; readonly place: SourcePlace } };

@@ -1,70 +1,108 @@
-/** A worker thread: the core, and nothing else. */
+/** A worker thread: the core, packing and hashing. */
+import { createHash } from 'node:crypto';
 import { fileURLToPath } from 'node:url';
 import { deflateRawSync, gunzipSync, gzipSync } from 'node:zlib';
 import {
   convert,
   DEFLATE_SETTINGS,
   detectType,
+  DOCUMENT_TYPES,
   documentWords,
   editPictures,
-  exportPptx,
   foldLog,
   joinDocuments,
   openDocument,
   ReadError,
   readTemplate,
-  DOCUMENT_TYPES,
+  takePicture,
+  writeDeck,
   type DocumentModel,
   type DocumentType,
+  type Picture,
   type PictureData,
 } from '@alvex/core';
 import { scalePictures } from '@alvex/raster';
-import type { ExportTask, Outcome, ReadDone, ReadFile, ReadTask, TemplateDone, TemplateTask } from './tasks.ts';
+import { zipSync } from 'fflate';
+import type { Job } from './pool.ts';
+import type { FileToRead, Outcome, PictureFile, TaskName, Tasks } from './tasks.ts';
+
+type Progress = (done: number) => void;
+type Runners = {
+  readonly [N in TaskName]: (
+    input: Tasks[N]['input'],
+    progress: Progress,
+  ) => Tasks[N]['output'] | Promise<Tasks[N]['output']>;
+};
+
+const RUNNERS: Runners = {
+  read,
+  template({ bytes }) {
+    const { model, pictures } = readTemplate(bytes);
+    return { packed: pack(model), pictures: pictures.map(pictureFile), hashes: [sha256(bytes)] };
+  },
+  pictures: ({ packed }) => (unpacked(packed) as { readonly pictures: readonly Picture[] }).pictures,
+  unpack: ({ packed }) => gunzipSync(packed),
+  hash: ({ bytes }) => sha256(bytes),
+  picture({ bytes, name }) {
+    const taken = takePicture(bytes, name);
+    if (typeof taken === 'string') return { fault: taken };
+    const { bytes: _, ...picture } = taken;
+    return picture;
+  },
+  zip: ({ files, level }) =>
+    // Always the same date: the same files give the same archive.
+    zipSync(Object.fromEntries(files.map(({ name, bytes }) => [name, bytes])), {
+      level,
+      mtime: new Date('1980-01-01T00:00:00'),
+    }),
+  write,
+};
 
 const PROGRESS_STEP = 0.02;
 
-type Done = ReadDone | TemplateDone | Uint8Array;
-
-export default async function run(task: ReadTask | ExportTask | TemplateTask): Promise<Outcome<Done>> {
+export default async function run<N extends TaskName>({
+  name,
+  input,
+  port,
+}: Job<N>): Promise<Outcome<Tasks[N]['output']>> {
+  let told = 0;
+  const progress = (done: number): void => {
+    if (done - told < PROGRESS_STEP) return;
+    told = done;
+    port?.postMessage(done);
+  };
   try {
-    switch (task.kind) {
-      case 'read':
-        return { ok: true, value: await read(task) };
-      case 'export':
-        return { ok: true, value: await exportDeck(task) };
-      case 'template':
-        return { ok: true, value: takeTemplate(task) };
-    }
+    return { ok: true, value: await RUNNERS[name](input, progress) };
   } catch (error) {
     if (error instanceof ReadError) return { ok: false, failure: { code: error.code, place: error.place } };
     throw error;
+  } finally {
+    port?.close();
   }
 }
 
+const sha256 = (bytes: Uint8Array): string => createHash('sha256').update(bytes).digest('hex');
+const pack = (value: unknown): Uint8Array => gzipSync(JSON.stringify(value), { level: 4 });
+const unpacked = (packed: Uint8Array): unknown => JSON.parse(gunzipSync(packed).toString('utf8'));
+const pictureFile = ({ id, mime, bytes }: PictureData): PictureFile => ({ id, mime, bytes });
+
 const PDF_ASSETS = fileURLToPath(new URL('.', import.meta.resolve('pdfjs-dist/package.json')));
 
-async function readFile({ bytes, type, name }: ReadFile, progress: (done: number) => void) {
+async function readFile({ bytes, type, name }: FileToRead, progress: Progress) {
   const known = DOCUMENT_TYPES.find((candidate) => candidate === type) ?? detectType(bytes, name);
   return { type: known, ...(await openDocument(bytes, known, { pdfAssets: PDF_ASSETS, progress })) };
 }
 
-async function read({ files, port }: ReadTask): Promise<ReadDone> {
-  let told = 0;
+async function read({ files }: Tasks['read']['input'], progress: Progress): Promise<Tasks['read']['output']> {
   const types: DocumentType[] = [];
   const parts: { name: string; document: DocumentModel }[] = [];
   const pictures = new Map<string, PictureData>();
   for (const [i, file] of files.entries()) {
-    const progress = (part: number): void => {
-      const done = (i + part) / files.length;
-      if (done - told < PROGRESS_STEP) return;
-      told = done;
-      port?.postMessage(done);
-    };
     const {
       type,
       document,
       pictures: own,
-    } = await readFile(file, progress).catch((error: unknown) => {
+    } = await readFile(file, (part) => progress((i + part) / files.length)).catch((error: unknown) => {
       // Of several files the author has to be told which.
       if (error instanceof ReadError && files.length > 1)
         throw new ReadError(error.code, { file: file.name, ...error.place }, { cause: error });
@@ -74,27 +112,20 @@ async function read({ files, port }: ReadTask): Promise<ReadDone> {
     parts.push({ name: file.name, document });
     for (const picture of own) pictures.set(picture.id, picture);
   }
-  port?.close();
-  const document = parts.length === 1 ? parts[0]!.document : joinDocuments(parts);
+  const [only] = parts;
+  const document = parts.length === 1 && only !== undefined ? only.document : joinDocuments(parts);
   return {
     types,
     title: document.title,
     words: documentWords(document),
-    packed: gzipSync(JSON.stringify(document), { level: 4 }),
-    pictures: [...pictures.values()].map(({ id, mime, bytes }) => ({ id, mime, bytes })),
+    packed: pack(document),
+    pictures: [...pictures.values()].map(pictureFile),
+    hashes: files.map(({ bytes }) => sha256(bytes)),
   };
 }
 
-function takeTemplate({ bytes }: TemplateTask): TemplateDone {
-  const { model, pictures } = readTemplate(bytes);
-  return {
-    packed: gzipSync(JSON.stringify(model), { level: 4 }),
-    pictures: pictures.map(({ id, mime, bytes: data }) => ({ id, mime, bytes: data })),
-  };
-}
-
-async function exportDeck({ packed, pictures, log, template }: ExportTask): Promise<Uint8Array> {
-  const document = JSON.parse(gunzipSync(packed).toString('utf8')) as DocumentModel;
+async function write({ format, packed, pictures, log, template }: Tasks['write']['input']): Promise<Uint8Array> {
+  const document = unpacked(packed) as DocumentModel;
   const bytes = new Map(pictures.map((picture) => [picture.id, picture.bytes]));
   const edits = foldLog(log).done;
   const models = new Map(template === null ? [] : [[template.hash, readTemplate(template.bytes).model]]);
@@ -106,10 +137,8 @@ async function exportDeck({ packed, pictures, log, template }: ExportTask): Prom
     const found = bytes.get(picture.id);
     return found === undefined ? [] : [{ ...picture, bytes: found }];
   });
-  return exportPptx(
-    await scalePictures(data, converted),
-    converted,
-    (part) => deflateRawSync(part, DEFLATE_SETTINGS),
-    template?.bytes,
-  );
+  return writeDeck(format, converted, await scalePictures(data, converted), {
+    deflate: (part) => deflateRawSync(part, DEFLATE_SETTINGS),
+    ...(template === null ? {} : { template: template.bytes }),
+  });
 }

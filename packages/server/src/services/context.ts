@@ -1,14 +1,20 @@
 /** What services work with, for one request: whose data, which database, which threads. */
 import type { Db } from '../db/connect.ts';
-import type { Pool } from '../jobs/pool.ts';
+import type { Jobs } from '../jobs/pool.ts';
 
-export interface Context {
+/** What all requests share. */
+export interface Base {
   readonly db: Db;
-  readonly pool: Pool;
+  readonly jobs: Jobs;
+  readonly now: () => Date;
+}
+export interface Context extends Base {
   /** Every stored thing belongs to one. */
   readonly workspace: number;
-  readonly now: () => Date;
 }
 
 /** The workspace of whoever sits at this computer; accounts will choose it by who signed in. */
-export const LOCAL_WORKSPACE = 1;
+const LOCAL_WORKSPACE = 1;
+
+/** The context of whoever asks. */
+export const contextFor = (base: Base): Context => ({ ...base, workspace: LOCAL_WORKSPACE });

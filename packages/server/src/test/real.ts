@@ -9,8 +9,8 @@ import { pino } from 'pino';
 import { connect, type Db } from '../db/connect.ts';
 import { migrate } from '../db/migrations.ts';
 import { makeApp } from '../http/app.ts';
-import { Pool } from '../jobs/pool.ts';
-import { LOCAL_WORKSPACE, type Context } from '../services/context.ts';
+import { ThreadPool } from '../jobs/pool.ts';
+import { contextFor, type Base, type Context } from '../services/context.ts';
 
 interface Database {
   readonly host: string;
@@ -45,20 +45,17 @@ export class RealServer {
     const { host, port, user, password, database: name } = database;
     const db: Db = connect({ host, port, user, password, database: name });
     await migrate(db);
-    const pool = new Pool(pathToFileURL(join(process.cwd(), 'packages/server/dist/worker.mjs')).href);
-    const context: Context = { db, pool, workspace: LOCAL_WORKSPACE, now: () => new Date() };
-    const server = makeApp(context, { host: '127.0.0.1', webRoot: '' }, pino({ level: 'silent' })).listen(
-      0,
-      '127.0.0.1',
-    );
+    const jobs = new ThreadPool(pathToFileURL(join(process.cwd(), 'packages/server/dist/worker.mjs')).href);
+    const base: Base = { db, jobs, now: () => new Date() };
+    const server = makeApp(base, { host: '127.0.0.1', webRoot: '' }, pino({ level: 'silent' })).listen(0, '127.0.0.1');
     await once(server, 'listening');
-    return new RealServer(context, server, database, folder);
+    return new RealServer(contextFor(base), server, database, folder);
   }
 
   async stop(): Promise<void> {
     this.#server.closeAllConnections();
     this.#server.close();
-    await this.context.pool.close();
+    await this.context.jobs.close();
     await this.context.db.destroy();
     await this.#database.stop();
     rmSync(this.#folder, { recursive: true, force: true });

@@ -1,6 +1,6 @@
 /** A slide of the open deck by its key: asks for its drawing when it is seen. */
 import { chakra } from '@chakra-ui/react';
-import { runsText } from '@alvex/core';
+import { runsText, type PageKey } from '@alvex/core';
 import { useDeck } from '../state/deck-store.ts';
 import { usePage } from '../state/use-page.ts';
 import { SlideDrawing, type SlideActions } from './slide-drawing.tsx';
@@ -10,7 +10,7 @@ const Sheet = chakra('div', {
 });
 
 interface Props {
-  readonly slideKey: string;
+  readonly slideKey: PageKey;
   readonly number: number;
   readonly chosen?: ReadonlySet<string> | undefined;
   readonly hidden?: string | undefined;

@@ -1,7 +1,7 @@
 /** A picture on a slide: cut, toned and rounded as its author chose. */
+import type { DrawnPicture } from '@alvex/core';
 import { useId, type MouseEvent } from 'react';
 import { pictureUrl } from '../api/client.ts';
-import type { DrawnPicture } from '../worker/protocol.ts';
 
 interface Props {
   readonly picture: DrawnPicture;

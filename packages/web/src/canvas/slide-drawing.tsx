@@ -1,15 +1,15 @@
 /** Draws a slide as SVG from drawing data; the paragraphs on it can be chosen and opened for writing. */
 import { memo, type KeyboardEvent, type MouseEvent } from 'react';
-import type { DrawnShape } from '@alvex/core';
-import type { DrawnPiece, DrawnText, Drawing } from '../worker/protocol.ts';
+import type { DrawnShape, DrawnPiece, DrawnText, PartId } from '@alvex/core';
+import type { Drawing } from '../worker/protocol.ts';
 import { PictureDrawing } from './drawn-picture.tsx';
 
 export const SLIDE_POINTS = { width: 960, height: 540 };
 
 export interface SlideActions {
   /** Called with `title` or a part's id. */
-  readonly choose: (target: string) => void;
-  readonly write: (target: string) => void;
+  readonly choose: (target: PartId | 'title') => void;
+  readonly write: (target: PartId | 'title') => void;
 }
 
 interface Props {
@@ -122,7 +122,7 @@ export const SlideDrawing = memo(function SlideDrawing({
   actions,
 }: Props) {
   const { width, height } = drawing?.size ?? SLIDE_POINTS;
-  const choosePart = (event: MouseEvent, part: string) => {
+  const choosePart = (event: MouseEvent, part: PartId) => {
     if (actions === undefined) return;
     event.stopPropagation();
     actions.choose(part);

@@ -1,17 +1,17 @@
 /** Pages of the open deck that were seen, and which are asked for. */
-import type { DeckLook } from '@alvex/core';
+import type { DeckLook, PageKey } from '@alvex/core';
 import { create } from 'zustand';
 import type { Drawing, Pages, Row, SeenPages } from '../worker/protocol.ts';
 import { currentLink } from './core-link.ts';
 
 interface PagesState {
   /** Newest revision of every page, by key. */
-  readonly revs: ReadonlyMap<string, number>;
+  readonly revs: ReadonlyMap<PageKey, number>;
   /** Pages that were seen; one whose revision is not the newest is asked for again when it is seen again. */
-  readonly rows: ReadonlyMap<string, Row>;
-  readonly drawings: ReadonlyMap<string, Drawing>;
+  readonly rows: ReadonlyMap<PageKey, Row>;
+  readonly drawings: ReadonlyMap<PageKey, Drawing>;
   /** Drawings in looks that are looked at: the look as JSON, then key. */
-  readonly dressed: ReadonlyMap<string, ReadonlyMap<string, Drawing>>;
+  readonly dressed: ReadonlyMap<string, ReadonlyMap<PageKey, Drawing>>;
 }
 const NONE: PagesState = { revs: new Map(), rows: new Map(), drawings: new Map(), dressed: new Map() };
 
@@ -21,8 +21,8 @@ const { setState: set, getState: get } = usePages;
 const MOST_DRESSED = 40;
 
 /** Pages that were asked for, with the revision that was the newest then. */
-const asked = new Map<string, number>();
-let asking: string[] = [];
+const asked = new Map<PageKey, number>();
+let asking: PageKey[] = [];
 
 export function clearPages(): void {
   asked.clear();
@@ -37,7 +37,7 @@ export const takePages = (seen: SeenPages): void => set(withPages(get(), seen));
 export function takeOrder({ order, revs }: Pages, seen: SeenPages): void {
   const { rows, drawings } = get();
   const newest = new Map(order.map((key, i) => [key, revs[i] ?? 0]));
-  const still = <T>(map: ReadonlyMap<string, T>): ReadonlyMap<string, T> =>
+  const still = <T>(map: ReadonlyMap<PageKey, T>): ReadonlyMap<PageKey, T> =>
     [...map.keys()].every((key) => newest.has(key)) ? map : new Map([...map].filter(([key]) => newest.has(key)));
   set({ ...withPages({ rows: still(rows), drawings: still(drawings) }, seen), revs: newest });
 }
@@ -68,7 +68,7 @@ export function takeDressed(look: DeckLook, drawings: readonly Drawing[]): void 
 }
 
 /** Asks for the row and drawing of a page that is seen, unless the newest is here or on its way. */
-export function wantPage(key: string): void {
+export function wantPage(key: PageKey): void {
   const { revs, rows } = get();
   const rev = revs.get(key);
   if (rev === undefined || rows.get(key)?.rev === rev || asked.get(key) === rev) return;
@@ -81,5 +81,5 @@ export function wantPage(key: string): void {
   });
 }
 
-export const wantDressed = (look: DeckLook, keys: readonly string[]): void =>
+export const wantDressed = (look: DeckLook, keys: readonly PageKey[]): void =>
   currentLink()?.tell({ kind: 'dress', look, keys });

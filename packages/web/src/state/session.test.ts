@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, expect, test } from '@jest/globals';
-import { blockText, plainLook, type Block, type LogEntry } from '@alvex/core';
+import { blockText, plainLook, type Block, type BlockId, type LogEntry } from '@alvex/core';
 import { doc, h, p } from '../../../core/src/test/build.ts';
 import type { FromWorker, ToWorker, View } from '../worker/protocol.ts';
 import { ask } from './core-link.ts';
@@ -51,7 +51,7 @@ const summary = {
 const log: readonly LogEntry[] = [{ kind: 'theme', theme: 'slipway' }];
 const view = (change: Partial<View> = {}): View => ({
   pages: {
-    order: ['a:0', 'b:0'],
+    order: ['a:0' as never, 'b:0' as never],
     revs: [1, 2],
     words: [1, 2],
     spoken: [0, 0],
@@ -149,10 +149,10 @@ test('a change of structure is seen before the worker has answered, and its answ
 });
 
 test('pages that are seen together are asked for together, each once until it changes', async () => {
-  wantPage('a:0');
-  wantPage('b:0');
-  wantPage('a:0');
-  wantPage('gone:0');
+  wantPage('a:0' as never);
+  wantPage('b:0' as never);
+  wantPage('a:0' as never);
+  wantPage('gone:0' as never);
   await Promise.resolve();
   expect(FakeWorker.last.told.filter(({ kind }) => kind === 'pages')).toEqual([
     { kind: 'pages', keys: ['a:0', 'b:0'] },
@@ -160,12 +160,12 @@ test('pages that are seen together are asked for together, each once until it ch
 });
 
 test('questions are answered by what the worker says, each its own', async () => {
-  const page = ask({ what: 'page', block: 'block' });
+  const page = ask({ what: 'page', block: 'block' as never });
   const slides = ask({ what: 'slides', edits: [{ kind: 'theme', theme: 'x' }] });
   const broken = ask({ what: 'outlines' });
   const numbers = FakeWorker.last.told.flatMap((message) => (message.kind === 'ask' ? [message.ask] : []));
   FakeWorker.last.say({ kind: 'answer', ask: numbers[1]!, what: 'slides', answer: 7 });
-  FakeWorker.last.say({ kind: 'answer', ask: numbers[0]!, what: 'page', answer: 'b:0' });
+  FakeWorker.last.say({ kind: 'answer', ask: numbers[0]!, what: 'page', answer: 'b:0' as never });
   FakeWorker.last.say({ kind: 'unanswered', ask: numbers[2]!, failure: 'no memory' });
   expect([await page, await slides]).toEqual(['b:0', 7]);
   await expect(broken).rejects.toThrow('no memory');
@@ -264,16 +264,16 @@ test('questions end in words when the worker breaks or the deck is closed, and w
 });
 
 test('an answer to another question is no answer', async () => {
-  const page = ask({ what: 'page', block: 'block' });
+  const page = ask({ what: 'page', block: 'block' as never });
   const { ask: number } = FakeWorker.last.asked('ask');
   FakeWorker.last.say({ kind: 'answer', ask: number, what: 'slides', answer: 3 });
   await expect(page).rejects.toThrow('slides');
 });
 
 test('what was turned by hand is known, and stays while it is not said again', () => {
-  const say = (seq: number, turned?: readonly string[]): void =>
+  const say = (seq: number, turned?: readonly BlockId[]): void =>
     FakeWorker.last.say({ kind: 'view', seq, ms: 1, view: view(turned === undefined ? {} : { turned }) });
-  say(2, ['x']);
+  say(2, ['x' as BlockId]);
   say(3);
   expect([...useDeck.getState().turned]).toEqual(['x']);
   say(4, []);

@@ -2,7 +2,7 @@ import { afterEach, beforeEach, expect, jest, test } from '@jest/globals';
 import type { LogEntry } from '@alvex/core';
 import { Sync, type SyncState } from './sync.ts';
 
-const cut = (block: string): LogEntry => ({ kind: 'cut', block });
+const cut = (block: string): LogEntry => ({ kind: 'cut', block: block as never });
 type Answer = { readonly status: number; readonly body: unknown } | 'away';
 let answers: Answer[] = [];
 let sent: { base: number; entries: LogEntry[]; batch: string }[] = [];

@@ -38,7 +38,7 @@ afterEach(() => {
   Reflect.deleteProperty(globalThis, 'localStorage');
 });
 
-const batch = (id: string): Batch => ({ id, entries: [{ kind: 'cut', block: id }] });
+const batch = (id: string): Batch => ({ id, entries: [{ kind: 'cut', block: id as never }] });
 
 test('a window that is open keeps its own; when it is gone the next one takes it over, once', async () => {
   const window = new Unsent('deck');

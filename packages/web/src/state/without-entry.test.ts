@@ -3,7 +3,7 @@ import { foldLog, type Edit, type LogEntry } from '@alvex/core';
 import { random } from '../../../core/src/test/build.ts';
 import { withoutEntry } from './without-entry.ts';
 
-const cut = (block: string): Edit => ({ kind: 'cut', block });
+const cut = (block: string): Edit => ({ kind: 'cut', block: block as never });
 const U: LogEntry = { kind: 'undo' };
 const R: LogEntry = { kind: 'redo' };
 

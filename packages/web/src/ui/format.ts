@@ -28,3 +28,11 @@ export function dayAndTime(iso: string): string {
     minute: '2-digit',
   });
 }
+
+const LONGEST = 70;
+
+/** Text of the author's on one line, in quotation marks, cut where it is long. */
+export function quoted(text: string): string {
+  const line = text.replace(/\s+/g, ' ').trim();
+  return `“${line.length > LONGEST ? `${line.slice(0, LONGEST)} …` : line}”`;
+}

@@ -35,6 +35,8 @@ import {
   type SlideId,
   type Target,
   type Templates,
+  type BlockId,
+  type PartId,
 } from '@alvex/core';
 import { drawPage } from './draw.ts';
 import { findIcons } from './icons.ts';
@@ -159,7 +161,7 @@ function templateAnswer({ converted, templates }: Held): TemplateAnswer | null {
   };
 }
 
-function chartOffers(id: SlideId, partId: string, { deck, document, pages }: Converted): ChartOffers | null {
+function chartOffers(id: SlideId, partId: PartId, { deck, document, pages }: Converted): ChartOffers | null {
   const part = deck.slides.find((one) => one.id === id)?.content.find((one) => one.id === partId);
   if (part?.kind !== 'table') return null;
   const data = readChart(part.table, documentLanguage(document)) ?? null;
@@ -171,7 +173,7 @@ function chartOffers(id: SlideId, partId: string, { deck, document, pages }: Con
 }
 
 /** The first page that has a block. */
-const pageOf = (block: string, { pages }: Converted): Page | undefined =>
+const pageOf = (block: BlockId, { pages }: Converted): Page | undefined =>
   pages.find((page) => page.passages.includes(block));
 
 function placedEntries({ document, deck, pages }: Converted): readonly PlacedEntry[] {

@@ -19,6 +19,8 @@ import {
   type DocumentModel,
   type Edit,
   type TemplateModel,
+  type PageKey,
+  type BlockId,
 } from '@alvex/core';
 import { answer } from './answers.ts';
 import { drawPage } from './draw.ts';
@@ -36,10 +38,10 @@ let sent: ReadonlyMap<string, Block> = new Map();
 let sentDocument: DocumentModel | undefined;
 let converted: Converted | undefined;
 /** The pages of the last view, by key. */
-let known = new Map<string, Known>();
+let known = new Map<PageKey, Known>();
 let destinations: ReadonlyMap<string, Destination> = new Map();
 /** Keys of the pages that were asked for last. */
-let recent: readonly string[] = [];
+let recent: readonly PageKey[] = [];
 const MOST_RECENT = 24;
 
 const say = (message: FromWorker): void => self.postMessage(message);
@@ -164,7 +166,7 @@ function convertNow({ edits: made, seq }: ToWorker & { kind: 'edits' }): void {
   const former = known;
   known = next;
   const { blocks } = converted.document;
-  const moved: [string, Destination][] = [];
+  const moved: [BlockId, Destination][] = [];
   deck.destinations.forEach((destination, i) => {
     const { id } = blocks[i]!;
     if (destinations.get(id) !== destination) moved.push([id, destination]);
@@ -214,7 +216,7 @@ function convertNow({ edits: made, seq }: ToWorker & { kind: 'edits' }): void {
 
 /** Blocks turned by hand, where they are others than before. */
 function turnedSince(before: Converted | undefined, { decisions }: Converted): Pick<View, 'turned'> {
-  const [old, now] = [before?.decisions.turned ?? new Map<string, Destination>(), decisions.turned];
+  const [old, now] = [before?.decisions.turned ?? new Map<BlockId, Destination>(), decisions.turned];
   const same = old.size === now.size && [...now.keys()].every((block) => old.has(block));
   return same ? {} : { turned: [...now.keys()] };
 }
@@ -281,12 +283,12 @@ function rehearse(model: DocumentModel): void {
   slice();
 }
 
-function sendPages(keys: readonly string[]): void {
+function sendPages(keys: readonly PageKey[]): void {
   recent = [...new Set([...keys, ...recent])].slice(0, MOST_RECENT);
   say({ kind: 'pages', ...seenPages(keys) });
 }
 
-function seenPages(keys: readonly string[]): SeenPages {
+function seenPages(keys: readonly PageKey[]): SeenPages {
   const held = converted;
   if (held === undefined) return { rows: [], drawings: [] };
   const { theme } = held;
@@ -297,7 +299,7 @@ function seenPages(keys: readonly string[]): SeenPages {
   };
 }
 
-function dressed(look: DeckLook, keys: readonly string[]): void {
+function dressed(look: DeckLook, keys: readonly PageKey[]): void {
   if (converted === undefined) return;
   const { document: model, decisions } = converted;
   const theme = dress(look);

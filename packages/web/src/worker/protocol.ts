@@ -1,6 +1,7 @@
 /** What the page and its worker say to each other. Only what changed crosses. */
 import type {
   Block,
+  BlockId,
   BranchRule,
   ChartData,
   ChartOffer,
@@ -9,7 +10,7 @@ import type {
   DeckLook,
   Destination,
   Diagnostic,
-  DrawnShape,
+  DrawnSlide,
   Edit,
   EditionEdit,
   EditionReview,
@@ -29,8 +30,8 @@ import type {
   Outlines,
   PaletteChoice,
   ParallelAdvice,
-  PictureFilter,
-  Piece,
+  PageKey,
+  PartId,
   Proposal,
   Prose,
   SlideId,
@@ -46,7 +47,7 @@ import type {
 
 /** One page of the deck, as the list of slides shows it. */
 export interface Row {
-  readonly key: string;
+  readonly key: PageKey;
   /** Raised whenever the row or its drawing changes. */
   readonly rev: number;
   readonly slide: SlideId;
@@ -57,7 +58,7 @@ export interface Row {
   /** Of the whole slide, where it goes on over several pages. */
   readonly all: readonly Content[];
   readonly notes: readonly Note[];
-  readonly passages: readonly string[];
+  readonly passages: readonly BlockId[];
   readonly fit: Fit;
   readonly words: number;
   readonly spoken: number /* words */;
@@ -86,71 +87,15 @@ export interface RemovedLine {
   readonly title: string;
 }
 
-/** What is drawn of a slide, from the back to the front; all lengths in points. */
-export interface Drawing {
-  readonly key: string;
+/** A slide as it is drawn, with the revision of its row. */
+export interface Drawing extends DrawnSlide {
+  readonly key: PageKey;
   readonly rev: number;
-  readonly size: { readonly width: number; readonly height: number };
-  readonly ground: string;
-  /** Pictures of the layout: a logo, a template's ground. */
-  readonly behind: readonly DrawnPicture[];
-  readonly shapes: readonly DrawnShape[];
-  readonly pictures: readonly DrawnPicture[];
-  readonly texts: readonly DrawnText[];
-  /** Where the slide's number ends. The window writes it: numbers shift with every slide that is added. */
-  readonly number: {
-    readonly right: number;
-    readonly y: number;
-    readonly size: number;
-    readonly family: string;
-    readonly color: string;
-  } | null;
-}
-export interface DrawnPiece extends Omit<Piece, 'x' | 'baseline' | 'width'> {
-  readonly x: number;
-  readonly y: number;
-  readonly width: number;
-}
-/** One paragraph, cell or chart with the box that it stands in. */
-export interface DrawnText {
-  /** `title`, or the id of the part; null for what cannot be edited. */
-  readonly target: string | null;
-  /** Its first piece is a bullet, which is not written. */
-  readonly bullet?: boolean;
-  /** What it stands on, where that is not the ground. */
-  readonly behind?: string;
-  /** The table whose chart it is. */
-  readonly chart?: string;
-  /** Which end of each piece its `x` is. */
-  readonly anchor?: 'start' | 'end';
-  readonly x: number;
-  readonly y: number;
-  readonly width: number;
-  readonly height: number;
-  readonly pieces: readonly DrawnPiece[];
-}
-export interface DrawnPicture {
-  /** Null for a picture of the layout. */
-  readonly part: string | null;
-  readonly picture: string;
-  readonly alt: string | null;
-  readonly x: number;
-  readonly y: number;
-  readonly width: number;
-  readonly height: number;
-  /** What of it is not seen, of its own width and height: left, top, right, bottom. */
-  readonly cut: readonly [number, number, number, number];
-  readonly filter: PictureFilter;
-  /** The dark and the light colour of a tint. */
-  readonly tint: readonly [string, string] | null;
-  readonly corners: 'square' | 'round';
-  readonly brightness: number;
-  readonly contrast: number;
 }
 
 /** What is known of every page at once, by its place in the order; a row of its own is asked for when it is seen. */
 export interface Pages {
-  readonly order: readonly string[];
+  readonly order: readonly PageKey[];
   readonly revs: readonly number[];
   readonly words: readonly number[];
   readonly spoken: readonly number[];
@@ -182,7 +127,7 @@ export type Presets = Readonly<Record<string, { readonly map: LevelMap; readonly
 export interface ChangedDocument {
   readonly title: string | null;
   readonly presets: Presets;
-  readonly order: readonly string[];
+  readonly order: readonly BlockId[];
   readonly blocks: readonly Block[];
 }
 
@@ -194,9 +139,9 @@ export interface View {
   readonly seen: SeenPages;
   readonly counts: Counts;
   /** Blocks whose destination is new since the last view. */
-  readonly destinations: readonly (readonly [string, Destination])[];
+  readonly destinations: readonly (readonly [BlockId, Destination])[];
   /** Blocks whose mark was turned by hand; absent while they are those sent last. */
-  readonly turned?: readonly string[];
+  readonly turned?: readonly BlockId[];
   /** Layouts of slides were chosen for all of them together. */
   readonly arranged: boolean;
   readonly sums: Ledger;
@@ -230,7 +175,7 @@ export interface Take {
 export interface SlideAdvice {
   readonly titles: readonly string[];
   /** Parts to be spoken so that so many points stay. */
-  readonly fewer: readonly { readonly most: number; readonly parts: readonly string[] }[];
+  readonly fewer: readonly { readonly most: number; readonly parts: readonly PartId[] }[];
   readonly shorter: readonly { readonly density: string; readonly proposals: readonly Proposal[] }[];
   readonly parallel: readonly ParallelAdvice[];
   /** Takes the notes down to chosen sentences; null where they are short. */
@@ -293,9 +238,9 @@ export type ToWorker =
   /** @param templates Address of the folder in which the deck's templates are. */
   | { readonly kind: 'edits'; readonly edits: readonly Edit[]; readonly seq: number; readonly templates: string }
   /** Rows and drawings of the slides that are seen. */
-  | { readonly kind: 'pages'; readonly keys: readonly string[] }
+  | { readonly kind: 'pages'; readonly keys: readonly PageKey[] }
   /** Drawings of some slides in another look. */
-  | { readonly kind: 'dress'; readonly look: DeckLook; readonly keys: readonly string[] }
+  | { readonly kind: 'dress'; readonly look: DeckLook; readonly keys: readonly PageKey[] }
   /** Questions, answered by an `answer` of the same number. */
   | { readonly kind: 'ask'; readonly ask: number; readonly question: Asking<What> };
 
@@ -309,7 +254,7 @@ export interface Questions {
   /** What an edition, read from `url`, would change. */
   readonly edition: { readonly url: string; readonly edition: Omit<EditionEdit, 'kind' | 'ids'> };
   /** The first page that has a block. */
-  readonly page: { readonly block: string };
+  readonly page: { readonly block: BlockId };
   /** Layouts that suit a slide, each drawn with what is on it. */
   readonly layouts: { readonly slide: SlideId };
   /** Icons that suit each text. */
@@ -319,7 +264,7 @@ export interface Questions {
   /** One layout for each slide, as all of them together are best. */
   readonly arrangement: object;
   /** The numbers of a table, and the charts that suit them. */
-  readonly chart: { readonly slide: SlideId; readonly part: string };
+  readonly chart: { readonly slide: SlideId; readonly part: PartId };
   /** How many slides there would be with more edits. */
   readonly slides: { readonly edits: readonly Edit[] };
 }
@@ -333,7 +278,7 @@ export interface Answers {
   readonly takes: readonly Take[];
   readonly suggestion: Suggestion;
   readonly edition: Reviewed;
-  readonly page: string | null;
+  readonly page: PageKey | null;
   readonly layouts: readonly LayoutOffer[];
   readonly arrangement: Arrangement;
   readonly chart: ChartOffers | null;

@@ -10,6 +10,7 @@ import {
   type Page,
   type SlideId,
   type Theme,
+  type PageKey,
 } from '@alvex/core';
 import type { Counts, RemovedLine, Row } from './protocol.ts';
 import { contentOf, wordsOf } from './words.ts';
@@ -29,9 +30,9 @@ export interface Known {
 let revision = 0;
 
 /** Every page by its key; one that is as before keeps its revision. */
-export function knowPages(converted: Converted, former: ReadonlyMap<string, Known>): Map<string, Known> {
+export function knowPages(converted: Converted, former: ReadonlyMap<PageKey, Known>): Map<PageKey, Known> {
   const { pages, deck, decisions, theme } = converted;
-  const next = new Map<string, Known>();
+  const next = new Map<PageKey, Known>();
   const removed = removedLines(deck);
   const standing = mappedBefore(converted);
   pages.forEach((page, i) => {

@@ -4,7 +4,7 @@ import { readXmlText, ZipReader } from '../../container/index.ts';
 import { CHART_KINDS, usualSettings } from '../../charts/index.ts';
 import { PLAIN_DRESS } from '../../deck/index.ts';
 import type { Edit } from '../../edits/index.ts';
-import { convert, exportPptx } from '../../pipeline/index.ts';
+import { convert, writeDeck } from '../../pipeline/index.ts';
 import { doc, h, li, picture, table } from '../../test/build.ts';
 import { columnName } from './workbook.ts';
 
@@ -36,7 +36,7 @@ const BYTES = new Uint8Array([1, 2, 3]);
 function written(...edits: Edit[]): { zip: ZipReader; slide: (n: number) => string; text: (name: string) => string } {
   const converted = convert(REPORT, edits);
   const data = converted.document.pictures.map((one) => ({ ...one, bytes: BYTES }));
-  const zip = new ZipReader(exportPptx(data, converted));
+  const zip = new ZipReader(writeDeck('pptx', converted, data));
   const text = (name: string): string => decodeUtf8(zip.read(name));
   for (const name of zip.names.filter((one) => /\.(xml|rels)$/.test(one)))
     readXmlText(text(name), { open: () => undefined });
@@ -61,7 +61,7 @@ describe('figures', () => {
       { kind: 'layout', slides: [parts.id], layout: 'icon-grid' },
       {
         kind: 'icon',
-        part: parts.content[0]!.id,
+        part: parts.content[0]!.id as never,
         icon: { name: 'wheel', paths: ['M3 12a9 9 0 1 0 18 0', 'M12 3v18h4l2 2z'] },
       },
     ).slide(2);
@@ -72,7 +72,7 @@ describe('figures', () => {
 describe('charts', () => {
   const chart = (kind: (typeof CHART_KINDS)[number]): Edit => ({
     kind: 'chart',
-    part: guests.content[0]!.id,
+    part: guests.content[0]!.id as never,
     chart: {
       ...usualSettings(
         {
@@ -136,7 +136,7 @@ test('a picture is cut, toned and rounded by properties that can be edited', () 
     corners: 'round' as const,
     brightness: 0.2,
   };
-  const xml = written({ kind: 'frame', part: pond.content[1]!.id, dress }).slide(3);
+  const xml = written({ kind: 'frame', part: pond.content[1]!.id as never, dress }).slide(3);
   expect(xml).toMatch(
     /<a:duotone><a:schemeClr val="accent1"\/><a:schemeClr val="bg1"\/><\/a:duotone><a:lum bright="20000" contrast="0"\/>/,
   );

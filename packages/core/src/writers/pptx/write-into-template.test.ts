@@ -4,7 +4,7 @@ import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
 import { awkwardTemplate, plainTemplate, usualTemplate } from '../../../../demo/src/templates.ts';
 import { checkPackage } from '../../../../ooxml-check/src/index.ts';
 import { nodeAt, nodesNamed, readXmlTree, ZipReader, type XmlNode } from '../../container/index.ts';
-import { convert, exportPptx } from '../../pipeline/index.ts';
+import { convert, writeDeck } from '../../pipeline/index.ts';
 import { readTemplate } from '../../template/index.ts';
 import { doc, h, li, p, table } from '../../test/build.ts';
 import type { TemplateUse } from '../../theme/index.ts';
@@ -30,7 +30,7 @@ function built(template: Uint8Array, keep: Keep): Uint8Array {
     { kind: 'template', template: use },
     { kind: 'turn', block: turn, to: 'section' },
   ] as const;
-  return exportPptx([], convert(SOURCE, edits, undefined, models), undefined, template);
+  return writeDeck('pptx', convert(SOURCE, edits, undefined, models), [], { template });
 }
 
 /** Every XML part, spelled otherwise. */

@@ -65,6 +65,7 @@ const UNPLACED: Readonly<Record<Unplaced['reason'], string>> = {
   'block-gone': 'its passage is not in the document',
   'no-room': 'a cover or an opener has no room for it',
   'id-taken': 'it is there already',
+  unknown: 'a newer Alvex made it',
 };
 
 export function CheckStation() {

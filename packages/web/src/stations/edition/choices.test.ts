@@ -7,7 +7,7 @@ import { candidateIn, editionPath } from './edition-path.ts';
 const LONG = 'The pond holds eleven thousand cubic metres of water behind the wall.';
 const before = doc(h(1, 'Tide'), li(LONG), p('Goes away for good.'));
 const after = doc(h(1, 'Tide'), li(LONG.replace('eleven', 'twelve')), h(1, 'Something new'));
-const mine: Edit[] = [{ kind: 'reword', part: before.blocks[1]!.id, runs: plain('Eleven') }];
+const mine: Edit[] = [{ kind: 'reword', part: before.blocks[1]!.id as never, runs: plain('Eleven') }];
 const review = reviewEdition(before, after, mine);
 const candidate = { original: 'a'.repeat(64), type: 'markdown', fileName: 'b c.md' };
 const texts = (edit: Edit): string =>

@@ -1,7 +1,7 @@
 /** The author's own slides in a look that is only looked at. */
 import { chakra } from '@chakra-ui/react';
 import { useEffect } from 'react';
-import type { DeckLook } from '@alvex/core';
+import type { DeckLook, PageKey } from '@alvex/core';
 import { SlideDrawing } from '../../canvas/slide-drawing.tsx';
 import { useDeck } from '../../state/deck-store.ts';
 import { usePages, wantDressed } from '../../state/pages-store.ts';
@@ -29,7 +29,7 @@ const TELLING = [
 ] as const;
 
 /** Slides that show most of a look: a cover, an opener, and one of each kind of content. */
-export function tellingSlides({ order, layouts }: Pages, most: number): readonly string[] {
+export function tellingSlides({ order, layouts }: Pages, most: number): readonly PageKey[] {
   const places: number[] = [];
   for (const layout of TELLING) {
     const place = layouts.indexOf(layout);
@@ -45,7 +45,7 @@ export function tellingSlides({ order, layouts }: Pages, most: number): readonly
 
 interface Props {
   readonly look: DeckLook;
-  readonly keys: readonly string[];
+  readonly keys: readonly PageKey[];
   readonly label: string;
 }
 

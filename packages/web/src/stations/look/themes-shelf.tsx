@@ -1,7 +1,7 @@
 /** Every theme, worn by the author's own slides. */
 import { Box, chakra } from '@chakra-ui/react';
 import { useMemo } from 'react';
-import { fontPairNamed, makePalette, THEME_DESIGNS, type DeckLook, type ThemeDesign } from '@alvex/core';
+import { fontPairNamed, makePalette, THEME_DESIGNS, type DeckLook, type ThemeDesign, type PageKey } from '@alvex/core';
 import { edit } from '../../state/log-store.ts';
 import { Action, Heading, Small } from '../../ui/recipes.tsx';
 import { OwnSlides, tellingSlides, type ShelfProps } from './own-slides.tsx';
@@ -49,7 +49,7 @@ function ThemeSet({
 }: {
   readonly design: ThemeDesign;
   readonly look: DeckLook;
-  readonly keys: readonly string[];
+  readonly keys: readonly PageKey[];
 }) {
   const on = look.theme === design.name;
   const pair = fontPairNamed(design.fonts)!;

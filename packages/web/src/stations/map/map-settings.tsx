@@ -12,6 +12,7 @@ import {
   type Destination,
   type Prose,
   type TextKind,
+  type BlockId,
 } from '@alvex/core';
 import { useDeck } from '../../state/deck-store.ts';
 import { edit } from '../../state/log-store.ts';
@@ -197,7 +198,7 @@ function NewRule({
   headings,
   done,
 }: {
-  readonly headings: readonly { readonly id: string; readonly text: string; readonly level: number }[];
+  readonly headings: readonly { readonly id: BlockId; readonly text: string; readonly level: number }[];
   readonly done: () => void;
 }) {
   const [block, setBlock] = useState(headings[0]!.id);
@@ -206,7 +207,12 @@ function NewRule({
   const choices = DESTINATIONS.filter((one) => destinationsOf(text).includes(one));
   return (
     <Row pl="12px">
-      <Select aria-label="Heading" value={block} onChange={(event) => setBlock(event.target.value)} maxW="240px">
+      <Select
+        aria-label="Heading"
+        value={block}
+        onChange={(event) => setBlock(headings.find(({ id }) => id === event.target.value)?.id ?? block)}
+        maxW="240px"
+      >
         {headings.slice(0, MOST_HEADINGS).map((heading) => (
           <option key={heading.id} value={heading.id}>
             {'\u2003'.repeat(heading.level - 1)}

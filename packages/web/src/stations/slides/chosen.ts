@@ -1,18 +1,18 @@
 /** Which slides and which passages are chosen in the Slides station. The passage under the keyboard is the deck store's. */
 import { create } from 'zustand';
-import type { PartId, SlideId } from '@alvex/core';
+import type { PartId, SlideId, BlockId, PageKey } from '@alvex/core';
 import { useDeck } from '../../state/deck-store.ts';
 import { select } from '../../state/selection.ts';
 import { slideOrder } from './slide-work.ts';
 
 export interface Chosen {
   readonly slides: ReadonlySet<SlideId>;
-  readonly passages: ReadonlySet<string>;
+  readonly passages: ReadonlySet<BlockId>;
   /** Where an extension starts from. */
   readonly slideAnchor: SlideId | null;
-  readonly passageAnchor: string | null;
+  readonly passageAnchor: BlockId | null;
   /** The part that was chosen on a drawn slide; null where a passage was. */
-  readonly part: PartId | null;
+  readonly part: PartId | 'title' | null;
 }
 
 const NONE: Chosen = {
@@ -35,7 +35,7 @@ export interface Adding {
   readonly metaKey: boolean;
 }
 
-export function choosePassage(block: string, row: string, adding?: Adding): void {
+export function choosePassage(block: BlockId, row: PageKey, adding?: Adding): void {
   select(block, row);
   const { passages, passageAnchor } = get();
   if (adding?.shiftKey && passageAnchor !== null) {
@@ -70,7 +70,7 @@ export const chooseSlides = (slides: readonly SlideId[]): void =>
   set({ slides: new Set(slides), slideAnchor: slides[0] ?? null, passages: NONE.passages });
 
 /** Chooses a part on its drawn slide, and the passage that it comes from. */
-export function choosePart(part: PartId, block: string | null, row: string): void {
+export function choosePart(part: PartId | 'title', block: BlockId | null, row: PageKey): void {
   select(block, row);
   set({ ...NONE, passages: new Set(block === null ? [] : [block]), passageAnchor: block, part });
 }

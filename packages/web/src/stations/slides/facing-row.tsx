@@ -2,7 +2,7 @@
 import { dropTargetForElements } from '@atlaskit/pragmatic-drag-and-drop/element/adapter';
 import { Box, chakra } from '@chakra-ui/react';
 import { memo, useEffect, useMemo, useRef, useState } from 'react';
-import type { Edit } from '@alvex/core';
+import type { Edit, BlockId, PageKey, PartId } from '@alvex/core';
 import { DeckSlide } from '../../canvas/deck-slide.tsx';
 import type { SlideActions } from '../../canvas/slide-drawing.tsx';
 import { edit } from '../../state/log-store.ts';
@@ -78,13 +78,13 @@ export const FacingRow = memo(function FacingRow({
   slideKey,
   number,
 }: {
-  readonly slideKey: string;
+  readonly slideKey: PageKey;
   readonly number: number;
 }) {
   const { row } = usePage(slideKey);
   const selectedBlock = useSelected((state) => state.block);
   const isCurrent = useSelected((state) => state.row === slideKey);
-  const [writing, setWriting] = useState<string | null>(null);
+  const [writing, setWriting] = useState<PartId | 'title' | null>(null);
   const [most, setMost] = useState(PASSAGES_STEP);
   const part = useChosen((state) => state.part);
   const chosen = useMemo(
@@ -228,14 +228,18 @@ function Join({ edit: made }: { readonly edit: Edit }) {
   );
 }
 
-function chosenParts(row: Row | undefined, block: string | null, part: string | null): ReadonlySet<string> | undefined {
+function chosenParts(
+  row: Row | undefined,
+  block: BlockId | null,
+  part: string | null,
+): ReadonlySet<string> | undefined {
   if (part !== null) return new Set([part]);
   if (row === undefined || block === null || !row.passages.includes(block)) return undefined;
   const parts = row.content.filter((part) => part.blocks.includes(block)).map((part) => part.id);
   return new Set(row.title.blocks.includes(block) ? ['title', ...parts] : parts);
 }
 
-function blockOf(row: Row | undefined, target: string): string | null {
+function blockOf(row: Row | undefined, target: string): BlockId | null {
   if (target === 'title') return row?.title.blocks[0] ?? null;
   return row?.content.find((part) => part.id === target)?.blocks[0] ?? null;
 }

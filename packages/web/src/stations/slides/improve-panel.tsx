@@ -9,6 +9,7 @@ import {
   type ParallelAdvice,
   type Proposal,
   type SlideId,
+  type PartId,
 } from '@alvex/core';
 import { edit } from '../../state/log-store.ts';
 import { usePages } from '../../state/pages-store.ts';
@@ -141,11 +142,11 @@ function FewerPoints({
   textOf,
 }: {
   readonly all: readonly Content[];
-  readonly proposed: readonly string[];
+  readonly proposed: readonly PartId[];
   readonly textOf: (id: string) => string;
 }) {
   const [spoken, setSpoken] = useState(new Set(proposed));
-  const turn = (id: string) => {
+  const turn = (id: PartId) => {
     const next = new Set(spoken);
     if (!next.delete(id)) next.add(id);
     setSpoken(next);

@@ -2,7 +2,7 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useRef, type ReactNode } from 'react';
-import type { DeckLine, Difference, DocumentLine } from '@alvex/core';
+import type { DeckLine, Difference, DocumentLine, BlockId } from '@alvex/core';
 import { edit } from '../../state/log-store.ts';
 import { useAnswer } from '../../state/use-answer.ts';
 import { count, grouped } from '../../ui/format.ts';
@@ -60,7 +60,7 @@ const DIFFERENCES: Readonly<Record<Difference, string>> = {
   made: 'made of the deck',
 };
 
-export function TwoOutlines({ go }: { readonly go: (page: number, block: string | null) => void }) {
+export function TwoOutlines({ go }: { readonly go: (page: number, block: BlockId | null) => void }) {
   const { answer } = useAnswer({ what: 'outlines' });
   if (answer === null) return <Small p="20px">Comparing …</Small>;
   const { document, deck, removed } = answer;
@@ -145,7 +145,7 @@ function HeadingLine({
   go,
 }: {
   readonly line: DocumentLine;
-  readonly go: (page: number, block: string | null) => void;
+  readonly go: (page: number, block: BlockId | null) => void;
 }) {
   const { level, text, words, slide, state, block } = line;
   return (
@@ -166,7 +166,7 @@ function SlideLine({
   go,
 }: {
   readonly line: DeckLine;
-  readonly go: (page: number, block: string | null) => void;
+  readonly go: (page: number, block: BlockId | null) => void;
 }) {
   const { number, title, points, differences, kind } = line;
   return (

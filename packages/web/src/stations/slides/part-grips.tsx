@@ -2,10 +2,10 @@
 import { draggable, dropTargetForElements } from '@atlaskit/pragmatic-drag-and-drop/element/adapter';
 import { Box, chakra } from '@chakra-ui/react';
 import { useEffect, useRef, useState, type ReactNode } from 'react';
-import { branchOfPoint, type PartId } from '@alvex/core';
+import { branchOfPoint, type PartId, type DrawnText } from '@alvex/core';
 import { SLIDE_POINTS } from '../../canvas/slide-drawing.tsx';
 import { usePages } from '../../state/pages-store.ts';
-import type { DrawnText, Row } from '../../worker/protocol.ts';
+import type { Row } from '../../worker/protocol.ts';
 import { draggedOf, dropParts, takes } from './drag.ts';
 
 const Grip = chakra('div', {
@@ -23,6 +23,9 @@ const Grip = chakra('div', {
 });
 const percent = (value: number, of: number): string => `${(value / of) * 100}%`;
 
+type PartText = DrawnText & { readonly target: PartId };
+const isPartText = (text: DrawnText): text is PartText => text.target !== null && text.target !== 'title';
+
 export function PartGrips({ row, children }: { readonly row: Row; readonly children: ReactNode }) {
   const slide = useRef<HTMLDivElement>(null);
   const drawing = usePages((state) => state.drawings.get(row.key));
@@ -32,10 +35,12 @@ export function PartGrips({ row, children }: { readonly row: Row; readonly child
     row.matter !== null
       ? []
       : // A figure may say one point in two places; it is held by the first.
-        (drawing?.texts.filter(
-          ({ target }, i, all) =>
-            row.content.some(({ id }) => id === target) && all.findIndex((one) => one.target === target) === i,
-        ) ?? []);
+        (drawing?.texts
+          .filter(isPartText)
+          .filter(
+            ({ target }, i, all) =>
+              row.content.some(({ id }) => id === target) && all.findIndex((one) => one.target === target) === i,
+          ) ?? []);
   const seen = useRef(texts);
   const high = useRef(size.height);
   useEffect(() => {
@@ -46,7 +51,7 @@ export function PartGrips({ row, children }: { readonly row: Row; readonly child
     const element = slide.current;
     if (element === null) return;
     /** The text before which something is dropped; undefined behind all. */
-    const before = (clientY: number): DrawnText | undefined => {
+    const before = (clientY: number): PartText | undefined => {
       const box = element.getBoundingClientRect();
       const y = ((clientY - box.top) / box.height) * high.current;
       return seen.current.find((text) => y < text.y + text.height / 2);
@@ -72,7 +77,7 @@ export function PartGrips({ row, children }: { readonly row: Row; readonly child
     <Box ref={slide} position="relative" className="group">
       {children}
       {texts.map((text) => (
-        <PartGrip key={text.target} text={text} size={size} parts={branchOfPoint(row.all, text.target!)} />
+        <PartGrip key={text.target} text={text} size={size} parts={branchOfPoint(row.all, text.target)} />
       ))}
       {at !== null && (
         <Box position="absolute" left="5%" right="5%" h="2px" bg="pine" style={{ top: percent(at, size.height) }} />

@@ -3,7 +3,7 @@ import { combine } from '@atlaskit/pragmatic-drag-and-drop/combine';
 import { draggable, dropTargetForElements } from '@atlaskit/pragmatic-drag-and-drop/element/adapter';
 import { Box, chakra } from '@chakra-ui/react';
 import { memo, useEffect, useRef, useState } from 'react';
-import type { Block, Range } from '@alvex/core';
+import type { Block, Range, BlockId } from '@alvex/core';
 import { useDeck } from '../../state/deck-store.ts';
 import { edit } from '../../state/log-store.ts';
 import { usePages } from '../../state/pages-store.ts';
@@ -75,7 +75,7 @@ const Shortened = chakra('div', {
 });
 
 interface Props {
-  readonly block: string;
+  readonly block: BlockId;
   readonly row: Row;
 }
 

@@ -21,7 +21,7 @@ import { edit } from '../../state/log-store.ts';
 import { Action, Field, Notice, Small } from '../../ui/recipes.tsx';
 import type { Row } from '../../worker/protocol.ts';
 import { PanelPart, PanelRow } from './panel-part.tsx';
-import { ownId } from './slide-work.ts';
+import { newId } from './slide-work.ts';
 
 export function PlacePicture({ row }: { readonly row: Row }) {
   const [open, setOpen] = useState(false);
@@ -34,7 +34,7 @@ export function PlacePicture({ row }: { readonly row: Row }) {
         <PictureChooser
           row={row}
           take={(picture, alt) => {
-            edit({ kind: 'place', slide: row.slide, part: ownId(), after: row.all.at(-1)?.id ?? null, picture, alt });
+            edit({ kind: 'place', slide: row.slide, part: newId(), after: row.all.at(-1)?.id ?? null, picture, alt });
             setOpen(false);
           }}
         />

@@ -13,7 +13,7 @@ import type { Row } from '../../worker/protocol.ts';
 import { chooseSlide, useChosen } from './chosen.ts';
 import { ImprovePanel } from './improve-panel.tsx';
 import { LookPanel } from './look-panel.tsx';
-import { ownId, slideOrder } from './slide-work.ts';
+import { newId, slideOrder } from './slide-work.ts';
 
 const Caption = chakra('div', {
   base: {
@@ -122,7 +122,7 @@ function SlideActions({
     edit({
       kind: 'insert',
       slide: row.slide,
-      part: ownId(),
+      part: newId(),
       after: row.all.at(-1)?.id ?? null,
       level: 1,
       runs: plain('New point'),
@@ -173,7 +173,7 @@ function SlideActions({
           size="small"
           aria-label="Copy this slide"
           title="Copy (d)"
-          onClick={() => edit({ kind: 'duplicate', slide: row.slide, as: ownId() as Row['slide'] })}
+          onClick={() => edit({ kind: 'duplicate', slide: row.slide, as: newId() })}
         >
           <Copy size={ICON} />
         </Action>
@@ -202,9 +202,9 @@ function SlideActions({
 
 /** A slide of one's own in the place of one that was made of the deck. */
 function madeOwn(row: Row, part: MatterKind): Edit {
-  const slide = ownId() as Row['slide'];
+  const slide = newId();
   const order = slideOrder(useDeck.getState().view?.pages.slides ?? []);
-  const ids = row.all.map(() => ownId());
+  const ids = row.all.map(() => newId());
   return {
     kind: 'all',
     edits: [

@@ -133,8 +133,8 @@ test('the arrows go from passage to passage, and on to the next slide', () => {
 });
 
 test('marks of all that are chosen are turned as one action', () => {
-  choosePassage(id('spring'), keyOf(0));
-  choosePassage(id('neap'), keyOf(0), { shiftKey: true, ctrlKey: false, metaKey: false });
+  choosePassage(id('spring') as never, keyOf(0) as never);
+  choosePassage(id('neap') as never, keyOf(0) as never, { shiftKey: true, ctrlKey: false, metaKey: false });
   press('ArrowRight');
   expect(useLog.getState().log).toHaveLength(1);
   expect(made()).toEqual([
@@ -144,7 +144,7 @@ test('marks of all that are chosen are turned as one action', () => {
 });
 
 test('a passage is cut, joined, spoken, moved and left out', () => {
-  choosePassage(id('neap'), keyOf(0));
+  choosePassage(id('neap') as never, keyOf(0) as never);
   press('c');
   press('s');
   press('Delete');
@@ -184,11 +184,18 @@ test('slides are moved, copied, hidden, added and taken out, several at once', (
 
 test('a point of one’s own is worked on by itself', () => {
   const edits: Edit[] = [
-    { kind: 'insert', slide: slideAt(0), part: 'OWN', after: null, level: 1, runs: [{ text: 'mine' }] },
-    { kind: 'insert', slide: slideAt(0), part: 'OWN2', after: 'OWN', level: 1, runs: [{ text: 'mine too' }] },
+    { kind: 'insert', slide: slideAt(0), part: 'OWN' as never, after: null, level: 1, runs: [{ text: 'mine' }] },
+    {
+      kind: 'insert',
+      slide: slideAt(0),
+      part: 'OWN2' as never,
+      after: 'OWN' as never,
+      level: 1,
+      runs: [{ text: 'mine too' }],
+    },
   ];
   show(edits);
-  choosePart('OWN2', null, keyOf(0));
+  choosePart('OWN2' as never, null, keyOf(0) as never);
   press('>');
   press('c');
   press('s');
@@ -198,14 +205,14 @@ test('a point of one’s own is worked on by itself', () => {
 
 test('what is made of the deck is not worked on by parts', () => {
   show([{ kind: 'matter', part: 'agenda', on: true }]);
-  select(null, keyOf(0));
-  choosePart(usePages.getState().rows.get(keyOf(0))!.all[0]!.id, null, keyOf(0));
+  select(null, keyOf(0) as never);
+  choosePart(usePages.getState().rows.get(keyOf(0) as never)!.all[0]!.id, null, keyOf(0) as never);
   for (const key of ['s', '>', 'c', 'Delete']) press(key);
   expect(made()).toEqual([]);
 });
 
 test('nothing is taken from one who writes, or from the browser', () => {
-  choosePassage(id('neap'), keyOf(0));
+  choosePassage(id('neap') as never, keyOf(0) as never);
   expect(press('c', { target: new FakeElement('INPUT') as unknown as EventTarget })).toBe(false);
   expect(press('c', { ctrlKey: true })).toBe(false);
   expect(press('Tab')).toBe(false);

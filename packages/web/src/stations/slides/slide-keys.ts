@@ -1,13 +1,22 @@
 /** The keys of the Slides station. Letters count only while nothing is being written. */
 import type { KeyboardEvent } from 'react';
-import { destinationsOf, plain, textKindOf, together, type Edit, type PartId, type SlideId } from '@alvex/core';
+import {
+  destinationsOf,
+  plain,
+  textKindOf,
+  together,
+  type Edit,
+  type PartId,
+  type SlideId,
+  type PageKey,
+} from '@alvex/core';
 import { useDeck } from '../../state/deck-store.ts';
 import { usePages } from '../../state/pages-store.ts';
 import { useSelected } from '../../state/selection.ts';
 import { edit } from '../../state/log-store.ts';
 import type { Row } from '../../worker/protocol.ts';
 import { choosePassage, clearChosen, useChosen } from './chosen.ts';
-import { levelled, mayCutAt, ownId, partsOf, slideOrder, spokenInstead, stepPart, stepSlides } from './slide-work.ts';
+import { levelled, mayCutAt, newId, slideOrder, spokenInstead, stepPart, stepSlides } from './slide-work.ts';
 
 /** Shown as help; what each does stands in `act`. */
 export const KEYS: readonly (readonly [string, string])[] = [
@@ -44,17 +53,20 @@ export function onSlideKey(event: KeyboardEvent, jump: (index: number) => void):
 interface Here {
   readonly index: number;
   readonly row: Row | undefined;
-  readonly order: readonly string[];
+  readonly order: readonly PageKey[];
 }
 
 function here(): Here {
   const order = useDeck.getState().view?.pages.order ?? [];
-  const selected = useSelected.getState().row ?? '';
+  const selected = useSelected.getState().row;
+  if (selected === null) return { index: -1, row: undefined, order };
   return { index: order.indexOf(selected), row: usePages.getState().rows.get(selected), order };
 }
 
-const rowAt = (index: number): Row | undefined =>
-  usePages.getState().rows.get(useDeck.getState().view?.pages.order[index] ?? '');
+function rowAt(index: number): Row | undefined {
+  const key = useDeck.getState().view?.pages.order[index];
+  return key === undefined ? undefined : usePages.getState().rows.get(key);
+}
 
 /** @returns Whether the key meant something. */
 function act(event: KeyboardEvent, jump: (index: number) => void): boolean {
@@ -115,7 +127,7 @@ function onRow(key: string, row: Row): boolean {
       return true;
     }
     case 'd':
-      edit({ kind: 'duplicate', slide: row.slide, as: ownId() as SlideId });
+      edit({ kind: 'duplicate', slide: row.slide, as: newId() });
       return true;
     case 'h':
       edit({ kind: 'hide', slides: some, hidden: !row.hidden });
@@ -140,16 +152,15 @@ function chosenParts(row: Row): readonly PartId[] {
   const selectedBlock = useSelected.getState().block;
   // What is made of the deck itself is not worked on by parts.
   if (row.matter !== null) return [];
-  if (part !== null) return row.all.some(({ id }) => id === part) ? [part] : [];
+  if (part !== null) return row.all.flatMap(({ id }) => (id === part ? [id] : []));
   const blocks = passages.size > 0 ? passages : new Set(selectedBlock === null ? [] : [selectedBlock]);
-  return partsOf([{ all: row.all, notes: [] }], blocks);
+  return row.all.filter((one) => one.blocks.some((block) => blocks.has(block))).map(({ id }) => id);
 }
 
 /** A slide of one's own parts, or one whose parts were moved, is parted where the chosen part stands. */
 function splitAtPart(row: Row): void {
   const [part] = chosenParts(row);
-  if (part !== undefined && row.all[0]?.id !== part)
-    edit({ kind: 'split', slide: row.slide, part, as: ownId() as SlideId });
+  if (part !== undefined && row.all[0]?.id !== part) edit({ kind: 'split', slide: row.slide, part, as: newId() });
 }
 
 function moveChosen(by: 1 | -1): void {
@@ -215,4 +226,4 @@ export function nextSpill(from: number, by: 1 | -1): number {
 
 /** A slide of one's own behind another; it has a title from the start, so that it is never blank. */
 export const addSlide = (after: SlideId | null): void =>
-  edit({ kind: 'add', slide: ownId() as SlideId, after, title: plain('New slide') });
+  edit({ kind: 'add', slide: newId(), after, title: plain('New slide') });

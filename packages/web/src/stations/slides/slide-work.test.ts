@@ -1,9 +1,9 @@
 import { describe, expect, test } from '@jest/globals';
-import { convert, type SlideId } from '@alvex/core';
+import { convert, type SlideId, type PartId } from '@alvex/core';
 import { doc, h, li, p } from '../../../../core/src/test/build.ts';
 import {
   levelled,
-  ownId,
+  newId,
   partsOf,
   placeSlides,
   sectionOf,
@@ -55,16 +55,31 @@ const rows = convert(document, []).deck.slides.map((slide) => ({
   notes: slide.notes,
 }));
 const [one, two] = rows as [(typeof rows)[number], (typeof rows)[number]];
-const [a, a1, b] = one.all.map(({ id }) => id) as [string, string, string];
+const [a, a1, b] = one.all.map(({ id }) => id) as [PartId, PartId, PartId];
 const c = two.all[0]!.id;
 
 describe('parts', () => {
   test('go over their neighbours with what is below them, and over the edge onto the next slide', () => {
-    expect(stepPart(one, undefined, two, a, 1)).toEqual({ kind: 'carry', parts: [a, a1], to: one.slide, before: null });
-    expect(stepPart(one, undefined, two, b, -1)).toEqual({ kind: 'carry', parts: [b], to: one.slide, before: a });
-    expect(stepPart(one, undefined, two, b, 1)).toEqual({ kind: 'carry', parts: [b], to: two.slide, before: c });
+    expect(stepPart(one, undefined, two, a as never, 1)).toEqual({
+      kind: 'carry',
+      parts: [a, a1],
+      to: one.slide,
+      before: null,
+    });
+    expect(stepPart(one, undefined, two, b as never, -1)).toEqual({
+      kind: 'carry',
+      parts: [b],
+      to: one.slide,
+      before: a,
+    });
+    expect(stepPart(one, undefined, two, b as never, 1)).toEqual({
+      kind: 'carry',
+      parts: [b],
+      to: two.slide,
+      before: c,
+    });
     expect(stepPart(two, one, undefined, c, -1)).toEqual({ kind: 'carry', parts: [c], to: one.slide, before: null });
-    expect(stepPart(one, undefined, two, a, -1)).toBeUndefined();
+    expect(stepPart(one, undefined, two, a as never, -1)).toBeUndefined();
     expect(stepPart(two, one, undefined, c, 1)).toBeUndefined();
   });
   test('do not go onto a cover', () =>
@@ -85,21 +100,21 @@ describe('parts', () => {
     ]);
     expect(levelled(one, [b], -1)).toEqual([{ kind: 'turn', block: b, to: 'point1' }]);
     const own = { all: one.all.map((part) => ({ ...part, id: `copy:${part.id}` })) };
-    expect(levelled(own, [`copy:${b}`], 1)).toEqual([{ kind: 'level', parts: [`copy:${b}`], by: 1 }]);
-    expect(levelled(one, ['none'], 1)).toEqual([]);
+    expect(levelled(own as never, [`copy:${b}` as never], 1)).toEqual([{ kind: 'level', parts: [`copy:${b}`], by: 1 }]);
+    expect(levelled(one, ['none' as never], 1)).toEqual([]);
   });
   test('are spoken by their marks, or by themselves', () => {
     expect(spokenInstead(one, [b])).toEqual([{ kind: 'turn', block: b, to: 'notes' }]);
     const own = { all: one.all.map((part) => ({ ...part, id: `copy:${part.id}` })) };
-    expect(spokenInstead(own, [`copy:${a}`, `copy:${b}`])).toEqual([
+    expect(spokenInstead(own as never, [`copy:${a}` as never, `copy:${b}` as never])).toEqual([
       { kind: 'speak', parts: [`copy:${a}`, `copy:${b}`] },
     ]);
-    expect(spokenInstead(one, ['none'])).toEqual([]);
+    expect(spokenInstead(one, ['none' as never])).toEqual([]);
   });
 });
 
 test('ids of one’s own are never alike', () => {
-  const made = Array.from({ length: 50 }, ownId);
+  const made = Array.from({ length: 50 }, newId);
   expect(new Set(made).size).toBe(50);
   for (const id of made) expect(id).toMatch(/^A/);
 });

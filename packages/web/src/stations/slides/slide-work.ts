@@ -9,6 +9,10 @@ import {
   type Point,
   type PointLevel,
   type SlideId,
+  type BlockId,
+  type MovableId,
+  ownId,
+  partOf,
 } from '@alvex/core';
 import { uuid } from '../../state/uuid.ts';
 import type { Row } from '../../worker/protocol.ts';
@@ -95,16 +99,17 @@ function headBefore(content: readonly Content[], from: number): PartId | undefin
 }
 
 /** Parts and notes that come from blocks. */
-export function partsOf(rows: Iterable<Pick<Row, 'all' | 'notes'>>, blocks: ReadonlySet<string>): readonly PartId[] {
-  const found = new Set<PartId>();
+export function partsOf(rows: Iterable<Pick<Row, 'all' | 'notes'>>, blocks: ReadonlySet<string>): readonly MovableId[] {
+  const found = new Set<MovableId>();
   for (const { all, notes } of rows)
     for (const part of [...all, ...notes]) if (part.blocks.some((block) => blocks.has(block))) found.add(part.id);
   return [...found];
 }
 
 /** The passage that a part is, where it is exactly one: its mark then says what becomes of it, and is turned instead of the part. */
-const passageOf = (part: Content): string | undefined =>
-  part.blocks.length === 1 && part.blocks[0] === part.id ? part.id : undefined;
+function passageOf({ id, blocks: [block, ...others] }: Content): BlockId | undefined {
+  return block !== undefined && others.length === 0 && id === partOf(block) ? block : undefined;
+}
 
 /** Moves points with those below them in or out. */
 export function levelled(row: Pick<Row, 'all'>, parts: readonly PartId[], by: 1 | -1): readonly Edit[] {
@@ -134,13 +139,13 @@ export function spokenInstead(row: Pick<Row, 'all'>, parts: readonly PartId[]): 
   ]);
 }
 
-/** Ids of the author's own slides and parts: capitals first, so that no block’s id is like them. */
-export const ownId = (): string => `A${uuid().slice(0, 13).toUpperCase()}`;
+/** For a slide or a part of the author’s own. */
+export const newId = (): SlideId & PartId => ownId(uuid().slice(0, 13));
 
 const STARTS: readonly Destination[] = ['title', 'section'];
 
 /** Whether a slide can start at a passage. */
-export const mayCutAt = (row: Row, block: string, destination: Destination): boolean =>
+export const mayCutAt = (row: Row, block: BlockId, destination: Destination): boolean =>
   row.kind === 'content' &&
   row.passages.indexOf(block) > 0 &&
   !STARTS.includes(destination) &&

@@ -1,6 +1,6 @@
 /** Writing on the slide: a field over the drawn text, in its type. */
 import { chakra } from '@chakra-ui/react';
-import { plain, retext, runsText, type Runs } from '@alvex/core';
+import { plain, retext, runsText, type Runs, type PartId } from '@alvex/core';
 import { useEffect, useRef } from 'react';
 import { edit } from '../../state/log-store.ts';
 import { usePages } from '../../state/pages-store.ts';
@@ -28,7 +28,7 @@ export function SlideWriter({
   close,
 }: {
   readonly row: Row;
-  readonly target: string;
+  readonly target: PartId | 'title';
   readonly close: () => void;
 }) {
   const area = useRef<HTMLTextAreaElement>(null);

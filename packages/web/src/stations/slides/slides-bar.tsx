@@ -64,7 +64,8 @@ export function SlidesBar({ reading, read, jump }: Props) {
   const pace = useDeck((state) => state.view?.pace ?? 0);
   const [help, setHelp] = useState(false);
   const current = (): number => {
-    return useDeck.getState().view?.pages.order.indexOf(useSelected.getState().row ?? '') ?? -1;
+    const { row } = useSelected.getState();
+    return row === null ? -1 : (useDeck.getState().view?.pages.order.indexOf(row) ?? -1);
   };
   return (
     <Bar>

@@ -1,4 +1,5 @@
 /** The facing pages: one row a slide, its passages left, the drawn slide and its notes right. */
+import type { BlockId } from '@alvex/core';
 import { autoScrollForElements } from '@atlaskit/pragmatic-drag-and-drop-auto-scroll/element';
 import { Box } from '@chakra-ui/react';
 import { useVirtualizer } from '@tanstack/react-virtual';
@@ -18,6 +19,9 @@ import { onSlideKey } from './slide-keys.ts';
 
 const ROW_LEAST = 290;
 const PASSAGE = 34;
+
+/** The block that the address names. */
+const blockAt = (search: URLSearchParams): BlockId | null => search.get('at') as BlockId | null;
 
 export function SlidesStation() {
   const order = useDeck((state) => state.view?.pages.order) ?? [];
@@ -45,7 +49,7 @@ export function SlidesStation() {
   };
 
   // Other stations lead here with the block that was looked at.
-  const at = search.get('at');
+  const at = blockAt(search);
   useEffect(() => {
     if (at === null) return;
     void ask({ what: 'page', block: at }).then((key) => {

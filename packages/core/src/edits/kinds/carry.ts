@@ -1,8 +1,30 @@
-/** Moves parts and notes within their slide or onto another; what explains a point goes with it, and its passages too. */
-import type { Content, Note, PartId, Slide, SourceId } from '../deck/index.ts';
-import type { Desk } from './desk.ts';
-import type { SlideEdit } from './edit.ts';
-import type { UnplacedReason } from './unplaced.ts';
+/** Moves points, texts, pictures, tables or notes onto a slide, before another of its parts; null is the end. What explains a point goes with it, and its passages too. */
+import type { Content, Note, Slide } from '../../deck/index.ts';
+import type { BlockId, IdMap, MovableId, NoteId, SlideId } from '../../ids/index.ts';
+import type { Desk } from '../desk.ts';
+import type { EditKind } from '../kind.ts';
+import type { UnplacedReason } from '../reason.ts';
+
+export interface CarryEdit {
+  readonly kind: 'carry';
+  readonly parts: readonly MovableId[];
+  readonly to: SlideId;
+  readonly before: MovableId | null;
+}
+
+/** Ids of notes are made as those of parts are, and in one way more. */
+const moved = (id: MovableId, ids: IdMap): MovableId => ids.note(id as NoteId);
+
+export const carry: EditKind<CarryEdit> = {
+  carry: (edit, ids) => ({
+    ...edit,
+    parts: edit.parts.map((id) => moved(id, ids)),
+    to: ids.slide(edit.to),
+    before: edit.before === null ? null : moved(edit.before, ids),
+  }),
+  apply: moveParts,
+  says: ({ parts }) => ({ code: 'carry', count: parts.length }),
+};
 
 interface Taken {
   readonly content: readonly Content[];
@@ -12,7 +34,7 @@ interface Taken {
   readonly notes: readonly Note[];
 }
 
-export function carry(desk: Desk, { parts, to, before }: SlideEdit & { kind: 'carry' }): UnplacedReason | undefined {
+function moveParts(desk: Desk, { parts, to, before }: CarryEdit): UnplacedReason | undefined {
   const target = desk.slides.get(to);
   if (target === undefined || desk.isRemoved(to)) return 'slide-gone';
   const wanted = new Set(parts);
@@ -46,18 +68,19 @@ export function carry(desk: Desk, { parts, to, before }: SlideEdit & { kind: 'ca
   return undefined;
 }
 
-function takeFrom(slide: Slide, wanted: ReadonlySet<PartId>): Taken {
+function takeFrom(slide: Slide, wanted: ReadonlySet<MovableId>): Taken {
   const content = slide.content.filter(({ id }) => wanted.has(id));
-  const ids = new Set(content.map(({ id }) => id));
+  const ids = new Set<MovableId>(content.map(({ id }) => id));
   const along = slide.notes.filter(({ anchor }) => anchor !== null && ids.has(anchor));
   return {
     content,
     along,
+    // A note may have the id of a part that it speaks; then the part is meant.
     notes: slide.notes.filter((note) => wanted.has(note.id) && !along.includes(note) && !ids.has(note.id)),
   };
 }
 
-function without(slide: Slide, wanted: ReadonlySet<PartId>, keepPassages = false): Slide {
+function without(slide: Slide, wanted: ReadonlySet<MovableId>, keepPassages = false): Slide {
   const { content, along, notes } = takeFrom(slide, wanted);
   const rest = {
     ...slide,
@@ -74,26 +97,12 @@ function without(slide: Slide, wanted: ReadonlySet<PartId>, keepPassages = false
 
 function withPassages(
   slide: Slide,
-  before: PartId | null,
-  moved: readonly { readonly blocks: readonly SourceId[] }[],
-): readonly SourceId[] {
+  before: MovableId | null,
+  moved: readonly { readonly blocks: readonly BlockId[] }[],
+): readonly BlockId[] {
   const there = new Set(slide.passages);
   const blocks = [...new Set(moved.flatMap((one) => one.blocks))].filter((block) => !there.has(block));
   const next = [...slide.content, ...slide.notes].find(({ id }) => id === before)?.blocks[0];
   const at = next === undefined ? -1 : slide.passages.indexOf(next);
   return slide.passages.toSpliced(at < 0 ? slide.passages.length : at, 0, ...blocks);
-}
-
-/** The parts that go with a point: itself and what is nested below it. */
-export function branchOfPoint(content: readonly Content[], id: PartId): readonly PartId[] {
-  const from = content.findIndex((part) => part.id === id);
-  const first = content[from];
-  if (first === undefined) return [];
-  if (first.kind !== 'point') return [id];
-  let to = from + 1;
-  for (; to < content.length; to++) {
-    const part = content[to]!;
-    if (part.kind === 'point' && part.level <= first.level) break;
-  }
-  return content.slice(from, to).map((part) => part.id);
 }

@@ -1,9 +1,10 @@
 import { describe, expect, test } from '@jest/globals';
 import { usualSettings, type NumberFormat } from '../charts/index.ts';
-import { PLAIN_DRESS, type SlideId } from '../deck/index.ts';
+import { PLAIN_DRESS } from '../deck/index.ts';
 import { convert } from '../pipeline/index.ts';
 import { doc, h, li, picture, table } from '../test/build.ts';
 import { editPictures, type Edit } from './index.ts';
+import type { SlideId } from '../ids/index.ts';
 
 const REPORT = doc(
   h(1, 'Mill'),
@@ -37,19 +38,23 @@ describe('the look of single slides and parts', () => {
   });
 
   test('icons, charts and frames', () => {
-    expect(slide(pond.id, { kind: 'icon', part: silt.id, icon }).content[0]).toMatchObject({ icon });
+    expect(slide(pond.id, { kind: 'icon', part: silt.id as never, icon }).content[0]).toMatchObject({ icon });
     expect(slide(costs.id, { kind: 'chart', part: chartPart, chart: settings }).content[0]).toMatchObject({
       chart: settings,
     });
     expect(after({ kind: 'chart', part: chartPart, chart: settings }).pages.at(-1)!.layout).toBe('chart');
     const dress = { ...PLAIN_DRESS, as: 'fill' as const };
     expect(
-      slide(pond.id, { kind: 'frame', part: shown.id, dress }, { kind: 'frame', part: shown.id, dress: null }),
+      slide(
+        pond.id,
+        { kind: 'frame', part: shown.id as never, dress },
+        { kind: 'frame', part: shown.id as never, dress: null },
+      ),
     ).toEqual(pond);
   });
 
   test('a picture is replaced in place, and still accounts for its block', () => {
-    const edit: Edit = { kind: 'replace', part: shown.id, picture: OWN, alt: 'Another' };
+    const edit: Edit = { kind: 'replace', part: shown.id as never, picture: OWN, alt: 'Another' };
     expect(slide(pond.id, edit).content[1]).toMatchObject({
       id: shown.id,
       picture: OWN.id,
@@ -61,21 +66,21 @@ describe('the look of single slides and parts', () => {
   });
 
   test('a picture of one’s own is put in, described, and taken off again', () => {
-    const place: Edit = { kind: 'place', slide: costs.id, part: 'own1', after: null, picture: OWN, alt: null };
+    const place: Edit = { kind: 'place', slide: costs.id, part: 'own1' as never, after: null, picture: OWN, alt: null };
     expect(slide(costs.id, place).content.map(({ id }) => id)).toEqual(['own1', chartPart]);
-    expect(slide(costs.id, place, { kind: 'alt', part: 'own1', alt: 'A gate' }).content[0]).toMatchObject({
+    expect(slide(costs.id, place, { kind: 'alt', part: 'own1' as never, alt: 'A gate' }).content[0]).toMatchObject({
       alt: 'A gate',
     });
-    expect(slide(costs.id, place, { kind: 'drop', part: 'own1' }).content).toEqual(costs.content);
+    expect(slide(costs.id, place, { kind: 'drop', part: 'own1' as never }).content).toEqual(costs.content);
     // The document's own picture is turned out by its mark, not dropped.
-    expect(after({ kind: 'drop', part: shown.id }).unplaced).toMatchObject([{ reason: 'part-gone' }]);
+    expect(after({ kind: 'drop', part: shown.id as never }).unplaced).toMatchObject([{ reason: 'part-gone' }]);
   });
 
   test.each<Edit>([
     { kind: 'layout', slides: ['gone' as SlideId], layout: 'points' },
-    { kind: 'icon', part: shown.id, icon },
-    { kind: 'chart', part: 'gone', chart: settings },
-    { kind: 'place', slide: 'gone' as SlideId, part: 'x', after: null, picture: OWN, alt: null },
+    { kind: 'icon', part: shown.id as never, icon },
+    { kind: 'chart', part: 'gone' as never, chart: settings },
+    { kind: 'place', slide: 'gone' as SlideId, part: 'x' as never, after: null, picture: OWN, alt: null },
   ])('what finds no place is kept and told: %j', (edit) => {
     expect(after(edit).unplaced).toHaveLength(1);
     expect(after(edit).deck.slides).toEqual(slides);

@@ -1,0 +1,37 @@
+/** What decides a conversion, as schemas. */
+import {
+  DENSITIES,
+  DESTINATIONS,
+  FULL_RULES,
+  TEXT_KINDS,
+  type LevelMap as LevelMapType,
+  type Prose as ProseType,
+  type TakeSettings as TakeSettingsType,
+  type Target as TargetType,
+} from '@alvex/core';
+import { Type } from '@sinclair/typebox';
+import { closed, literals, object, oneOf, only, orNull } from './parts.ts';
+
+export const Destination = literals(DESTINATIONS);
+export const TextKind = literals(TEXT_KINDS);
+export const LevelMap = Type.Unsafe<LevelMapType>(
+  Type.Object(Object.fromEntries(TEXT_KINDS.map((kind) => [kind, Destination])), closed),
+);
+export const MapName = orNull(Type.String({ maxLength: 100 }));
+export const FullRule = literals(FULL_RULES);
+
+type ProseAs<A extends ProseType['as']> = Extract<ProseType, { readonly as: A }>;
+export const Prose = oneOf<ProseType>(
+  [
+    object<ProseAs<'whole'>>({ as: only('whole') }),
+    object<ProseAs<'first'>>({ as: only('first') }),
+    object<ProseAs<'short'>>({ as: only('short'), density: literals(DENSITIES) }),
+  ],
+  'as',
+);
+
+export const Target = object<TargetType>({
+  unit: literals(['slides', 'minutes']),
+  amount: Type.Number({ exclusiveMinimum: 0, maximum: 10_000 }),
+});
+export const TakeSettings = object<TakeSettingsType>({ name: MapName, map: LevelMap, prose: Prose, full: FullRule });

@@ -1,0 +1,19 @@
+/** Decides how running text is shown. */
+import type { Prose } from '../../deck/index.ts';
+import type { EditKind } from '../kind.ts';
+
+export interface ProseEdit {
+  readonly kind: 'prose';
+  readonly prose: Prose;
+}
+
+export const prose: EditKind<ProseEdit> = {
+  carry: (edit) => edit,
+  decide(draft, { prose }) {
+    draft.prose = prose;
+  },
+  says: ({ prose }) =>
+    prose.as === 'short'
+      ? { code: 'prose-short', labels: [{ of: 'density', name: prose.density }] }
+      : { code: prose.as === 'whole' ? 'prose-whole' : 'prose-first' },
+};

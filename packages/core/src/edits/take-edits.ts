@@ -1,0 +1,8 @@
+/** The edits that convert a document as a take does. */
+import type { SingleEdit } from './kinds.ts';
+import type { TakeSettings } from './take.ts';
+
+export const takeEdits = ({ name, map, prose, full }: TakeSettings): readonly SingleEdit[] => [
+  { kind: 'map', name, map, prose },
+  { kind: 'full', rule: full },
+];

@@ -1,0 +1,11 @@
+/** Ways to convert a document that are kept beside one another. */
+import type { FullRule, LevelMap, Prose } from '../deck/index.ts';
+
+/** How a document is converted; what takes differ in. */
+export interface TakeSettings {
+  /** Name of a ready-made map, or null. */
+  readonly name: string | null;
+  readonly map: LevelMap;
+  readonly prose: Prose;
+  readonly full: FullRule;
+}

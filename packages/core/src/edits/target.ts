@@ -1,0 +1,5 @@
+/** What the deck should come to. */
+export interface Target {
+  readonly unit: 'slides' | 'minutes';
+  readonly amount: number;
+}

@@ -1,0 +1,24 @@
+/** What a deck can be handed over as. Server, command line and page take their formats from here. */
+
+export interface OutputFormat {
+  /** Of the file's name, without its dot. */
+  readonly ending: string;
+  readonly mime: string;
+  /** What it needs beside the deck. */
+  readonly needs: { readonly pictures: boolean; readonly template: boolean };
+}
+
+export const FORMATS = {
+  pptx: {
+    ending: 'pptx',
+    mime: 'application/vnd.openxmlformats-officedocument.presentationml.presentation',
+    needs: { pictures: true, template: true },
+  },
+} as const satisfies Readonly<Record<string, OutputFormat>>;
+
+export type FormatName = keyof typeof FORMATS;
+export const FORMAT_NAMES = Object.keys(FORMATS) as readonly FormatName[];
+
+/** The format of a file's name; undefined for none of ours. */
+export const outputFormat = (fileName: string): FormatName | undefined =>
+  FORMAT_NAMES.find((name) => fileName.toLowerCase().endsWith(`.${FORMATS[name].ending}`));

@@ -1,0 +1,30 @@
+/** Writes what was converted, in any of the formats. */
+import type { Deflate } from '../container/index.ts';
+import type { PictureData } from '../content/index.ts';
+import { makeScene, type PictureSource, type Scene } from '../scene/index.ts';
+import { writeDeck as writePresentation } from '../writers/pptx/index.ts';
+import type { Converted } from './convert.ts';
+import type { FormatName } from './formats.ts';
+
+export interface WriteOptions {
+  /** A host's own; else the core's. */
+  readonly deflate?: Deflate;
+  /** The file on which the deck is built, where it is built on one. */
+  readonly template?: Uint8Array;
+}
+type Write = (scene: Scene, pictures: PictureSource, options: WriteOptions) => Uint8Array;
+
+const WRITERS: Readonly<Record<FormatName, Write>> = { pptx: writePresentation };
+
+/** The same deck gives the same bytes. @throws ReadError as `readTemplate` does. */
+export function writeDeck(
+  format: FormatName,
+  converted: Converted,
+  pictures: readonly PictureData[],
+  options: WriteOptions = {},
+): Uint8Array {
+  const byId = new Map(pictures.map((picture) => [picture.id, picture]));
+  const { title, author, language } = converted.document;
+  const scene = makeScene(converted.pages, converted.theme, { title, author, language });
+  return WRITERS[format](scene, (id) => byId.get(id), options);
+}

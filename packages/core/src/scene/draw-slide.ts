@@ -1,0 +1,246 @@
+/** A scene's slide as plain drawing data, for the screen and for every writer that draws: shapes, pictures and pieces of text, each with its place. */
+import { EMU_PER_POINT } from '../base/index.ts';
+import type { PictureId } from '../content/index.ts';
+import type { PictureFilter } from '../deck/index.ts';
+import { shippedFamily } from '../fonts/index.ts';
+import type { PartId } from '../ids/index.ts';
+import type { Box, TextBox } from '../layout/index.ts';
+import { contains, frameOf, type Frame, type Palette, type Rect, type Theme } from '../theme/index.ts';
+import { drawChart } from './draw-chart.ts';
+import { drawIcon, drawMark, drawShape, type DrawnShape } from './drawn-shape.ts';
+import { drawCell, drawParagraph, type Piece } from './drawn-text.ts';
+import type { SceneSlide } from './scene.ts';
+
+/** What is drawn of a slide, from the back to the front; all lengths in points. */
+export interface DrawnSlide {
+  readonly size: { readonly width: number; readonly height: number };
+  readonly ground: string;
+  /** Pictures of the layout: a logo, a template's ground. */
+  readonly behind: readonly DrawnPicture[];
+  readonly shapes: readonly DrawnShape[];
+  readonly pictures: readonly DrawnPicture[];
+  readonly texts: readonly DrawnText[];
+  /** Where the slide's number ends. Whoever draws writes it: numbers shift with every slide that is added. */
+  readonly number: {
+    readonly right: number;
+    readonly y: number;
+    readonly size: number;
+    readonly family: string;
+    readonly color: string;
+  } | null;
+}
+export interface DrawnPiece extends Omit<Piece, 'x' | 'baseline' | 'width'> {
+  readonly x: number;
+  readonly y: number;
+  readonly width: number;
+}
+/** One paragraph, cell or chart with the box that it stands in. */
+export interface DrawnText {
+  /** `title`, or the id of the part; null for what cannot be edited. */
+  readonly target: PartId | 'title' | null;
+  /** Its first piece is a bullet, which is not written. */
+  readonly bullet?: boolean;
+  /** What it stands on, where that is not the ground. */
+  readonly behind?: string;
+  /** The table whose chart it is. */
+  readonly chart?: PartId;
+  /** Which end of each piece its `x` is. */
+  readonly anchor?: 'start' | 'end';
+  readonly x: number;
+  readonly y: number;
+  readonly width: number;
+  readonly height: number;
+  readonly pieces: readonly DrawnPiece[];
+}
+export interface DrawnPicture {
+  /** Null for a picture of the layout. */
+  readonly part: PartId | null;
+  readonly picture: PictureId;
+  readonly alt: string | null;
+  readonly x: number;
+  readonly y: number;
+  readonly width: number;
+  readonly height: number;
+  /** What of it is not seen, of its own width and height: left, top, right, bottom. */
+  readonly cut: readonly [number, number, number, number];
+  readonly filter: PictureFilter;
+  /** The dark and the light colour of a tint. */
+  readonly tint: readonly [string, string] | null;
+  readonly corners: 'square' | 'round';
+  readonly brightness: number;
+  readonly contrast: number;
+}
+
+const points = (emu: number): number => Math.round((emu / EMU_PER_POINT) * 100) / 100;
+const rect = ({ x, y, width, height }: Rect) => ({
+  x: points(x),
+  y: points(y),
+  width: points(width),
+  height: points(height),
+});
+const piece = ({ x, baseline, width, family, ...rest }: Piece): DrawnPiece => ({
+  ...rest,
+  family: shippedFamily(family).family,
+  x: points(x),
+  y: points(baseline),
+  width: points(width),
+});
+
+/** What is drawn, from the back to the front. */
+interface Layers {
+  readonly shapes: DrawnShape[];
+  readonly texts: DrawnText[];
+  readonly pictures: DrawnPicture[];
+}
+interface Look {
+  readonly theme: Theme;
+  readonly palette: Palette;
+}
+
+/** The slide's own number is left to whoever draws. */
+export function drawSlide(slide: SceneSlide, theme: Theme): DrawnSlide {
+  const palette = slide.colors?.palette ?? theme.palette;
+  const look = { theme, palette };
+  const layers: Layers = { shapes: slide.layout.marks.map((mark) => drawMark(mark, palette)), texts: [], pictures: [] };
+  const behind = (slide.layout.pictures ?? []).map((logo): DrawnPicture => ({
+    ...PLAIN,
+    part: null,
+    picture: logo.picture,
+    alt: logo.alt,
+    ...rect(logo),
+  }));
+  for (const box of slide.boxes) drawBox(box, slide.boxes, look, layers);
+  for (const frame of slide.layout.frames) layers.texts.push(...drawFoot(frame, slide, look));
+  return {
+    size: { width: points(theme.size.width), height: points(theme.size.height) },
+    ground: slide.layout.paint ?? palette[slide.layout.ground],
+    behind,
+    ...layers,
+    number: numberOf(slide, look),
+  };
+}
+
+const PLAIN = {
+  cut: [0, 0, 0, 0],
+  filter: 'none',
+  tint: null,
+  corners: 'square',
+  brightness: 0,
+  contrast: 0,
+} as const;
+
+function drawBox(box: Box, boxes: readonly Box[], { theme, palette }: Look, { shapes, texts, pictures }: Layers): void {
+  switch (box.kind) {
+    case 'text':
+      texts.push(...drawTextBox(box, theme, palette, behindOf(box, boxes, palette)));
+      return;
+    case 'picture': {
+      const { filter, corners, brightness, contrast } = box.dress;
+      const tint = filter === 'tint' ? ([palette.accent1, palette.ground] as const) : null;
+      const { part, picture, alt, cut } = box;
+      pictures.push({ part, picture, alt, cut, filter, tint, corners, brightness, contrast, ...rect(box.rect) });
+      return;
+    }
+    case 'shape':
+      shapes.push(drawShape(box, palette));
+      return;
+    case 'icon':
+      shapes.push(...drawIcon(box, palette));
+      return;
+    case 'chart': {
+      const drawn = drawChart(box, theme, palette);
+      shapes.push(...drawn.shapes);
+      texts.push({ target: null, chart: box.part, ...rect(box.frame), pieces: drawn.pieces.map(piece) });
+      return;
+    }
+    case 'table':
+      for (const cell of box.cells) {
+        const at = rect(cell.rect);
+        const bar = (y: number, height: number, fill: string): DrawnShape => ({
+          d: `M${at.x} ${y}h${at.width}v${height}h${-at.width}Z`,
+          fill,
+          stroke: null,
+          strokeWidth: 0,
+        });
+        if (cell.header) shapes.push(bar(at.y, at.height, palette[theme.table.headColor]));
+        shapes.push(bar(at.y + at.height - 0.5, 0.5, palette[theme.table.rule]));
+        texts.push({
+          target: null,
+          ...at,
+          pieces: drawCell(cell.runs, cell.lines, box.size, cell.header, theme, palette).map(piece),
+        });
+      }
+  }
+}
+
+/** The shape of a figure under its text. */
+function behindOf({ frame, free }: TextBox, boxes: readonly Box[], palette: Palette): string | undefined {
+  if (free !== true) return undefined;
+  const under = boxes.findLast((box) => box.kind === 'shape' && contains(box.rect, frame));
+  return under?.kind === 'shape' && under.fill !== null ? palette[under.fill] : undefined;
+}
+
+function drawTextBox(box: TextBox, theme: Theme, palette: Palette, behind: string | undefined): DrawnText[] {
+  const frame = rect(box.frame);
+  return box.paragraphs.map((paragraph): DrawnText => {
+    const first = paragraph.lines[0];
+    const last = paragraph.lines.at(-1);
+    const top = first === undefined ? frame.y : points(first.baseline) - paragraph.size;
+    const bottom = last === undefined ? top : points(last.baseline) + paragraph.size * 0.3;
+    return {
+      // A figure's numbers are nobody's words.
+      target: paragraph.part ?? (paragraph.style === 'title' ? 'title' : null),
+      ...(paragraph.bulletX === null ? {} : { bullet: true }),
+      ...(behind === undefined ? {} : { behind }),
+      x: frame.x,
+      y: top,
+      width: frame.width,
+      height: bottom - top,
+      pieces: drawParagraph(paragraph, box.frame, theme, palette).map(piece),
+    };
+  });
+}
+
+/** The text that stands in a frame at the foot. */
+function drawFoot(frame: Frame, slide: SceneSlide, { theme, palette }: Look): readonly DrawnText[] {
+  const text = frame.role === 'footer' || frame.role === 'date' ? slide.foot[frame.role] : '';
+  if (text === '') return [];
+  const at = rect(frame);
+  const size = frame.style.sizes[0]!;
+  return [
+    {
+      target: null,
+      ...at,
+      anchor: frame.align === 'right' ? 'end' : 'start',
+      pieces: [
+        {
+          text,
+          x: frame.align === 'right' ? at.x + at.width : at.x,
+          y: at.y + at.height / 2 + size * 0.35,
+          width: at.width,
+          family: shippedFamily(theme.fonts.body).family,
+          size,
+          bold: frame.style.bold,
+          italic: false,
+          strike: false,
+          link: undefined,
+          color: palette[frame.style.color],
+        },
+      ],
+    },
+  ];
+}
+
+function numberOf(slide: SceneSlide, { theme, palette }: Look): DrawnSlide['number'] {
+  const frame = frameOf(slide.layout, 'number');
+  if (frame === undefined) return null;
+  const at = rect(frame);
+  const size = frame.style.sizes[0]!;
+  return {
+    right: at.x + at.width,
+    y: at.y + at.height / 2 + size * 0.35,
+    size,
+    family: shippedFamily(theme.fonts.body).family,
+    color: palette[frame.style.color],
+  };
+}

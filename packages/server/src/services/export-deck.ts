@@ -1,0 +1,31 @@
+/** Writes a deck as it is kept here. */
+import { carryOver, currentEdition, decide, foldLog, singleEdits, type FormatName } from '@alvex/core';
+import { getBlob } from '../db/blobs.ts';
+import type { Context } from './context.ts';
+import { existing } from './existing-deck.ts';
+import { stopped } from './files.ts';
+import { wholeLog } from './log.ts';
+import { packedDocument } from './originals.ts';
+import { deckPictures } from './pictures.ts';
+import { templateBytes } from './templates.ts';
+
+/** @throws AppError `deck-not-found`, `template-not-found`, `reading-stopped`. */
+export async function exportDeck(
+  context: Context,
+  id: string,
+  format: FormatName,
+): Promise<{ readonly bytes: Uint8Array; readonly name: string }> {
+  const { name } = await existing(context, id);
+  const log = await wholeLog(context, id);
+  const edits = singleEdits(foldLog(log).done);
+  const packed = await packedDocument(context, id, currentEdition(edits)?.original);
+  const pictures: { id: string; bytes: Uint8Array }[] = [];
+  for (const hash of await deckPictures(context, id, log)) {
+    const blob = await getBlob(context.db, context.workspace, hash);
+    if (blob !== undefined) pictures.push({ id: hash, bytes: blob.bytes });
+  }
+  const use = decide(carryOver(edits)).template;
+  const template = use === null ? null : { hash: use.hash, bytes: await templateBytes(context, id, use.hash) };
+  const bytes = await context.jobs.run('write', { format, packed, pictures, log, template }).catch(stopped);
+  return { bytes, name };
+}

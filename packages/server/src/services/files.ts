@@ -1,0 +1,144 @@
+/** Files as they came: kept byte for byte by their hash, and read into documents. */
+import { READER_VERSION } from '@alvex/core';
+import { getBlob, putBlob, type Blob } from '../db/blobs.ts';
+import { getDocument, putDocument } from '../db/documents.ts';
+import type { EditionRow } from '../db/editions.ts';
+import { TaskStopped, type Watching } from '../jobs/pool.ts';
+import type { Packed } from '../jobs/tasks.ts';
+import { AppError } from './app-error.ts';
+import type { Context } from './context.ts';
+
+export interface NewFile {
+  readonly bytes: Uint8Array;
+  readonly fileName: string;
+  readonly type: string | undefined;
+}
+
+/** One of several files of which a deck was made, as it is kept. */
+interface PartFile {
+  readonly name: string;
+  readonly type: string;
+  readonly hash: string;
+}
+/** Type of a deck whose original is a list of files. */
+export const PARTS = 'parts';
+
+const UNKNOWN = 'application/octet-stream';
+const MIMES: Readonly<Record<string, string>> = {
+  docx: 'application/vnd.openxmlformats-officedocument.wordprocessingml.document',
+  odt: 'application/vnd.oasis.opendocument.text',
+  rtf: 'application/rtf',
+  pdf: 'application/pdf',
+  opml: 'text/x-opml',
+  markdown: 'text/markdown',
+  html: 'text/html',
+  text: 'text/plain',
+  template: 'application/vnd.openxmlformats-officedocument.presentationml.presentation',
+};
+
+/** A document that was read and kept. */
+export interface TakenIn {
+  readonly hash: string;
+  readonly type: string;
+  /** Of the file, or of the list of files. */
+  readonly fileName: string;
+  readonly title: string | null;
+  readonly words: number;
+}
+
+/** A task's stop, as people are told of it. */
+export function stopped(error: unknown): never {
+  if (error instanceof TaskStopped)
+    throw new AppError(error.cancelled ? 'cancelled' : 'reading-stopped', undefined, { cause: error });
+  throw error;
+}
+
+/**
+ * Reads one file, or several that become parts of one document, and keeps the files, their pictures, and what was read.
+ * @throws ReadError, AppError `reading-stopped` or `cancelled`.
+ */
+export async function takeIn(context: Context, files: readonly NewFile[], watching: Watching): Promise<TakenIn> {
+  const { db, jobs, workspace } = context;
+  const toRead = files.map(({ bytes, type, fileName }) => ({ bytes, type, name: fileName }));
+  const read = await jobs.run('read', { files: toRead }, watching).catch(stopped);
+  const kept: PartFile[] = [];
+  for (const [i, { bytes, fileName }] of files.entries()) {
+    const part = { name: fileName, type: read.types[i] ?? '', hash: read.hashes[i] ?? '' };
+    await putBlob(db, workspace, { hash: part.hash, mime: mimeOf(part.type), bytes });
+    kept.push(part);
+  }
+  const [only] = kept;
+  const original = only !== undefined && kept.length === 1 ? only : await keepParts(context, kept);
+  await keepRead(context, original, read);
+  const { hash, type, name } = original;
+  return { hash, type, fileName: name.slice(0, 255), title: read.title, words: read.words };
+}
+
+/** Keeps what was read of a file, with its pictures. */
+export async function keepRead(
+  { db, workspace }: Context,
+  { hash: original, type }: { readonly hash: string; readonly type: string },
+  { packed, pictures }: Packed,
+): Promise<void> {
+  for (const { id: hash, mime, bytes } of pictures) await putBlob(db, workspace, { hash, mime, bytes });
+  await putDocument(db, { workspace, original, type, reader: READER_VERSION }, packed);
+}
+
+export const mimeOf = (type: string | undefined): string => MIMES[type ?? ''] ?? UNKNOWN;
+
+/** Keeps a file byte for byte. @returns The hash by which it is known. */
+export async function keepFile({ db, jobs, workspace }: Context, bytes: Uint8Array, type?: string): Promise<string> {
+  const hash = await jobs.run('hash', { bytes });
+  await putBlob(db, workspace, { hash, mime: mimeOf(type), bytes });
+  return hash;
+}
+
+/** The original of a deck of several files is the list of them. */
+async function keepParts(context: Context, parts: readonly PartFile[]): Promise<PartFile> {
+  const hash = await keepFile(context, Buffer.from(JSON.stringify(parts)));
+  return { hash, type: PARTS, name: `${parts.length} files: ${parts.map(({ name }) => name).join(', ')}` };
+}
+
+/** Files that were kept before. @throws AppError `file-not-found`. */
+export const partsOf = async (
+  { db, workspace }: Context,
+  parts: readonly { readonly hash: string; readonly name: string }[],
+): Promise<readonly NewFile[]> =>
+  Promise.all(
+    parts.map(async ({ hash, name }) => {
+      const blob = await getBlob(db, workspace, hash);
+      if (blob === undefined) throw new AppError('file-not-found');
+      return { bytes: blob.bytes, fileName: name, type: undefined };
+    }),
+  );
+
+export interface OriginalFile {
+  readonly name: string;
+  readonly type: string;
+  readonly mime: string;
+  readonly bytes: Uint8Array;
+}
+
+/** The files that a document was made of, in their order. @throws AppError `not-found`. */
+export async function filesOf({ db, workspace }: Context, row: EditionRow): Promise<readonly OriginalFile[]> {
+  const fetch = async (hash: string): Promise<Blob> => {
+    const blob = await getBlob(db, workspace, hash);
+    if (blob === undefined) throw new AppError('not-found');
+    return blob;
+  };
+  const original = await fetch(row.original);
+  if (row.type !== PARTS) return [{ ...original, name: row.file_name, type: row.type }];
+  const parts = JSON.parse(Buffer.from(original.bytes).toString('utf8')) as readonly PartFile[];
+  return Promise.all(parts.map(async ({ name, type, hash }) => ({ ...(await fetch(hash)), name, type })));
+}
+
+/** The document of a file, gzip; read again where the cache has none of today's reader. */
+export async function packedOf(context: Context, row: EditionRow): Promise<Uint8Array> {
+  const { db, jobs, workspace } = context;
+  const key = { workspace, original: row.original, type: row.type, reader: READER_VERSION };
+  const cached = await getDocument(db, key);
+  if (cached !== undefined) return cached;
+  const read = await jobs.run('read', { files: await filesOf(context, row) }).catch(stopped);
+  await keepRead(context, { hash: row.original, type: row.type }, read);
+  return read.packed;
+}
