@@ -25,7 +25,7 @@ export class Alvex {
       stdio: ['ignore', 'pipe', 'inherit'],
     });
     this.#process = child;
-    for await (const piece of child.stdout!) if (String(piece).includes('Alvex is at')) return;
+    for await (const piece of child.stdout) if (String(piece).includes('Alvex is at')) return;
     throw new Error('The server did not start');
   }
 

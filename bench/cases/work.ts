@@ -50,7 +50,7 @@ function amended(blocks: readonly Block[]): readonly Block[] {
       return [{ ...block, id: `x${i}` as Block['id'], runs: [...block.runs, ...plain(` ${sentence(i, 3)}`)] }];
     if (roll < 0.14)
       return [
-        { ...block, id: `y${i}` as Block['id'], kind: 'paragraph', runs: plain(sentence(i * 31, 12)) } as Block,
+        { ...block, id: `y${i}` as Block['id'], kind: 'paragraph', runs: plain(sentence(i * 31, 12)) },
         block,
       ];
     return [block];

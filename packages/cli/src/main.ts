@@ -60,6 +60,7 @@ async function main(): Promise<void> {
   const [command, file, ...rest] = positionals;
   if (command === 'check') return check(positionals.slice(1));
   if (rest.length > 0) throw new UsageError(`One file at a time; what is ${rest[0]}?`);
+  if (command === undefined) throw new UsageError('Say what to do.');
   switch (command) {
     case 'maps':
       return print(PRESET_NAMES.join('\n'));
@@ -84,7 +85,7 @@ async function main(): Promise<void> {
       return;
     }
     default:
-      throw new UsageError(command === undefined ? 'Say what to do.' : `There is no command ${command}.`);
+      throw new UsageError(`There is no command ${command}.`);
   }
 }
 

@@ -16,7 +16,7 @@ export type Properties<T> = {
 };
 
 export const object = <T extends object>(properties: Properties<T>): TUnsafe<T> =>
-  Type.Unsafe<T>(Type.Object(properties as Record<string, TSchema>, closed));
+  Type.Unsafe<T>(Type.Object(properties, closed));
 
 export const list = <V>(items: SchemaOf<V>, maxItems: number, minItems = 0): TUnsafe<readonly V[]> =>
   Type.Unsafe<readonly V[]>(Type.Array(items, { maxItems, minItems }));
@@ -32,7 +32,7 @@ export const whole = <V extends number>(minimum: number, maximum: number): TUnsa
 export const orNull = <V>(schema: SchemaOf<V>): TUnsafe<V | null> =>
   Type.Unsafe<V | null>(Type.Union([schema, Type.Null()]));
 
-export const optional = <V>(schema: SchemaOf<V>): SchemaOf<V> & Optional => Type.Optional(schema) as never;
+export const optional = <V>(schema: SchemaOf<V>): SchemaOf<V> & Optional => Type.Optional(schema);
 
 export const oneOf = <V>(schemas: readonly SchemaOf<V>[], by = 'kind'): TUnsafe<V> =>
   Type.Unsafe<V>({

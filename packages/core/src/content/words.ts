@@ -1,4 +1,5 @@
 /** Counts words as people count them. */
+import { remembered } from '../base/index.ts';
 import { runsText, type Runs } from './run.ts';
 
 // Scripts written without spaces: each character counts, as the trade does for Chinese and Japanese.
@@ -24,11 +25,5 @@ export function countWords(text: string): number {
   return words;
 }
 
-const counted = new WeakMap<Runs, number>();
-
 /** The number of words in `runs`; the same runs are counted once. */
-export function runsWords(runs: Runs): number {
-  let words = counted.get(runs);
-  if (words === undefined) counted.set(runs, (words = countWords(runsText(runs))));
-  return words;
-}
+export const runsWords = remembered((runs: Runs) => countWords(runsText(runs)));

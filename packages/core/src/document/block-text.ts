@@ -1,5 +1,5 @@
 /** The words of a block, as text and as a number. */
-import { unreachable } from '../base/index.ts';
+import { remembered, unreachable } from '../base/index.ts';
 import { countWords, runsText, runsWords, tableText, type Runs } from '../content/index.ts';
 import type { Block, DocumentModel } from './block.ts';
 
@@ -31,16 +31,9 @@ export function blockRuns(block: Block): Runs {
   return text === '' ? [] : [{ text }];
 }
 
-const counted = new WeakMap<Block, number>();
-
-export function blockWords(block: Block): number {
-  let words = counted.get(block);
-  if (words === undefined) {
-    words = 'runs' in block ? runsWords(block.runs) : countWords(blockText(block));
-    counted.set(block, words);
-  }
-  return words;
-}
+export const blockWords = remembered((block: Block) =>
+  'runs' in block ? runsWords(block.runs) : countWords(blockText(block)),
+);
 
 /** Whether a block has no text at all; marks without letters, such as a dash, are text. */
 export const isBlank = (block: Block): boolean => blockWords(block) === 0 && blockText(block).trim() === '';

@@ -1,4 +1,5 @@
 /** Finds the block that names the whole document. */
+import { remembered } from '../base/index.ts';
 import { blockText } from './block-text.ts';
 import type { Block, Level } from './block.ts';
 
@@ -7,13 +8,11 @@ import type { Block, Level } from './block.ts';
  * heading, is alone on its level, and all others are below it.
  */
 export function findTitle(blocks: readonly Block[]): Block | undefined {
-  let found = titles.get(blocks);
-  if (found === undefined) titles.set(blocks, (found = { block: search(blocks) }));
-  return found.block;
+  return titles(blocks).block;
 }
 
 // Asked at every stage of every conversion; a document's blocks never change.
-const titles = new WeakMap<readonly Block[], { readonly block: Block | undefined }>();
+const titles = remembered((blocks: readonly Block[]) => ({ block: search(blocks) }));
 
 function search(blocks: readonly Block[]): Block | undefined {
   let first: (Block & { kind: 'heading' }) | undefined;

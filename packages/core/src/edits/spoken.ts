@@ -1,4 +1,5 @@
 /** Takes a part off its slide and speaks it. */
+import { unreachable } from '../base/index.ts';
 import { cellText, plain, type Runs } from '../content/index.ts';
 import type { Content, Note, Slide } from '../deck/index.ts';
 import { noteOfPart, type BlockId, type PartId } from '../ids/index.ts';
@@ -44,7 +45,10 @@ function rowsOf(part: Content): readonly Runs[] {
       return part.table.rows.map((row) => plain(row.cells.map(cellText).join(' | ')));
     case 'picture':
       return part.alt === null ? [] : [plain(part.alt)];
-    default:
+    case 'point':
+    case 'text':
       return [part.runs];
+    default:
+      return unreachable(part);
   }
 }

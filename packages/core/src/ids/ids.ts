@@ -57,11 +57,9 @@ export const copiedPart = (slide: SlideId, part: PartId): PartId => `${slide}${M
 
 // Notes.
 /** A row of a block that is spoken; the first has the block's id. */
-export const noteOf = (block: BlockId, row = 0): NoteId =>
-  (row === 0 ? block : `${block}${MARK.row}${row}`) as string as NoteId;
+export const noteOf = (block: BlockId, row = 0): NoteId => (row === 0 ? block : `${block}${MARK.row}${row}`) as NoteId;
 /** A row of a part that is spoken instead of shown. */
-export const noteOfPart = (part: PartId, row = 0): NoteId =>
-  (row === 0 ? part : `${part}${MARK.row}${row}`) as string as NoteId;
+export const noteOfPart = (part: PartId, row = 0): NoteId => (row === 0 ? part : `${part}${MARK.row}${row}`) as NoteId;
 /** The same, where a rule for full slides speaks it. */
 export const relievedNote = (part: PartId, row = 0): NoteId => `${noteOfPart(part, row)}${MARK.relieved}` as NoteId;
 /** The part that a rule speaks by a note; undefined for all other notes. */

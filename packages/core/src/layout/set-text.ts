@@ -1,5 +1,5 @@
 /** Sets paragraphs in a frame: which lines they take at a size, and where each line stands. */
-import { emuFromPt, EMU_PER_POINT, ptFromEmu, type Emu } from '../base/index.ts';
+import { EMU_PER_POINT, emuFromPt, ptFromEmu, remembered, type Emu } from '../base/index.ts';
 import type { Run, Runs } from '../content/index.ts';
 import {
   breakLines,
@@ -79,7 +79,7 @@ interface Measured {
   readonly caps: true | undefined;
   readonly text: MeasuredText;
 }
-const measured = new WeakMap<Runs, Map<FontMetrics, Measured>>();
+const measuredIn = remembered((_: Runs) => new Map<FontMetrics, Measured>());
 
 /** Measures runs in a theme's fonts; the same runs in the same face are measured once. */
 export function measureRuns(
@@ -93,8 +93,7 @@ export function measureRuns(
   const family = setting.mono ? mono : theme.fonts[frame.style.font];
   const bold = frame.style.bold || setting.bold === true;
   const face = faceOf(family, bold, setting.italic);
-  let known = measured.get(runs);
-  if (known === undefined) measured.set(runs, (known = new Map()));
+  const known = measuredIn(runs);
   const found = known.get(face);
   if (found?.mono === mono && found.caps === caps) return found.text;
   const spans = runs.map((run) => ({

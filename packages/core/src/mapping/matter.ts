@@ -2,6 +2,7 @@
  * Front and back matter: an agenda, key points, sources. Their slides are put into the deck empty, so that the author's edits find
  * them; what stands on them is made last, of the slides as they then are.
  */
+import { getOrMake, remembered } from '../base/index.ts';
 import { plain, runsText, type Run, type Runs } from '../content/index.ts';
 import type { Content, Deck, MatterKind, Point, Slide } from '../deck/index.ts';
 import { blockRuns, findTitle, type DocumentModel } from '../document/index.ts';
@@ -50,28 +51,20 @@ export function withMatter(deck: Deck, document: DocumentModel, wishes: MatterWi
 }
 
 // The same slide every time, down to its identity, so that what stands on it is not replayed anew.
-const made = new WeakMap<DocumentModel, Map<MatterKind, Slide>>();
+const madeOf = remembered((_: DocumentModel) => new Map<MatterKind, Slide>());
 
-function madeSlide(document: DocumentModel, matter: MatterKind, title: () => Runs): Slide {
-  let slides = made.get(document);
-  if (slides === undefined) made.set(document, (slides = new Map()));
-  let slide = slides.get(matter);
-  if (slide === undefined) {
-    slide = {
-      id: matterSlide(matter),
-      kind: matter === 'cover' ? 'cover' : 'content',
-      matter,
-      title: { runs: title(), blocks: [] },
-      content: [],
-      notes: [],
-      section: null,
-      continues: false,
-      passages: [],
-    };
-    slides.set(matter, slide);
-  }
-  return slide;
-}
+const madeSlide = (document: DocumentModel, matter: MatterKind, title: () => Runs): Slide =>
+  getOrMake(madeOf(document), matter, () => ({
+    id: matterSlide(matter),
+    kind: matter === 'cover' ? 'cover' : 'content',
+    matter,
+    title: { runs: title(), blocks: [] },
+    content: [],
+    notes: [],
+    section: null,
+    continues: false,
+    passages: [],
+  }));
 
 /** The title of the file, else the first words of the document. */
 function coverTitle(document: DocumentModel): Runs {
@@ -201,12 +194,9 @@ function bestPoints(group: readonly Slide[], language: Language): readonly Point
 }
 
 const SEPARATOR = ': ';
-const found = new WeakMap<DocumentModel, readonly Point[]>();
 
 /** Footnotes, and the links of the text, each once. */
-function sources(document: DocumentModel): readonly Point[] {
-  const known = found.get(document);
-  if (known !== undefined) return known;
+const sources = remembered((document: DocumentModel): readonly Point[] => {
   const points: Point[] = [];
   const seen = new Set<string>();
   const add = (block: BlockId, runs: Runs): void => {
@@ -227,9 +217,8 @@ function sources(document: DocumentModel): readonly Point[] {
     if (block.kind === 'footnote') add(block.id, block.runs);
     else for (const { link, text } of linksOf(blockRuns(block))) add(block.id, linkRuns(text, link));
   }
-  found.set(document, points);
   return points;
-}
+});
 
 /** Links to other places, with the words they stand on. */
 function linksOf(runs: Runs): readonly { readonly link: string; readonly text: string }[] {

@@ -1,4 +1,5 @@
 /** Decides for every block where it goes: by the author's mark, else by the rule for its role, else by the map. */
+import { remembered } from '../base/index.ts';
 import {
   DESTINATIONS,
   TEXT_KINDS,
@@ -91,17 +92,10 @@ function possible(block: Block, destination: number): number {
   return object && destination !== ordinal('out') && destination !== ordinal('notes') ? ordinal('slide') : destination;
 }
 
-const rowsByDocument = new WeakMap<DocumentModel, Uint8Array>();
-
-function rowsOf(document: DocumentModel): Uint8Array {
-  let rows = rowsByDocument.get(document);
-  if (rows === undefined) {
-    const title = findTitle(document.blocks);
-    rows = Uint8Array.from(document.blocks, (block) => rowOf(block, title));
-    rowsByDocument.set(document, rows);
-  }
-  return rows;
-}
+const rowsOf = remembered((document: DocumentModel) => {
+  const title = findTitle(document.blocks);
+  return Uint8Array.from(document.blocks, (block) => rowOf(block, title));
+});
 
 function rowOf(block: Block, title: Block | undefined): number {
   if (block === title) return ROLES.title;

@@ -1,6 +1,9 @@
 /** Joins the stages: document and edits to deck, pages and ledger. */
+import equal from 'fast-deep-equal';
+import { getOrMake, remembered } from '../base/index.ts';
 import { carryOver, decide, replay, singleEdits, type Decisions, type Edit, type Unplaced } from '../edits/index.ts';
 import type { Deck, Destination, FullRule, LevelMap, Slide } from '../deck/index.ts';
+import type { Picture, PictureId } from '../content/index.ts';
 import { blockIndex, type DocumentModel } from '../document/index.ts';
 import { isStructureChange, restructure, type Restructured, type StructureChange } from '../structure/index.ts';
 import { layOutSlide, type Page } from '../layout/index.ts';
@@ -144,32 +147,16 @@ function chosenMap(document: DocumentModel, { map }: Decisions): LevelMap {
   return name === undefined ? map!.map : readyMade(name, document);
 }
 
-const readyMaps = new WeakMap<DocumentModel, Map<PresetName, LevelMap>>();
-function readyMade(name: PresetName, document: DocumentModel): LevelMap {
-  let maps = readyMaps.get(document);
-  if (maps === undefined) readyMaps.set(document, (maps = new Map()));
-  let map = maps.get(name);
-  if (map === undefined) maps.set(name, (map = presetMap(name, document)));
-  return map;
-}
+const readyMaps = remembered((_: DocumentModel) => new Map<PresetName, LevelMap>());
+const readyMade = (name: PresetName, document: DocumentModel): LevelMap =>
+  getOrMake(readyMaps(document), name, () => presetMap(name, document));
 
-const ids = new WeakMap<DocumentModel, ReadonlySet<string>>();
-function blockIds(document: DocumentModel): ReadonlySet<string> {
-  let known = ids.get(document);
-  if (known === undefined) ids.set(document, (known = new Set(document.blocks.map((block) => block.id))));
-  return known;
-}
+const blockIds = remembered(({ blocks }: DocumentModel): ReadonlySet<string> => new Set(blocks.map(({ id }) => id)));
 
-const pictureMaps = new WeakMap<
-  DocumentModel,
-  ReadonlyMap<DocumentModel['pictures'][number]['id'], DocumentModel['pictures'][number]>
->();
-function pictureMap(document: DocumentModel) {
-  let known = pictureMaps.get(document);
-  if (known === undefined)
-    pictureMaps.set(document, (known = new Map(document.pictures.map((picture) => [picture.id, picture]))));
-  return known;
-}
+const pictureMap = remembered(
+  ({ pictures }: DocumentModel): ReadonlyMap<PictureId, Picture> =>
+    new Map(pictures.map((picture) => [picture.id, picture])),
+);
 
 /** What every block became: as the map says, but for what stands on slides that edits or the rule for full slides changed. */
 function destinationsIn(deck: Deck, mapped: Deck, document: DocumentModel): Deck['destinations'] {
@@ -193,17 +180,11 @@ function destinationsIn(deck: Deck, mapped: Deck, document: DocumentModel): Deck
 }
 
 // Pages do not depend on colours: themes that share their layouts share them.
-const laidOut = new WeakMap<Theme['layouts'], Map<FullRule, WeakMap<Slide, readonly Page[]>>>();
+const laidOut = remembered((_: Theme['layouts']) => new Map<FullRule, WeakMap<Slide, readonly Page[]>>());
 
 function pagesOf(slide: Slide, options: ReliefOptions): readonly Page[] {
-  const { theme, full } = options;
-  let rules = laidOut.get(theme.layouts);
-  if (rules === undefined) laidOut.set(theme.layouts, (rules = new Map()));
-  let slides = rules.get(full);
-  if (slides === undefined) rules.set(full, (slides = new WeakMap()));
-  let pages = slides.get(slide);
-  if (pages === undefined) slides.set(slide, (pages = layOutSlide(slide, options)));
-  return pages;
+  const slides = getOrMake(laidOut(options.theme.layouts), options.full, () => new WeakMap<Slide, readonly Page[]>());
+  return getOrMake(slides, slide, () => layOutSlide(slide, options));
 }
 
 function keepIdentity(before: readonly Slide[], after: readonly Slide[]): readonly Slide[] {
@@ -212,14 +193,4 @@ function keepIdentity(before: readonly Slide[], after: readonly Slide[]): readon
     const old = known.get(slide.id);
     return old !== undefined && equal(old, slide) ? old : slide;
   });
-}
-
-/** Deep equality of plain data; what is identical is not looked into, which most of a deck is. */
-function equal(a: unknown, b: unknown): boolean {
-  if (a === b) return true;
-  if (typeof a !== 'object' || typeof b !== 'object' || a === null || b === null) return false;
-  if (Array.isArray(a)) return Array.isArray(b) && a.length === b.length && a.every((item, i) => equal(item, b[i]));
-  const keys = Object.keys(a);
-  if (keys.length !== Object.keys(b).length) return false;
-  return keys.every((key) => equal((a as Record<string, unknown>)[key], (b as Record<string, unknown>)[key]));
 }

@@ -115,86 +115,80 @@ function workByBlock(edits: readonly Edit[], blocks: ReadonlySet<string>): Reado
   const latest = new Map<string, { block: BlockId; make: MakeWork }>();
   const notes = new Map<SlideId, number>();
   for (const edit of edits) {
-    switch (edit.kind) {
-      case 'retitle': {
-        const block = blockIn(edit.slide, blocks);
-        if (block !== undefined)
-          latest.set(`t ${edit.slide}`, {
-            block,
-            make: (after, ids) => ({
-              kind: 'title',
-              text: runsText(edit.runs),
-              takeNew: { ...edit, slide: ids.slide(edit.slide), runs: runsOf(after, edit.runs) },
-            }),
-          });
-        break;
-      }
-      case 'reword': {
-        const block = blockIn(edit.part, blocks);
-        if (block !== undefined)
-          latest.set(`p ${edit.part}`, {
-            block,
-            make: (after, ids) => ({
-              kind: 'point',
-              text: runsText(edit.runs),
-              takeNew: { ...edit, part: ids.part(edit.part), runs: runsOf(after, edit.runs) },
-            }),
-          });
-        break;
-      }
-      case 'renote': {
-        const first = notes.get(edit.slide) ?? 0;
-        notes.set(edit.slide, first + edit.notes.length);
-        const written = edit.notes.map((_, i) => writtenNote(edit.slide, first + i));
-        const text = edit.notes.map(({ runs }) => runsText(runs)).join('\n');
-        for (const block of new Set(edit.replaces.flatMap((id) => blockIn(id, blocks) ?? [])))
-          latest.set(`n ${block}`, {
-            block,
-            make: (after, ids) => ({
-              kind: 'notes',
-              text,
-              takeNew: {
-                kind: 'renote',
-                slide: ids.slide(edit.slide),
-                replaces: written.map(ids.note),
-                anchor: edit.anchor === null ? null : ids.part(edit.anchor),
-                notes: [{ kind: 'paragraph', depth: 0, ordered: false, runs: runsOf(after, plain(text)) }],
-              },
-            }),
-          });
-        break;
-      }
-      case 'write':
-        for (const one of edit.blocks)
-          if (edit.replaces.includes(one.id) && blocks.has(one.id))
-            latest.set(`w ${one.id}`, {
-              block: one.id,
-              make: (after, ids) => ({
-                kind: 'text',
-                text: blockText(one as Block),
-                takeNew: {
-                  ...edit,
-                  replaces: [ids.block(one.id)],
-                  blocks: after === null ? [one] : [written(after, after.id)],
-                },
-              }),
-            });
-        break;
-      case 'describe':
-        latest.set(`d ${edit.block}`, {
-          block: edit.block,
+    if (edit.kind === 'retitle') {
+      const block = blockIn(edit.slide, blocks);
+      if (block !== undefined)
+        latest.set(`t ${edit.slide}`, {
+          block,
           make: (after, ids) => ({
-            kind: 'description',
-            text: edit.alt,
+            kind: 'title',
+            text: runsText(edit.runs),
+            takeNew: { ...edit, slide: ids.slide(edit.slide), runs: runsOf(after, edit.runs) },
+          }),
+        });
+    }
+    if (edit.kind === 'reword') {
+      const block = blockIn(edit.part, blocks);
+      if (block !== undefined)
+        latest.set(`p ${edit.part}`, {
+          block,
+          make: (after, ids) => ({
+            kind: 'point',
+            text: runsText(edit.runs),
+            takeNew: { ...edit, part: ids.part(edit.part), runs: runsOf(after, edit.runs) },
+          }),
+        });
+    }
+    if (edit.kind === 'renote') {
+      const first = notes.get(edit.slide) ?? 0;
+      notes.set(edit.slide, first + edit.notes.length);
+      const written = edit.notes.map((_, i) => writtenNote(edit.slide, first + i));
+      const text = edit.notes.map(({ runs }) => runsText(runs)).join('\n');
+      for (const block of new Set(edit.replaces.flatMap((id) => blockIn(id, blocks) ?? [])))
+        latest.set(`n ${block}`, {
+          block,
+          make: (after, ids) => ({
+            kind: 'notes',
+            text,
             takeNew: {
-              ...edit,
-              block: ids.block(edit.block),
-              alt: after?.kind === 'picture' ? (after.alt ?? '') : edit.alt,
+              kind: 'renote',
+              slide: ids.slide(edit.slide),
+              replaces: written.map(ids.note),
+              anchor: edit.anchor === null ? null : ids.part(edit.anchor),
+              notes: [{ kind: 'paragraph', depth: 0, ordered: false, runs: runsOf(after, plain(text)) }],
             },
           }),
         });
-        break;
-      default:
+    }
+    if (edit.kind === 'write') {
+      for (const one of edit.blocks)
+        if (edit.replaces.includes(one.id) && blocks.has(one.id))
+          latest.set(`w ${one.id}`, {
+            block: one.id,
+            make: (after, ids) => ({
+              kind: 'text',
+              text: blockText(one as Block),
+              takeNew: {
+                ...edit,
+                replaces: [ids.block(one.id)],
+                blocks: after === null ? [one] : [written(after, after.id)],
+              },
+            }),
+          });
+    }
+    if (edit.kind === 'describe') {
+      latest.set(`d ${edit.block}`, {
+        block: edit.block,
+        make: (after, ids) => ({
+          kind: 'description',
+          text: edit.alt,
+          takeNew: {
+            ...edit,
+            block: ids.block(edit.block),
+            alt: after?.kind === 'picture' ? (after.alt ?? '') : edit.alt,
+          },
+        }),
+      });
     }
   }
   const byBlock = new Map<BlockId, MakeWork[]>();

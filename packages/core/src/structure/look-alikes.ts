@@ -1,5 +1,5 @@
 /** Gathers lines of one look and proposes a level for each look, so that one action marks them all. */
-import { groupBy } from '../base/index.ts';
+import { groupBy, remembered } from '../base/index.ts';
 import { headingLevels, type Block, type DocumentModel, type Level } from '../document/index.ts';
 import type { StructureChange } from './change.ts';
 import { headingEvidence, traitsKey, traitsOf, traitsText, type Evidence, type Traits } from './evidence.ts';
@@ -83,12 +83,7 @@ function levelsAbove(document: DocumentModel): ReadonlyMap<BlockId, number> {
   return above;
 }
 
-const keys = new WeakMap<Block, string>();
-function keyOf(block: Block): string {
-  let key = keys.get(block);
-  if (key === undefined) keys.set(block, (key = traitsKey(traitsOf(block))));
-  return key;
-}
+const keyOf = remembered((block: Block) => traitsKey(traitsOf(block)));
 
 /** All lines of text that look like this one, itself among them. */
 export function linesLike(blocks: readonly Block[], id: BlockId): readonly BlockId[] {

@@ -141,7 +141,7 @@ function write(
     while (taken.has(id)) id = anotherBlock(id);
     taken.add(id);
     const known = old.get(block.id);
-    return { ...block, id, place, ...(known === undefined ? {} : asRead(known)) } as Block;
+    return { ...block, id, place, ...(known === undefined ? {} : asRead(known)) };
   });
   const gone = [...old.values()]
     .filter((block) => !kept.has(block.id))

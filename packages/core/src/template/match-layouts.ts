@@ -1,4 +1,5 @@
 /** Matches a template's layouts to ours, by the types of their placeholders and where these stand. */
+import { unreachable } from '../base/index.ts';
 import type { LayoutName } from '../theme/index.ts';
 import type { TemplateLayout, TemplatePlaceholder } from './template-model.ts';
 
@@ -105,8 +106,22 @@ export function suits(layout: TemplateLayout, name: LayoutName): number {
       return named > 0 && bodies.length > 0 ? named + titled : 0;
     case 'title-only':
       return only && !opening ? 3 + said : 0;
+    case 'statement':
+    case 'big-number':
+    case 'picture-bleed':
+    case 'picture-top':
+    case 'figure-text':
+    case 'chart-points':
+    case 'steps':
+    case 'cycle':
+    case 'timeline':
+    case 'icon-grid':
+    case 'pyramid':
+    case 'funnel':
+    case 'matrix':
+      return named;
     default:
-      return named > 0 ? named : 0;
+      return unreachable(name);
   }
 }
 

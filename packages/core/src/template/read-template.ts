@@ -1,5 +1,5 @@
 /** Reads an organisation's presentation (ECMA-376-1 §13, §19.3) as a template: masters, layouts, colours, fonts, grounds, logos. */
-import { emu, ptFromEmu, ReadError, type Emu } from '../base/index.ts';
+import { emu, ptFromEmu, ReadError } from '../base/index.ts';
 import {
   mainPart,
   nodeAt,
@@ -320,8 +320,8 @@ function levelOf(
     bullet:
       /^[\x20-\x7e\u00a0-\u2fff]?$/.test(bullet) && nodeAt(node, 'a:buFont')?.attributes.charset !== '2' ? bullet : '•',
     bulletColor: 'text',
-    indent: ptFromEmu(left as Emu),
-    hanging: ptFromEmu(hanging as Emu),
+    indent: ptFromEmu(left),
+    hanging: ptFromEmu(hanging),
     spaceBefore: Number.isFinite(share) ? share : Number.isFinite(fixed) ? fixed : level === 1 ? 0.3 : 0.15,
   };
   return { ...base, paint: colorIn(nodeAt(node, 'a:defRPr'), scheme) ?? scheme.get('tx1') ?? '000000' };
@@ -377,5 +377,5 @@ function markOf(shape: XmlNode, scheme: Scheme): TemplateMark | 'nothing' | unde
   }
   return fill !== undefined
     ? { ...rect, shape: geometry, paint: fill }
-    : { ...rect, shape: geometry, paint: stroke!, outline: ptFromEmu(width as Emu) };
+    : { ...rect, shape: geometry, paint: stroke!, outline: ptFromEmu(width) };
 }

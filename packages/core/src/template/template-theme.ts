@@ -1,5 +1,5 @@
 /** A theme over a template: our layouts in the template's placeholders, and in free places where it has none. */
-import { emu } from '../base/index.ts';
+import { emu, getOrMake, remembered } from '../base/index.ts';
 import {
   buildLayouts,
   COLOR_NAMES,
@@ -31,17 +31,11 @@ import type { TemplateLayout, TemplateMaster, TemplateModel, TemplatePlaceholder
 const EMU_PER_INCH = 914_400;
 const inch = (value: number): number => value / EMU_PER_INCH;
 
-const made = new WeakMap<TemplateModel, Map<string, Theme>>();
+const themesOf = remembered((_: TemplateModel) => new Map<string, Theme>());
 
 /** The same template used in the same way gives the same theme, down to its identity. */
-export function templateTheme(model: TemplateModel, use: TemplateUse, look: DeckLook): Theme {
-  let themes = made.get(model);
-  if (themes === undefined) made.set(model, (themes = new Map()));
-  const key = JSON.stringify([use, look.foot]);
-  let theme = themes.get(key);
-  if (theme === undefined) themes.set(key, (theme = build(model, use, look)));
-  return theme;
-}
+export const templateTheme = (model: TemplateModel, use: TemplateUse, look: DeckLook): Theme =>
+  getOrMake(themesOf(model), JSON.stringify([use, look.foot]), () => build(model, use, look));
 
 function build(model: TemplateModel, use: TemplateUse, look: DeckLook): Theme {
   const points = matchLayout(model.layouts, 'points', use.layouts);

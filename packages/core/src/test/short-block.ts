@@ -15,7 +15,11 @@ export function shortBlock(block: Block): string {
       return `${block.role ?? 'p'} ${text}`;
     case 'picture':
       return `picture ${block.alt ?? ''}`.trim();
-    default:
+    case 'table':
+    case 'quote':
+    case 'code':
+    case 'break':
+    case 'footnote':
       return `${block.kind} ${text}`.trim();
   }
 }

@@ -25,6 +25,6 @@ export function security(): Middleware {
       },
       // Plain HTTP on loopback.
       strictTransportSecurity: false,
-    })(ctx as never, next);
+    })(ctx, next);
   };
 }

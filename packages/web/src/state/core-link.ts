@@ -62,7 +62,11 @@ export class CoreLink {
       case 'failed':
         this.#fail(message.message);
         return;
-      default:
+      case 'document':
+      case 'view':
+      case 'pages':
+      case 'dressed':
+      case 'structure':
         receive(message);
     }
   }

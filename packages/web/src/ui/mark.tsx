@@ -1,5 +1,5 @@
 /** Marks of the destinations: told apart by shape first, colour second. The same everywhere. */
-import type { Destination } from '@alvex/core';
+import { pointLevel, type Destination } from '@alvex/core';
 
 const STROKE = 2.4;
 
@@ -15,8 +15,12 @@ function shape(destination: Destination) {
       return <path d="M4 8q3.5-4.4 7 0t7 0 7 0M4 13.5q3.5-4.4 7 0t7 0 7 0" fill="none" strokeWidth="1.7" />;
     case 'out':
       return <circle cx="15" cy="10" r="6" fill="none" strokeWidth="1.7" strokeDasharray="3 2.2" />;
-    default: {
-      const count = Number(destination.slice(5));
+    case 'point1':
+    case 'point2':
+    case 'point3':
+    case 'point4':
+    case 'point5': {
+      const count = pointLevel(destination) ?? 1;
       const first = 15 - (count - 1) * 2.5;
       return (
         <path d={Array.from({ length: count }, (_, i) => `M${first + i * 5} 4v12`).join('')} strokeWidth={STROKE} />

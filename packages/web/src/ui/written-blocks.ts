@@ -149,7 +149,7 @@ export function fromEditor(
   const blocks: WrittenBlock[] = [];
   const walk = (node: JSONContent, depth: number): void => {
     const children = node.content ?? [];
-    switch (node.type) {
+    switch (node.type ?? '') {
       case 'heading': {
         const runs = runsOf(node);
         if (runs.length > 0)

@@ -1,25 +1,18 @@
 /** Words of a page, counted once. */
-import { countWords, runsWords, tableText, type Content, type Page } from '@alvex/core';
+import { countWords, remembered, runsWords, tableText, type Content, type Page } from '@alvex/core';
 
 export interface PageWords {
   readonly shown: number;
   readonly spoken: number;
 }
 
-const counted = new WeakMap<Page, PageWords>();
-
-export function wordsOf(page: Page): PageWords {
-  let words = counted.get(page);
-  if (words === undefined) {
-    const shown = contentOf(page).reduce((sum, part) => {
-      if (part.kind === 'picture') return sum;
-      return sum + (part.kind === 'table' ? countWords(tableText(part.table)) : runsWords(part.runs));
-    }, runsWords(page.slide.title.runs));
-    const spoken = page.notes.reduce((sum, note) => sum + runsWords(note.runs), 0);
-    counted.set(page, (words = { shown, spoken }));
-  }
-  return words;
-}
+export const wordsOf = remembered((page: Page): PageWords => {
+  const shown = contentOf(page).reduce((sum, part) => {
+    if (part.kind === 'picture') return sum;
+    return sum + (part.kind === 'table' ? countWords(tableText(part.table)) : runsWords(part.runs));
+  }, runsWords(page.slide.title.runs));
+  return { shown, spoken: page.notes.reduce((sum, note) => sum + runsWords(note.runs), 0) };
+});
 
 /** What of its slide a page shows. */
 export function contentOf({ slide, boxes, count }: Page): readonly Content[] {

@@ -251,7 +251,7 @@ export class FlowReader implements XmlHandler {
     this.#paragraphs++;
     if (this.#flow.paragraph?.joinsNext) this.#flow.paragraph.joinsNext = false;
     else this.#flow.paragraph = new ParagraphDraft(this.#place());
-    this.#flow.paragraph!.inContents = (this.#contentsControls.at(-1) ?? false) || this.#fields.inContents;
+    this.#flow.paragraph.inContents = (this.#contentsControls.at(-1) ?? false) || this.#fields.inContents;
   }
 
   #endParagraph(last = false): void {

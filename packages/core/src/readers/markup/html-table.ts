@@ -21,8 +21,7 @@ export function* tableRows(table: Element): Generator<{ row: Element; head: bool
     if (!('tagName' in part)) continue;
     if (part.tagName === 'tr') yield { row: part, head: false };
     else
-      for (const row of part.childNodes)
-        if (row.nodeName === 'tr') yield { row: row as Element, head: part.tagName === 'thead' };
+      for (const row of part.childNodes) if (row.nodeName === 'tr') yield { row: row, head: part.tagName === 'thead' };
   }
 }
 

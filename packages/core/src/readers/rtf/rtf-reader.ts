@@ -1,5 +1,12 @@
 /** Turns the tokens of an RTF file into blocks: groups scope the look, destinations hold what is not text. */
-import { decodeUtf8, textDecoder, type Report, type SourcePlace, type TextDecoding } from '../../base/index.ts';
+import {
+  decodeUtf8,
+  textDecoder,
+  unreachable,
+  type Report,
+  type SourcePlace,
+  type TextDecoding,
+} from '../../base/index.ts';
 import { safeLink, type Run } from '../../content/index.ts';
 import { cellRuns } from '../cell-runs.ts';
 import { GatheredText } from '../gathered-text.ts';
@@ -224,8 +231,13 @@ export class RtfReader {
         return true;
       case 'instruction':
         return name !== 'u';
-      default:
+      case 'text':
+      case 'note':
+      case 'skip':
+      case 'list-text':
         return this.#definitions.encodingWord(name, value);
+      default:
+        return unreachable(destination);
     }
   }
 

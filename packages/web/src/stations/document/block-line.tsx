@@ -112,7 +112,11 @@ function marginText(block: Block): string {
       return block.role ?? '';
     case 'break':
       return '';
-    default:
+    case 'table':
+    case 'picture':
+    case 'quote':
+    case 'code':
+    case 'footnote':
       return block.kind;
   }
 }

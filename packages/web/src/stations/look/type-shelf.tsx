@@ -134,7 +134,7 @@ const COLOR_LABELS: Readonly<Record<string, string>> = {
 function Rule({ role, rule }: { readonly role: RuledRole; readonly rule: TextRule | undefined }) {
   const set = (change: { readonly [K in keyof TextRule]?: TextRule[K] | undefined }) => {
     const next = Object.fromEntries(Object.entries({ ...rule, ...change }).filter(([, value]) => value !== undefined));
-    edit({ kind: 'type', role, rule: Object.keys(next).length === 0 ? null : (next as TextRule) });
+    edit({ kind: 'type', role, rule: Object.keys(next).length === 0 ? null : next });
   };
   const flag = (value: boolean | undefined): string => (value === undefined ? '' : value ? 'yes' : 'no');
   const asked = (text: string): boolean | undefined => (text === '' ? undefined : text === 'yes');

@@ -1,7 +1,7 @@
 /** Pictures of a slide: how they stand in their frames, what they show, other ones in their place, and new ones. */
 import { Box, chakra } from '@chakra-ui/react';
 import { useMemo, useState, type MouseEvent } from 'react';
-import { PICTURE_FILTERS, runsText, usualDress, type BlockId, type PictureDress, type PicturePart } from '@alvex/core';
+import { PICTURE_FILTERS, runsText, usualDress, type PictureDress, type PicturePart } from '@alvex/core';
 import { pictureUrl } from '../../api/client.ts';
 import { useDeck } from '../../state/deck-store.ts';
 import { edit } from '../../state/log-store.ts';
@@ -185,7 +185,7 @@ function Description({ row, part }: { readonly row: Row; readonly part: PictureP
   const describe = (alt: string) =>
     edit(
       part.own === undefined && part.blocks[0] !== undefined
-        ? { kind: 'describe', block: part.blocks[0] as BlockId, alt }
+        ? { kind: 'describe', block: part.blocks[0], alt }
         : { kind: 'alt', part: part.id, alt },
     );
   const missing = part.alt === null || part.alt.trim() === '';
