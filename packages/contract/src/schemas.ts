@@ -1,5 +1,5 @@
 /** What goes between server and web, as JSON schemas from which the types are taken. */
-import type { LevelMap as Levels, LogEntry, Prose as ProseType } from '@alvex/core';
+import { ID_FORMAT, type LevelMap as Levels, type LogEntry, type Prose as ProseType } from '@alvex/core';
 import { Type, type Static } from '@sinclair/typebox';
 import { SINGLE_EDITS } from './edits/edit-schemas.ts';
 import { closed, list, object, oneOf, only, optional, type SchemaOf } from './edits/parts.ts';
@@ -35,11 +35,14 @@ export interface AppendEntries {
   readonly entries: readonly LogEntry[];
   /** Chosen by the window: the same batch sent twice, because its answer was lost, is kept once. */
   readonly batch?: string;
+  /** How the ids in the entries were made; absent for the first way. */
+  readonly ids?: number;
 }
 export const AppendEntries: SchemaOf<AppendEntries> = object<AppendEntries>({
   base: Type.Integer({ minimum: 0 }),
   entries: list(Entry, 500, 1),
   batch: optional(Type.String({ format: 'uuid' })),
+  ids: optional(Type.Integer({ minimum: 1, maximum: ID_FORMAT })),
 });
 
 /** A file that may become the document's new edition; nothing is changed until an entry of the log says so. */

@@ -2,7 +2,7 @@
 import type { Report } from '../base/index.ts';
 import { languageTag, LIMITS, ReadError, type SourcePlace } from '../base/index.ts';
 import type { PictureData } from '../content/index.ts';
-import { BlockIds, blockText, findTitle, type Block, type DocumentModel } from '../document/index.ts';
+import { BlockIds, blockText, findTitle, identityText, type Block, type DocumentModel } from '../document/index.ts';
 
 export interface ReadResult {
   readonly document: DocumentModel;
@@ -39,8 +39,7 @@ export class BlockList {
   add(draft: Draft): void {
     if (this.blocks.length >= LIMITS.blocks) throw new ReadError('too-many-blocks', draft.place);
     const block = (isSeparator(draft) ? draftBreak('rule', draft.place) : draft) as Block;
-    const text = block.kind === 'picture' ? `${block.picture ?? ''}${block.alt ?? ''}` : blockText(block);
-    this.blocks.push({ ...block, id: this.#ids.next(block.kind, text) });
+    this.blocks.push({ ...block, id: this.#ids.next(block.kind, identityText(block)) });
   }
 }
 

@@ -1,5 +1,13 @@
 /** Makes one document of several, in their order. */
-import { BlockIds, blockText, findTitle, type Block, type DocumentModel, type Level } from '../document/index.ts';
+import {
+  BlockIds,
+  blockText,
+  findTitle,
+  identityText,
+  type Block,
+  type DocumentModel,
+  type Level,
+} from '../document/index.ts';
 import { reshape } from './restructure.ts';
 
 export interface Part {
@@ -15,10 +23,11 @@ export interface Part {
 export function joinDocuments(parts: readonly Part[]): DocumentModel {
   const ids = new BlockIds();
   const blocks = parts.flatMap(({ name, document }, i) =>
-    (i === 0 ? document.blocks : belowTitle(document.blocks)).map((block): Block => {
-      const text = block.kind === 'picture' ? `${block.picture ?? ''}${block.alt ?? ''}` : blockText(block);
-      return { ...block, id: ids.next(block.kind, text), place: { file: name, ...block.place } };
-    }),
+    (i === 0 ? document.blocks : belowTitle(document.blocks)).map((block): Block => ({
+      ...block,
+      id: ids.next(block.kind, identityText(block)),
+      place: { file: name, ...block.place },
+    })),
   );
   const first = <K extends 'title' | 'author' | 'language'>(key: K): DocumentModel[K] | null =>
     parts.find(({ document }) => document[key] !== null)?.document[key] ?? null;

@@ -11,6 +11,8 @@ export interface DeckRow {
   readonly original: string;
   readonly words: number;
   readonly version: number;
+  /** How the ids in its log were made. */
+  readonly ids: number;
   readonly updated_at: Date;
   readonly deleted_at: Date | null;
 }

@@ -54,3 +54,17 @@ export async function batchVersion(db: Db, deck: string, batch: string): Promise
     { version: number | null } | undefined;
   return row?.version ?? null;
 }
+
+/** Writes the entries of a deck anew, in their order, unless another did so in the meantime. */
+export async function rewriteEntries(db: Db, deck: string, entries: readonly LogEntry[], ids: number): Promise<void> {
+  await db.transaction(async (trx) => {
+    const row = (await trx('decks').where({ id: deck }).forUpdate().first('ids', 'version')) as
+      { ids: number; version: number } | undefined;
+    if (row === undefined || row.ids === ids || row.version !== entries.length) return;
+    for (const [i, entry] of entries.entries())
+      await trx('entries')
+        .where({ deck_id: deck, version: i + 1 })
+        .update({ entry: JSON.stringify(entry) });
+    await trx('decks').where({ id: deck }).update({ ids });
+  });
+}

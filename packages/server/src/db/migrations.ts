@@ -6,7 +6,7 @@ interface Step {
   readonly up: (db: Knex) => Promise<unknown>;
 }
 
-const STEPS: readonly Step[] = [
+export const STEPS: readonly Step[] = [
   {
     name: '001-first',
     up: async (db) => {
@@ -86,14 +86,23 @@ const STEPS: readonly Step[] = [
       });
     },
   },
+  {
+    name: '003-ids',
+    up: async (db) => {
+      // How the ids in a deck's log were made; logs of older ones are carried over when they are read.
+      await db.schema.alterTable('decks', (t) => {
+        t.specificType('ids', 'tinyint unsigned').notNullable().defaultTo(1);
+      });
+    },
+  },
 ];
 
 /** Brings the schema up to date; several servers may start at once. */
-export async function migrate(db: Knex): Promise<void> {
+export async function migrate(db: Knex, steps = STEPS): Promise<void> {
   await db.migrate.latest({
     tableName: 'schema_steps',
     migrationSource: {
-      getMigrations: () => Promise.resolve([...STEPS]),
+      getMigrations: () => Promise.resolve([...steps]),
       getMigrationName: (step: Step) => step.name,
       getMigration: (step: Step) =>
         Promise.resolve({ up: step.up, down: () => Promise.reject(new Error('Steps are not taken back')) }),

@@ -51,6 +51,11 @@ export interface Tasks {
     };
     readonly output: Uint8Array;
   };
+  /** Gives entries of an older Alvex the ids that blocks have today. */
+  readonly carryIds: {
+    readonly input: { readonly entries: readonly LogEntry[]; readonly packed: readonly Uint8Array[] };
+    readonly output: readonly LogEntry[];
+  };
   readonly write: {
     readonly input: {
       readonly format: FormatName;

@@ -23,6 +23,7 @@ import {
 } from '@alvex/core';
 import { scalePictures } from '@alvex/raster';
 import { zipSync } from 'fflate';
+import { withTodaysIds } from './former-ids.ts';
 import type { Job } from './pool.ts';
 import type { FileToRead, Outcome, PictureFile, TaskName, Tasks } from './tasks.ts';
 
@@ -55,6 +56,11 @@ const RUNNERS: Runners = {
       level,
       mtime: new Date('1980-01-01T00:00:00'),
     }),
+  carryIds: ({ entries, packed }) =>
+    withTodaysIds(
+      entries,
+      packed.map((one) => unpacked(one) as DocumentModel),
+    ),
   write,
 };
 

@@ -1,6 +1,7 @@
 /** Makes a deck of files. */
 import { randomUUID } from 'node:crypto';
 import type { DeckSummary } from '@alvex/contract';
+import { ID_FORMAT } from '@alvex/core';
 import { insertDeck, summary } from '../db/decks.ts';
 import type { Watching } from '../jobs/pool.ts';
 import type { Context } from './context.ts';
@@ -18,7 +19,7 @@ export async function createDeck(
   const name = (title ?? (files[0]?.fileName ?? '').replace(/\.[^.]+$/, '')).trim().slice(0, 200) || 'Untitled';
   await insertDeck(
     context.db,
-    { id, workspace_id: context.workspace, name, file_name: fileName, type, original: hash, words },
+    { id, workspace_id: context.workspace, name, file_name: fileName, type, original: hash, words, ids: ID_FORMAT },
     context.now(),
   );
   return summary(await existing(context, id));

@@ -1,9 +1,12 @@
 /** The log of a deck: read, appended to, told to other windows. */
 import type { AppendEntries, Newer } from '@alvex/contract';
-import type { LogEntry } from '@alvex/core';
-import { appendEntries, batchVersion, entriesAfter } from '../db/entries.ts';
+import { ID_FORMAT, type LogEntry } from '@alvex/core';
+import type { DeckRow } from '../db/decks.ts';
+import { appendEntries, batchVersion, entriesAfter, rewriteEntries } from '../db/entries.ts';
 import type { Context } from './context.ts';
 import { existing } from './existing-deck.ts';
+import { packedOf } from './files.ts';
+import { sourcesOf } from './originals.ts';
 
 export type AppendOutcome = { readonly ok: true; readonly version: number } | ({ readonly ok: false } & Newer);
 
@@ -11,10 +14,12 @@ export type AppendOutcome = { readonly ok: true; readonly version: number } | ({
 export async function append(
   context: Context,
   id: string,
-  { base, entries, batch }: AppendEntries,
+  { base, entries, batch, ids }: AppendEntries,
 ): Promise<AppendOutcome> {
-  await existing(context, id);
-  const version = await appendEntries(context.db, id, base, entries, context.now(), batch);
+  const row = await existing(context, id);
+  await carryIds(context, row);
+  const today = ids === ID_FORMAT ? entries : await withTodaysIds(context, row, entries);
+  const version = await appendEntries(context.db, id, base, today, context.now(), batch);
   if (version !== undefined) return { ok: true, version };
   return { ok: false, ...(await newerThan(context, id, base)) };
 }
@@ -27,10 +32,30 @@ export async function hasBatch(context: Context, id: string, batch: string): Pro
 
 /** What was written since a version. */
 export async function newerThan(context: Context, id: string, version: number): Promise<Newer> {
-  await existing(context, id);
+  await carryIds(context, await existing(context, id));
   const newer = await entriesAfter(context.db, id, version);
   return { version: version + newer.length, newer };
 }
 
 /** All of a deck's log. */
-export const wholeLog = ({ db }: Context, id: string): Promise<readonly LogEntry[]> => entriesAfter(db, id, 0);
+export async function wholeLog(context: Context, id: string): Promise<readonly LogEntry[]> {
+  await carryIds(context, await existing(context, id));
+  return entriesAfter(context.db, id, 0);
+}
+
+/** The log of a deck of an older Alvex gets the ids of today, once. */
+async function carryIds(context: Context, row: DeckRow): Promise<void> {
+  if (row.ids === ID_FORMAT) return;
+  const entries = await withTodaysIds(context, row, await entriesAfter(context.db, row.id, 0));
+  await rewriteEntries(context.db, row.id, entries, ID_FORMAT);
+}
+
+async function withTodaysIds(
+  context: Context,
+  row: DeckRow,
+  entries: readonly LogEntry[],
+): Promise<readonly LogEntry[]> {
+  if (entries.length === 0) return entries;
+  const packed = await Promise.all((await sourcesOf(context, row)).map((source) => packedOf(context, source)));
+  return context.jobs.run('carryIds', { entries, packed });
+}

@@ -36,14 +36,15 @@ export class RealServer {
     this.address = `http://127.0.0.1:${(server.address() as { port: number }).port}`;
   }
 
-  /** Needs the built worker. */
-  static async start(): Promise<RealServer> {
+  /** Needs the built worker. @param fill Called with the empty database. */
+  static async start(fill: (db: Db) => Promise<void> = () => Promise.resolve()): Promise<RealServer> {
     const folder = mkdtempSync(join(tmpdir(), 'alvex-server-'));
     const script = pathToFileURL(join(process.cwd(), 'scripts/database.mjs')).href;
     const { startDatabase } = (await import(script)) as { startDatabase: (folder: string) => Promise<Database> };
     const database = await startDatabase(folder);
     const { host, port, user, password, database: name } = database;
     const db: Db = connect({ host, port, user, password, database: name });
+    await fill(db);
     await migrate(db);
     const jobs = new ThreadPool(pathToFileURL(join(process.cwd(), 'packages/server/dist/worker.mjs')).href);
     const base: Base = { db, jobs, now: () => new Date() };

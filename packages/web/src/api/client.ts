@@ -1,5 +1,6 @@
 /** The server's routes. */
 import type {
+  AppendEntries,
   Appended,
   Candidate,
   CandidateLine,
@@ -78,14 +79,14 @@ export type AppendResult =
   | { readonly ok: true; readonly version: number }
   | { readonly ok: false; readonly version: number; readonly newer: readonly LogEntry[] };
 
-/** @param batch Names the entries: sent a second time, they are kept once. */
+/** @param batch Its id names the entries: sent a second time, they are kept once. */
 export async function appendEntries(
   id: string,
   base: number,
-  entries: readonly LogEntry[],
-  batch: string,
+  { id: batch, entries, ids }: { readonly id: string; readonly entries: readonly LogEntry[]; readonly ids?: number },
 ): Promise<AppendResult> {
-  const response = await request(`/api/decks/${id}/entries`, json('POST', { base, entries, batch }));
+  const body: AppendEntries = { base, entries, batch, ...(ids === undefined ? {} : { ids }) };
+  const response = await request(`/api/decks/${id}/entries`, json('POST', body));
   if (response.status === 409) {
     const { version, newer } = (await response.json()) as Stale;
     return { ok: false, version, newer };

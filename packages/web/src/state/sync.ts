@@ -1,5 +1,5 @@
 /** Sends log entries in order, one request at a time; what cannot be sent waits, is kept in the browser, and is tried again. */
-import type { LogEntry } from '@alvex/core';
+import { ID_FORMAT, type LogEntry } from '@alvex/core';
 import { ApiError, appendEntries, entriesSince } from '../api/client.ts';
 import { keepRefused, Unsent, type Batch } from './unsent.ts';
 import { uuid } from './uuid.ts';
@@ -37,7 +37,7 @@ interface Queued extends Batch {
 /** What the server will not understand later either. */
 const REFUSALS: ReadonlySet<string> = new Set(['bad-request', 'too-large']);
 
-const alone = (entry: LogEntry): Queued => ({ id: uuid(), entries: [entry], tried: false });
+const alone = (entry: LogEntry): Queued => ({ id: uuid(), entries: [entry], tried: false, ids: ID_FORMAT });
 
 export class Sync {
   readonly #deck: string;
@@ -72,7 +72,7 @@ export class Sync {
 
   /** What another window left behind; it may have been sent. */
   adopt(batches: readonly Batch[]): void {
-    this.#queue.push(...batches.map(({ id, entries }) => ({ id, entries: [...entries], tried: true })));
+    this.#queue.push(...batches.map((batch) => ({ ...batch, entries: [...batch.entries], tried: true })));
     this.#keep();
     void this.#send();
   }
@@ -106,7 +106,7 @@ export class Sync {
   }
 
   #keep(): void {
-    this.#safe = this.#unsent.keep(this.#queue.map(({ id, entries }) => ({ id, entries })));
+    this.#safe = this.#unsent.keep(this.#queue.map(({ tried: _, ...batch }) => batch));
   }
 
   async #send(): Promise<void> {
@@ -117,7 +117,7 @@ export class Sync {
     batch.tried = true;
     this.#say('sending');
     try {
-      const result = await appendEntries(this.#deck, this.#version, batch.entries, batch.id);
+      const result = await appendEntries(this.#deck, this.#version, batch);
       this.#version = result.version;
       if (result.ok) {
         this.#queue.shift();
@@ -138,11 +138,11 @@ export class Sync {
   }
 
   /** A batch that is refused is sent entry by entry; one entry that is refused is kept aside, and what comes after it is sent. */
-  #setAside({ entries }: Queued): void {
+  #setAside({ entries, ids = 1 }: Queued): void {
     const rest = this.#queue.slice(1).flatMap((batch) => batch.entries);
     const unsent = this.#waiting;
     const [entry, ...others] = entries;
-    if (others.length > 0) this.#queue.splice(0, 1, ...entries.map(alone));
+    if (others.length > 0) this.#queue.splice(0, 1, ...entries.map((one) => ({ ...alone(one), ids })));
     else {
       if (entry !== undefined) keepRefused(this.#deck, [entry]);
       this.#refused++;

@@ -9,6 +9,8 @@ import { uuid } from './uuid.ts';
 export interface Batch {
   readonly id: string;
   readonly entries: readonly LogEntry[];
+  /** How the ids in it were made; absent for the first way. */
+  readonly ids?: number;
 }
 
 const PREFIX = 'alvex.unsent.';

@@ -13,6 +13,6 @@ export interface EditionEdit {
 }
 
 export const edition: EditKind<EditionEdit> = {
-  carry: (edit) => edit,
+  carry: (edit, ids) => ({ ...edit, ids: edit.ids.map(([old, now]) => [ids.block(old), ids.block(now)] as const) }),
   says: ({ fileName: text }) => ({ code: 'edition', text }),
 };
