@@ -137,3 +137,75 @@ describe('notes', () => {
     expect(thin.length).toBeGreaterThan(20);
   });
 });
+
+describe('what is not counted', () => {
+  test('a table or a picture is no point', () => {
+    const slide = slideOf(li('One thing'), li('Another thing'));
+    const withTable: Slide = {
+      ...slide,
+      content: [{ kind: 'table', id: 't' as never, blocks: [], table: { rows: [], columns: 0 } }, ...slide.content],
+    };
+    expect(partsToSpeak(withTable, 1, 'en')).toHaveLength(1);
+    expect(partsToSpeak(withTable, 2, 'en')).toEqual([]);
+  });
+  test('a quotation or code is not shortened, running text is', () => {
+    const long =
+      'However, the pond (which is old) holds eleven thousand cubic metres of water. It is deep. It is cold. It is green.';
+    const part = (style: 'body' | 'quote' | 'code') => ({
+      kind: 'text' as const,
+      style,
+      id: style as never,
+      blocks: [],
+      runs: [{ text: long }],
+    });
+    const slide: Slide = { ...slideOf(li('a')), content: [part('body'), part('quote'), part('code')] };
+    expect(shorterParts(slide, 'third', 'en').map(({ part: id }) => id)).toEqual(['body']);
+  });
+  test('two points are too few to be parallel, three are enough', () => {
+    const texts = ['Mend the gate', 'Paint the door', 'Roof leaks.'];
+    const rules = (n: number): number =>
+      parallelAdvice(slideOf(...texts.slice(3 - n).map((text) => li(text))), 'en').length;
+    expect(rules(2)).toBe(0);
+    expect(rules(3)).toBeGreaterThan(0);
+  });
+  test('notes are too long beyond their minutes, not at them', () => {
+    const slide = slideOf(li('a'));
+    const notes = (words: number) => [
+      {
+        kind: 'paragraph' as const,
+        depth: 0,
+        ordered: false,
+        id: 'n' as never,
+        blocks: [],
+        anchor: null,
+        runs: [{ text: 'w '.repeat(words) }],
+      },
+    ];
+    const long = (words: number): boolean => notesAdvice(notes(words), slide, 100, 'en').tooLong;
+    const most = Array.from({ length: 1000 }, (_, i) => i).find((words) => long(words))! - 1;
+    expect(most).toBe(250);
+    expect([long(most), long(most + 1)]).toEqual([false, true]);
+  });
+  test('a thinned list keeps its items, thinned paragraphs may go', () => {
+    const note = (kind: 'paragraph' | 'item', text: string) => ({
+      kind,
+      depth: kind === 'item' ? 1 : 0,
+      ordered: false,
+      id: text as never,
+      blocks: [],
+      anchor: null,
+      runs: [{ text }],
+    });
+    const all = [
+      note('item', 'Oak'),
+      note('item', 'Iron'),
+      ...Array.from({ length: 8 }, (_, i) =>
+        note('paragraph', `Sentence ${'abcdefgh'[i]} tells of something else again.`),
+      ),
+    ];
+    const thin = thinnerNotes(all, 'third', 'en');
+    expect(thin.filter(({ kind }) => kind === 'item').map(({ runs }) => runsText(runs))).toEqual(['Oak', 'Iron']);
+    expect(thin.length).toBeLessThan(all.length);
+    expect(thin.every(({ runs }) => runsText(runs).trim() !== '')).toBe(true);
+  });
+});

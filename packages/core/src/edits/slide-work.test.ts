@@ -273,3 +273,44 @@ test('any row of edits on any deck loses no word and skips no level', () => {
     }
   }
 });
+
+describe('parting a slide', () => {
+  const source = doc(h(1, 'Tide'), li('one'), p('said of one'), li('two'), p('said of two'), li('three'));
+  const made = mapDocument(source, presetMap('talk', source));
+  const all = new Set(source.blocks.map(({ id }) => id as string));
+  const [slide] = made.slides;
+  const parted = (at: number) =>
+    replay(made, [{ kind: 'split', slide: slide!.id, part: slide!.content[at]!.id, as: 'ANEW' as SlideId }], all);
+
+  test('leaves each note on one of the two, with what it explains', () => {
+    const { deck: after, unplaced } = parted(1);
+    expect(unplaced).toEqual([]);
+    expect(after.slides.map((one) => one.notes.map(({ runs }) => runsText(runs)))).toEqual([
+      ['said of one'],
+      ['said of two'],
+    ]);
+    expect(after.slides.map((one) => one.passages.length)).toEqual([3, 3]);
+    expect(after.slides.map(({ continues }) => continues)).toEqual([false, true]);
+  });
+  test('at its first part has no place: nothing would be left on it', () => {
+    expect(parted(0).unplaced.map(({ reason }) => reason)).toEqual(['part-gone']);
+    expect(parted(0).deck.slides).toHaveLength(1);
+  });
+});
+
+test('what is replayed again over other slides is replayed anew, and the same gives the same', () => {
+  const source = (text: string) => doc(h(1, 'Tide'), li(text));
+  const [one, two] = [source('one'), source('two')];
+  const decks = [one, two].map((document) => mapDocument(document, presetMap('talk', document)));
+  const edits: readonly Edit[] = [{ kind: 'retitle', slide: decks[0]!.slides[0]!.id, runs: plain('Tides') }];
+  const shown = (i: number): string => {
+    const document = [one, two][i]!;
+    return replay(decks[i]!, edits, new Set(document.blocks.map(({ id }) => id as string)))
+      .deck.slides.map(
+        (slide) =>
+          `${runsText(slide.title.runs)}: ${slide.content.map((part) => ('runs' in part ? runsText(part.runs) : '')).join()}`,
+      )
+      .join();
+  };
+  expect([shown(0), shown(1), shown(0)]).toEqual(['Tides: one', 'Tides: two', 'Tides: one']);
+});

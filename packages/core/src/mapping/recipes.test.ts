@@ -213,3 +213,29 @@ describe('a suggested map', () => {
     }
   });
 });
+
+test('what is hidden is in no agenda and gives no key point', () => {
+  const sections = doc(
+    h(1, 'Tide'),
+    li('Spring tides are high'),
+    h(1, 'Gates'),
+    li('The north gate is seized'),
+    h(1, 'Pond'),
+    li('Silt fills the pond'),
+  );
+  const wishes = new Map<MatterKind, boolean>([
+    ['agenda', true],
+    ['key-points', true],
+  ]);
+  const deck = withMatter(mapDocument(sections, presetMap('talk', sections)), sections, wishes);
+  const filled = (slides: Deck['slides']): readonly (readonly string[])[] =>
+    fillMatter({ ...deck, slides }, sections)
+      .slides.filter(({ matter }) => matter !== undefined)
+      .map((slide) => slide.content.map((part) => ('runs' in part ? runsText(part.runs) : '')));
+  expect(filled(deck.slides)[0]).toEqual(['Tide', 'Gates', 'Pond']);
+  const hidden = deck.slides.map((slide) =>
+    runsText(slide.title.runs) === 'Gates' ? { ...slide, hidden: true as const } : slide,
+  );
+  expect(filled(hidden)[0]).toEqual(['Tide', 'Pond']);
+  expect(filled(hidden)[1]!.join()).not.toContain('north gate');
+});

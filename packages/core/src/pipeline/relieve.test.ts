@@ -96,3 +96,42 @@ test('an edit of one slide leaves the others as they were, down to their identit
   const agenda = after.deck.slides[0]!.content.map((part) => ('runs' in part ? runsText(part.runs) : ''));
   expect(agenda[4]).toBe('Other');
 });
+
+describe('relief takes no more than it must', () => {
+  const rule: Edit = { kind: 'full', rule: 'notes' };
+  test('a slide that fits is left as it is, down to its identity', () => {
+    const small = doc(h(1, 'Water'), li('first'), p('Short.'));
+    const edits: readonly Edit[] = [{ kind: 'branch', block: small.blocks[0]!.id, text: 'body', to: 'slide' }, rule];
+    const { deck, unrelieved } = convert(small, edits);
+    expect(deck.slides[0]).toBe(unrelieved[0]);
+  });
+  test('of three long texts only the last go, each word once, in its place', () => {
+    const three = doc(
+      h(1, 'Water'),
+      ...['one', 'two', 'three'].flatMap((name) => [li(name), p(`${name} ${SENTENCE.repeat(4)}`)]),
+    );
+    const edits: readonly Edit[] = [{ kind: 'branch', block: three.blocks[0]!.id, text: 'body', to: 'slide' }, rule];
+    const { deck, pages, ledger } = convert(three, edits);
+    const [slide] = deck.slides;
+    const kept = slide!.content.filter(({ kind }) => kind === 'text').length;
+    expect(pages).toHaveLength(1);
+    expect(slide!.notes).toHaveLength(3 - kept);
+    expect(slide!.notes.map(({ runs }) => runsText(runs).split(' ')[0])).toEqual(['one', 'two', 'three'].slice(kept));
+    const anchors = slide!.notes.map(({ anchor }) => slide!.content.findIndex(({ id }) => id === anchor));
+    expect(anchors).toEqual([...anchors].sort((a, b) => a - b));
+    expect(ledger.lost).toBe(0);
+    // With one text more on it the slide would not fit: nothing was taken off without need.
+    const more = convert(three, [edits[0]!, { kind: 'full', rule: 'report' }]).pages[0]!.fit.state;
+    expect(more).toBe('spills');
+  });
+  test('code and short points stay, long points go', () => {
+    const source = doc(h(1, 'Water'), li('short'), li(SENTENCE.repeat(3)), li(SENTENCE.repeat(24)));
+    const { content } = convert(source, [rule]).deck.slides[0]!;
+    expect(
+      content
+        .map((part) => ('runs' in part ? runsText(part.runs).length : 0))
+        .every((length) => length < SENTENCE.length * 24),
+    ).toBe(true);
+    expect(content.some((part) => 'runs' in part && runsText(part.runs) === 'short')).toBe(true);
+  });
+});

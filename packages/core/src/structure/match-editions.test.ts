@@ -103,3 +103,52 @@ test('every block of both editions is matched once, however they were shuffled',
     );
   }
 });
+
+describe('where much is alike', () => {
+  test('equal lines between two that are sure are paired from both ends', () => {
+    const lines = (...texts: readonly string[]): DocumentModel => doc(...texts.map((text) => li(text)));
+    expect(short(lines('a', 'x', 'x', 'b', 'x', 'c'), lines('a', 'x', 'x', 'x', 'b', 'x', 'c'))).toEqual([
+      'same a',
+      'same x',
+      'same x',
+      'new x',
+      'same b',
+      'same x',
+      'same c',
+    ]);
+    expect(short(lines('x', 'y', 'x', 'y', 'x'), lines('y', 'x', 'y', 'x'))).toEqual([
+      'gone x',
+      'same y',
+      'same x',
+      'same y',
+      'same x',
+    ]);
+  });
+
+  test('a heading with another name is the same heading where its neighbours stayed, and only there', () => {
+    expect(short(doc(h(1, 'A'), h(2, 'Costs'), p(POND)), doc(h(1, 'A'), h(2, 'Money'), p(POND)))).toEqual([
+      'same A',
+      'changed Costs > Money',
+      `same ${POND}`,
+    ]);
+    expect(short(doc(h(1, 'A'), h(2, 'Costs'), p(POND)), doc(h(1, 'A'), h(3, 'Money'), p(POND)))).toContain(
+      'gone Costs',
+    );
+    expect(short(doc(h(2, 'Costs'), p(POND)), doc(h(2, 'Money'), p(POND)))).toEqual([
+      'changed Costs > Money',
+      `same ${POND}`,
+    ]);
+  });
+
+  test('a short line that is half alike is the same in its place, and another one elsewhere', () => {
+    const [old, now] = ['Oak gates leak badly', 'Oak gates hold well'];
+    expect(short(doc(h(1, 'A'), li(old), h(1, 'B')), doc(h(1, 'A'), li(now), h(1, 'B')))).toContain(
+      `changed ${old} > ${now}`,
+    );
+    const far = short(
+      doc(h(1, 'A'), li(old), h(1, 'B'), p(POND)),
+      doc(h(1, 'A'), h(1, 'B'), p(POND), h(1, 'C'), li(now)),
+    );
+    expect(far).toEqual(expect.arrayContaining([`gone ${old}`, `new ${now}`]));
+  });
+});

@@ -304,3 +304,14 @@ describe('findings', () => {
     ]);
   });
 });
+
+test('a mark for the speaker counts at the beginning of a paragraph alone', () => {
+  const marked = (text: string): number =>
+    findings(doc(h(1, 'A'), p(text)), { titleFits: () => true, settled: () => false }).filter(
+      ({ kind }) => kind === 'private-part',
+    ).length;
+  expect(marked('[Speaker note: smile]')).toBe(1);
+  expect(marked('Speaker note: smile')).toBe(1);
+  expect(marked('Then comes a speaker note: smile')).toBe(0);
+  expect(marked('Speaker notes are printed on paper')).toBe(0);
+});

@@ -349,3 +349,45 @@ test('an edit that the server refuses goes with its undoing, others stay and are
   expect(useLog.getState().sync).toMatchObject({ state: 'kept', refused: 1, waiting: 0 });
   expect(FakeWorker.last.asked('edits').edits).toEqual(useLog.getState().history.done);
 });
+
+test('what others wrote comes before ours that the server does not have yet', async () => {
+  const plain = globalThis.fetch;
+  let stale = true;
+  Object.assign(globalThis, {
+    fetch: (path: string, init?: RequestInit) => {
+      if (!stale || !path.endsWith('/entries')) return plain(path, init);
+      stale = false;
+      const error = { code: 'stale', message: 'newer' };
+      const body = { error, version: 2, newer: [{ kind: 'pace', rate: 70 }] };
+      return Promise.resolve(new Response(JSON.stringify(body), { status: 409 }));
+    },
+  });
+  edit({ kind: 'pace', rate: 100 });
+  for (let i = 0; i < 5; i++) await new Promise((resolve) => setTimeout(resolve));
+  expect(useLog.getState().log).toEqual([...log, { kind: 'pace', rate: 70 }, { kind: 'pace', rate: 100 }]);
+  expect(FakeWorker.last.asked('edits').edits.at(-1)).toEqual({ kind: 'pace', rate: 100 });
+  expect(sent.at(-1)!.body).toMatchObject({ base: 2, entries: [{ kind: 'pace', rate: 100 }] });
+});
+
+test('with nothing to undo or to do again nothing is added, and after closing nothing at all', () => {
+  redo();
+  goForward(0);
+  expect(useLog.getState().log).toEqual(log);
+  undo();
+  undo();
+  expect(useLog.getState().log).toEqual([...log, { kind: 'undo' }]);
+  closeDeck();
+  edit({ kind: 'pace', rate: 100 });
+  undo();
+  expect(useLog.getState()).toMatchObject({ log: [], sync: { state: 'kept', waiting: 0 } });
+});
+
+test('opening the deck that is open changes nothing; one that failed is opened again', async () => {
+  const worker = FakeWorker.last;
+  await openDeck('d');
+  expect(FakeWorker.last).toBe(worker);
+  worker.break('no memory');
+  await openDeck('d');
+  expect(FakeWorker.last).not.toBe(worker);
+  expect(useDeck.getState().phase).toBe('opening');
+});

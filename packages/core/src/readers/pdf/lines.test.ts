@@ -145,4 +145,19 @@ describe('at the edges of pages', () => {
     expect(left((number) => `${'abcdef'[number - 1]} begins here`)).toEqual({ kept: 18, told: [] });
     expect(left(() => 'Only page', 1)).toEqual({ kept: 3, told: [] });
   });
+
+  test('a number alone is the page’s where it can be, and text where it cannot', () => {
+    // A year, or the number of a thing: nowhere near the page's own.
+    expect(left((number) => (number === 3 ? '1962' : `${'abcdef'[number - 1]} begins`))).toEqual({
+      kept: 18,
+      told: [],
+    });
+    expect(left((number) => (number === 3 ? '34' : `${'abcdef'[number - 1]} begins`))).toEqual({ kept: 18, told: [] });
+    expect(left((number) => (number === 3 ? '33' : `${'abcdef'[number - 1]} begins`)).kept).toBe(17);
+    expect(left((number) => (number === 3 ? '– 3 –' : `${'abcdef'[number - 1]} begins`))).toEqual({
+      kept: 17,
+      told: ['Page numbers were left out.'],
+    });
+    expect(left((number) => (number === 3 ? 'xiv' : `${'abcdef'[number - 1]} begins`)).kept).toBe(17);
+  });
 });

@@ -197,3 +197,28 @@ test('over random documents every part is well-formed, every relationship leads 
     }
   }
 });
+
+test('numbered notes are numbered, others have bullets, paragraphs neither', () => {
+  const source = doc(h(1, 'A'), p('Spoken.'), li('first', 1, true), li('second', 1, true), li('deep', 2), li('other'));
+  const map = { ...presetMap('talk', source), list1: 'notes', list2: 'notes' } as const;
+  const xml = write(source, [{ kind: 'map', name: null, map }])['ppt/notesSlides/notesSlide1.xml']!;
+  const marks = [
+    ...xml.matchAll(/<a:p>(?:<a:pPr([^>]*)>(.*?)<\/a:pPr>|<a:pPr([^>]*)\/>)?<a:r>.*?<a:t>(.*?)<\/a:t>/g),
+  ].map(([, attributes = '', inner = '', , text]) => [
+    text,
+    /lvl="(\d)"/.exec(attributes)?.[1] ?? '0',
+    /<a:(buAutoNum|buChar)/.exec(inner)?.[1] ?? '',
+  ]);
+  expect(marks).toEqual([
+    ['Spoken.', '0', ''],
+    ['first', '0', 'buAutoNum'],
+    ['second', '0', 'buAutoNum'],
+    ['deep', '1', 'buChar'],
+    ['other', '0', 'buChar'],
+  ]);
+});
+
+test('a deck without slides, and one without sections, are written without their lists', () => {
+  expect(write(doc())['ppt/presentation.xml']).not.toContain('sldIdLst');
+  expect(write(doc(h(1, 'A'), li('a')))['ppt/presentation.xml']).not.toContain('extLst');
+});
