@@ -1,108 +1,13 @@
 import { afterEach, beforeEach, expect, test } from '@jest/globals';
-import { blockText, plainLook, type Block, type BlockId, type LogEntry } from '@alvex/core';
-import { doc, h, p } from '../../../core/src/test/build.ts';
-import type { FromWorker, ToWorker, View } from '../worker/protocol.ts';
+import { blockText, plainLook, type Block, type BlockId } from '@alvex/core';
+import { document, FakeWorker, held, log, openFake, sent, summary, view } from '../test/fake-deck.ts';
 import { ask } from './core-link.ts';
 import { useDeck } from './deck-store.ts';
 import { edit, goBack, goForward, redo, undo, useLog } from './log-store.ts';
 import { usePages, wantPage } from './pages-store.ts';
 import { closeDeck, openDeck } from './session.ts';
 
-/** Stands in for the worker: remembers what it is told, and says what the test makes it say. */
-class FakeWorker {
-  static last: FakeWorker;
-  readonly told: ToWorker[] = [];
-  ended = false;
-  readonly #listen = new Map<string, (event: object) => void>();
-  constructor() {
-    FakeWorker.last = this;
-  }
-  addEventListener(type: string, listen: (event: object) => void): void {
-    this.#listen.set(type, listen);
-  }
-  postMessage(message: ToWorker): void {
-    this.told.push(message);
-  }
-  terminate(): void {
-    this.ended = true;
-  }
-  say(message: FromWorker): void {
-    this.#listen.get('message')!({ data: message });
-  }
-  break(message: string): void {
-    this.#listen.get('error')!({ message });
-  }
-  /** What was asked for last of one kind. */
-  asked<K extends ToWorker['kind']>(kind: K): ToWorker & { kind: K } {
-    return this.told.findLast((message) => message.kind === kind) as ToWorker & { kind: K };
-  }
-}
-
-const document = doc(h(1, 'One'), p('text'));
-const summary = {
-  id: 'd',
-  name: 'D',
-  fileName: 'd.md',
-  type: 'markdown',
-  words: 2,
-  version: 1,
-  updatedAt: '2026-01-01T00:00:00.000Z',
-};
-const log: readonly LogEntry[] = [{ kind: 'theme', theme: 'slipway' }];
-const view = (change: Partial<View> = {}): View => ({
-  pages: {
-    order: ['a:0' as never, 'b:0' as never],
-    revs: [1, 2],
-    words: [1, 2],
-    spoken: [0, 0],
-    spills: [false, false],
-    layouts: ['points', 'points'],
-    passages: [1, 1],
-    slides: [],
-    hidden: [false, false],
-  },
-  seen: { rows: [], drawings: [] },
-  counts: { sections: 0, notes: 0, tables: 0, pictures: 0 },
-  destinations: [],
-  sums: { document: 2, slides: 2, notes: 0, leftOut: 0, lost: 0 },
-  unplaced: [],
-  map: {} as View['map'],
-  mapName: 'talk',
-  look: plainLook('millrace'),
-  template: null,
-  full: 'continue',
-  prose: { as: 'whole' },
-  branches: [],
-  matter: [],
-  target: null,
-  pace: 130,
-  takes: [],
-  breaks: false,
-  arranged: false,
-  ...change,
-});
-let sent: { path: string; body: unknown }[] = [];
-/** Answers that are held back, by deck. */
-let held = new Map<string, Promise<void>>();
-
-beforeEach(async () => {
-  sent = [];
-  held = new Map();
-  Object.assign(globalThis, {
-    window: { addEventListener: () => undefined, removeEventListener: () => undefined },
-    Worker: FakeWorker,
-    fetch: async (path: string, init?: RequestInit) => {
-      const id = path.split('/')[3]!;
-      sent.push({ path, body: init?.body === undefined ? undefined : JSON.parse(init.body as string) });
-      const answer = path.endsWith('/entries') ? { version: 2 } : { deck: { ...summary, id }, log };
-      await held.get(id);
-      return new Response(JSON.stringify(answer));
-    },
-  });
-  await openDeck('d');
-  FakeWorker.last.say({ kind: 'document', title: null, blocks: document.blocks, diagnostics: [], presets: {} });
-  FakeWorker.last.say({ kind: 'view', seq: 1, ms: 1, view: view() });
-});
+beforeEach(openFake);
 afterEach(() => closeDeck());
 const texts = () => useDeck.getState().blocks.map((block) => `${block.kind} ${blockText(block)}`);
 
@@ -178,8 +83,10 @@ test('one goes back over several edits and forward again', () => {
   expect(useLog.getState().history.done).toEqual(log);
   goForward(1);
   expect(useLog.getState().history.done).toEqual([...log, { kind: 'theme', theme: 'millrace' }]);
+  goBack(1);
+  expect(useLog.getState().history.done).toEqual(log);
   goBack(0);
-  expect(useLog.getState().history.undone).toHaveLength(1);
+  expect(useLog.getState().history.undone).toHaveLength(2);
 });
 
 test('a new edition has the worker fetch its document, and undoing it the first one; nothing is converted in between', () => {
@@ -278,95 +185,6 @@ test('what was turned by hand is known, and stays while it is not said again', (
   expect([...useDeck.getState().turned]).toEqual(['x']);
   say(4, []);
   expect(useDeck.getState().turned.size).toBe(0);
-});
-
-test('what a window left behind is taken over, unless the server has it already', async () => {
-  closeDeck();
-  const box = new Map([
-    [
-      'alvex.unsent.d.old',
-      JSON.stringify([
-        { id: 'lost', entries: [{ kind: 'pace', rate: 80 }] },
-        { id: 'kept', entries: [{ kind: 'pace', rate: 70 }] },
-      ]),
-    ],
-  ]);
-  const localStorage = {
-    get length() {
-      return box.size;
-    },
-    key: (i: number) => [...box.keys()][i] ?? null,
-    getItem: (key: string) => box.get(key) ?? null,
-    setItem: (key: string, value: string) => void box.set(key, value),
-    removeItem: (key: string) => void box.delete(key),
-  };
-  const locks = {
-    request: (_: string, ...rest: unknown[]) => Promise.resolve((rest.at(-1) as (lock: object) => unknown)({})),
-  };
-  const before = Object.getOwnPropertyDescriptor(globalThis, 'navigator');
-  Object.defineProperty(globalThis, 'navigator', { value: { locks }, configurable: true });
-  Object.assign(globalThis, { localStorage });
-  const plain = globalThis.fetch;
-  const answering = (ok: boolean) => (path: string, init?: RequestInit) =>
-    /batches/.test(path)
-      ? ok
-        ? Promise.resolve(new Response(JSON.stringify({ kept: path.endsWith('/kept') })))
-        : Promise.reject(new TypeError('away'))
-      : plain(path, init);
-  try {
-    // While the server is away nothing is lost: it stands there for the next attempt.
-    Object.assign(globalThis, { fetch: answering(false) });
-    await openDeck('d');
-    expect(useDeck.getState().phase).toBe('failed');
-    expect([...box.values()].join()).toContain('lost');
-    Object.assign(globalThis, { fetch: answering(true) });
-    await openDeck('d');
-    expect(useLog.getState().log).toEqual([...log, { kind: 'pace', rate: 80 }]);
-  } finally {
-    closeDeck();
-    Object.assign(globalThis, { fetch: plain, localStorage: undefined });
-    if (before !== undefined) Object.defineProperty(globalThis, 'navigator', before);
-  }
-});
-
-test('an edit that the server refuses goes with its undoing, others stay and are sent', async () => {
-  const plain = globalThis.fetch;
-  let first = true;
-  Object.assign(globalThis, {
-    fetch: (path: string, init?: RequestInit) => {
-      const refuse = first && path.endsWith('/entries');
-      if (refuse) first = false;
-      const body = JSON.stringify({ error: { code: 'bad-request', message: 'no' } });
-      return refuse ? Promise.resolve(new Response(body, { status: 400 })) : plain(path, init);
-    },
-  });
-  edit({ kind: 'pace', rate: 1 });
-  undo();
-  edit({ kind: 'pace', rate: 100 });
-  for (let i = 0; i < 5; i++) await new Promise((resolve) => setTimeout(resolve));
-  expect(useLog.getState().history.done).toEqual([...log, { kind: 'pace', rate: 100 }]);
-  expect(sent.at(-1)!.body).toMatchObject({ entries: [{ kind: 'pace', rate: 100 }] });
-  expect(useLog.getState().sync).toMatchObject({ state: 'kept', refused: 1, waiting: 0 });
-  expect(FakeWorker.last.asked('edits').edits).toEqual(useLog.getState().history.done);
-});
-
-test('what others wrote comes before ours that the server does not have yet', async () => {
-  const plain = globalThis.fetch;
-  let stale = true;
-  Object.assign(globalThis, {
-    fetch: (path: string, init?: RequestInit) => {
-      if (!stale || !path.endsWith('/entries')) return plain(path, init);
-      stale = false;
-      const error = { code: 'stale', message: 'newer' };
-      const body = { error, version: 2, newer: [{ kind: 'pace', rate: 70 }] };
-      return Promise.resolve(new Response(JSON.stringify(body), { status: 409 }));
-    },
-  });
-  edit({ kind: 'pace', rate: 100 });
-  for (let i = 0; i < 5; i++) await new Promise((resolve) => setTimeout(resolve));
-  expect(useLog.getState().log).toEqual([...log, { kind: 'pace', rate: 70 }, { kind: 'pace', rate: 100 }]);
-  expect(FakeWorker.last.asked('edits').edits.at(-1)).toEqual({ kind: 'pace', rate: 100 });
-  expect(sent.at(-1)!.body).toMatchObject({ base: 2, entries: [{ kind: 'pace', rate: 100 }] });
 });
 
 test('with nothing to undo or to do again nothing is added, and after closing nothing at all', () => {
