@@ -14,7 +14,7 @@ import type {
   OwnMap,
   Stale,
 } from '@alvex/contract';
-import type { LogEntry, Picture } from '@alvex/core';
+import { FORMATS, type FormatName, type LogEntry, type Picture } from '@alvex/core';
 
 /** A failure that the server told, or that it could not be reached. */
 export class ApiError extends Error {
@@ -207,7 +207,8 @@ export const sendTemplate = async (id: string, body: Blob, name: string): Promis
 const ofEdition = (edition: string | undefined): string => (edition === undefined ? '' : `?edition=${edition}`);
 export const documentUrl = (id: string, edition?: string): string => `/api/decks/${id}/document${ofEdition(edition)}`;
 export const originalUrl = (id: string, edition?: string): string => `/api/decks/${id}/original${ofEdition(edition)}`;
-export const pptxUrl = (id: string): string => `/api/decks/${id}/deck.pptx`;
+export const deckFileUrl = (id: string, format: FormatName): string =>
+  `/api/decks/${id}/deck.${FORMATS[format].ending}`;
 export const templatesUrl = (id: string): string => `/api/decks/${id}/templates`;
 export const fontUrl = (family: string): string => `/api/fonts/${encodeURIComponent(family)}.zip`;
 export const pictureUrl = (id: string, picture: string): string => `/api/decks/${id}/pictures/${picture}`;

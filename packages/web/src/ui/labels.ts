@@ -10,6 +10,7 @@ import type {
   Reason,
   RuledRole,
   TextKind,
+  FormatName,
 } from '@alvex/core';
 
 export const KIND_LABELS: Readonly<Record<TextKind, string>> = {
@@ -183,4 +184,9 @@ export const CHART_REASONS: Readonly<Record<ChartOffer['reason'], string>> = {
   'many-or-long': 'many rows, or long names',
   'several-together': 'several series that add up',
   'two-measures': 'two measures against each other',
+};
+
+/** What a deck can be handed over as. */
+export const FORMAT_LABELS: Readonly<Record<FormatName, { readonly label: string; readonly inside: string }>> = {
+  pptx: { label: 'Presentation', inside: 'titles and points in the layout’s placeholders' },
 };

@@ -2,12 +2,22 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { Download } from 'lucide-react';
 import { useState, type ReactNode } from 'react';
-import { designNamed, fontPairNamed, type DeckLook, type TemplateUse } from '@alvex/core';
-import { fontUrl, originalUrl, pptxUrl } from '../../api/client.ts';
-import { useDeck } from '../../state/deck-store.ts';
+import type { DeckSummary } from '@alvex/contract';
+import {
+  designNamed,
+  FORMAT_NAMES,
+  FORMATS,
+  fontPairNamed,
+  type DeckLook,
+  type FormatName,
+  type TemplateUse,
+} from '@alvex/core';
+import { deckFileUrl, fontUrl, originalUrl } from '../../api/client.ts';
+import { useDeck, type DeckState } from '../../state/deck-store.ts';
 import { useAnswer } from '../../state/use-answer.ts';
 import { useLog } from '../../state/log-store.ts';
 import { count } from '../../ui/format.ts';
+import { FORMAT_LABELS } from '../../ui/labels.ts';
 import { Action, Heading, Notice, Small } from '../../ui/recipes.tsx';
 
 const Wall = chakra('div', {
@@ -29,88 +39,108 @@ const Inside = chakra('ul', { base: { pl: '16px', fontSize: 'sm', color: 'soft',
 export function HandOverStation() {
   const deck = useDeck((state) => state.deck);
   const view = useDeck((state) => state.view);
-  const waiting = useLog((state) => state.sync.waiting);
-  const edition = useLog((state) => state.edition);
   const [failure, setFailure] = useState<string | null>(null);
-  const [writing, setWriting] = useState(false);
   if (deck === null || view === null) return null;
-  const { counts: inside } = view;
-  const slides = view.pages.order.length;
-
-  const download = async () => {
-    setWriting(true);
-    setFailure(null);
-    try {
-      const response = await fetch(pptxUrl(deck.id));
-      if (!response.ok) throw new Error(((await response.json()) as { error: { message: string } }).error.message);
-      const link = document.createElement('a');
-      link.href = URL.createObjectURL(await response.blob());
-      link.download = `${deck.name.replace(/[\\/:*?"<>|]+/g, ' ').trim() || 'deck'}.pptx`;
-      link.click();
-      setTimeout(() => URL.revokeObjectURL(link.href), 60_000);
-    } catch (error) {
-      setFailure(
-        error instanceof TypeError
-          ? 'The server cannot be reached. Your work is kept in this window.'
-          : (error as Error).message,
-      );
-    }
-    setWriting(false);
-  };
-
   return (
     <Wall>
       <Heading mb="14px">What you take with you</Heading>
       {failure !== null && (
         <Notice tone="fault" role="alert" mb="14px">
-          The presentation was not written. {failure}
+          {failure}
         </Notice>
       )}
       <Box display="grid" gap="16px" css={{ gridTemplateColumns: 'repeat(auto-fit, minmax(300px, 1fr))' }}>
-        <Card aria-label="Presentation">
-          <Heading as="h2" fontSize="lg">
-            Presentation, PPTX
-          </Heading>
-          <Inside>
-            <li>
-              {count(slides, 'slide')}
-              {inside.sections > 0 && ` in ${count(inside.sections, 'section')}`}, titles and points in the layout’s
-              placeholders
-            </li>
-            <li>speaker notes on {count(inside.notes, 'slide')}</li>
-            {inside.tables > 0 && <li>{count(inside.tables, 'slide')} with a native table</li>}
-            {inside.pictures > 0 && (
-              <li>{count(inside.pictures, 'slide')} with a picture, described where the document describes it</li>
-            )}
-            {view.template === null ? <ThemeLine look={view.look} /> : <TemplateLines template={view.template} />}
-          </Inside>
-          <Box>
-            <Action look="main" onClick={() => void download()} disabled={writing || slides === 0 || waiting > 0}>
-              <Download size={14} /> {writing ? 'Writing …' : 'Download PPTX'}
-            </Action>
-          </Box>
-          {waiting > 0 && <Small>{count(waiting, 'edit')} must be kept on the server first.</Small>}
-        </Card>
-        <Card aria-label="Original">
-          <Heading as="h2" fontSize="lg">
-            Your document
-          </Heading>
-          <Inside>
-            <li>
-              {edition?.fileName ?? deck.fileName}
-              {edition !== null && ', the edition in force'}
-            </li>
-            <li>byte for byte as you brought it in</li>
-          </Inside>
-          <Box display="flex" flexWrap="wrap" gap="8px">
-            <OriginalLink url={originalUrl(deck.id, edition?.original)}>Download the original</OriginalLink>
-            {edition !== null && (
-              <OriginalLink url={originalUrl(deck.id)}>The first edition, {deck.fileName}</OriginalLink>
-            )}
-          </Box>
-        </Card>
+        {FORMAT_NAMES.map((format) => (
+          <FormatCard key={format} format={format} deck={deck} view={view} fail={setFailure} />
+        ))}
+        <DocumentCard deck={deck} />
       </Box>
     </Wall>
+  );
+}
+
+interface FormatProps {
+  readonly format: FormatName;
+  readonly deck: DeckSummary;
+  readonly view: NonNullable<DeckState['view']>;
+  /** Told why it could not be written; null when it is tried again. */
+  readonly fail: (failure: string | null) => void;
+}
+
+function FormatCard({ format, deck, view, fail }: FormatProps) {
+  const waiting = useLog((state) => state.sync.waiting);
+  const [writing, setWriting] = useState(false);
+  const { label, inside } = FORMAT_LABELS[format];
+  const ending = FORMATS[format].ending;
+  const { counts } = view;
+  const slides = view.pages.order.length;
+  const download = async () => {
+    setWriting(true);
+    fail(null);
+    try {
+      const response = await fetch(deckFileUrl(deck.id, format));
+      if (!response.ok) throw new Error(((await response.json()) as { error: { message: string } }).error.message);
+      const link = document.createElement('a');
+      link.href = URL.createObjectURL(await response.blob());
+      link.download = `${deck.name.replace(/[\\/:*?"<>|]+/g, ' ').trim() || 'deck'}.${ending}`;
+      link.click();
+      setTimeout(() => URL.revokeObjectURL(link.href), 60_000);
+    } catch (error) {
+      const away = error instanceof TypeError;
+      const reason = away
+        ? 'The server cannot be reached. Your work is kept in this window.'
+        : (error as Error).message;
+      fail(`The ${label.toLowerCase()} was not written. ${reason}`);
+    }
+    setWriting(false);
+  };
+  return (
+    <Card aria-label={label}>
+      <Heading as="h2" fontSize="lg">
+        {label}, {ending.toUpperCase()}
+      </Heading>
+      <Inside>
+        <li>
+          {count(slides, 'slide')}
+          {counts.sections > 0 && ` in ${count(counts.sections, 'section')}`}, {inside}
+        </li>
+        <li>speaker notes on {count(counts.notes, 'slide')}</li>
+        {counts.tables > 0 && <li>{count(counts.tables, 'slide')} with a native table</li>}
+        {counts.pictures > 0 && (
+          <li>{count(counts.pictures, 'slide')} with a picture, described where the document describes it</li>
+        )}
+        {view.template === null ? <ThemeLine look={view.look} /> : <TemplateLines template={view.template} />}
+      </Inside>
+      <Box>
+        <Action look="main" onClick={() => void download()} disabled={writing || slides === 0 || waiting > 0}>
+          <Download size={14} /> {writing ? 'Writing …' : `Download ${ending.toUpperCase()}`}
+        </Action>
+      </Box>
+      {waiting > 0 && <Small>{count(waiting, 'edit')} must be kept on the server first.</Small>}
+    </Card>
+  );
+}
+
+/** The document as it came, in the edition that is in force. */
+function DocumentCard({ deck }: { readonly deck: DeckSummary }) {
+  const edition = useLog((state) => state.edition);
+  return (
+    <Card aria-label="Original">
+      <Heading as="h2" fontSize="lg">
+        Your document
+      </Heading>
+      <Inside>
+        <li>
+          {edition?.fileName ?? deck.fileName}
+          {edition !== null && ', the edition in force'}
+        </li>
+        <li>byte for byte as you brought it in</li>
+      </Inside>
+      <Box display="flex" flexWrap="wrap" gap="8px">
+        <OriginalLink url={originalUrl(deck.id, edition?.original)}>Download the original</OriginalLink>
+        {edition !== null && <OriginalLink url={originalUrl(deck.id)}>The first edition, {deck.fileName}</OriginalLink>}
+      </Box>
+    </Card>
   );
 }
 
