@@ -141,8 +141,14 @@ function Keeping({ history, showHistory }: { readonly history: boolean; readonly
   return (
     <Box display="flex" justifyContent="flex-end" alignItems="center" gap="6px" color="soft" fontSize="sm" minW="0">
       {sync.refused > 0 && (
-        <Notice tone="fault" role="status" py="3px">
-          {count(sync.refused, 'edit')} not understood by the server: left out, kept aside in this browser
+        <Notice
+          tone="fault"
+          role="status"
+          py="3px"
+          whiteSpace="nowrap"
+          title="The server did not understand it: the deck is without it, and it is kept aside in this browser."
+        >
+          {count(sync.refused, 'edit')} refused, kept aside
         </Notice>
       )}
       {sync.state === 'waiting' || sync.state === 'gone' ? (
