@@ -43,6 +43,11 @@ describe('the look of single slides and parts', () => {
       chart: settings,
     });
     expect(after({ kind: 'chart', part: chartPart, chart: settings }).pages.at(-1)!.layout).toBe('chart');
+    const [drawn, tableAgain] = [settings, null].map((chart): Edit => ({ kind: 'chart', part: chartPart, chart })) as [
+      Edit,
+      Edit,
+    ];
+    expect(slide(costs.id, drawn, tableAgain)).toEqual(costs);
     const dress = { ...PLAIN_DRESS, as: 'fill' as const };
     expect(
       slide(

@@ -314,3 +314,53 @@ test('what is replayed again over other slides is replayed anew, and the same gi
   };
   expect([shown(0), shown(1), shown(0)]).toEqual(['Tides: one', 'Tides: two', 'Tides: one']);
 });
+
+test('other edits in the place of those before are replayed anew, one more is laid on top', () => {
+  const source = doc(h(1, 'Tide'), li('one'));
+  const made = mapDocument(source, presetMap('talk', source));
+  const known = new Set(source.blocks.map(({ id }) => id as string));
+  const named = (text: string): Edit => ({ kind: 'retitle', slide: made.slides[0]!.id, runs: plain(text) });
+  const title = (...edits: readonly Edit[]): string => runsText(replay(made, edits, known).deck.slides[0]!.title.runs);
+  const [a, b, c] = [named('a'), named('b'), named('c')];
+  expect([title(a), title(b), title(b, c), title(b), title(a, b), title()]).toEqual(['a', 'b', 'c', 'b', 'b', 'Tide']);
+});
+
+describe('where what is spoken stands among the notes', () => {
+  const source = doc(h(1, 'Tide'), p('of the title'), li('one'), p('of one'), li('two'), p('of two'));
+  const made = mapDocument(source, presetMap('talk', source));
+  const [slide] = made.slides;
+  const known = new Set(source.blocks.map(({ id }) => id as string));
+  const notes = (...edits: readonly Edit[]): readonly string[] =>
+    replay(made, edits, known).deck.slides[0]!.notes.map(
+      (note) => `${note.kind === 'item' ? '- ' : ''}${runsText(note.runs)}`,
+    );
+  const [one, two] = slide!.content.map(({ id }) => id) as [PartId, PartId];
+
+  test('before what explained it', () => {
+    expect(notes({ kind: 'speak', parts: [one] })).toEqual(['of the title', '- one', 'of one', 'of two']);
+    expect(notes({ kind: 'speak', parts: [one, two] })).toEqual(['of the title', '- one', 'of one', '- two', 'of two']);
+  });
+  test('first of all where nothing is said before it', () => {
+    const bare = doc(h(1, 'Tide'), li('one'), p('of one'), li('two'));
+    const deck = mapDocument(bare, presetMap('talk', bare));
+    const all = new Set(bare.blocks.map(({ id }) => id as string));
+    const parts = deck.slides[0]!.content.map(({ id }) => id);
+    const said = (some: readonly PartId[]): readonly string[] =>
+      replay(deck, [{ kind: 'speak', parts: some }], all).deck.slides[0]!.notes.map(({ runs }) => runsText(runs));
+    expect(said([parts[0]!])).toEqual(['one', 'of one']);
+    expect(said([parts[1]!])).toEqual(['of one', 'two']);
+  });
+  test('a note is carried before the first and behind the last', () => {
+    const ids = slide!.notes.map(({ id }) => id);
+    expect(notes({ kind: 'carry', parts: [ids[2]!], to: slide!.id, before: ids[0]! })).toEqual([
+      'of two',
+      'of the title',
+      'of one',
+    ]);
+    expect(notes({ kind: 'carry', parts: [ids[0]!], to: slide!.id, before: null })).toEqual([
+      'of one',
+      'of two',
+      'of the title',
+    ]);
+  });
+});
