@@ -239,3 +239,23 @@ test('what is hidden is in no agenda and gives no key point', () => {
   expect(filled(hidden)[0]).toEqual(['Tide', 'Pond']);
   expect(filled(hidden)[1]!.join()).not.toContain('north gate');
 });
+
+test('a cut behind which nothing is shown makes no slide, and what waited is spoken where it stood', () => {
+  const source = doc(h(1, 'Tide'), li('spring'), p('said of spring'), p('said last'));
+  const last = source.blocks[3]!.id;
+  const deck = mapDocument(source, presetMap('talk', source), { ...NO_OVERRIDES, cuts: new Set([last]) });
+  expect(deck.slides).toHaveLength(1);
+  expect(deck.slides[0]!.notes.map(({ runs }) => runsText(runs))).toEqual(['said of spring', 'said last']);
+  expect(deck.slides[0]!.passages).toContain(last);
+});
+
+test('of a list item that is shortened to a sentence the first one stays', () => {
+  const source = doc(h(1, 'Tide'), li('The pond fills twice a day. It empties through the wheel. Nobody minds.'));
+  const deck = mapDocument(source, presetMap('talk', source), {
+    ...NO_OVERRIDES,
+    prose: { as: 'short', density: 'sentence' },
+  });
+  const [part] = deck.slides[0]!.content;
+  expect(part !== undefined && 'runs' in part ? runsText(part.runs) : '').toMatch(/^The pond fills twice a day/);
+  expect(part !== undefined && 'runs' in part ? runsText(part.runs) : '').not.toContain('empties');
+});
