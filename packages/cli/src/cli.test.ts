@@ -45,7 +45,7 @@ test('outline gives the blocks as JSON', () => {
     { kind: 'picture', text: '', alt: 'gone' },
   ]);
   expect(outline.diagnostics).toEqual([
-    { code: 'picture-missing', message: expect.stringContaining('x.png'), place: 'line 16' },
+    { code: 'picture-not-contained', message: expect.stringContaining('x.png'), place: 'line 16' },
   ]);
 });
 

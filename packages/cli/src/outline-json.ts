@@ -1,12 +1,24 @@
 /** The document as the command `outline` prints it. */
-import { blockText, cellText, documentWords, placeText, type Block, type DocumentModel } from '@alvex/core';
+import {
+  diagnosticText,
+  blockText,
+  cellText,
+  documentWords,
+  placeText,
+  type Block,
+  type DocumentModel,
+} from '@alvex/core';
 
 export function outlineJson(document: DocumentModel) {
   return {
     title: document.title,
     words: documentWords(document),
     blocks: document.blocks.map(blockJson),
-    diagnostics: document.diagnostics.map(({ code, message, place }) => ({ code, message, place: placeText(place) })),
+    diagnostics: document.diagnostics.map((one) => ({
+      code: one.code,
+      message: diagnosticText(one),
+      place: placeText(one.place),
+    })),
   };
 }
 

@@ -1,6 +1,7 @@
 /** What hosts of the core use, and no more. */
 export {
   type Diagnostic,
+  diagnosticText,
   groupBy,
   LIMITS,
   placeText,
@@ -8,7 +9,6 @@ export {
   type ReadErrorCode,
   remembered,
   type SourcePlace,
-  type DiagnosticCode,
 } from './base/index.ts';
 export {
   CHART_KINDS,

@@ -1,4 +1,5 @@
 export * from './count.ts';
+export * from './diagnostic-text.ts';
 export * from './join-bytes.ts';
 export * from './language-tag.ts';
 export * from './limits.ts';

@@ -1,4 +1,5 @@
 /** What a reader could not keep, with its place and its reason. */
+import type { DIAGNOSTIC_TEXTS } from './diagnostic-text.ts';
 
 /** Where in the original something stands: a part of the file and a count in it, or a line of text. */
 export interface SourcePlace {
@@ -14,28 +15,13 @@ export interface SourcePlace {
   readonly paragraph?: number;
 }
 
-export type DiagnosticCode =
-  | 'picture-missing'
-  | 'picture-format'
-  | 'picture-too-large'
-  | 'chart-as-table'
-  | 'chart-not-read'
-  | 'drawing-not-read'
-  | 'object-not-read'
-  | 'equation-flattened'
-  | 'table-flattened'
-  | 'part-not-read'
-  | 'characters-dropped'
-  | 'comments-left'
-  | 'header-footer-left'
-  | 'running-head-left'
-  | 'front-matter-invalid'
-  | 'markup-dropped';
+export type DiagnosticCode = keyof typeof DIAGNOSTIC_TEXTS;
+/** What a sentence is about: names, texts of the document's own, numbers. */
+export type DiagnosticParams = Readonly<Record<string, string | number>>;
 
 export interface Diagnostic {
   readonly code: DiagnosticCode;
-  /** A sentence for the author. */
-  readonly message: string;
+  readonly params: DiagnosticParams;
   readonly place: SourcePlace;
 }
 
@@ -44,11 +30,11 @@ export class Report {
   readonly diagnostics: Diagnostic[] = [];
   readonly #seen = new Set<string>();
 
-  add(code: DiagnosticCode, message: string, place: SourcePlace): void {
-    const key = `${code} ${message} ${placeText(place)}`;
+  add(code: DiagnosticCode, place: SourcePlace, params: DiagnosticParams = {}): void {
+    const key = `${code} ${JSON.stringify(params)} ${placeText(place)}`;
     if (this.#seen.has(key)) return;
     this.#seen.add(key);
-    this.diagnostics.push({ code, message, place });
+    this.diagnostics.push({ code, params, place });
   }
 }
 

@@ -14,7 +14,7 @@ export function chartDrafts(
   place: SourcePlace,
   report: Report,
 ): readonly Draft[] {
-  report.add('chart-as-table', 'A chart was brought in as the table of its numbers.', place);
+  report.add('chart-as-table', place);
   const caption = title ?? alt;
   const drafts: readonly Draft[] = [{ kind: 'table', table, place }];
   return caption === null

@@ -9,8 +9,7 @@ export function cleanRuns(runs: readonly Run[], place: SourcePlace, report: Repo
   let cleaned: readonly Run[] = runs;
   if (runs.some((run) => UNWANTED.test(run.text))) {
     cleaned = runs.map((run) => ({ ...run, text: dropForbidden(run.text) })).filter((run) => run.text !== '');
-    if (runsText(cleaned) !== runsText(runs))
-      report.add('characters-dropped', 'Characters that no document may hold were left out.', place);
+    if (runsText(cleaned) !== runsText(runs)) report.add('characters-dropped', place);
   }
   return trimRuns(cleaned);
 }

@@ -15,7 +15,6 @@ export function namedPicture(
   const bytes = data === null ? undefined : decodeBase64(data[1]!);
   const shortName = source.length > 80 ? `${source.slice(0, 77)}...` : source;
   const picture = bytes === undefined ? undefined : pictures.take(source, () => bytes, place);
-  if (bytes === undefined)
-    report.add('picture-missing', `The picture ${shortName} is named in the text but not contained in it.`, place);
+  if (bytes === undefined) report.add('picture-not-contained', place, { name: shortName });
   return { kind: 'picture', alt: alt?.trim() || null, place, ...(picture === undefined ? {} : { picture }) };
 }

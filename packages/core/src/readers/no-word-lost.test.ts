@@ -1,5 +1,6 @@
 /** Every word that goes into a reader comes out in a block or in what is told, whatever the structure around it. */
 import { expect, test } from '@jest/globals';
+import { diagnosticText } from '../base/index.ts';
 import { blockText, type DocumentModel } from '../document/index.ts';
 import { random } from '../test/build.ts';
 import { docx } from '../test/docx.ts';
@@ -140,7 +141,7 @@ const formats: readonly (readonly [DocumentType, Make, (body: string) => Uint8Ar
 ];
 
 const told = (document: DocumentModel): string =>
-  [...document.blocks.map(blockText), ...document.diagnostics.map(({ message }) => message)].join(' ');
+  [...document.blocks.map(blockText), ...document.diagnostics.map(diagnosticText)].join(' ');
 
 test.each(formats)('%s', async (type, make, wrap) => {
   for (let seed = 1; seed <= 120; seed++) {

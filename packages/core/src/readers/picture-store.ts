@@ -2,7 +2,7 @@
 import { sha256 } from '@noble/hashes/sha2.js';
 import { bytesToHex } from '@noble/hashes/utils.js';
 import { imageSize } from 'image-size';
-import { LIMITS, Report, type SourcePlace } from '../base/index.ts';
+import { LIMITS, Report, type SourcePlace, diagnosticText } from '../base/index.ts';
 import type { PictureData, PictureId, PictureMime } from '../content/index.ts';
 
 const FORMATS: Readonly<Record<string, PictureMime>> = { png: 'image/png', jpg: 'image/jpeg', gif: 'image/gif' };
@@ -33,25 +33,17 @@ export class PictureStore {
     try {
       size = imageSize(bytes);
     } catch {
-      this.#report.add('picture-format', `The picture ${name} is in a format that slides cannot show.`, place);
+      this.#report.add('picture-format', place, { name });
       return undefined;
     }
     const mime = FORMATS[size.type ?? ''];
     if (mime === undefined) {
-      this.#report.add(
-        'picture-format',
-        `The picture ${name} is ${size.type ?? 'of unknown format'}; PNG, JPEG and GIF can be shown.`,
-        place,
-      );
+      this.#report.add('picture-type', place, { name, type: size.type ?? 'of unknown format' });
       return undefined;
     }
     const { width, height } = size;
     if (!(width > 0 && height > 0) || width * height > LIMITS.picturePixels) {
-      this.#report.add(
-        'picture-too-large',
-        `The picture ${name} says that it is ${width} × ${height} pixels; the limit is ${LIMITS.picturePixels / 1e6} million pixels.`,
-        place,
-      );
+      this.#report.add('picture-too-large', place, { name, width, height, most: LIMITS.picturePixels / 1e6 });
       return undefined;
     }
     const id = bytesToHex(sha256(bytes)) as PictureId;
@@ -65,5 +57,7 @@ export function takePicture(bytes: Uint8Array, name: string): PictureData | stri
   const report = new Report();
   const store = new PictureStore(report);
   store.take(name, () => bytes, {});
-  return store.pictures[0] ?? report.diagnostics[0]!.message;
+  const [picture] = store.pictures;
+  const [fault] = report.diagnostics;
+  return picture ?? (fault === undefined ? '' : diagnosticText(fault));
 }

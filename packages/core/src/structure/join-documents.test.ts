@@ -34,7 +34,7 @@ test('ids are lasting and different, pictures kept once, reports say of which fi
     ...doc(h(1, 'A'), picture('x')),
     pictures: [{ id: 'x' as never, mime: 'image/png' as const, width: 1, height: 1 }],
   };
-  const two = { ...one, diagnostics: [{ code: 'picture-missing' as const, message: 'gone', place: { line: 3 } }] };
+  const two = { ...one, diagnostics: [{ code: 'picture-missing' as const, params: {}, place: { line: 3 } }] };
   const joined = joinDocuments([
     { name: 'a', document: one },
     { name: 'b', document: two },
@@ -43,5 +43,5 @@ test('ids are lasting and different, pictures kept once, reports say of which fi
   expect(joined.blocks[0]!.id).toBe(one.blocks[0]!.id);
   expect(joined.blocks.map(blockText)).toEqual(['A', '', 'A', '']);
   expect(joined.pictures).toHaveLength(1);
-  expect(joined.diagnostics).toEqual([{ code: 'picture-missing', message: 'gone', place: { file: 'b', line: 3 } }]);
+  expect(joined.diagnostics).toEqual([{ code: 'picture-missing', params: {}, place: { file: 'b', line: 3 } }]);
 });

@@ -58,7 +58,7 @@ export class Drawings {
         this.#chart(a['r:id']);
         return true;
       case 'dgm:relIds':
-        this.#lost('drawing-not-read', 'A diagram could not be brought in; a mark stands in its place.', 'Diagram');
+        this.#lost('diagram-not-read', 'Diagram');
         return true;
       default:
         return false;
@@ -92,7 +92,7 @@ export class Drawings {
     const place = this.#host.place();
     let picture;
     if (rel === undefined || rel.external || !zip.has(rel.target))
-      report.add('picture-missing', `A picture is not in the file${rel ? `: ${rel.target}` : ''}.`, place);
+      report.add(rel ? 'picture-not-in-file' : 'picture-missing', place, rel ? { name: rel.target } : {});
     else picture = pictures.take(rel.target, () => zip.read(rel.target), place);
     this.#add({ kind: 'picture', alt: drawing.alt, place, ...(picture === undefined ? {} : { picture }) });
   }
@@ -106,19 +106,19 @@ export class Drawings {
     const chart = rel === undefined || rel.external || !zip.has(rel.target) ? undefined : readChart(zip, rel.target);
     const place = this.#host.place();
     if (chart === undefined) {
-      this.#lost('chart-not-read', 'A chart could not be brought in; a mark stands in its place.', 'Chart');
+      this.#lost('chart-not-read', 'Chart');
       return;
     }
     drawing.found = true;
     for (const draft of chartDrafts(chart, drawing.alt, place, this.#context.report)) this.#add(draft);
   }
 
-  #lost(code: 'chart-not-read' | 'drawing-not-read', message: string, what: string): void {
+  #lost(code: 'chart-not-read' | 'diagram-not-read', what: string): void {
     const drawing = this.#open.at(-1);
     if (drawing === undefined || drawing.found) return;
     drawing.found = true;
     const place = this.#host.place();
-    this.#context.report.add(code, message, place);
+    this.#context.report.add(code, place);
     this.#add({ kind: 'picture', alt: drawing.alt === null ? what : `${what}: ${drawing.alt}`, place });
   }
 
@@ -130,19 +130,14 @@ export class Drawings {
   #end(name: string): void {
     const drawing = this.#open.pop();
     if (drawing === undefined || drawing.found || this.produced > drawing.start || name === 'w:pict') return;
-    if (name === 'w:object')
-      this.#context.report.add('object-not-read', 'An embedded object could not be brought in.', this.#host.place());
+    if (name === 'w:object') this.#context.report.add('object-not-read', this.#host.place());
     // Another branch may still give the picture.
     else if (this.#alternatives.length === 0) this.#lostShape();
   }
 
   #lostShape(): void {
     const place = this.#host.place();
-    this.#context.report.add(
-      'drawing-not-read',
-      'A drawn shape without text could not be brought in; a mark stands in its place.',
-      place,
-    );
+    this.#context.report.add('shape-not-read', place);
     this.#host.out({ kind: 'picture', alt: 'Drawing', place });
   }
 }

@@ -177,7 +177,7 @@ export class FlowReader implements XmlHandler {
         if (this.#drawings.branchIsTold) this.#skip = 1;
         break;
       case 'm:oMath':
-        this.#context.report.add('equation-flattened', 'An equation was brought in as a line of text.', this.#place());
+        this.#context.report.add('equation-flattened', this.#place());
         break;
       default:
         if (this.#drawings.open(name, a)) return;
@@ -309,8 +309,7 @@ export class FlowReader implements XmlHandler {
   #symbol(a: Attributes): void {
     const code = parseInt(a['w:char'] ?? '', 16);
     // Symbol fonts keep their characters in a private area (§17.3.3.30); those have no meaning without the font.
-    if (code >= 0xf000 || !Number.isFinite(code))
-      this.#context.report.add('characters-dropped', 'A character of a symbol font was left out.', this.#place());
+    if (code >= 0xf000 || !Number.isFinite(code)) this.#context.report.add('symbol-dropped', this.#place());
     else this.#text(String.fromCodePoint(code));
   }
 
@@ -335,13 +334,8 @@ export class FlowReader implements XmlHandler {
   #comment(id: string | undefined): void {
     const text = this.#context.comments.get(id ?? '');
     if (text !== undefined && this.#flow.paragraph) this.#flow.paragraph.remarks.push(text);
-    this.#context.report.add(
-      'comments-left',
-      text === undefined
-        ? 'A comment is not brought in.'
-        : `A comment is not part of the text: “${text.slice(0, 100)}”.`,
-      this.#place(),
-    );
+    if (text === undefined) this.#context.report.add('comment-not-read', this.#place());
+    else this.#context.report.add('comments-left', this.#place(), { text: text.slice(0, 100) });
   }
 
   #startCell(): void {
@@ -361,12 +355,7 @@ export class FlowReader implements XmlHandler {
     const { table } = this.#flow;
     if (table === undefined) return;
     for (const draft of table.finish()) {
-      if (draft.kind === 'table' && this.#cells.length > 0)
-        this.#context.report.add(
-          'table-flattened',
-          'A table within a table was brought in as lines of text.',
-          table.place,
-        );
+      if (draft.kind === 'table' && this.#cells.length > 0) this.#context.report.add('table-flattened', table.place);
       this.#flow.out(draft);
     }
     this.#flow.table = undefined;

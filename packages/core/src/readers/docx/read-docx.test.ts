@@ -297,7 +297,7 @@ describe('pictures', () => {
     ]);
     expect(document.diagnostics.map((one) => [one.code, one.place.paragraph])).toEqual([
       ['picture-too-large', 1],
-      ['picture-missing', 2],
+      ['picture-not-in-file', 2],
       ['picture-format', 3],
       ['picture-missing', 4],
       ['chart-not-read', 5],
@@ -346,9 +346,7 @@ test('what a comment says is told, and stays with its paragraph', () => {
     comments: `<w:comment w:id="4">${para('For the presenter')}${para('only')}</w:comment>`,
   });
   expect(document.blocks.map(({ remark }) => remark)).toEqual(['For the presenter only', undefined]);
-  expect(document.diagnostics).toMatchObject([
-    { code: 'comments-left', message: 'A comment is not part of the text: “For the presenter only”.' },
-  ]);
+  expect(document.diagnostics).toMatchObject([{ code: 'comments-left', params: { text: 'For the presenter only' } }]);
 });
 
 test('headers and comments are told of', () => {
@@ -360,7 +358,7 @@ test('headers and comments are told of', () => {
       rels: '<Relationship Id="h" Type="x/header" Target="header1.xml"/>',
       files: { 'word/header1.xml': header },
     }).diagnostics.map((one) => one.code),
-  ).toEqual(['comments-left', 'header-footer-left']);
+  ).toEqual(['comment-not-read', 'header-left']);
 });
 
 describe('bad input', () => {

@@ -122,9 +122,9 @@ function reportHeaders(zip: ZipReader, relationships: Relationships, report: Rep
     });
     if (text.trim() !== '')
       report.add(
-        'header-footer-left',
-        `The page ${type} “${text.trim().slice(0, 80)}” is not part of the text and was left out.`,
+        type === 'header' ? 'header-left' : 'footer-left',
         { part: target },
+        { text: text.trim().slice(0, 80) },
       );
   }
 }

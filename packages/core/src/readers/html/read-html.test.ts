@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
+import { diagnosticText } from '../../base/index.ts';
 import { blockText } from '../../document/index.ts';
 import { readDocument } from '../read-document.ts';
 import { readHtml } from './read-html.ts';
@@ -77,7 +78,7 @@ describe('what stands around the text of a page', () => {
       'page-footer: © Gazette',
     ]);
     expect(read(PAGE)).toMatchObject({ title: 'The mill' });
-    expect(read(PAGE).diagnostics.map(({ message }) => message)).toEqual([expect.stringContaining('Accept')]);
+    expect(read(PAGE).diagnostics.map(diagnosticText)).toEqual([expect.stringContaining('Accept')]);
   });
 
   test('without names or roles is told by its links', () => {

@@ -24,9 +24,7 @@ export function readFrontMatter(
     // The failsafe schema leaves every scalar a string, so a date stays as it was written.
     value = parse(match[1]!, { schema: 'failsafe', maxAliasCount: 20 });
   } catch {
-    report.add('front-matter-invalid', 'The block of properties at the top is not valid YAML; it was read as text.', {
-      line: 1,
-    });
+    report.add('front-matter-invalid', { line: 1 });
     return { matter: undefined, length: 0 };
   }
   if (typeof value !== 'object' || value === null || Array.isArray(value)) return { matter: undefined, length: 0 };

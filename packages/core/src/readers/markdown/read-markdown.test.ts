@@ -113,7 +113,7 @@ test('pictures within the text come along, others are reported with their line',
   const { document, pictures } = read(`# A\n\n![in](${data})\n\ntext ![out](out.png)\n`);
   expect(document.blocks.map(shortBlock)).toEqual(['h1 A', 'picture in', 'p text', 'picture out']);
   expect(pictures).toHaveLength(1);
-  expect(document.diagnostics.map((one) => [one.code, one.place.line])).toEqual([['picture-missing', 5]]);
+  expect(document.diagnostics.map((one) => [one.code, one.place.line])).toEqual([['picture-not-contained', 5]]);
 });
 
 describe('encodings', () => {
@@ -126,7 +126,7 @@ describe('encodings', () => {
 });
 
 test('what is nested too deep is told of', () => {
-  expect(read(`${'>'.repeat(300)} deep\n`).document.diagnostics.map((one) => one.code)).toEqual(['markup-dropped']);
+  expect(read(`${'>'.repeat(300)} deep\n`).document.diagnostics.map((one) => one.code)).toEqual(['nesting-dropped']);
 });
 
 test('nothing but white space is refused', () => expect(() => read(' \n\t\n')).toThrow(ReadError));

@@ -44,11 +44,9 @@ export function readMarkdown(bytes: Uint8Array, { progress }: ReadOptions = {}):
   const tokens = parser.parse(source.slice(length), {});
   const deepest = tokens.find((token) => token.level >= MOST_NESTING - 2);
   if (deepest !== undefined)
-    report.add(
-      'markup-dropped',
-      `What is nested over ${MOST_NESTING} deep was left out.`,
-      deepest.map ? { line: deepest.map[0] + 1 + skippedLines } : {},
-    );
+    report.add('nesting-dropped', deepest.map ? { line: deepest.map[0] + 1 + skippedLines } : {}, {
+      most: MOST_NESTING,
+    });
   progress?.(PARSED);
   const firstHeading = tokens[tokens.findIndex((token) => token.type === 'heading_open') + 1]?.content.trim();
   if (matter?.title !== undefined && matter.title !== firstHeading)

@@ -152,7 +152,7 @@ class MarkupReader {
       case 'title':
         return;
       case 'math':
-        this.#context.report.add('equation-flattened', 'An equation was brought in as a line of text.', place);
+        this.#context.report.add('equation-flattened', place);
         this.#inline.text(dropForbidden(textOf(element)).replace(/\s+/g, ' '));
         return;
       case 'a':
@@ -206,11 +206,7 @@ class MarkupReader {
   #dropped(element: Element, what: string): void {
     const text = textOf(element).replace(/\s+/g, ' ').trim();
     if (/[\p{L}\p{N}]/u.test(text))
-      this.#context.report.add(
-        'markup-dropped',
-        `${what} of the page was left out: “${text.slice(0, 60)}”.`,
-        this.#context.place,
-      );
+      this.#context.report.add('markup-dropped', this.#context.place, { what, text: text.slice(0, 60) });
   }
 
   /** A video or sound stays a link with its title. */

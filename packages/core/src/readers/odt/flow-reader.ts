@@ -151,11 +151,7 @@ export class OdtFlowReader implements XmlHandler {
         this.#enterBox();
         break;
       case 'math:math':
-        this.#context.report.add(
-          'equation-flattened',
-          'An equation could not be brought in; a mark stands in its place.',
-          this.#place(),
-        );
+        this.#context.report.add('equation-not-read', this.#place());
         this.#add({ kind: 'picture', alt: 'Equation', place: this.#place() });
         this.#skip = 1;
         break;
@@ -373,11 +369,7 @@ export class OdtFlowReader implements XmlHandler {
     const text = runsText(cellRuns(this.#annotation, [])).replaceAll('\n', ' ');
     if (text === '') return;
     this.#paragraph?.remarks.push(text);
-    this.#context.report.add(
-      'comments-left',
-      `A comment is not part of the text: “${text.slice(0, 100)}”.`,
-      this.#place(),
-    );
+    this.#context.report.add('comments-left', this.#place(), { text: text.slice(0, 100) });
   }
 
   #startCell(a: Attributes): void {

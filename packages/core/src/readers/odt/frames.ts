@@ -75,15 +75,12 @@ export class Frames {
     }
     // An object that is no chart comes with a picture of itself as the second choice.
     if (name === undefined) {
-      const [code, what] = frame.object
-        ? (['object-not-read', 'Object'] as const)
-        : (['drawing-not-read', 'Drawing'] as const);
-      report.add(code, 'A drawing or an object could not be brought in; a mark stands in its place.', place);
-      this.#host.out({ kind: 'picture', alt: alt ?? what, place });
+      report.add('drawing-not-read', place);
+      this.#host.out({ kind: 'picture', alt: alt ?? (frame.object ? 'Object' : 'Drawing'), place });
       return;
     }
     let picture;
-    if (!zip.has(name)) report.add('picture-missing', `A picture is not in the file: ${name}.`, place);
+    if (!zip.has(name)) report.add('picture-not-in-file', place, { name });
     else picture = pictures.take(name, () => zip.read(name), place);
     this.#host.out({ kind: 'picture', alt, place, ...(picture === undefined ? {} : { picture }) });
   }

@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
+import { diagnosticText } from '../../base/index.ts';
 import { png } from '../../test/docx.ts';
 import { odf, odt, type OdtParts } from '../../test/odt.ts';
 import { shortBlock } from '../../test/short-block.ts';
@@ -95,7 +96,7 @@ test('pictures with descriptions, text boxes, charts as tables; what is missing 
     'picture',
   ]);
   expect(pictures).toHaveLength(1);
-  expect(document.diagnostics.map(({ code }) => code)).toEqual(['chart-as-table', 'picture-missing']);
+  expect(document.diagnostics.map(({ code }) => code)).toEqual(['chart-as-table', 'picture-not-in-file']);
 });
 
 test('page headers are told of, properties are read', () => {
@@ -107,7 +108,7 @@ test('page headers are told of, properties are read', () => {
     meta: '<dc:title>The mill</dc:title><meta:initial-creator>A. Author</meta:initial-creator><dc:language>en-GB</dc:language>',
   });
   expect(document).toMatchObject({ title: 'The mill', author: 'A. Author', language: 'en-GB' });
-  expect(document.diagnostics.map(({ message }) => message)).toEqual([expect.stringContaining('Draft 3')]);
+  expect(document.diagnostics.map(diagnosticText)).toEqual([expect.stringContaining('Draft 3')]);
 });
 
 test.each([
@@ -124,5 +125,5 @@ test('what a comment says is told, and stays with its paragraph', () => {
   });
   expect(document.blocks.map(shortBlock)).toEqual(['p a b', 'p c']);
   expect(document.blocks[0]).toMatchObject({ remark: 'For the presenter' });
-  expect(document.diagnostics).toMatchObject([{ message: 'A comment is not part of the text: “For the presenter”.' }]);
+  expect(document.diagnostics).toMatchObject([{ code: 'comments-left', params: { text: 'For the presenter' } }]);
 });

@@ -19,12 +19,7 @@ export function readOdt(bytes: Uint8Array, options: ReadOptions = {}): ReadResul
   const styles = new Styles();
   const headers: string[] = [];
   readStyles(zip, styles, headers);
-  for (const text of headers)
-    report.add(
-      'header-footer-left',
-      `The page header or footer “${text.slice(0, 80)}” is not part of the text and was left out.`,
-      { part: 'styles.xml' },
-    );
+  for (const text of headers) report.add('header-footer-left', { part: 'styles.xml' }, { text: text.slice(0, 80) });
   const list = new BlockList();
   const code = new CodeLines((draft) => list.add(draft));
   const reader = new OdtFlowReader({ zip, styles, pictures, report }, (draft) => code.add(draft));

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { Report } from '../../base/index.ts';
+import { diagnosticText, Report } from '../../base/index.ts';
 import { runsText } from '../../content/index.ts';
 import { linesOf, type Line } from './lines.ts';
 import type { Item, PdfPage } from './pdf-pages.ts';
@@ -126,7 +126,7 @@ describe('at the edges of pages', () => {
   const left = (line: (number: number) => string, count?: number): { kept: number; told: readonly string[] } => {
     const report = new Report();
     const kept = withoutRunningHeads(pages(line, count), report);
-    return { kept: kept.flatMap((one) => one.lines).length, told: report.diagnostics.map(({ message }) => message) };
+    return { kept: kept.flatMap((one) => one.lines).length, told: report.diagnostics.map(diagnosticText) };
   };
 
   test('the same line on page after page is left out and told of once', () => {

@@ -128,7 +128,7 @@ export async function openPdf(bytes: Uint8Array, assets: string | undefined, rep
       try {
         return await readPage(await pdf.getPage(number), number, pdfjs.OPS);
       } catch (error) {
-        report.add('part-not-read', `Page ${number} could not be read: ${(error as Error).message}`, { page: number });
+        report.add('page-not-read', { page: number }, { page: number, reason: (error as Error).message });
         return { number, width: 0, height: 0, items: [], pictures: [] };
       }
     },

@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
+import { diagnosticText } from '../../base/index.ts';
 import { encode } from 'fast-png';
 import PDFDocument from 'pdfkit';
 import { blockText } from '../../document/index.ts';
@@ -94,7 +95,7 @@ test('running heads and page numbers are left out and told of; words parted at l
   const text = document.blocks.map(shortBlock).join('\n');
   expect(text).toContain('the waterwheel and the sluice');
   expect(text).not.toContain('Trust, draft');
-  expect(document.diagnostics.map(({ code }) => code)).toEqual(['running-head-left', 'running-head-left']);
+  expect(document.diagnostics.map(({ code }) => code)).toEqual(['running-head-left', 'page-numbers-left']);
 });
 
 test('simple tables, lists and pictures', async () => {
@@ -157,7 +158,7 @@ test('every word that is set comes out in a block or is told, whatever stands ar
       }
     });
     const { document } = await openDocument(bytes, 'pdf');
-    const told = [...document.blocks.map(blockText), ...document.diagnostics.map(({ message }) => message)].join(' ');
+    const told = [...document.blocks.map(blockText), ...document.diagnostics.map(diagnosticText)].join(' ');
     const found = new Set(told.match(/w\d+x/g));
     expect([seed, given.filter((word) => !found.has(word))]).toEqual([seed, []]);
   }

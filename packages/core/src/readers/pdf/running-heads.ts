@@ -39,14 +39,14 @@ export function withoutRunningHeads(pages: readonly PageLines[], report: Report)
       const key = keyOf(line, page);
       if (told.has(key)) continue;
       told.add(key);
-      const number = !/\p{L}/u.test(line.text);
-      report.add(
-        'running-head-left',
-        number
-          ? 'Page numbers were left out.'
-          : `“${line.text.slice(0, 80)}”, at the edge of ${count(seen.get(key)!.count)}, was left out.`,
-        number ? {} : { page: page.number },
-      );
+      if (!/\p{L}/u.test(line.text)) {
+        report.add('page-numbers-left', {});
+        continue;
+      }
+      const text = line.text.slice(0, 80);
+      const on = seen.get(key)!.count;
+      if (on === 1) report.add('running-head-once-left', { page: page.number }, { text });
+      else report.add('running-head-left', { page: page.number }, { text, pages: on });
     }
     return { ...page, lines: page.lines.filter((line) => !gone.has(line)) };
   });
@@ -58,8 +58,6 @@ function edges({ lines, height }: PageLines): readonly Line[] {
     (line) => line.y > height * (1 - BAND) || line.y < height * BAND,
   );
 }
-
-const count = (pages: number): string => (pages === 1 ? 'a page' : `${pages} pages`);
 
 /** Heads that change with the chapter still count the pages: at one height, each with the number that its page would have. */
 function countedHeads(pages: readonly PageLines[], least: number): ReadonlySet<Line> {

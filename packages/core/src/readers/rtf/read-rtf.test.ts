@@ -78,13 +78,13 @@ test('pictures as hexadecimal digits; other formats are told of', () => {
 test('page headers and comments are told of, unknown destinations left', () => {
   const document = read('{\\header Draft 3\\par}{\\*\\unknown words}a{\\*\\annotation no}\\par');
   expect(document.blocks.map(shortBlock)).toEqual(['p a']);
-  expect(document.diagnostics.map(({ code }) => code)).toEqual(['header-footer-left', 'comments-left']);
+  expect(document.diagnostics.map(({ code }) => code)).toEqual(['header-dropped', 'comments-not-read']);
 });
 
 test('a file that breaks off gives what it holds and says so', () => {
   const { document } = readRtf(bytes('{\\rtf1\\ansi one\\par two'));
   expect(document.blocks.map(shortBlock)).toEqual(['p one', 'p two']);
-  expect(document.diagnostics.map(({ code }) => code)).toEqual(['part-not-read']);
+  expect(document.diagnostics.map(({ code }) => code)).toEqual(['file-cut']);
 });
 
 test('groups without end are refused', () => {

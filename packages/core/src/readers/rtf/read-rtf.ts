@@ -29,9 +29,6 @@ export function readRtf(bytes: Uint8Array, options: ReadOptions = {}): ReadResul
   }
   reader.finish();
   code.flush();
-  if (depth > 0)
-    report.add('part-not-read', 'The file ends too early; what stands after its last paragraph is missing.', {
-      paragraph: Math.max(1, reader.paragraphs),
-    });
+  if (depth > 0) report.add('file-cut', { paragraph: Math.max(1, reader.paragraphs) });
   return readResult(list, pictures.pictures, report, reader.info);
 }

@@ -185,21 +185,16 @@ export class RtfReader {
         this.#paragraph.listText = '';
         return true;
       case 'annotation':
-        this.#report.add('comments-left', 'The comments in the document are not brought in.', this.#place());
+        this.#report.add('comments-not-read', this.#place());
         this.#set({ destination: 'skip' });
         return true;
     }
     if (HEADERS.has(name)) {
-      this.#report.add(
-        'header-footer-left',
-        `A page ${name.slice(0, 6)} is not part of the text and was left out.`,
-        {},
-      );
+      this.#report.add(name.startsWith('header') ? 'header-dropped' : 'footer-dropped', {});
       this.#set({ destination: 'skip' });
       return true;
     }
-    if (name === 'object')
-      this.#report.add('object-not-read', 'An embedded object could not be brought in.', this.#place());
+    if (name === 'object') this.#report.add('object-not-read', this.#place());
     // The result of an object is what the reader of the page sees of it.
     if (name === 'object' || name === 'result') return true;
     if (SKIPPED.has(name) || (starred && !KNOWN_STARRED.has(name))) {
@@ -425,7 +420,7 @@ export class RtfReader {
     let id;
     if (picture.format === 'pngblip' || picture.format === 'jpegblip')
       id = this.#pictures.take(name, () => bytes, place);
-    else this.#report.add('picture-format', `The ${name} is in a format that slides cannot show.`, place);
+    else this.#report.add('picture-format', place, { name });
     const draft: Draft = { kind: 'picture', alt: null, place, ...(id === undefined ? {} : { picture: id }) };
     (this.#text.empty ? this.#before : this.#after).push(draft);
   }

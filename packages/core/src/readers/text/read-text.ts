@@ -25,8 +25,7 @@ export function readText(bytes: Uint8Array): ReadResult {
   if (source.trim() === '') throw new ReadError('empty');
   const pages = source.replace(/\r\n?/g, '\n').split(PAGE_END);
   const clean = pages.map(dropForbidden);
-  if (clean.some((page, i) => page.length !== pages[i]!.length))
-    report.add('characters-dropped', 'Characters that no document may hold were left out.', {});
+  if (clean.some((page, i) => page.length !== pages[i]!.length)) report.add('characters-dropped', {});
   const list = new BlockList();
   const lines = clean.flatMap((page, i) => [...(i > 0 ? [PAGE_END] : []), ...page.split('\n')]).map(lineOf);
   for (const draft of isOutline(lines) ? outline(lines) : prose(lines)) list.add(draft);

@@ -13,7 +13,7 @@ import {
   type KeyboardEvent,
   type MouseEvent,
 } from 'react';
-import { blockWords, placeText, type Block, type BlockId, type Level } from '@alvex/core';
+import { blockWords, diagnosticText, placeText, type Block, type BlockId, type Level } from '@alvex/core';
 import { originalUrl } from '../../api/client.ts';
 import { useDeck } from '../../state/deck-store.ts';
 import { edit, useLog } from '../../state/log-store.ts';
@@ -253,7 +253,7 @@ export function DocumentStation() {
               <chakra.ul w="100%" maxH="160px" overflowY="auto" pl="18px">
                 {diagnostics.map((diagnostic, i) => (
                   <li key={i}>
-                    {diagnostic.message} <chakra.span color="soft">{placeText(diagnostic.place)}</chakra.span>
+                    {diagnosticText(diagnostic)} <chakra.span color="soft">{placeText(diagnostic.place)}</chakra.span>
                   </li>
                 ))}
               </chakra.ul>

@@ -1,0 +1,42 @@
+/** What readers could not keep, in words: the one place for them. `{name}` is a parameter; `{text}` is quoted by the sentence. */
+import type { Diagnostic } from './report.ts';
+
+export const DIAGNOSTIC_TEXTS = {
+  'picture-missing': 'A picture is not in the file.',
+  'picture-not-in-file': 'A picture is not in the file: {name}.',
+  'picture-not-contained': 'The picture {name} is named in the text but not contained in it.',
+  'picture-format': 'The picture {name} is in a format that slides cannot show.',
+  'picture-type': 'The picture {name} is {type}; PNG, JPEG and GIF can be shown.',
+  'picture-too-large':
+    'The picture {name} says that it is {width} × {height} pixels; the limit is {most} million pixels.',
+  'chart-as-table': 'A chart was brought in as the table of its numbers.',
+  'chart-not-read': 'A chart could not be brought in; a mark stands in its place.',
+  'diagram-not-read': 'A diagram could not be brought in; a mark stands in its place.',
+  'shape-not-read': 'A drawn shape without text could not be brought in; a mark stands in its place.',
+  'drawing-not-read': 'A drawing or an object could not be brought in; a mark stands in its place.',
+  'object-not-read': 'An embedded object could not be brought in.',
+  'equation-flattened': 'An equation was brought in as a line of text.',
+  'equation-not-read': 'An equation could not be brought in; a mark stands in its place.',
+  'table-flattened': 'A table within a table was brought in as lines of text.',
+  'file-cut': 'The file ends too early; what stands after its last paragraph is missing.',
+  'page-not-read': 'Page {page} could not be read: {reason}',
+  'characters-dropped': 'Characters that no document may hold were left out.',
+  'symbol-dropped': 'A character of a symbol font was left out.',
+  'comment-not-read': 'A comment is not brought in.',
+  'comments-left': 'A comment is not part of the text: “{text}”.',
+  'comments-not-read': 'The comments in the document are not brought in.',
+  'header-left': 'The page header “{text}” is not part of the text and was left out.',
+  'footer-left': 'The page footer “{text}” is not part of the text and was left out.',
+  'header-footer-left': 'The page header or footer “{text}” is not part of the text and was left out.',
+  'header-dropped': 'A page header is not part of the text and was left out.',
+  'footer-dropped': 'A page footer is not part of the text and was left out.',
+  'running-head-left': '“{text}”, at the edge of {pages} pages, was left out.',
+  'running-head-once-left': '“{text}”, at the edge of a page, was left out.',
+  'page-numbers-left': 'Page numbers were left out.',
+  'front-matter-invalid': 'The block of properties at the top is not valid YAML; it was read as text.',
+  'markup-dropped': '{what} of the page was left out: “{text}”.',
+  'nesting-dropped': 'What is nested over {most} deep was left out.',
+} as const;
+
+export const diagnosticText = ({ code, params }: Pick<Diagnostic, 'code' | 'params'>): string =>
+  DIAGNOSTIC_TEXTS[code].replace(/\{(\w+)\}/g, (_, name: string) => String(params[name] ?? ''));
