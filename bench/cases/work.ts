@@ -49,10 +49,7 @@ function amended(blocks: readonly Block[]): readonly Block[] {
     if (roll < 0.12 && 'runs' in block)
       return [{ ...block, id: `x${i}` as Block['id'], runs: [...block.runs, ...plain(` ${sentence(i, 3)}`)] }];
     if (roll < 0.14)
-      return [
-        { ...block, id: `y${i}` as Block['id'], kind: 'paragraph', runs: plain(sentence(i * 31, 12)) },
-        block,
-      ];
+      return [{ ...block, id: `y${i}` as Block['id'], kind: 'paragraph', runs: plain(sentence(i * 31, 12)) }, block];
     return [block];
   });
   return [...after.slice(300, 340), ...after.slice(0, 300), ...after.slice(340)];

@@ -1,6 +1,5 @@
 import { expect, test } from '@jest/globals';
-import { DIAGNOSTIC_TEXTS, diagnosticText } from './diagnostic-text.ts';
-import type { DiagnosticCode } from './report.ts';
+import { DIAGNOSTIC_TEXTS, diagnosticText, type DiagnosticCode } from './diagnostic-text.ts';
 
 test('a code and its parameters are a sentence', () => {
   const params = { name: 'a.svg', type: 'SVG' };

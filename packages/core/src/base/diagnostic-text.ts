@@ -1,5 +1,4 @@
 /** What readers could not keep, in words: the one place for them. `{name}` is a parameter; `{text}` is quoted by the sentence. */
-import type { Diagnostic } from './report.ts';
 
 export const DIAGNOSTIC_TEXTS = {
   'picture-missing': 'A picture is not in the file.',
@@ -38,5 +37,14 @@ export const DIAGNOSTIC_TEXTS = {
   'nesting-dropped': 'What is nested over {most} deep was left out.',
 } as const;
 
-export const diagnosticText = ({ code, params }: Pick<Diagnostic, 'code' | 'params'>): string =>
+export type DiagnosticCode = keyof typeof DIAGNOSTIC_TEXTS;
+/** What a sentence is about: names, texts of the document's own, numbers. */
+export type DiagnosticParams = Readonly<Record<string, string | number>>;
+
+interface Told {
+  readonly code: DiagnosticCode;
+  readonly params: DiagnosticParams;
+}
+
+export const diagnosticText = ({ code, params }: Told): string =>
   DIAGNOSTIC_TEXTS[code].replace(/\{(\w+)\}/g, (_, name: string) => String(params[name] ?? ''));

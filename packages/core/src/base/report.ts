@@ -1,5 +1,5 @@
 /** What a reader could not keep, with its place and its reason. */
-import type { DIAGNOSTIC_TEXTS } from './diagnostic-text.ts';
+import type { DiagnosticCode, DiagnosticParams } from './diagnostic-text.ts';
 
 /** Where in the original something stands: a part of the file and a count in it, or a line of text. */
 export interface SourcePlace {
@@ -14,10 +14,6 @@ export interface SourcePlace {
   /** 1-based paragraph of the part, in document order. */
   readonly paragraph?: number;
 }
-
-export type DiagnosticCode = keyof typeof DIAGNOSTIC_TEXTS;
-/** What a sentence is about: names, texts of the document's own, numbers. */
-export type DiagnosticParams = Readonly<Record<string, string | number>>;
 
 export interface Diagnostic {
   readonly code: DiagnosticCode;
