@@ -145,3 +145,42 @@ test('a deck that is gone keeps what was not sent in the browser', async () => {
   expect(sent).toHaveLength(1);
   expect(states.at(-1)).toMatchObject({ state: 'gone', waiting: 1, refused: 0 });
 });
+
+test('an answer that comes after the deck was closed changes nothing any more, be it newer work or a refusal', async () => {
+  for (const answer of [
+    { status: 409, body: { version: 5, newer: [cut('x')] } },
+    { status: 400, body: { error: { code: 'bad-request', message: 'no' } } },
+  ]) {
+    answers = [answer];
+    const closing = new Sync('deck', 3, {
+      tell: () => undefined,
+      newer: (entries, unsent) => void merged.push([entries, unsent]),
+      refused: (unsent, rest) => {
+        left.push([unsent, rest]);
+        return rest;
+      },
+    });
+    closing.push([cut('a')]);
+    closing.stop();
+    await settle();
+  }
+  answers = [{ status: 200, body: { version: 5, newer: [cut('y')] } }];
+  jest.advanceTimersByTime(16_000);
+  sync.stop();
+  await settle();
+  expect(sent).toHaveLength(2);
+  expect([merged, left]).toEqual([[], []]);
+});
+
+test('entries with former ids are told apart from today’s, also when one of them is refused', async () => {
+  const refusal = { status: 400, body: { error: { code: 'bad-request', message: 'no' } } };
+  answers = [refusal, refusal, ...[4, 5].map((version) => ({ status: 200, body: { version } }))];
+  sync.adopt([{ id: 'old', entries: [cut('bad'), cut('former')] }]);
+  sync.push([cut('new')]);
+  await settle();
+  expect(sent.slice(-2)).toMatchObject([
+    { entries: [cut('former')], ids: 1 },
+    { entries: [cut('new')], ids: 2 },
+  ]);
+  expect(states.at(-1)).toMatchObject({ state: 'kept', refused: 1 });
+});

@@ -37,7 +37,7 @@ interface Queued extends Batch {
 /** What the server will not understand later either. */
 const REFUSALS: ReadonlySet<string> = new Set(['bad-request', 'too-large']);
 
-const alone = (entry: LogEntry): Queued => ({ id: uuid(), entries: [entry], tried: false, ids: ID_FORMAT });
+const alone = (entry: LogEntry, ids: number): Queued => ({ id: uuid(), entries: [entry], tried: false, ids });
 
 export class Sync {
   readonly #deck: string;
@@ -97,11 +97,12 @@ export class Sync {
     return this.#queue.reduce((sum, { entries }) => sum + entries.length, 0);
   }
 
-  #enqueue(entries: readonly LogEntry[]): void {
+  /** Entries whose ids were made in different ways are never in one batch. */
+  #enqueue(entries: readonly LogEntry[], ids = ID_FORMAT): void {
     for (const entry of entries) {
       const last = this.#queue.at(-1);
-      if (last !== undefined && !last.tried && last.entries.length < MOST) last.entries.push(entry);
-      else this.#queue.push(alone(entry));
+      if (last?.tried === false && last.ids === ids && last.entries.length < MOST) last.entries.push(entry);
+      else this.#queue.push(alone(entry, ids));
     }
   }
 
@@ -122,33 +123,38 @@ export class Sync {
       if (result.ok) {
         this.#queue.shift();
         this.#keep();
-      } else this.#take(result.newer);
+      } else if (!this.#stopped) this.#take(result.newer);
       this.#sending = false;
       if (this.#queue.length > 0) void this.#send();
       else this.#say('kept', new Date());
     } catch (error) {
       this.#sending = false;
+      if (this.#stopped) return; // it is kept in the browser, and is told again when the deck is opened
       if (error instanceof ApiError && REFUSALS.has(error.code)) this.#setAside(batch);
       else if (error instanceof ApiError && error.code === 'deck-not-found') this.#say('gone');
       else {
         this.#say('waiting');
-        if (!this.#stopped) this.#timer = setTimeout(this.#retry, RETRY_MS);
+        this.#timer = setTimeout(this.#retry, RETRY_MS);
       }
     }
   }
 
   /** A batch that is refused is sent entry by entry; one entry that is refused is kept aside, and what comes after it is sent. */
   #setAside({ entries, ids = 1 }: Queued): void {
-    const rest = this.#queue.slice(1).flatMap((batch) => batch.entries);
+    const later = this.#queue.slice(1);
     const unsent = this.#waiting;
     const [entry, ...others] = entries;
-    if (others.length > 0) this.#queue.splice(0, 1, ...entries.map((one) => ({ ...alone(one), ids })));
+    if (others.length > 0) this.#queue.splice(0, 1, ...entries.map((one) => alone(one, ids)));
     else {
       if (entry !== undefined) keepRefused(this.#deck, [entry]);
       this.#refused++;
-      const remaining = this.#handlers.refused(unsent, rest);
+      const made = new Map(later.flatMap((batch) => batch.entries.map((one) => [one, batch.ids ?? 1])));
+      const remaining = this.#handlers.refused(
+        unsent,
+        later.flatMap((batch) => batch.entries),
+      );
       this.#queue = [];
-      this.#enqueue(remaining);
+      for (const one of remaining) this.#enqueue([one], made.get(one));
     }
     this.#keep();
     this.#say('sending');
@@ -161,7 +167,8 @@ export class Sync {
     if (this.#sending || this.#stopped || this.#queue.length > 0 || document.visibilityState === 'hidden') return;
     const version = this.#version;
     const found = await entriesSince(this.#deck, version).catch(() => undefined);
-    if (found === undefined || found.newer.length === 0 || version !== this.#version || this.#sending) return;
+    if (found === undefined || found.newer.length === 0) return;
+    if (this.#stopped || this.#sending || version !== this.#version) return;
     this.#version = found.version;
     this.#take(found.newer);
     this.#say('kept', new Date());
