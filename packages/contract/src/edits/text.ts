@@ -34,10 +34,12 @@ const Table = object<TableType>({
   columns: whole(0, 100_000),
 });
 
+const Label = Type.String({ maxLength: 100 });
+
 type Written<K extends WrittenBlockType['kind']> = Extract<WrittenBlockType, { readonly kind: K }>;
 const base = { id: Id, left: optional(Left) };
 export const WrittenBlock = oneOf<WrittenBlockType>([
-  object<Written<'heading'>>({ kind: only('heading'), ...base, level: Level, runs: Runs }),
+  object<Written<'heading'>>({ kind: only('heading'), ...base, level: Level, label: optional(Label), runs: Runs }),
   object<Written<'paragraph'>>({
     kind: only('paragraph'),
     ...base,
@@ -50,11 +52,12 @@ export const WrittenBlock = oneOf<WrittenBlockType>([
     depth: Depth,
     ordered: Type.Boolean(),
     number: optional(Type.Integer()),
+    label: optional(Label),
     checked: optional(Type.Boolean()),
     runs: Runs,
   }),
   object<Written<'quote'>>({ kind: only('quote'), ...base, runs: Runs }),
-  object<Written<'footnote'>>({ kind: only('footnote'), ...base, label: Type.String({ maxLength: 100 }), runs: Runs }),
+  object<Written<'footnote'>>({ kind: only('footnote'), ...base, label: Label, runs: Runs }),
   object<Written<'code'>>({
     kind: only('code'),
     ...base,

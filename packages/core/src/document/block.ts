@@ -44,6 +44,8 @@ interface Base {
 export interface Heading extends Base {
   readonly kind: 'heading';
   readonly level: Level /* 1 is the highest */;
+  /** The number that the original sets before it and that is not in `runs`: `3.1`. */
+  readonly label?: string;
   readonly runs: Runs;
 }
 export interface Paragraph extends Base {
@@ -58,6 +60,8 @@ export interface ListItem extends Base {
   readonly ordered: boolean;
   /** The number that the original shows; present when `ordered`. */
   readonly number?: number;
+  /** How the original writes that number, where it is not `1.`: `(a)`, `3.1.1`. */
+  readonly label?: string;
   readonly checked?: boolean;
   readonly runs: Runs;
 }

@@ -103,17 +103,35 @@ export function reshape(block: Block, as: Shape): Block {
   };
   switch (as.kind) {
     case 'heading':
-      return { ...base, kind: 'heading', level: as.level };
+      return { ...base, kind: 'heading', level: as.level, ...labelled(block) };
     case 'paragraph':
       return { ...base, kind: 'paragraph' };
     case 'title':
       return { ...base, kind: 'paragraph', role: 'title' };
     case 'listItem':
-      return { ...base, kind: 'listItem', depth: as.depth, ordered: as.ordered, ...(as.ordered ? { number: 1 } : {}) };
+      return {
+        ...base,
+        kind: 'listItem',
+        depth: as.depth,
+        ordered: as.ordered,
+        ...(as.ordered ? { number: 1, ...numbered(block) } : {}),
+      };
     case 'quote':
       return { ...base, kind: 'quote' };
   }
 }
+
+/** The number before a line stays with it, whatever it becomes. */
+function labelled(block: Block): { readonly label?: string } {
+  if (block.kind === 'heading') return block.label === undefined ? {} : { label: block.label };
+  if (block.kind !== 'listItem' || !block.ordered) return {};
+  return { label: block.label ?? `${block.number ?? 1}.` };
+}
+
+const numbered = (block: Block): { readonly number?: number; readonly label?: string } =>
+  block.kind === 'listItem' && block.ordered
+    ? { number: block.number ?? 1, ...(block.label === undefined ? {} : { label: block.label }) }
+    : labelled(block);
 
 function move(blocks: readonly Block[], ids: readonly BlockId[], before: BlockId | null): readonly Block[] | undefined {
   const moved = new Set<string>(ids);

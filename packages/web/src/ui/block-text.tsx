@@ -56,7 +56,10 @@ export function BlockText({
           {block.runs.length === 0 ? (
             <chakra.span color="pale">empty heading</chakra.span>
           ) : (
-            <RunsText runs={block.runs} />
+            <>
+              {block.label !== undefined && <chakra.span color="soft">{block.label} </chakra.span>}
+              <RunsText runs={block.runs} />
+            </>
           )}
         </Text>
       );
@@ -70,7 +73,13 @@ export function BlockText({
       return (
         <Text display="grid" gridTemplateColumns="auto 1fr" gap="8px" style={{ paddingLeft: (block.depth - 1) * 18 }}>
           <chakra.span color="soft">
-            {block.checked === undefined ? (block.ordered ? `${block.number ?? 1}.` : '•') : block.checked ? '☑' : '☐'}
+            {block.checked === undefined
+              ? block.ordered
+                ? (block.label ?? `${block.number ?? 1}.`)
+                : '•'
+              : block.checked
+                ? '☑'
+                : '☐'}
           </chakra.span>
           <span style={{ whiteSpace: 'pre-line' }}>
             <RunsText runs={block.runs} />

@@ -152,8 +152,10 @@ export function fromEditor(
     switch (node.type ?? '') {
       case 'heading': {
         const runs = runsOf(node);
+        const id = idOf(node);
+        const label = labelOf(known.get(id));
         if (runs.length > 0)
-          blocks.push({ kind: 'heading', id: idOf(node), level: (node.attrs?.['level'] ?? 1) as Level, runs });
+          blocks.push({ kind: 'heading', id, level: (node.attrs?.['level'] ?? 1) as Level, ...label, runs });
         return;
       }
       case 'paragraph': {
@@ -212,7 +214,9 @@ export function fromEditor(
       const runs = child.type === 'paragraph' ? runsOf(child) : [];
       if (first && child.type === 'paragraph') {
         const id = idOf(child);
-        const checked = (known.get(id) as ListItem | undefined)?.checked;
+        const before = known.get(id);
+        const item = before?.kind === 'listItem' ? before : undefined;
+        const checked = item?.checked;
         if (runs.length > 0)
           blocks.push({
             kind: 'listItem',
@@ -220,6 +224,7 @@ export function fromEditor(
             depth,
             ordered,
             ...(ordered ? { number } : {}),
+            ...(ordered && item?.number === number ? labelOf(item) : {}),
             ...(checked === undefined ? {} : { checked }),
             runs,
           });
@@ -230,6 +235,10 @@ export function fromEditor(
   walk(doc, 0);
   return { blocks, pictures: [...pictures.values()] };
 }
+
+/** How the original numbers it, which the editor does not know. */
+const labelOf = (block: Block | undefined): { readonly label?: string } =>
+  (block?.kind === 'heading' || block?.kind === 'listItem') && block.label !== undefined ? { label: block.label } : {};
 
 function runsOf(node: JSONContent): Runs {
   const runs = mergeRuns(

@@ -89,3 +89,113 @@ test.each([
   ['3 * 4 * 5, _so_', false],
   ['plain words', false],
 ])('“%s” is Markdown: %s', (text, is) => expect(looksLikeMarkdown(text)).toBe(is));
+
+test('numbers and initials stay where no list counts them', () => {
+  const lines = [
+    '12 boats came in on the tide.',
+    '40 more chairs.',
+    'C. Reed steers',
+    '6 months',
+    '3. Reich it was not',
+  ];
+  expect(blocks(lines.join('\n\n'))).toEqual(lines.map((line) => `p ${line}`));
+  expect(blocks(lines.slice(0, 3).join('\n'))).toEqual([`p ${lines.slice(0, 3).join('\n')}`]);
+});
+
+test('appendices are headings by their letters', () => {
+  const text = ['1. Tides', 'It rises.', '2. Wheels', 'It turns.', 'A. Tables', 'Here.', 'A.1 Springs', 'There.'];
+  expect(blocks(text.join('\n\n'))).toEqual([
+    'h1 1. Tides',
+    'p It rises.',
+    'h1 2. Wheels',
+    'p It turns.',
+    'h1 A. Tables',
+    'p Here.',
+    'h2 A.1 Springs',
+    'p There.',
+  ]);
+});
+
+test('a list may stand directly below its line, and a number within a paragraph is text', () => {
+  expect(blocks('We need:\n- oak\n- elm\n')).toEqual(['p We need:', '- oak', '- elm']);
+  const wrapped =
+    'The wheel was set in the year when the second of the two ponds was cut, on\n12. August, and it has turned ever since that day without so much as a stop.';
+  expect(blocks(wrapped)).toEqual([`p ${wrapped.replace('\n', ' ')}`]);
+});
+
+test('tables drawn with bars, with rules and with spaces', () => {
+  const cells = (source: string): unknown =>
+    readText(new TextEncoder().encode(source)).document.blocks.map((block) =>
+      block.kind === 'table'
+        ? block.table.rows.map((row) => [
+            row.header,
+            ...row.cells.map(({ runs }) => runs.map(({ text }) => text).join('')),
+          ])
+        : block.kind,
+    );
+  const expected = [
+    [true, 'Part', 'Cost'],
+    [false, 'Wheel', '12'],
+    [false, 'Gates', '6'],
+  ];
+  expect(
+    cells(
+      '+-------+------+\n| Part  | Cost |\n+=======+======+\n| Wheel | 12   |\n+-------+------+\n| Gates | 6    |\n+-------+------+\n',
+    ),
+  ).toEqual([expected]);
+  expect(cells('Part   Cost\n-----  ----\nWheel    12\nGates     6\n')).toEqual([expected]);
+  expect(cells('Part    Cost\nWheel   12\nGates   6\n')).toEqual([expected.map(([, ...row]) => [false, ...row])]);
+});
+
+test('what is drawn with signs stays as it is drawn', () => {
+  const drawing = '+------+\n| pond |--->\n+------+';
+  expect(blocks(`So:\n\n${drawing}\n`)).toEqual(['p So:', `code ${drawing}`]);
+});
+
+test('terms with what they mean, a centred title, contents with dots, headings above an indented text', () => {
+  expect(
+    blocks('Words of it.\n\nAnd more.\n\npond\n    Where the tide is kept.\nsluice\n    What lets it out.\n\n'),
+  ).toEqual([
+    'p Words of it.',
+    'p And more.',
+    '- pond',
+    'p Where the tide is kept.',
+    '- sluice',
+    'p What lets it out.',
+  ]);
+  const line = 'The mill was built when the quay was cut, and ground barley for a hundred years';
+  const page = `${' '.repeat(34)}The mill\n\n1. Tides ........ 2\n2. Wheels ....... 4\n\nTIDES\n   ${line}\n\nWHEELS\n   ${line}\n`;
+  const { document } = readText(new TextEncoder().encode(page));
+  expect(document.title).toBe('The mill');
+  expect(document.blocks.map(shortBlock).slice(1)).toEqual([
+    'p 1. Tides ........ 2',
+    'p 2. Wheels ....... 4',
+    'h1 TIDES',
+    `p ${line}`,
+    'h1 WHEELS',
+    `p ${line}`,
+  ]);
+  expect(document.blocks.slice(1, 3).map((block) => block.kind === 'paragraph' && block.role)).toEqual([
+    'contents',
+    'contents',
+  ]);
+});
+
+test('heads and feet of pages are left out and stay at hand', () => {
+  const page = (n: number): string =>
+    `Sallow Quay            Tides\n\nText of page ${'abcd'[n]!}.\n\nHale      [Page ${n}]`;
+  const { blocks: read } = readText(new TextEncoder().encode([0, 1, 2, 3].map(page).join('\f\n'))).document;
+  const left = read.filter((block) => block.left !== undefined);
+  expect(left.map(({ left: kind }) => kind)).toEqual(Array(8).fill('running-head'));
+  expect(read.filter((block) => block.left === undefined && block.kind === 'paragraph').map(shortBlock)).toEqual(
+    [...'abcd'].map((letter) => `p Text of page ${letter}.`),
+  );
+});
+
+test('the whole of a text says whether it is Markdown', () => {
+  const text = 'The mill\n~~~~~~~~\n\n**So** it is.\n\nTides\n*****\n\nIt **turns**.\n\nWheels\n^^^^^^\n\nOak.\n';
+  expect(looksLikeMarkdown(text)).toBe(false);
+  const indented = Array.from({ length: 10 }, (_, i) => `    Line ${i} of a text with **bold** set in.`).join('\n');
+  expect(looksLikeMarkdown(`${indented}\n\n    and \`code\` too.`)).toBe(false);
+  expect(looksLikeMarkdown(`${'plain\n\n'.repeat(20_000)}# A\n\n## B\n`)).toBe(true);
+});
