@@ -24,14 +24,31 @@ export interface Diagnostic {
 /** Collects diagnostics; the same code at the same place is kept once. */
 export class Report {
   readonly diagnostics: Diagnostic[] = [];
+  /** All text of the document that stands in no block: marks that are kept, and what was told of, at full length. */
+  readonly told: string[] = [];
   readonly #seen = new Set<string>();
 
-  add(code: DiagnosticCode, place: SourcePlace, params: DiagnosticParams = {}): void {
+  /** What a block shows in its own way: the bullet or the number of a line that became an item. */
+  mark(text: string): void {
+    this.told.push(text);
+  }
+
+  /** `params.text` is what the document says where it stands, whole: it is shortened here. */
+  add(code: DiagnosticCode, place: SourcePlace, { text, ...rest }: DiagnosticParams = {}): void {
+    if (text !== undefined) this.told.push(String(text));
+    const params = text === undefined ? rest : { ...rest, text: shortened(String(text)) };
     const key = `${code} ${JSON.stringify(params)} ${placeText(place)}`;
     if (this.#seen.has(key)) return;
     this.#seen.add(key);
     this.diagnostics.push({ code, params, place });
   }
+}
+
+const LONGEST_TEXT = 100; // characters
+
+function shortened(text: string): string {
+  const one = text.replace(/\s+/g, ' ').trim();
+  return one.length <= LONGEST_TEXT ? one : `${one.slice(0, LONGEST_TEXT - 1).trimEnd()}…`;
 }
 
 /** `word/document.xml, paragraph 12`, `line 4`, or the empty string. */

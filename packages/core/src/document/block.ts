@@ -28,6 +28,8 @@ export const LEFT_KINDS = [
   'sign-up',
   'running-head',
   'page-number',
+  'contents',
+  'hidden',
   'deleted',
 ] as const;
 export type LeftKind = (typeof LEFT_KINDS)[number];

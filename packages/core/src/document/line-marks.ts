@@ -146,6 +146,13 @@ const DIVISION =
 /** Whether a line names a division of a text. */
 export const isDivision = (line: string): boolean => DIVISION.test(line);
 
+/** A line without the words that number its division; `第2章` and its like too. */
+export const withoutDivision = (line: string): string =>
+  line
+    .replace(DIVISION, '')
+    .replace(/^第\s*[\d一二三四五六七八九十百]{1,5}\s*[章節节編编部条條回]\s*/u, '')
+    .trim() || line;
+
 /** Whether a line is written in capitals throughout: at least two letters, no small one. */
 export function isCapitals(line: string): boolean {
   const letters = line.match(/\p{L}/gu)?.length ?? 0;

@@ -1,6 +1,6 @@
-/** Reads a file and marks the headings that its format cannot mark. */
+/** Reads a file, marks the headings that its format cannot mark, and leaves out its tables of contents. */
 import { readDocument, type DocumentType, type ReadOptions, type ReadResult } from '../readers/index.ts';
-import { impliedHeadings, restructure } from '../structure/index.ts';
+import { impliedHeadings, leaveContents, restructure } from '../structure/index.ts';
 
 /** Formats that know no headings, or only some by accident. */
 const UNMARKED: ReadonlySet<DocumentType> = new Set(['pdf', 'text']);
@@ -12,6 +12,8 @@ export async function openDocument(
   options: ReadOptions = {},
 ): Promise<ReadResult> {
   const result = await readDocument(bytes, type, options);
-  if (!UNMARKED.has(type)) return result;
-  return { ...result, document: restructure(result.document, impliedHeadings(result.document)).document };
+  // Lines that lead to pages are no headings; lines that repeat headings are seen once these are known.
+  const document = leaveContents(result.document);
+  if (!UNMARKED.has(type)) return { ...result, document };
+  return { ...result, document: leaveContents(restructure(document, impliedHeadings(document)).document) };
 }

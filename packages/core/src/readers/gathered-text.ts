@@ -6,6 +6,8 @@ type Writable<T> = { -readonly [K in keyof T]: T[K] };
 
 export class GatheredText {
   readonly runs: Run[] = [];
+  /** Text that the original does not show. */
+  hidden = '';
   #largest = 0;
   #bold = true;
   #caps = true;

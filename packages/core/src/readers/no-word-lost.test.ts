@@ -152,6 +152,8 @@ test.each(formats)('%s', async (type, make, wrap) => {
     const { document } = await readDocument(wrap(body), type);
     const found = new Set(told(document).match(/w\d+x/g));
     expect([seed, words.given.filter((word) => !found.has(word))]).toEqual([seed, []]);
+    // The file's own words, counted apart, agree.
+    expect([seed, document.diagnostics.filter(({ code }) => code === 'words-missing')]).toEqual([seed, []]);
     // None comes twice either.
     const all = document.blocks.map(blockText).join(' ').match(/w\d+x/g) ?? [];
     expect([seed, all.length]).toEqual([seed, new Set(all).size]);

@@ -1,7 +1,8 @@
 /** What every reader gives, and the means that readers share for building it. */
 import type { Report } from '../base/index.ts';
 import { languageTag, LIMITS, ReadError, type SourcePlace } from '../base/index.ts';
-import type { PictureData } from '../content/index.ts';
+import { runsText, sliceRuns, type PictureData } from '../content/index.ts';
+import { accountFor, type SourceText } from './source-text/account.ts';
 import { BlockIds, blockText, findTitle, identityText, type Block, type DocumentModel } from '../document/index.ts';
 
 export interface ReadResult {
@@ -30,6 +31,14 @@ const isSeparator = (draft: Draft): boolean =>
   /^\s*([-–—_*=~•·])(?:\s?\1){2,}\s*$/u.test(draft.runs[0]!.text);
 const LONGEST_SEPARATOR = 200; // characters
 
+/** Generated documentation sets a sign behind its headings for linking to them. */
+function withoutSign(draft: Draft): Draft {
+  if (draft.kind !== 'heading') return draft;
+  const text = runsText(draft.runs);
+  const bare = text.replace(/\s*¶\s*$/u, '');
+  return bare === text || bare === '' ? draft : { ...draft, runs: sliceRuns(draft.runs, 0, bare.length) };
+}
+
 /** Collects blocks in document order and gives them ids. */
 export class BlockList {
   readonly blocks: Block[] = [];
@@ -38,7 +47,7 @@ export class BlockList {
   /** @throws ReadError `too-many-blocks`. */
   add(draft: Draft): void {
     if (this.blocks.length >= LIMITS.blocks) throw new ReadError('too-many-blocks', draft.place);
-    const block = (isSeparator(draft) ? draftBreak('rule', draft.place) : draft) as Block;
+    const block = (isSeparator(draft) ? draftBreak('rule', draft.place) : withoutSign(draft)) as Block;
     this.blocks.push({ ...block, id: this.#ids.next(block.kind, identityText(block)) });
   }
 }
@@ -49,7 +58,10 @@ export function readResult(
   pictures: readonly PictureData[],
   report: Report,
   properties: { title?: string | null; author?: string | null; language?: string | null } = {},
+  /** The source's own text, to be accounted for. */
+  source?: SourceText,
 ): ReadResult {
+  if (source !== undefined) accountFor(source, list.blocks, report);
   const titleBlock = findTitle(list.blocks);
   const title = titleBlock === undefined ? properties.title?.trim() : blockText(titleBlock).trim();
   return {

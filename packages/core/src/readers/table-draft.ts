@@ -1,6 +1,6 @@
 /** Gathers a table of a word processor and resolves its merged cells (ECMA-376-1 §17.4). */
-import type { SourcePlace } from '../base/index.ts';
-import { tableText, type TableCell, type TableRow } from '../content/index.ts';
+import type { Report, SourcePlace } from '../base/index.ts';
+import { runsText, tableText, type TableCell, type TableRow } from '../content/index.ts';
 import { cellRuns } from './cell-runs.ts';
 import type { Draft } from './read-result.ts';
 
@@ -45,7 +45,11 @@ export class TableDraft {
   }
 
   /** The table, then what cannot stand in a cell: pictures and footnotes. A table of one cell is a box: its content comes as it is. */
-  finish(): readonly Draft[] {
+  finish(report: Report): readonly Draft[] {
+    for (const row of this.#rows.filter(({ deleted }) => deleted)) {
+      const text = row.cells.map(({ drafts }) => runsText(cellRuns(drafts, []))).join(' ');
+      if (text.trim() !== '') report.add('row-deleted', this.place, { text });
+    }
     const rows = this.#rows.filter((row) => !row.deleted && row.cells.length > 0);
     const [only] = rows;
     if (rows.length === 1 && only!.cells.length === 1) return only!.cells[0]!.drafts;
@@ -55,7 +59,8 @@ export class TableDraft {
       cells: row.cells
         .filter((cell) => !cell.continues)
         .map((cell): TableCell => ({
-          runs: cellRuns(cell.drafts, outside),
+          // What stands in the lower parts of a merged cell is not shown, yet it is text.
+          runs: cellRuns([...cell.drafts, ...draftsBelow(rows, r, cell.column)], outside),
           columns: cell.span,
           rows: 1 + continuedBelow(rows, r, cell.column),
         })),
@@ -67,6 +72,11 @@ export class TableDraft {
       : [{ kind: 'table', table, place: this.place }, ...outside];
   }
 }
+
+const draftsBelow = (rows: readonly RawRow[], from: number, column: number): readonly Draft[] =>
+  rows
+    .slice(from + 1, from + 1 + continuedBelow(rows, from, column))
+    .flatMap((row) => row.cells.find((cell) => cell.column === column)!.drafts);
 
 function continuedBelow(rows: readonly RawRow[], from: number, column: number): number {
   let count = 0;

@@ -1,3 +1,4 @@
+export * from './contents-list.ts';
 export * from './change.ts';
 export * from './evidence.ts';
 export * from './finding.ts';

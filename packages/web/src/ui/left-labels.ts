@@ -12,6 +12,8 @@ export const LEFT: Readonly<Record<LeftKind, string>> = {
   'page-footer': 'page footer',
   'sign-up': 'sign-up',
   'running-head': 'running head',
+  contents: 'table of contents',
+  hidden: 'hidden in the original',
   'page-number': 'page number',
   deleted: 'taken out',
 };

@@ -8,10 +8,12 @@ import { draftBreak, type Draft } from '../read-result.ts';
 import type { PartContext } from './context.ts';
 import { Drawings } from './drawings.ts';
 import { fieldLink, Fields } from './fields.ts';
+import { hiddenBlock } from '../hidden-text.ts';
 import { ParagraphDraft, paragraphBlock } from './paragraph.ts';
 import { applyParagraphProperty } from './paragraph-property.ts';
 import { applyRunProperty, plainRun, type RunLook } from './run-look.ts';
 import { isOn } from './styles.ts';
+import { symbolCharacter } from './symbols.ts';
 import { TableDraft } from '../table-draft.ts';
 
 /** A place that holds paragraphs: the body, a cell, a text box, a note. */
@@ -38,7 +40,6 @@ const SKIPPED = new Set([
   'w:tcPrChange',
   'w:sectPrChange',
   'w:sectPr',
-  'w:rt',
   'w:tblGrid',
   'w:fldData',
   'w:numberingChange',
@@ -57,6 +58,8 @@ export class FlowReader implements XmlHandler {
   #run: RunLook = plainRun();
   #paragraphs = 0;
   #skip = 0;
+  /** The text above a word that says how it is read (§17.3.3.24), while it goes by. */
+  #readingAid: string | undefined;
   #capture: 'none' | 'text' | 'code' | 'math' = 'none';
   #inParagraphProperties = false;
   #inRunProperties = false;
@@ -95,6 +98,9 @@ export class FlowReader implements XmlHandler {
         break;
       case 'w:pPr':
         this.#inParagraphProperties = true;
+        break;
+      case 'w:rt':
+        this.#readingAid = '';
         break;
       case 'w:tab':
         this.#text('\t');
@@ -211,6 +217,11 @@ export class FlowReader implements XmlHandler {
       case 'w:p':
         this.#endParagraph();
         break;
+      case 'w:rt':
+        if (this.#readingAid?.trim())
+          this.#context.report.add('reading-aid-left', this.#place(), { text: this.#readingAid });
+        this.#readingAid = undefined;
+        break;
       case 'w:hyperlink':
       case 'w:fldSimple':
         this.#links.pop();
@@ -234,7 +245,8 @@ export class FlowReader implements XmlHandler {
 
   text(text: string): void {
     if (this.#capture === 'none' || this.#skip > 0) return;
-    if (this.#capture === 'code') this.#fields.instruct(text);
+    if (this.#readingAid !== undefined) this.#readingAid += text;
+    else if (this.#capture === 'code') this.#fields.instruct(text);
     else this.#text(text);
   }
 
@@ -260,7 +272,9 @@ export class FlowReader implements XmlHandler {
     this.#flow.paragraph = undefined;
     const block = paragraphBlock(paragraph, this.#context);
     const remark = paragraph.remarks.join('\n');
+    const hidden = hiddenBlock(paragraph.hidden, !paragraph.empty, paragraph.place, this.#context.report);
     for (const draft of paragraph.before) this.#flow.out(draft);
+    if (hidden !== undefined) this.#flow.out(hidden);
     if (block !== undefined) this.#flow.out(remark === '' ? block : { ...block, remark });
     for (const draft of paragraph.after) this.#flow.out(draft);
   }
@@ -287,10 +301,12 @@ export class FlowReader implements XmlHandler {
   #text(text: string): void {
     const run = this.#run;
     const { paragraph } = this.#flow;
-    if (paragraph === undefined || run.hidden) return;
-    if (this.#fields.inCode) return;
+    if (paragraph === undefined || this.#fields.inCode) return;
     const style = this.#context.styles.get(paragraph.styleId);
-    if (style.hidden) return;
+    if (run.hidden ?? style.hidden) {
+      paragraph.hidden += text;
+      return;
+    }
     if (text.trim() !== '') this.#drawings.produced++;
     const link = this.#links.at(-1) ?? this.#fields.link;
     let look = run.look;
@@ -308,9 +324,9 @@ export class FlowReader implements XmlHandler {
 
   #symbol(a: Attributes): void {
     const code = parseInt(a['w:char'] ?? '', 16);
-    // Symbol fonts keep their characters in a private area (§17.3.3.30); those have no meaning without the font.
-    if (code >= 0xf000 || !Number.isFinite(code)) this.#context.report.add('symbol-dropped', this.#place());
-    else this.#text(String.fromCodePoint(code));
+    const character = symbolCharacter(a['w:font'] ?? '', code);
+    if (character === undefined) this.#context.report.add('symbol-dropped', this.#place());
+    else this.#text(character);
   }
 
   #pageBreak(): void {
@@ -335,7 +351,7 @@ export class FlowReader implements XmlHandler {
     const text = this.#context.comments.get(id ?? '');
     if (text !== undefined && this.#flow.paragraph) this.#flow.paragraph.remarks.push(text);
     if (text === undefined) this.#context.report.add('comment-not-read', this.#place());
-    else this.#context.report.add('comments-left', this.#place(), { text: text.slice(0, 100) });
+    else this.#context.report.add('comments-left', this.#place(), { text: text });
   }
 
   #startCell(): void {
@@ -354,7 +370,7 @@ export class FlowReader implements XmlHandler {
   #endTable(): void {
     const { table } = this.#flow;
     if (table === undefined) return;
-    for (const draft of table.finish()) {
+    for (const draft of table.finish(this.#context.report)) {
       if (draft.kind === 'table' && this.#cells.length > 0) this.#context.report.add('table-flattened', table.place);
       this.#flow.out(draft);
     }

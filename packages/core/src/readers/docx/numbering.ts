@@ -1,9 +1,16 @@
 /** Reads numbering.xml and counts list items as the original shows them (ECMA-376-1 §17.9). */
 import { readXmlPart, type ZipReader } from '../../container/index.ts';
+import { formatNumber, itemLabel, type NumberFormat } from '../list-label.ts';
+import { isOn } from './styles.ts';
 
 interface ListLevel {
   ordered: boolean;
   start: number;
+  format: NumberFormat;
+  /** `%1.%2` and what stands around (§17.9.11). */
+  text: string;
+  /** All numbers in it are decimal (§17.9.4). */
+  legal: boolean;
 }
 interface Num {
   abstractId: string;
@@ -14,9 +21,20 @@ interface Num {
 export interface ListPosition {
   readonly ordered: boolean;
   readonly number: number;
+  /** As the original shows it, where that is not `1.`. */
+  readonly label?: string;
 }
 
-const FALLBACK: ListLevel = { ordered: false, start: 1 };
+const FALLBACK: ListLevel = { ordered: false, start: 1, format: 'decimal', text: '', legal: false };
+
+/** The kinds of numbers (§17.18.59) that we write as the original does; others are written as figures. */
+const FORMATS: Readonly<Record<string, NumberFormat>> = {
+  decimalZero: 'decimal-zero',
+  lowerLetter: 'lower-letter',
+  upperLetter: 'upper-letter',
+  lowerRoman: 'lower-roman',
+  upperRoman: 'upper-roman',
+};
 
 export class Numbering {
   readonly #abstract = new Map<string, Map<number, ListLevel>>();
@@ -57,7 +75,7 @@ export class Numbering {
           case 'w:lvl':
             index = Number(a['w:ilvl']);
             if (name === 'w:lvl') {
-              level = { ordered: true, start: 1 };
+              level = { ...FALLBACK, ordered: true };
               (num?.levels ?? levels)?.set(index, level);
             }
             break;
@@ -65,7 +83,15 @@ export class Numbering {
             num?.starts.set(index, Number(value));
             break;
           case 'w:numFmt':
-            if (level) level.ordered = value !== 'bullet' && value !== 'none';
+            if (level === undefined) break;
+            level.ordered = value !== 'bullet' && value !== 'none';
+            level.format = FORMATS[value ?? ''] ?? 'decimal';
+            break;
+          case 'w:lvlText':
+            if (level) level.text = value ?? '';
+            break;
+          case 'w:isLgl':
+            if (level) level.legal = isOn(a);
             break;
           case 'w:start':
             if (level) level.start = Number(value);
@@ -100,7 +126,7 @@ export class Numbering {
     const num = this.#nums.get(numId);
     if (num === undefined) return undefined;
     const abstractId = this.#abstractOf(numId);
-    const { ordered, start } = num.levels.get(level) ?? this.#abstract.get(abstractId)?.get(level) ?? FALLBACK;
+    const { ordered, start } = this.#level(num, abstractId, level);
     const counters = this.#counters.get(abstractId) ?? [];
     this.#counters.set(abstractId, counters);
     const key = `${numId} ${level}`;
@@ -109,7 +135,21 @@ export class Numbering {
     this.#started.add(key);
     counters[level] = (counters[level] ?? start - 1) + 1;
     counters.length = level + 1;
-    return { ordered, number: counters[level] };
+    const number = counters[level];
+    return ordered ? { ordered, number, ...this.#label(num, abstractId, level, counters) } : { ordered, number };
+  }
+
+  #level = (num: Num, abstractId: string, level: number): ListLevel =>
+    num.levels.get(level) ?? this.#abstract.get(abstractId)?.get(level) ?? FALLBACK;
+
+  #label(num: Num, abstractId: string, at: number, counters: readonly number[]): { readonly label?: string } {
+    const { text, legal } = this.#level(num, abstractId, at);
+    const written = text.replace(/%([1-9])/g, (_, digit: string) => {
+      const level = Number(digit) - 1;
+      const { format, start } = this.#level(num, abstractId, level);
+      return formatNumber(counters[level] ?? start, legal ? 'decimal' : format);
+    });
+    return itemLabel(counters[at]!, written);
   }
 
   #abstractOf(numId: string): string {

@@ -48,8 +48,12 @@ export function paragraphBlock(draft: ParagraphDraft, context: DocxContext): Dra
 
   if (use === 'contents') return empty ? undefined : { kind: 'paragraph', role: 'contents', runs, place };
   if (use === 'title' && !empty) return { kind: 'paragraph', role: 'title', runs, place };
-  const level = headingLevel(draft, style);
-  if (level !== undefined) return { kind: 'heading', level, runs, place };
+  const level = headingLevel(draft, style, context);
+  if (level !== undefined) {
+    const position = empty ? undefined : positionOf(draft, style, context)?.position;
+    const label = position?.ordered === true ? (position.label ?? `${position.number}.`) : undefined;
+    return { kind: 'heading', level, ...(label === undefined ? {} : { label }), runs, place };
+  }
   if (empty) return undefined;
   if (use === 'subtitle') return { kind: 'paragraph', role: 'subtitle', runs, place };
   if (use === 'caption') return { kind: 'paragraph', role: 'caption', runs, place };
@@ -62,21 +66,33 @@ export function paragraphBlock(draft: ParagraphDraft, context: DocxContext): Dra
   return { kind: 'paragraph', runs, place, ...(look === undefined ? {} : { look }) };
 }
 
-function headingLevel(draft: ParagraphDraft, style: Style): Level | undefined {
+const LOWEST = 6;
+
+function headingLevel(draft: ParagraphDraft, style: Style, context: DocxContext): Level | undefined {
   // A level on the paragraph beats one on the style; 9 says body text (§17.3.1.20).
   const outline = draft.outline ?? style.outline;
-  if (outline !== undefined) return outline >= 9 || draft.inContents ? undefined : (Math.min(outline + 1, 6) as Level);
+  if (outline !== undefined) {
+    if (outline >= 9 || draft.inContents) return undefined;
+    if (outline >= LOWEST) context.report.add('level-raised', draft.place, { level: outline + 1 });
+    return Math.min(outline + 1, LOWEST) as Level;
+  }
   return typeof style.use === 'number' ? style.use : undefined;
 }
 
-function listItem(draft: ParagraphDraft, style: Style, runs: Runs, context: DocxContext): Draft | undefined {
+/** Which item of which list it is; the list has counted it. */
+function positionOf(draft: ParagraphDraft, style: Style, context: DocxContext) {
   const numId = draft.numId ?? style.numId;
   if (numId === undefined || numId === '0') return undefined;
   const linked = draft.styleId === undefined ? undefined : context.numbering.levelOfStyle(draft.styleId, numId);
   const level = draft.ilvl ?? linked ?? style.ilvl ?? 0;
   const position = context.numbering.count(numId, level);
-  if (position === undefined) return undefined;
-  const depth = Math.max(level + 1, style.listDepth ?? 1);
-  const { ordered, number } = position;
-  return { kind: 'listItem', depth, ordered, ...(ordered ? { number } : {}), runs, place: draft.place };
+  return position === undefined ? undefined : { position, level };
+}
+
+function listItem(draft: ParagraphDraft, style: Style, runs: Runs, context: DocxContext): Draft | undefined {
+  const found = positionOf(draft, style, context);
+  if (found === undefined) return undefined;
+  const { ordered, ...numbers } = found.position;
+  const depth = Math.max(found.level + 1, style.listDepth ?? 1);
+  return { kind: 'listItem', depth, ordered, ...(ordered ? numbers : {}), runs, place: draft.place };
 }

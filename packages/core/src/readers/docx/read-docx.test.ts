@@ -155,15 +155,18 @@ describe('runs', () => {
     expect(blocks({ body })).toEqual(['p abe', 'p one two']);
   });
 
-  test('hidden text and field codes are not shown, field results are', () => {
+  test('hidden text is left out or told, field codes are not shown, field results are', () => {
     const field =
       '<w:r><w:fldChar w:fldCharType="begin"/></w:r><w:r><w:instrText> REF x </w:instrText></w:r><w:r><w:fldChar w:fldCharType="separate"/></w:r><w:r><w:t>Figure 1</w:t></w:r><w:r><w:fldChar w:fldCharType="end"/></w:r>';
-    expect(
-      blocks({
-        body: `<w:p>${run('a ')}${run('secret', '<w:vanish/>')}${field}</w:p>${para('gone', styled('H'))}`,
-        styles: style('H', 'Hidden', '<w:rPr><w:vanish/></w:rPr>'),
-      }),
-    ).toEqual(['p a Figure 1']);
+    const document = read({
+      body: `<w:p>${run('a ')}${run('secret', '<w:vanish/>')}${field}</w:p>${para('gone', styled('H'))}`,
+      styles: style('H', 'Hidden', '<w:rPr><w:vanish/></w:rPr>'),
+    });
+    expect(document.blocks.map((block) => [block.left, shortBlock(block)])).toEqual([
+      [undefined, 'p a Figure 1'],
+      ['hidden', 'p gone'],
+    ]);
+    expect(document.diagnostics).toMatchObject([{ code: 'hidden-text-left', params: { text: 'secret' } }]);
   });
 
   test('equations become a line of text and are reported', () => {
@@ -215,7 +218,7 @@ describe('structure', () => {
       ],
     ]);
     expect(block.table.rows.map((row) => row.header)).toEqual([true, false, false]);
-    expect(document.diagnostics.map((one) => one.code)).toEqual(['table-flattened']);
+    expect(document.diagnostics.map((one) => one.code)).toEqual(['table-flattened', 'row-deleted']);
   });
 
   test('a table of one cell is a box: its content comes as it is', () => {
@@ -411,5 +414,54 @@ describe('bad input', () => {
     const document = read({ body: para('a\ufffeb\ufffcc') });
     expect(document.blocks.map(shortBlock)).toEqual(['p ab\ufffcc']);
     expect(document.diagnostics.map((one) => one.code)).toEqual(['characters-dropped']);
+  });
+});
+
+test('numbers of clauses, headings and letters are computed and kept as labels', () => {
+  const level = (at: number, format: string, text: string, more = ''): string =>
+    `<w:lvl w:ilvl="${at}"><w:start w:val="1"/><w:numFmt w:val="${format}"/>${more}<w:lvlText w:val="${text}"/></w:lvl>`;
+  const numbering = `<w:abstractNum w:abstractNumId="1">${level(0, 'upperRoman', '%1.')}${level(1, 'decimal', '%1.%2', '<w:isLgl/>')}${level(2, 'lowerLetter', '(%3)')}</w:abstractNum><w:abstractNum w:abstractNumId="2">${level(0, 'decimal', '%1.')}</w:abstractNum><w:num w:numId="1"><w:abstractNumId w:val="1"/></w:num><w:num w:numId="2"><w:abstractNumId w:val="2"/></w:num>`;
+  const numbered = (text: string, at: number, list = 1, more = ''): string =>
+    `<w:p><w:pPr>${more}<w:numPr><w:ilvl w:val="${at}"/><w:numId w:val="${list}"/></w:numPr></w:pPr><w:r><w:t>${text}</w:t></w:r></w:p>`;
+  const heading = '<w:outlineLvl w:val="0"/>';
+  const document = read({
+    numbering,
+    body: `${numbered('Tides', 0, 1, heading)}${numbered('springs', 1)}${numbered('high', 2)}${numbered('low', 2)}${numbered('Wheels', 0, 1, heading)}${numbered('oak', 1)}${numbered('plain', 0, 2)}`,
+  });
+  expect(document.blocks.map((block) => ('label' in block ? block.label : undefined))).toEqual([
+    'I.',
+    '1.1',
+    '(a)',
+    '(b)',
+    'II.',
+    '2.1',
+    undefined,
+  ]);
+  expect(document.blocks.map((block) => block.kind === 'listItem' && block.number)).toEqual([
+    false,
+    1,
+    1,
+    2,
+    false,
+    1,
+    1,
+  ]);
+});
+
+test('levels below six stand as six and are told; symbols of fonts become characters; reading aids are told', () => {
+  const document = read({
+    body: `<w:p><w:pPr><w:outlineLvl w:val="7"/></w:pPr>${run('deep')}</w:p><w:p><w:r><w:sym w:font="Symbol" w:char="F061"/></w:r><w:r><w:sym w:font="Wingdings" w:char="F0E0"/></w:r><w:r><w:sym w:font="Odd" w:char="F0E0"/></w:r><w:r><w:ruby><w:rt><w:r><w:t>mizu</w:t></w:r></w:rt><w:rubyBase><w:r><w:t>水</w:t></w:r></w:rubyBase></w:ruby></w:r></w:p>`,
+  });
+  expect(document.blocks.map(shortBlock)).toEqual(['h6 deep', 'p α→水']);
+  expect(document.diagnostics.map(({ code }) => code)).toEqual(['level-raised', 'symbol-dropped', 'reading-aid-left']);
+});
+
+test('text in the lower part of a merged cell is kept', () => {
+  const cell = (text: string, merge: string): string => `<w:tc><w:tcPr>${merge}</w:tcPr>${para(text)}</w:tc>`;
+  const { blocks: read1 } = read({
+    body: `<w:tbl><w:tr>${cell('a', '<w:vMerge w:val="restart"/>')}${cell('b', '')}</w:tr><w:tr>${cell('below', '<w:vMerge/>')}${cell('c', '')}</w:tr></w:tbl>`,
+  });
+  expect(read1[0]).toMatchObject({
+    table: { rows: [{ cells: [{ rows: 2, runs: [{ text: 'a\nbelow' }] }, {}] }, { cells: [{}] }] },
   });
 });

@@ -14,6 +14,7 @@ import { CodeLines } from '../code-lines.ts';
 import { PictureStore } from '../picture-store.ts';
 import { BlockList, readResult, type Draft, type ReadOptions, type ReadResult } from '../read-result.ts';
 import type { DocxContext } from './context.ts';
+import { docxText } from '../source-text/index.ts';
 import { FlowReader } from './flow-reader.ts';
 import { Numbering } from './numbering.ts';
 import { Styles } from './styles.ts';
@@ -47,7 +48,7 @@ export function readDocx(bytes: Uint8Array, options: ReadOptions = {}): ReadResu
   reader.finish();
   code.flush();
   reportHeaders(zip, relationships, report);
-  return readResult(list, context.pictures.pictures, report, readProperties(zip));
+  return readResult(list, context.pictures.pictures, report, readProperties(zip), (take) => docxText(bytes, take));
 }
 
 function readNotes(context: DocxContext, part: string, type: 'footnote' | 'endnote', notes: Map<string, Runs>): void {
@@ -120,12 +121,7 @@ function reportHeaders(zip: ZipReader, relationships: Relationships, report: Rep
         if (inText) text += piece;
       },
     });
-    if (text.trim() !== '')
-      report.add(
-        type === 'header' ? 'header-left' : 'footer-left',
-        { part: target },
-        { text: text.trim().slice(0, 80) },
-      );
+    if (text.trim() !== '') report.add(type === 'header' ? 'header-left' : 'footer-left', { part: target }, { text });
   }
 }
 

@@ -5,7 +5,8 @@ import { isMono, isOn, type Styles } from './styles.ts';
 
 export interface RunLook {
   look: Omit<Run, 'text'>;
-  hidden: boolean;
+  /** undefined where only the style says. */
+  hidden: boolean | undefined;
   size: number /* points; 0 where only the style says */;
   bold: boolean | undefined;
   caps: boolean;
@@ -16,7 +17,7 @@ const NO_LOOK: Omit<Run, 'text'> = {};
 
 export const plainRun = (): RunLook => ({
   look: NO_LOOK,
-  hidden: false,
+  hidden: undefined,
   size: 0,
   bold: undefined,
   caps: false,

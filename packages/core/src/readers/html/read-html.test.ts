@@ -30,10 +30,10 @@ test('headings, nested lists, quotes, code, tables', () => {
   ]);
 });
 
-test('what is hidden or would run is left out', () => {
+test('what would run is left out; what is hidden is left, in its place', () => {
   expect(
-    blocks('<style>p{}</style><script>1</script><p hidden>a</p><p style="display: none">b</p><p onclick="x()">c</p>'),
-  ).toEqual(['paragraph c']);
+    left('<style>p{}</style><script>1</script><p hidden>a</p><p style="display: none">b</p><p onclick="x()">c</p>'),
+  ).toEqual(['hidden: a', 'hidden: b', 'text: c']);
 });
 
 test('of a clipboard only what was chosen is read', () => {
@@ -159,4 +159,132 @@ test('cells keep links and bold; an equation is a line of text, and told', () =>
   });
   expect(blockText(document.blocks[1]!)).toBe('so x=2');
   expect(document.diagnostics.map(({ code }) => code)).toEqual(['equation-flattened']);
+});
+
+describe('content is content, whatever its names say', () => {
+  const prose = (text: string): string => `<p>${`${text} goes on for as long as a paragraph does. `.repeat(4)}</p>`;
+
+  test('sections whose ids speak of related, popular or social things', () => {
+    const page = `<body><h1>Handling tides</h1>${prose('The text')}
+      <section id="handling-related-topics"><h2>History and related places</h2>${prose('The quay')}</section>
+      <div class="social-history"><h2>Social history</h2>${prose('The miller')}</div>
+      <div id="popular-menu"><h2>Bread</h2><ul><li>Barley, which grows here</li><li>Rye, which does not</li></ul></div>
+      ${prose('The end')}</body>`;
+    expect(left(page).filter((line) => !line.startsWith('text'))).toEqual([]);
+  });
+
+  test('nothing is taken out of running text; an advert without paragraphs of its own is', () => {
+    const page = `<body><h1>T</h1>${prose('One')}<div class="promo">${prose('Two')}</div><div class="promo">Buy boots</div>${prose('Three')}</body>`;
+    expect(left(page).map((line) => line.split(':')[0])).toEqual(['text', 'text', 'text', 'advert', 'text']);
+  });
+
+  test('main wins over all around it, by element or role; without a main text the page is read as it is', () => {
+    for (const [open, close] of [
+      ['<main>', '</main>'],
+      ['<div role="main">', '</div>'],
+      ['<article>', '</article>'],
+    ])
+      expect(
+        left(
+          `<body><div>Before</div><h3>Beside</h3>${open}<h1>T</h1>${prose('One')}${close}<ul><li>After</li></ul></body>`,
+        ).map((line) => line.split(':')[0]),
+      ).toEqual(['aside', 'aside', 'text', 'text', 'aside']);
+    expect(left(`<body><main></main><div>${prose('One')}</div></body>`).map((line) => line.split(':')[0])).toEqual([
+      'text',
+    ]);
+  });
+
+  test('rows of links to the pages before and after, trails, and what stands above and below', () => {
+    const row = '<div><a href="a">Gates</a> | <a href="b">Wheels</a></div>';
+    const page = `<body><div><a href="/">Mill</a> › <a href="/t">Tides</a> › Springs</div>${row}<h1>T</h1>${prose('One')}${row}
+      <p><a rel="prev" href="p">The gate</a> <a rel="next" href="n">The wheel</a></p></body>`;
+    expect(left(page).map((line) => line.split(':')[0])).toEqual([
+      'navigation',
+      'navigation',
+      'text',
+      'text',
+      'navigation',
+      'navigation',
+    ]);
+  });
+});
+
+test('signs for linking to a heading are no part of it; an anchor is no link', () => {
+  const document = read(
+    '<h2>Tides<a class="headerlink" href="#tides">¶</a></h2><h2><a href="#gates"></a>Gates #</h2><h3>C# and F# <a href="#x">#</a></h3><p>See <a id="here">here</a>.</p><h2>Wheels ¶</h2>',
+  );
+  expect(document.blocks.map(blockText)).toEqual(['Tides', 'Gates #', 'C# and F#', 'See here.', 'Wheels']);
+  expect(document.blocks[3]).toMatchObject({ runs: [{ text: 'See here.' }] });
+  expect(document.diagnostics).toEqual([]);
+});
+
+test('notes stand where they are referred to, whatever element holds them', () => {
+  const document = read(
+    `<p>Tides<sup><a href="#fn1" id="r1">1</a></sup> and gates<a role="doc-noteref" href="#n2">[2]</a>.</p><p>On.</p>
+     <aside id="n2" role="doc-footnote"><p>2. They shut by themselves.</p></aside>
+     <section><hr><ol><li id="fn1"><p>Twice a day. <a href="#r1">↩</a></p></li></ol></section>`,
+  );
+  expect(document.blocks.map((block) => `${block.kind} ${blockText(block)}`.trim())).toEqual([
+    'paragraph Tides and gates.',
+    'footnote Twice a day.',
+    'footnote They shut by themselves.',
+    'paragraph On.',
+    'break',
+  ]);
+  expect(document.blocks.filter(({ kind }) => kind === 'footnote')).toMatchObject([{ label: '1' }, { label: '2' }]);
+  expect(document.diagnostics).toEqual([]);
+  // A link to a section, and a number that is no note, stay what they are.
+  expect(left('<p>See <a href="#two">2</a>.</p><div id="two"><h2>Two</h2><p>Text</p></div>')).toEqual([
+    'text: See 2.',
+    'text: Two',
+    'text: Text',
+  ]);
+});
+
+test('a class says what the title is only where one element has it, and none in a box', () => {
+  expect(read('<p class="title">The mill</p><p>x</p>').title).toBe('The mill');
+  expect(read('<h1>The mill</h1><p class="title">Note</p><p>x</p><p class="title">Warning</p>').blocks).toMatchObject([
+    {},
+    { kind: 'paragraph' },
+    {},
+    { kind: 'paragraph' },
+  ]);
+  const boxed = read('<table><tr><td><p class="title">Figure</p><p>a</p></td><td>b</td></tr></table><p>x</p>');
+  expect(boxed.title).toBeNull();
+});
+
+test('terms are items, captions captions; ordered lists keep their kind, start and direction', () => {
+  expect(
+    blocks('<dl><dt>pond</dt><dd>Where the tide is kept.</dd></dl><figure><figcaption>The pond</figcaption></figure>'),
+  ).toEqual(['listItem1 pond', 'paragraph Where the tide is kept.', 'paragraph The pond']);
+  const items = read(
+    '<ol type="a" start="3"><li>c</li><li value="7">g</li></ol><ol reversed><li>2</li><li>1</li></ol><ol type="I"><li>x</li></ol>',
+  ).blocks.map((block) => block.kind === 'listItem' && [block.number, block.label]);
+  expect(items).toEqual([
+    [3, 'c.'],
+    [7, 'g.'],
+    [2, undefined],
+    [1, undefined],
+    [1, 'I.'],
+  ]);
+});
+
+test('tables that lay out a page are opened; spacers are no pictures; a fixed space is not behind a mark', () => {
+  expect(blocks('<table role="presentation"><tr><td><p>a</p></td><td><p>b</p></td></tr></table>')).toEqual([
+    'paragraph a',
+    'paragraph b',
+  ]);
+  expect(blocks('<table><tr><td>menu</td><td><p>a</p><p>b</p><p>c</p></td></tr></table>')).toEqual([
+    'paragraph menu',
+    'paragraph a',
+    'paragraph b',
+    'paragraph c',
+  ]);
+  expect(
+    blocks('<p><img src="a.png" style="width:100px;height:2px"><img src="b.png" width="300" height="200"></p>'),
+  ).toEqual(['picture']);
+  expect(blocks('<p>12\u00a0boats</p><p>C.\u00a0Reed</p>')).toEqual([
+    'paragraph 12\u00a0boats',
+    'paragraph C.\u00a0Reed',
+  ]);
 });

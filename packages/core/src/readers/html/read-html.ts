@@ -2,6 +2,7 @@
 import { decodeText, ReadError, Report } from '../../base/index.ts';
 import { blockText } from '../../document/index.ts';
 import { readPage } from '../markup/index.ts';
+import { each, htmlText } from '../source-text/index.ts';
 import { PictureStore } from '../picture-store.ts';
 import { BlockList, readResult, type ReadResult } from '../read-result.ts';
 
@@ -42,5 +43,11 @@ export function readHtml(bytes: Uint8Array): ReadResult {
   const heading = list.blocks.find((block) => block.kind === 'heading' && block.left === undefined);
   const text = heading === undefined ? '' : blockText(heading).trim();
   const title = text !== '' && named?.includes(text) === true ? text : named;
-  return readResult(list, pictures.pictures, report, { title });
+  return readResult(
+    list,
+    pictures.pictures,
+    report,
+    { title },
+    each(() => htmlText(chosen ?? html)),
+  );
 }

@@ -10,6 +10,7 @@ export interface FrontMatter {
   readonly language: string | undefined;
 }
 
+const KNOWN = new Set(['title', 'subtitle', 'author', 'authors', 'date', 'lang', 'language']);
 const BLOCK = /^---[ \t]*\r?\n([\s\S]*?)\r?\n(?:---|\.\.\.)[ \t]*(?:\r?\n|$)/;
 
 /** @returns The front matter, if there is any, and the number of characters that it takes. */
@@ -30,6 +31,10 @@ export function readFrontMatter(
   if (typeof value !== 'object' || value === null || Array.isArray(value)) return { matter: undefined, length: 0 };
   const get = (key: string): string | undefined => textOf((value as Record<string, unknown>)[key]);
   const author = get('author') ?? get('authors');
+  const other = Object.entries(value as Record<string, unknown>)
+    .filter(([key]) => !KNOWN.has(key))
+    .map(([key, other]) => `${key}: ${textOf(other) ?? JSON.stringify(other)}`);
+  if (other.length > 0) report.add('front-matter-left', { line: 1 }, { text: other.join(', ') });
   const lines = [get('subtitle'), author, get('date')].filter((line) => line !== undefined);
   return {
     matter: { title: get('title'), lines, author, language: get('lang') ?? get('language') },

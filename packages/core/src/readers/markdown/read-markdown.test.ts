@@ -171,3 +171,21 @@ test('documents of other people: ids are unique, and no text is without a block'
     expect(plainHeads.filter((head) => !heads.has(head))).toEqual([]);
   }
 });
+
+test('a note that nothing refers to is kept; other properties are told; numbers keep their bracket', () => {
+  const { document } = readMarkdown(
+    new TextEncoder().encode(
+      '---\ntitle: Tides\ntags: [sea, mill]\n---\n\nText[^a].\n\n[^a]: used\n[^b]: unused words\n\n3) three\n4) four\n',
+    ),
+  );
+  expect(document.blocks.map(shortBlock)).toEqual([
+    'title Tides',
+    'p Text.',
+    'footnote used',
+    '3. three',
+    '4. four',
+    'footnote unused words',
+  ]);
+  expect(document.blocks.map((block) => 'label' in block && block.label)).toEqual([false, false, '1', '3)', '4)', '2']);
+  expect(document.diagnostics).toMatchObject([{ code: 'front-matter-left', params: { text: 'tags: sea, mill' } }]);
+});

@@ -16,11 +16,13 @@ import {
   type TableRow,
 } from '../../content/index.ts';
 import type { Level } from '../../document/index.ts';
+import { itemLabel } from '../list-label.ts';
 import { ELEMENT_MARKS, InlineRuns } from '../inline-runs.ts';
 import { readMarkup } from '../markup/index.ts';
 import { namedPicture } from '../named-picture.ts';
 import { PictureStore } from '../picture-store.ts';
 import { BlockList, draftBreak, readResult, type Draft, type ReadOptions, type ReadResult } from '../read-result.ts';
+import { each, markdownText } from '../source-text/index.ts';
 import { readFrontMatter } from './front-matter.ts';
 
 /** Share of the time that parsing takes. */
@@ -41,7 +43,7 @@ export function readMarkdown(bytes: Uint8Array, { progress }: ReadOptions = {}):
   const list = new BlockList();
   const { matter, length } = readFrontMatter(source, report);
   const skippedLines = source.slice(0, length).split('\n').length - 1;
-  const tokens = parser.parse(source.slice(length), {});
+  const tokens = parse(source.slice(length));
   const deepest = tokens.find((token) => token.level >= MOST_NESTING - 2);
   if (deepest !== undefined)
     report.add('nesting-dropped', deepest.map ? { line: deepest.map[0] + 1 + skippedLines } : {}, {
@@ -56,11 +58,26 @@ export function readMarkdown(bytes: Uint8Array, { progress }: ReadOptions = {}):
   new TokenReader({ report, pictures, skippedLines, out: (draft) => list.add(draft) }).read(tokens, (done) =>
     progress?.(PARSED + (1 - PARSED) * done),
   );
-  return readResult(list, pictures.pictures, report, {
-    title: matter?.title ?? null,
-    author: matter?.author ?? null,
-    language: matter?.language ?? null,
-  });
+  return readResult(
+    list,
+    pictures.pictures,
+    report,
+    {
+      title: matter?.title ?? null,
+      author: matter?.author ?? null,
+      language: matter?.language ?? null,
+    },
+    each(() => markdownText(tokens)),
+  );
+}
+
+/** A note that nothing refers to is dropped by the parser; it is referred to at the end. */
+function parse(source: string): readonly Token[] {
+  const env: { footnotes?: { readonly refs?: Readonly<Record<string, number>> } } = {};
+  const tokens = parser.parse(source, env);
+  const unused = Object.entries(env.footnotes?.refs ?? {}).filter(([, id]) => id < 0);
+  if (unused.length === 0) return tokens;
+  return parser.parse(`${source}\n\n${unused.map(([key]) => `[^${key.slice(1)}]`).join('')}\n`, {});
 }
 
 interface Context {
@@ -78,7 +95,7 @@ interface Inline {
 class TokenReader {
   readonly #context: Context;
   readonly #notes = new Map<number, Runs>();
-  readonly #lists: { ordered: boolean; next: number }[] = [];
+  readonly #lists: { ordered: boolean; next: number; mark: string }[] = [];
   #place: SourcePlace = {};
   /** The next paragraph is the item itself, not text below it. */
   #startsItem = false;
@@ -119,10 +136,10 @@ class TokenReader {
         this.#paragraph(this.#inline(tokens[i + 1]!));
         return i + 2;
       case 'bullet_list_open':
-        this.#lists.push({ ordered: false, next: 1 });
+        this.#lists.push({ ordered: false, next: 1, mark: '' });
         break;
       case 'ordered_list_open':
-        this.#lists.push({ ordered: true, next: Number(token.attrGet('start') ?? 1) });
+        this.#lists.push({ ordered: true, next: Number(token.attrGet('start') ?? 1), mark: token.markup });
         break;
       case 'bullet_list_close':
       case 'ordered_list_close':
@@ -167,8 +184,9 @@ class TokenReader {
     if (list !== undefined && this.#startsItem) {
       this.#startsItem = false;
       const task = /^\[([ xX])\] /.exec(runsText(inline.runs));
+      if (task !== null) this.#context.report.mark(task[0]);
       const runs = task === null ? inline.runs : trimRuns(sliceRuns(inline.runs, 4, Infinity));
-      const number = list.ordered ? { number: list.next } : {};
+      const number = list.ordered ? { number: list.next, ...itemLabel(list.next, `${list.next}${list.mark}`) } : {};
       list.next++;
       if (runs.length > 0)
         out({

@@ -1,17 +1,36 @@
 /** Rows and spans of HTML tables, and which of them are tables at all. */
 import { attribute, isElement, type Element } from './elements.ts';
 
-/** A table that only places things: with one cell, or with headings or other tables in its cells. */
+/** A table that only places things: it says so, or has one cell, or headings, other tables or whole texts in its cells. */
 export function isLayout(table: Element): boolean {
+  if (/^(presentation|none)$/.test(attribute(table, 'role') ?? '')) return true;
   let cells = 0;
+  let headed = false;
+  let longest = 0;
   for (const { row } of tableRows(table))
     for (const cell of row.childNodes) {
       if (!isElement(cell)) continue;
       cells++;
+      headed ||= cell.tagName === 'th';
+      longest = Math.max(longest, paragraphsIn(cell));
       if (hasParts(cell)) return true;
     }
-  return cells === 1;
+  return cells === 1 || (!headed && longest >= LEAST_PARAGRAPHS);
 }
+
+/** Paragraphs in one cell from which on it is a column of a page. */
+const LEAST_PARAGRAPHS = 3;
+
+const paragraphsIn = (cell: Element): number =>
+  cell.childNodes.reduce(
+    (sum, node) =>
+      !isElement(node)
+        ? sum
+        : node.tagName === 'p' || node.tagName === 'ul' || node.tagName === 'ol'
+          ? sum + 1
+          : sum + paragraphsIn(node),
+    0,
+  );
 
 const hasParts = (element: Element): boolean =>
   element.childNodes.some((node) => isElement(node) && (/^(h[1-6]|table)$/.test(node.tagName) || hasParts(node)));

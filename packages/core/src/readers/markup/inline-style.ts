@@ -12,6 +12,9 @@ export interface InlineStyle {
   readonly align: 'center' | 'right' | undefined;
   readonly indent: number /* points */;
   readonly hidden: boolean;
+  /** As its attributes and style say, in points. */
+  readonly width: number | undefined;
+  readonly height: number | undefined;
   /** A heading or a title by its outline level, role or class. */
   readonly use: StyleUse | undefined;
   /** 1-based, of a paragraph that says it is a list item. */
@@ -27,6 +30,8 @@ const PLAIN: InlineStyle = {
   align: undefined,
   indent: 0,
   hidden: false,
+  width: undefined,
+  height: undefined,
   use: undefined,
   listLevel: undefined,
 };
@@ -65,6 +70,8 @@ export function inlineStyle(element: Element): InlineStyle {
       declared.get('display') === 'none' ||
       declared.get('visibility') === 'hidden' ||
       [...declared].some(([name, value]) => name.endsWith('-hide') && value === 'all'),
+    width: extentOf(declared.get('width'), attribute(element, 'width')),
+    height: extentOf(declared.get('height'), attribute(element, 'height')),
     use: useOf(element, declared),
     listLevel: listLevelOf(declared),
   };
@@ -85,6 +92,9 @@ function useOf(element: Element, declared: ReadonlyMap<string, string>): StyleUs
   }
   return undefined;
 }
+
+const extentOf = (styled: string | undefined, said: string | undefined): number | undefined =>
+  lengthOf(styled) ?? (said !== undefined && /^\d+$/.test(said) ? Number(said) * UNITS['px']! : lengthOf(said));
 
 /** Word processors say `…-list: l0 level2 lfo1` of paragraphs that are items. */
 function listLevelOf(declared: ReadonlyMap<string, string>): number | undefined {

@@ -4,7 +4,15 @@
  */
 import { parse, parseFragment } from 'parse5';
 import { LIMITS, ReadError, type Report, type SourcePlace } from '../../base/index.ts';
-import { safeLink, type Runs, type TableCell, type TableRow } from '../../content/index.ts';
+import {
+  runsText,
+  safeLink,
+  sliceRuns,
+  trimRuns,
+  type Runs,
+  type TableCell,
+  type TableRow,
+} from '../../content/index.ts';
 import { dropForbidden } from '../../container/index.ts';
 import { type LeftKind, type Level, type Look } from '../../document/index.ts';
 import { cellRuns } from '../cell-runs.ts';
@@ -14,6 +22,10 @@ import type { PictureStore } from '../picture-store.ts';
 import { draftBreak, type Draft } from '../read-result.ts';
 import { attribute, isElement, isText, textOf, type Element, type Node } from './elements.ts';
 import { findFurniture } from './furniture.ts';
+import { FORMAT_BY_SIGN, formatNumber, itemLabel, type NumberFormat } from '../list-label.ts';
+import { findNotes, type PageNote } from './notes.ts';
+import { findTitles } from './page-title.ts';
+import { isSpacer } from '../spacer.ts';
 import { isLayout, span, tableRows } from './html-table.ts';
 import { inlineStyle, type InlineStyle } from './inline-style.ts';
 import { pastedItem } from './pasted-item.ts';
@@ -26,7 +38,9 @@ export interface MarkupContext {
 }
 
 /** Subtrees that are not text. */
-const LEFT_OUT = new Set('script style head template noscript svg object canvas input'.split(' '));
+const LEFT_OUT = new Set('script style head template noscript input'.split(' '));
+/** Subtrees that are drawn; words in them are told of. */
+const DRAWN = new Set('svg object canvas'.split(' '));
 /** Subtrees of controls, whose labels are told of. */
 const CONTROLS = new Set('button select textarea'.split(' '));
 const MEDIA = new Set('iframe embed video audio'.split(' '));
@@ -46,7 +60,12 @@ export function readPage(html: string, context: MarkupContext): void {
   const whole = /<(?:html|body|head)\b/i.test(html);
   const { childNodes } = whole ? parse(html) : parseFragment(html);
   checkDepth(childNodes, context);
-  new MarkupReader(context, findFurniture(childNodes)).read(childNodes);
+  new MarkupReader(context, {
+    furniture: findFurniture(childNodes),
+    notes: findNotes(childNodes),
+    told: new Set(),
+    titles: findTitles(childNodes),
+  }).read(childNodes);
 }
 
 function checkDepth(nodes: readonly Node[], { place }: MarkupContext): void {
@@ -57,10 +76,24 @@ function checkDepth(nodes: readonly Node[], { place }: MarkupContext): void {
   }
 }
 
+/** What is known of a whole page before it is read. */
+interface PageParts {
+  readonly furniture: ReadonlyMap<Element, LeftKind>;
+  readonly notes: ReadonlyMap<string, PageNote>;
+  /** Notes that stand in the text already. */
+  readonly told: Set<PageNote>;
+  /** Elements whose class says that they are the title of the page. */
+  readonly titles: ReadonlySet<Element>;
+}
+const NO_PARTS: PageParts = { furniture: new Map(), notes: new Map(), told: new Set(), titles: new Set() };
+
 interface ListState {
   readonly ordered: boolean;
+  readonly format: NumberFormat;
+  readonly step: 1 | -1;
   next: number;
 }
+const PLAIN_LIST: ListState = { ordered: false, format: 'decimal', step: 1, next: 1 };
 
 class MarkupReader {
   readonly #context: MarkupContext;
@@ -69,18 +102,22 @@ class MarkupReader {
   /** What the text being gathered will become. */
   #item: ListState | undefined;
   #quoted = 0;
+  /** Terms of a definition list that are open. */
+  #terms = 0;
   #depth = 0;
   #after: Draft[] = [];
-  readonly #furniture: ReadonlyMap<Element, LeftKind>;
+  readonly #parts: PageParts;
+  readonly #noteElements: ReadonlySet<Element>;
   #left: LeftKind | undefined;
   /** Of the block being read. */
   #style: InlineStyle | undefined;
   readonly #sizes: number[] = [];
   #largest = 0;
 
-  constructor(context: MarkupContext, furniture: ReadonlyMap<Element, LeftKind> = new Map()) {
+  constructor(context: MarkupContext, parts = NO_PARTS) {
     this.#context = context;
-    this.#furniture = furniture;
+    this.#parts = parts;
+    this.#noteElements = new Set([...parts.notes.values()].map(({ element }) => element));
   }
 
   read(nodes: readonly Node[]): void {
@@ -109,16 +146,23 @@ class MarkupReader {
     const name = element.tagName;
     const { place } = this.#context;
     if (LEFT_OUT.has(name)) return;
-    const style = inlineStyle(element);
-    if (style.hidden || CONTROLS.has(name)) {
-      this.#dropped(element, style.hidden ? 'A hidden part' : 'A button or field');
+    if (CONTROLS.has(name) || DRAWN.has(name)) {
+      this.#dropped(element, DRAWN.has(name) ? 'A drawing' : 'A button or field');
       return;
     }
-    const left = this.#furniture.get(element);
+    // A note stands where it is referred to.
+    if (this.#noteElements.has(element)) return;
+    const style = this.#styleOf(element);
+    const hidden = style.hidden && !WHOLE.has(name);
+    if (hidden && !BLOCKS.has(name)) {
+      this.#dropped(element, 'A hidden part');
+      return;
+    }
+    const left = this.#parts.furniture.get(element) ?? (hidden ? 'hidden' : undefined);
     if (left !== undefined && this.#left === undefined) {
       this.#flush();
       this.#left = left;
-      this.#children(element);
+      this.#element(element);
       this.#flush();
       this.#left = undefined;
       return;
@@ -156,9 +200,7 @@ class MarkupReader {
         this.#inline.text(dropForbidden(textOf(element)).replace(/\s+/g, ' '));
         return;
       case 'a':
-        this.#inline.pushLink(safeLink(attribute(element, 'href') ?? ''));
-        this.#children(element);
-        this.#inline.popLink();
+        this.#anchor(element);
         return;
       case 'pre': {
         const text = textOf(element).replace(/\n$/, '');
@@ -167,15 +209,25 @@ class MarkupReader {
       }
       case 'ul':
       case 'ol':
-        this.#lists.push({ ordered: name === 'ol', next: Number(attribute(element, 'start') ?? 1) || 1 });
+        this.#lists.push(listState(element));
         this.#children(element);
         this.#flush();
         this.#lists.pop();
         return;
       case 'li':
-        this.#item = this.#lists.at(-1) ?? { ordered: false, next: 1 };
+        this.#item = this.#lists.at(-1) ?? { ...PLAIN_LIST };
+        if (this.#item.ordered && Number.isInteger(Number(attribute(element, 'value') ?? NaN)))
+          this.#item.next = Number(attribute(element, 'value'));
         this.#children(element);
         this.#flush();
+        this.#item = undefined;
+        return;
+      case 'dt':
+        this.#item = { ...PLAIN_LIST };
+        this.#terms++;
+        this.#children(element);
+        this.#flush();
+        this.#terms--;
         this.#item = undefined;
         return;
       case 'blockquote':
@@ -199,6 +251,57 @@ class MarkupReader {
     if (BLOCKS.has(name)) this.#flush();
   }
 
+  #styleOf(element: Element): InlineStyle {
+    const style = inlineStyle(element);
+    if (element.tagName === 'figcaption') return { ...style, use: 'caption' };
+    // One that is among many, or stands in a box, is the title of that.
+    return style.use === 'title' && !this.#parts.titles.has(element) ? { ...style, use: undefined } : style;
+  }
+
+  #anchor(element: Element): void {
+    const href = attribute(element, 'href');
+    if (href === undefined) {
+      this.#children(element);
+      return;
+    }
+    const text = textOf(element).trim();
+    // A sign beside a heading by which one can link to it, or one that leads back from a note.
+    if (href.startsWith('#') && SIGNS_ONLY.test(text) && !holdsPicture(element)) return;
+    const note = this.#noteOf(href);
+    if (note !== undefined) {
+      this.#context.report.mark(text);
+      if (!this.#parts.told.has(note)) this.#after.push(...this.#note(note));
+      return;
+    }
+    this.#inline.pushLink(safeLink(href));
+    this.#children(element);
+    this.#inline.popLink();
+  }
+
+  #noteOf(href: string): PageNote | undefined {
+    if (!href.startsWith('#') || this.#parts.notes.size === 0) return undefined;
+    const id = href.slice(1);
+    return this.#parts.notes.get(id) ?? this.#parts.notes.get(decodeUri(id));
+  }
+
+  #note(note: PageNote): readonly Draft[] {
+    this.#parts.told.add(note);
+    const drafts: Draft[] = [];
+    const outside: Draft[] = [];
+    const inner = new MarkupReader({ ...this.#context, out: (draft) => drafts.push(draft) });
+    inner.#depth = this.#depth;
+    inner.read(note.element.childNodes);
+    const runs = trimRuns(cellRuns(drafts, outside));
+    // The note repeats its number, with or without a bracket.
+    const text = runsText(runs);
+    const own = text.startsWith(note.label) ? /^[[(]?\S{1,4}?[\]).:]?\s+/u.exec(text)?.[0] : undefined;
+    const length = own?.replace(/[^\p{L}\p{N}]/gu, '') === note.label ? own.length : 0;
+    if (length > 0) this.#context.report.mark(note.label);
+    const rest = trimRuns(sliceRuns(runs, length, text.length));
+    const { place } = this.#context;
+    return rest.length === 0 ? outside : [{ kind: 'footnote', label: note.label, runs: rest, place }, ...outside];
+  }
+
   #out(draft: Draft): void {
     this.#context.out(this.#left === undefined ? draft : { ...draft, left: this.#left });
   }
@@ -206,7 +309,7 @@ class MarkupReader {
   #dropped(element: Element, what: string): void {
     const text = textOf(element).replace(/\s+/g, ' ').trim();
     if (/[\p{L}\p{N}]/u.test(text))
-      this.#context.report.add('markup-dropped', this.#context.place, { what, text: text.slice(0, 60) });
+      this.#context.report.add('markup-dropped', this.#context.place, { what, text: text });
   }
 
   /** A video or sound stays a link with its title. */
@@ -234,9 +337,9 @@ class MarkupReader {
       if (item !== undefined) {
         this.#out({
           kind: 'listItem',
-          depth: Math.max(1, this.#lists.length),
+          depth: Math.max(1, this.#lists.length + this.#terms),
           ordered: item.ordered,
-          ...(item.ordered ? { number: item.next++ } : {}),
+          ...(item.ordered ? numbered(item) : {}),
           runs,
           place,
         });
@@ -263,7 +366,7 @@ class MarkupReader {
     if (use === 'quote') return { kind: 'quote', runs, place };
     if (use === 'title' || use === 'subtitle' || use === 'caption')
       return { kind: 'paragraph', role: use, runs, place };
-    const item = pastedItem(runs, style);
+    const item = pastedItem(runs, style, this.#context.report);
     if (item !== undefined) return { ...item, place };
     return { kind: 'paragraph', runs, place, ...(look === undefined ? {} : { look }) };
   }
@@ -276,8 +379,8 @@ class MarkupReader {
   #picture(element: Element): void {
     const source = attribute(element, 'src');
     if (source === undefined || source === '') return;
-    // Counters of visits are pictures that nobody sees.
-    if (Number(attribute(element, 'width') ?? 9) <= 2 || Number(attribute(element, 'height') ?? 9) <= 2) return;
+    const { width, height } = inlineStyle(element);
+    if (isSpacer(width, height)) return;
     this.#after.push(
       namedPicture(
         source,
@@ -317,11 +420,47 @@ class MarkupReader {
 
   #cell(cell: Element, outside: Draft[]): Runs {
     const drafts: Draft[] = [];
-    const inner = new MarkupReader({ ...this.#context, out: (draft) => drafts.push(draft) });
+    const inner = new MarkupReader({ ...this.#context, out: (draft) => drafts.push(draft) }, this.#parts);
     inner.#depth = this.#depth;
     inner.read(cell.childNodes);
     return cellRuns(drafts, outside);
   }
+}
+
+const WHOLE = new Set(['html', 'body', 'main', 'article']);
+/** What a link shows that is no word: the sign of a section, an arrow back. */
+const SIGNS_ONLY = /^[\s\p{P}\p{S}\u{1f517}\ufe0e\ufe0f]*$/u;
+
+const holdsPicture = (element: Element): boolean =>
+  element.childNodes.some((child) => isElement(child) && (child.tagName === 'img' || holdsPicture(child)));
+
+function decodeUri(text: string): string {
+  try {
+    return decodeURIComponent(text);
+  } catch {
+    return text;
+  }
+}
+
+/** An ordered list with its kind and start (HTML Standard, "The ol element"). */
+function listState(element: Element): ListState {
+  if (element.tagName !== 'ol') return { ...PLAIN_LIST };
+  const reversed = attribute(element, 'reversed') !== undefined;
+  const items = element.childNodes.filter((child) => child.nodeName === 'li').length;
+  const start = Number.parseInt(attribute(element, 'start') ?? '', 10);
+  return {
+    ordered: true,
+    format: FORMAT_BY_SIGN[attribute(element, 'type') ?? ''] ?? 'decimal',
+    step: reversed ? -1 : 1,
+    next: Number.isNaN(start) ? (reversed ? items : 1) : start,
+  };
+}
+
+/** The number of the next item, which is counted. */
+function numbered(list: ListState): { readonly number: number; readonly label?: string } {
+  const number = list.next;
+  list.next += list.step;
+  return { number, ...itemLabel(number, `${formatNumber(number, list.format)}.`) };
 }
 
 function marksOf(name: string, { bold, italic, strike, mono }: InlineStyle): readonly Mark[] {

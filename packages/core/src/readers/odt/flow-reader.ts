@@ -6,10 +6,12 @@ import type { Level } from '../../document/index.ts';
 import { cellRuns } from '../cell-runs.ts';
 import { cleanRuns } from '../clean-runs.ts';
 import { GatheredText } from '../gathered-text.ts';
+import { hiddenBlock } from '../hidden-text.ts';
+import { itemLabel } from '../list-label.ts';
 import { draftBreak, type Draft } from '../read-result.ts';
 import type { OdtContext } from './context.ts';
 import { Frames } from './frames.ts';
-import type { Style } from './styles.ts';
+import { OUTLINE, type Style } from './styles.ts';
 
 interface Paragraph {
   readonly text: GatheredText;
@@ -20,7 +22,9 @@ interface Paragraph {
   readonly after: Draft[];
   /** What comments at it say. */
   readonly remarks: string[];
-  readonly item: { depth: number; ordered: boolean; number: number } | undefined;
+  /** `text:is-list-header`: a heading without its number (§19.838). */
+  readonly listHeader: boolean;
+  readonly item: { depth: number; ordered: boolean; number: number; label: string } | undefined;
 }
 interface List {
   readonly style: string | undefined;
@@ -52,6 +56,7 @@ const SKIPPED = new Set([
 ]);
 
 const MOST_REPEATED = 100;
+const LOWEST = 6; // level of headings
 
 export class OdtFlowReader implements XmlHandler {
   readonly #context: OdtContext;
@@ -66,6 +71,9 @@ export class OdtFlowReader implements XmlHandler {
   readonly #cells: Cell[] = [];
   readonly #frames: Frames;
   #contents = 0;
+  #hiddenSections = 0;
+  /** How many headings of each level there are so far, as the outline counts them. */
+  readonly #headings: number[] = [];
   #annotation: Draft[] = [];
   #note: { label: string; readonly drafts: Draft[] } | undefined;
   #inCitation = false;
@@ -86,7 +94,7 @@ export class OdtFlowReader implements XmlHandler {
     switch (name) {
       case 'text:p':
       case 'text:h':
-        this.#start(name === 'text:h' ? Number(a['text:outline-level'] ?? 1) || 1 : undefined, a['text:style-name']);
+        this.#start(name === 'text:h' ? Number(a['text:outline-level'] ?? 1) || 1 : undefined, a);
         break;
       case 'text:span':
         this.#spans.push(this.#context.styles.get('text', a['text:style-name']));
@@ -113,6 +121,10 @@ export class OdtFlowReader implements XmlHandler {
         this.#itemOpen = name === 'text:list-item';
         if (a['text:start-value'] !== undefined && this.#lists.length > 0)
           this.#lists.at(-1)!.next = Number(a['text:start-value']) || 1;
+        break;
+      case 'text:section':
+        if (this.#hiddenSections > 0 || a['text:display'] === 'none' || a['text:is-hidden'] === 'true')
+          this.#hiddenSections++;
         break;
       case 'text:note':
         this.#note = { label: '', drafts: [] };
@@ -195,6 +207,9 @@ export class OdtFlowReader implements XmlHandler {
       case 'text:note-body':
         this.#leave();
         break;
+      case 'text:section':
+        if (this.#hiddenSections > 0) this.#hiddenSections--;
+        break;
       case 'text:note':
         this.#endNote();
         break;
@@ -236,9 +251,9 @@ export class OdtFlowReader implements XmlHandler {
     return { part: 'content.xml', paragraph: Math.max(1, this.#paragraphs) };
   }
 
-  #start(level: number | undefined, styleName: string | undefined): void {
+  #start(level: number | undefined, a: Attributes): void {
     this.#paragraphs++;
-    const style = this.#context.styles.get('paragraph', styleName);
+    const style = this.#context.styles.get('paragraph', a['text:style-name']);
     this.#paragraph = {
       text: new GatheredText(),
       style,
@@ -246,6 +261,7 @@ export class OdtFlowReader implements XmlHandler {
       before: style.breakBefore && this.#cells.length === 0 ? [draftBreak('page', this.#place())] : [],
       after: [],
       remarks: [],
+      listHeader: a['text:is-list-header'] === 'true',
       item: this.#nextItem(),
     };
   }
@@ -259,7 +275,10 @@ export class OdtFlowReader implements XmlHandler {
     const { ordered, start } = this.#context.styles.list(list.style, depth);
     const number = list.next ?? start;
     list.next = number + 1;
-    return { depth, ordered, number };
+    const counts = this.#lists.map(
+      ({ next }, i) => (next ?? this.#context.styles.list(list.style, i + 1).start + 1) - 1,
+    );
+    return { depth, ordered, number, label: this.#context.styles.label(list.style, counts) };
   }
 
   #end(): void {
@@ -274,10 +293,15 @@ export class OdtFlowReader implements XmlHandler {
     const remark = paragraph.remarks.join('\n');
     const made = this.#block(paragraph);
     const block = made === undefined || remark === '' ? made : { ...made, remark };
-    return { drafts: block === undefined ? paragraph.before : [...paragraph.before, block], after: paragraph.after };
+    const { hidden, empty } = paragraph.text;
+    const drafts = [hiddenBlock(hidden, !empty, this.#place(), this.#context.report), block];
+    return {
+      drafts: [...paragraph.before, ...drafts.filter((draft) => draft !== undefined)],
+      after: paragraph.after,
+    };
   }
 
-  #block({ text, style, level, item }: Paragraph): Draft | undefined {
+  #block({ text, style, level, item, listHeader }: Paragraph): Draft | undefined {
     const place = this.#place();
     const raw = text.runs.map(({ text: t }) => t).join('');
     const empty = raw.trim() === '';
@@ -286,24 +310,50 @@ export class OdtFlowReader implements XmlHandler {
     const { use } = style;
     if (use === 'title' && !empty) return { kind: 'paragraph', role: 'title', runs, place };
     const outline = level ?? (style.outline || (typeof use === 'number' ? use : undefined));
-    if (outline !== undefined)
-      return { kind: 'heading', level: Math.min(Math.max(1, outline), 6) as Level, runs, place };
+    if (outline !== undefined) {
+      if (outline > LOWEST) this.#context.report.add('level-raised', place, { level: outline });
+      const label = empty || listHeader ? '' : this.#headingLabel(outline, item);
+      const heading: Draft = { kind: 'heading', level: Math.min(Math.max(1, outline), LOWEST) as Level, runs, place };
+      return label === '' ? heading : { ...heading, label };
+    }
     if (empty) return undefined;
     if (use === 'subtitle' || use === 'caption' || use === 'contents')
       return { kind: 'paragraph', role: use, runs, place };
     if (use === 'quote') return { kind: 'quote', runs, place };
     if (use === 'code' || (text.allMono && style.mono)) return { kind: 'code', text: raw, place };
     if (item !== undefined) {
-      const { depth, ordered, number } = item;
-      return { kind: 'listItem', depth, ordered, ...(ordered ? { number } : {}), runs, place };
+      const { depth, ordered, number, label } = item;
+      return {
+        kind: 'listItem',
+        depth,
+        ordered,
+        ...(ordered ? { number, ...itemLabel(number, label) } : {}),
+        runs,
+        place,
+      };
     }
     const look = text.look(style.align === 'end' ? 'right' : style.align, style.size);
     return { kind: 'paragraph', runs, place, ...(look === undefined ? {} : { look }) };
   }
 
+  /** The number that the outline's style sets before a heading, or the list in which it stands. */
+  #headingLabel(level: number, item: Paragraph['item']): string {
+    if (item !== undefined) return item.ordered ? item.label : '';
+    const { styles } = this.#context;
+    const counts = this.#headings;
+    counts.length = Math.min(counts.length, level);
+    for (let above = counts.length; above < level; above++) counts[above] = styles.list(OUTLINE, above + 1).start - 1;
+    counts[level - 1]!++;
+    return styles.label(OUTLINE, counts);
+  }
+
   #text(text: string): void {
     const paragraph = this.#paragraph;
-    if (paragraph === undefined || text === '' || paragraph.style.hidden) return;
+    if (paragraph === undefined || text === '') return;
+    if (paragraph.style.hidden || this.#hiddenSections > 0) {
+      paragraph.text.hidden += text;
+      return;
+    }
     if (paragraph.text.empty && text === ' ') return;
     const { style } = paragraph;
     let bold = style.bold ?? false;
@@ -312,7 +362,10 @@ export class OdtFlowReader implements XmlHandler {
     let [caps, italic, strike] = [style.caps, false, false];
     let position: Run['position'];
     for (const span of this.#spans) {
-      if (span.hidden) return;
+      if (span.hidden) {
+        paragraph.text.hidden += text;
+        return;
+      }
       bold = span.bold ?? bold;
       size = span.size ?? size;
       mono = span.mono ?? mono;
@@ -369,7 +422,7 @@ export class OdtFlowReader implements XmlHandler {
     const text = runsText(cellRuns(this.#annotation, [])).replaceAll('\n', ' ');
     if (text === '') return;
     this.#paragraph?.remarks.push(text);
-    this.#context.report.add('comments-left', this.#place(), { text: text.slice(0, 100) });
+    this.#context.report.add('comments-left', this.#place(), { text: text });
   }
 
   #startCell(a: Attributes): void {

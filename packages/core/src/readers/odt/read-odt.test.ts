@@ -2,6 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import { diagnosticText } from '../../base/index.ts';
 import { png } from '../../test/docx.ts';
 import { odf, odt, type OdtParts } from '../../test/odt.ts';
+import { blockText } from '../../document/index.ts';
 import { shortBlock } from '../../test/short-block.ts';
 import { readOdt } from './read-odt.ts';
 
@@ -126,4 +127,28 @@ test('what a comment says is told, and stays with its paragraph', () => {
   expect(document.blocks.map(shortBlock)).toEqual(['p a b', 'p c']);
   expect(document.blocks[0]).toMatchObject({ remark: 'For the presenter' });
   expect(document.diagnostics).toMatchObject([{ code: 'comments-left', params: { text: 'For the presenter' } }]);
+});
+
+test('numbers of headings and lists are computed by their styles; hidden sections are left out', () => {
+  const level = (at: number, format: string, more: string): string =>
+    `<text:list-level-style-number text:level="${at}" style:num-format="${format}" ${more}/>`;
+  const { document } = readOdt(
+    odt({
+      styles: `<office:styles><text:outline-style style:name="Outline"><text:outline-level-style text:level="1" style:num-format="1" style:num-suffix="."/><text:outline-level-style text:level="2" style:num-format="a" text:display-levels="2"/></text:outline-style></office:styles>`,
+      automatic: `<text:list-style style:name="L">${level(1, 'i', 'style:num-prefix="(" style:num-suffix=")"')}${level(2, '1', 'text:display-levels="2"')}</text:list-style>`,
+      body: `<text:h text:outline-level="1">Tides</text:h><text:h text:outline-level="2">Springs</text:h><text:h text:outline-level="8">Deep</text:h><text:h text:outline-level="1" text:is-list-header="true">Plain</text:h><text:h text:outline-level="1">Wheels</text:h><text:list text:style-name="L"><text:list-item><text:p>oak</text:p><text:list><text:list-item><text:p>elm</text:p></text:list-item></text:list></text:list-item><text:list-item><text:p>ash</text:p></text:list-item></text:list><text:section text:display="none"><text:p>secret</text:p></text:section>`,
+    }),
+  );
+  expect(document.blocks.map((block) => [blockText(block), 'label' in block ? block.label : block.left])).toEqual([
+    ['Tides', '1.'],
+    ['Springs', '1.a'],
+    ['Deep', undefined],
+    ['Plain', undefined],
+    ['Wheels', '2.'],
+    ['oak', '(i)'],
+    ['elm', 'i.1'],
+    ['ash', '(ii)'],
+    ['secret', 'hidden'],
+  ]);
+  expect(document.diagnostics.map(({ code }) => code)).toEqual(['level-raised']);
 });

@@ -4,6 +4,7 @@ import { readXmlPart, ZipReader } from '../../container/index.ts';
 import { CodeLines } from '../code-lines.ts';
 import { PictureStore } from '../picture-store.ts';
 import { BlockList, readResult, type ReadOptions, type ReadResult } from '../read-result.ts';
+import { each, odtText } from '../source-text/index.ts';
 import { OdtFlowReader } from './flow-reader.ts';
 import { Styles } from './styles.ts';
 
@@ -19,7 +20,7 @@ export function readOdt(bytes: Uint8Array, options: ReadOptions = {}): ReadResul
   const styles = new Styles();
   const headers: string[] = [];
   readStyles(zip, styles, headers);
-  for (const text of headers) report.add('header-footer-left', { part: 'styles.xml' }, { text: text.slice(0, 80) });
+  for (const text of headers) report.add('header-footer-left', { part: 'styles.xml' }, { text });
   const list = new BlockList();
   const code = new CodeLines((draft) => list.add(draft));
   const reader = new OdtFlowReader({ zip, styles, pictures, report }, (draft) => code.add(draft));
@@ -45,7 +46,13 @@ export function readOdt(bytes: Uint8Array, options: ReadOptions = {}): ReadResul
     (used) => options.progress?.(used / size),
   );
   code.flush();
-  return readResult(list, pictures.pictures, report, readMeta(zip));
+  return readResult(
+    list,
+    pictures.pictures,
+    report,
+    readMeta(zip),
+    each(() => odtText(bytes)),
+  );
 }
 
 function isEncrypted(zip: ZipReader): boolean {

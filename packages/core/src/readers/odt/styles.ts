@@ -1,5 +1,6 @@
 /** Reads the styles of an ODT, named and automatic, and resolves inheritance (OASIS ODF 1.3 part 3, §16). */
 import { readXmlPart, type Attributes, type ZipReader } from '../../container/index.ts';
+import { FORMAT_BY_SIGN, formatNumber, type NumberFormat } from '../list-label.ts';
 import { styleUse, type StyleUse } from '../style-names.ts';
 
 interface Raw {
@@ -38,13 +39,27 @@ export interface Style {
   readonly breakBefore: boolean;
 }
 
+/** A level of a list style, or of the outline (§16.30, §16.34). */
+interface ListLevel {
+  readonly ordered: boolean;
+  readonly start: number;
+  readonly format: NumberFormat;
+  readonly prefix: string;
+  readonly suffix: string;
+  /** How many levels its numbers have. */
+  readonly shown: number;
+}
+const PLAIN_LEVEL: ListLevel = { ordered: false, start: 1, format: 'decimal', prefix: '', suffix: '', shown: 1 };
+
+/** Under which the numbers of headings stand; no list style can have an empty name with a space. */
+export const OUTLINE = ' outline';
+
 const INHERITED_DEPTH = 20;
 
 export class Styles {
   readonly #raw = new Map<string, Raw>();
   readonly #resolved = new Map<string, Style>();
-  /** Whether each level of a list style, from 1, is numbered, and from where. */
-  readonly #lists = new Map<string, Map<number, { ordered: boolean; start: number }>>();
+  readonly #lists = new Map<string, Map<number, ListLevel>>();
 
   /** Reads the styles that a part declares; parts read later win, as content does over styles. */
   read(zip: ZipReader, part: string): void {
@@ -55,7 +70,7 @@ export class Styles {
 
   handler(): { open: (name: string, a: Attributes) => void; close: (name: string) => void } {
     let raw: Raw | undefined;
-    let list: Map<number, { ordered: boolean; start: number }> | undefined;
+    let list: Map<number, ListLevel> | undefined;
     return {
       open: (name, a) => {
         switch (name) {
@@ -84,27 +99,47 @@ export class Styles {
             list = new Map();
             this.#lists.set(a['style:name'] ?? '', list);
             break;
+          case 'text:outline-style':
+            list = new Map();
+            this.#lists.set(OUTLINE, list);
+            break;
           case 'text:list-level-style-number':
+          case 'text:outline-level-style':
             // A number without a format is not shown (§19.502).
             list?.set(Number(a['text:level']), {
               ordered: (a['style:num-format'] ?? '') !== '',
               start: Number(a['text:start-value'] ?? 1) || 1,
+              format: FORMAT_BY_SIGN[a['style:num-format'] ?? ''] ?? 'decimal',
+              prefix: a['style:num-prefix'] ?? '',
+              suffix: a['style:num-suffix'] ?? '',
+              shown: Number(a['text:display-levels'] ?? 1) || 1,
             });
             break;
           case 'text:list-level-style-bullet':
-            list?.set(Number(a['text:level']), { ordered: false, start: 1 });
+            list?.set(Number(a['text:level']), PLAIN_LEVEL);
             break;
         }
       },
       close: (name) => {
         if (name === 'style:style') raw = undefined;
-        if (name === 'text:list-style') list = undefined;
+        if (name === 'text:list-style' || name === 'text:outline-style') list = undefined;
       },
     };
   }
 
-  list(name: string | undefined, level: number): { readonly ordered: boolean; readonly start: number } {
-    return this.#lists.get(name ?? '')?.get(level) ?? { ordered: false, start: 1 };
+  list(name: string | undefined, level: number): ListLevel {
+    return this.#lists.get(name ?? '')?.get(level) ?? PLAIN_LEVEL;
+  }
+
+  /** What stands before an item or a heading. @param counts The number at each level, outermost first, its own last. */
+  label(name: string | undefined, counts: readonly number[]): string {
+    const own = this.list(name, counts.length);
+    const from = Math.max(0, counts.length - own.shown);
+    const numbers = counts.slice(from).flatMap((count, i) => {
+      const { ordered, format } = this.list(name, from + i + 1);
+      return ordered ? [formatNumber(count, format)] : [];
+    });
+    return own.ordered ? `${own.prefix}${numbers.join('.')}${own.suffix}`.trim() : '';
   }
 
   get(family: 'paragraph' | 'text', name: string | undefined): Style {

@@ -4,6 +4,7 @@ import { readXmlText } from '../../container/index.ts';
 import { plain, safeLink, type Runs } from '../../content/index.ts';
 import type { Level } from '../../document/index.ts';
 import { cleanRuns } from '../clean-runs.ts';
+import { each, opmlText } from '../source-text/index.ts';
 import { BlockList, readResult, type Draft, type ReadResult } from '../read-result.ts';
 
 interface Node {
@@ -22,7 +23,8 @@ export function readOpml(bytes: Uint8Array): ReadResult {
   let current = '';
   let isOpml = false;
   const declared = /^<\?xml[^>]*encoding\s*=\s*["']([\w-]+)/.exec(String.fromCharCode(...bytes.subarray(0, 200)))?.[1];
-  readXmlText(decodeText(bytes, declared), {
+  const source = decodeText(bytes, declared);
+  readXmlText(source, {
     open(name, a) {
       current = name;
       if (name === 'opml') isOpml = true;
@@ -69,7 +71,13 @@ export function readOpml(bytes: Uint8Array): ReadResult {
   };
   walk(root.children, 1, 0);
   if (list.blocks.length === 0) throw new ReadError('empty');
-  return readResult(list, [], report, { title: head['title'] ?? null, author: head['ownerName'] ?? null });
+  return readResult(
+    list,
+    [],
+    report,
+    { title: head['title'] ?? null, author: head['ownerName'] ?? null },
+    each(() => opmlText(source)),
+  );
 }
 
 /** Some outliners keep simple markup in the attribute. */

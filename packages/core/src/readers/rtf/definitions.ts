@@ -1,8 +1,12 @@
 /** The tables at the head of an RTF file: fonts, styles and lists. */
+import type { Level } from '../../document/index.ts';
+import { styleUse, type StyleUse } from '../style-names.ts';
 import { CHARSETS, CODE_PAGES } from './charsets.ts';
 
 export interface RtfStyle {
   name: string;
+  /** The style that it changes. */
+  base: number | undefined;
   outline: number | undefined;
   size: number | undefined /* points */;
   bold: boolean;
@@ -12,7 +16,12 @@ interface Font {
   mono: boolean;
 }
 
-const emptyStyle = (): RtfStyle => ({ name: '', outline: undefined, size: undefined, bold: false });
+const NO_STYLE = 222;
+const MOST_BASES = 20;
+const outlineUse = (outline: number | undefined): StyleUse | undefined =>
+  outline !== undefined && outline >= 0 && outline < 6 ? ((outline + 1) as Level) : undefined;
+
+const emptyStyle = (): RtfStyle => ({ name: '', base: undefined, outline: undefined, size: undefined, bold: false });
 
 export class Definitions {
   #encoding = 'windows-1252';
@@ -51,6 +60,7 @@ export class Definitions {
       return;
     }
     const { entry } = (this.#style ??= { id: 0, entry: emptyStyle() });
+    if (name === 'sbasedon' && value !== NO_STYLE) entry.base = value;
     if (name === 'outlinelevel') entry.outline = value;
     if (name === 'fs') entry.size = (value ?? 24) / 2;
     if (name === 'b') entry.bold = value !== 0;
@@ -90,6 +100,18 @@ export class Definitions {
 
   style(id: number): RtfStyle | undefined {
     return this.#styles.get(id);
+  }
+
+  /** What a style is for: by its own name, else by that of the nearest it is based on. */
+  useOf(id: number): StyleUse | undefined {
+    let next: number | undefined = id;
+    for (let i = 0; i < MOST_BASES && next !== undefined; i++) {
+      const style: RtfStyle | undefined = this.#styles.get(next);
+      const use = style === undefined ? undefined : (styleUse(style.name) ?? outlineUse(style.outline));
+      if (use !== undefined) return use;
+      next = style?.base;
+    }
+    return undefined;
   }
 
   /** @param depth 1-based. */

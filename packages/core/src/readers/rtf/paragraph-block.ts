@@ -3,11 +3,13 @@ import type { Report, SourcePlace } from '../../base/index.ts';
 import { runsText } from '../../content/index.ts';
 import { isDivision, lineMark, type Level } from '../../document/index.ts';
 import { cleanRuns } from '../clean-runs.ts';
+import { itemLabel } from '../list-label.ts';
 import type { GatheredText } from '../gathered-text.ts';
 import type { Draft } from '../read-result.ts';
-import { styleUse, type StyleUse } from '../style-names.ts';
 import type { Definitions } from './definitions.ts';
 import type { ParagraphState } from './state.ts';
+
+const LOWEST = 6; // level of headings
 
 /** Counts the items of lists whose numbers the file does not write out. */
 export class ListCounters {
@@ -39,21 +41,36 @@ export function paragraphBlock(
   const raw = runsText(text.runs);
   const empty = raw.trim() === '';
   const runs = empty ? [] : cleanRuns(text.runs, place, report);
-  const use: StyleUse | undefined = style === undefined ? undefined : styleUse(style.name);
+  const use = style === undefined ? undefined : definitions.useOf(styleId);
   if (use === 'title' && !empty) return { kind: 'paragraph', role: 'title', runs, place };
   const own = outline ?? style?.outline;
   const level = own !== undefined && own >= 0 && own < 9 ? own + 1 : typeof use === 'number' ? use : undefined;
-  if (level !== undefined) return { kind: 'heading', level: Math.min(level, 6) as Level, runs, place };
+  if (level !== undefined) {
+    if (level > LOWEST) report.add('level-raised', place, { level });
+    const label = empty ? '' : listText.trim();
+    report.mark(label);
+    const heading: Draft = { kind: 'heading', level: Math.min(level, LOWEST) as Level, runs, place };
+    return /[\p{L}\p{N}]/u.test(label) ? { ...heading, label } : heading;
+  }
   if (empty) return undefined;
   if (use === 'subtitle' || use === 'caption' || use === 'contents')
     return { kind: 'paragraph', role: use, runs, place };
   if (use === 'quote') return { kind: 'quote', runs, place };
   if (use === 'code') return { kind: 'code', text: raw, place };
+  report.mark(listText);
   const mark = listText.trim() === '' ? undefined : lineMark(`${listText.trim()} x`);
   if (list !== undefined || mark !== undefined) {
     const ordered = mark?.kind === 'number' || (mark === undefined && definitions.isOrdered(list!, depth));
     const number = mark?.number ?? counters.next(list ?? -1, depth);
-    return { kind: 'listItem', depth, ordered, ...(ordered ? { number } : {}), runs, place };
+    const label = mark === undefined ? undefined : listText;
+    return {
+      kind: 'listItem',
+      depth,
+      ordered,
+      ...(ordered ? { number, ...itemLabel(number, label) } : {}),
+      runs,
+      place,
+    };
   }
   // A number that the processor set before a heading of no style is part of what people read.
   const look = text.look(align, style?.size);

@@ -78,7 +78,7 @@ test('pictures as hexadecimal digits; other formats are told of', () => {
 test('page headers and comments are told of, unknown destinations left', () => {
   const document = read('{\\header Draft 3\\par}{\\*\\unknown words}a{\\*\\annotation no}\\par');
   expect(document.blocks.map(shortBlock)).toEqual(['p a']);
-  expect(document.diagnostics.map(({ code }) => code)).toEqual(['header-dropped', 'comments-not-read']);
+  expect(document.diagnostics.map(({ code }) => code)).toEqual(['header-left', 'comments-left']);
 });
 
 test('a file that breaks off gives what it holds and says so', () => {
@@ -97,4 +97,25 @@ test('text boxes stand behind the paragraph that holds them', () => {
       'one {\\shp{\\*\\shpinst{\\sp{\\sn name}{\\sv value}}{\\shptxt \\pard in the box\\par second\\par}}{\\shprslt again}}two\\par three\\par',
     ),
   ).toEqual(['p one two', 'p in the box', 'p second', 'p three']);
+});
+
+test('a reset within the text of a mark changes no level; styles based on headings are headings; heads and hidden text are told or left', () => {
+  const document = readRtf(
+    new TextEncoder().encode(
+      '{\\rtf1{\\stylesheet{\\s1\\outlinelevel1 heading 2;}{\\s2\\sbasedon1 My own;}}{\\header Sallow Quay\\par}' +
+        '\\pard\\ls1\\ilvl1{\\listtext\\pard\\plain (b)\\tab}second level\\par\\pard\\s2 Chapter\\par\\pard {\\v secret}\\par\\pard a{\\v b}c{\\deleted d}\\par{\\*\\annotation said}}',
+    ),
+  ).document;
+  expect(document.blocks.map((block) => [block.left, shortBlock(block)])).toEqual([
+    [undefined, '  2. second level'],
+    [undefined, 'h2 Chapter'],
+    ['hidden', 'p secret'],
+    [undefined, 'p ac'],
+  ]);
+  expect(document.blocks[0]).toMatchObject({ label: '(b)' });
+  expect(document.diagnostics.map(({ code, params }) => [code, params['text']])).toEqual([
+    ['header-left', 'Sallow Quay'],
+    ['hidden-text-left', 'b'],
+    ['comments-left', 'said'],
+  ]);
 });

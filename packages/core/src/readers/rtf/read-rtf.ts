@@ -3,6 +3,7 @@ import { LIMITS, ReadError, Report } from '../../base/index.ts';
 import { PictureStore } from '../picture-store.ts';
 import { CodeLines } from '../code-lines.ts';
 import { BlockList, readResult, type ReadOptions, type ReadResult } from '../read-result.ts';
+import { each, rtfText } from '../source-text/index.ts';
 import { RtfReader } from './rtf-reader.ts';
 import { rtfTokens } from './tokens.ts';
 
@@ -30,5 +31,11 @@ export function readRtf(bytes: Uint8Array, options: ReadOptions = {}): ReadResul
   reader.finish();
   code.flush();
   if (depth > 0) report.add('file-cut', { paragraph: Math.max(1, reader.paragraphs) });
-  return readResult(list, pictures.pictures, report, reader.info);
+  return readResult(
+    list,
+    pictures.pictures,
+    report,
+    reader.info,
+    each(() => rtfText(bytes)),
+  );
 }

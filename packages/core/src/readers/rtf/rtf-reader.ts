@@ -11,6 +11,7 @@ import { safeLink, type Run } from '../../content/index.ts';
 import { cellRuns } from '../cell-runs.ts';
 import { GatheredText } from '../gathered-text.ts';
 import type { PictureStore } from '../picture-store.ts';
+import { hiddenBlock } from '../hidden-text.ts';
 import { draftBreak, type Draft } from '../read-result.ts';
 import { SYMBOLS } from './charsets.ts';
 import { Definitions } from './definitions.ts';
@@ -59,6 +60,14 @@ export class RtfReader {
     };
     readonly drafts: Draft[];
   }[] = [];
+  #told:
+    | {
+        readonly code: 'comments-left' | 'header-left' | 'footer-left';
+        readonly depth: number;
+        readonly place: SourcePlace;
+        text: string;
+      }
+    | undefined;
   #noteNumber = 0;
   #unnamedPictures = 0;
   readonly #counters = new ListCounters();
@@ -80,6 +89,7 @@ export class RtfReader {
     const { destination } = this.#state;
     const depth = this.#stack.length;
     if (destination === 'picture' && this.#stack.at(-1)?.destination !== 'picture') this.#endPicture();
+    if (this.#told?.depth === depth) this.#endTold();
     if (destination === 'styles') this.#definitions.endStyle();
     if (this.#asides.at(-1)?.depth === depth) this.#endAside();
     if (this.#link.at(-1)?.depth === depth) this.#link.pop();
@@ -133,8 +143,12 @@ export class RtfReader {
   finish(): void {
     this.#flushBytes();
     while (this.#asides.length > 0) this.#endAside();
-    if (!this.#text.empty || this.#before.length > 0 || this.#after.length > 0) this.#endParagraph();
+    if (this.#hasText) this.#endParagraph();
     this.#endTable();
+  }
+
+  get #hasText(): boolean {
+    return !this.#text.empty || this.#text.hidden !== '' || this.#before.length > 0 || this.#after.length > 0;
   }
 
   #place(): SourcePlace {
@@ -185,13 +199,11 @@ export class RtfReader {
         this.#paragraph.listText = '';
         return true;
       case 'annotation':
-        this.#report.add('comments-not-read', this.#place());
-        this.#set({ destination: 'skip' });
+        this.#tell('comments-left');
         return true;
     }
     if (HEADERS.has(name)) {
-      this.#report.add(name.startsWith('header') ? 'header-dropped' : 'footer-dropped', {});
-      this.#set({ destination: 'skip' });
+      this.#tell(name.startsWith('header') ? 'header-left' : 'footer-left');
       return true;
     }
     if (name === 'object') this.#report.add('object-not-read', this.#place());
@@ -229,6 +241,7 @@ export class RtfReader {
       case 'text':
       case 'note':
       case 'skip':
+      case 'told':
       case 'list-text':
         return this.#definitions.encodingWord(name, value);
       default:
@@ -238,10 +251,15 @@ export class RtfReader {
 
   #structure(name: string, value: number | undefined): void {
     const paragraph = this.#paragraph;
+    const { destination } = this.#state;
+    // What a comment, a head or the text of a mark is made of changes nothing around it.
+    if (destination === 'told' || destination === 'list-text') {
+      if (this.#told !== undefined && /^(par|line|cell)$/.test(name)) this.#told.text += ' ';
+      return;
+    }
     switch (name) {
       case 'par':
       case 'sect':
-        if (this.#state.destination === 'list-text') return;
         this.#endParagraph();
         return;
       case 'pard':
@@ -337,6 +355,9 @@ export class RtfReader {
       case 'list-text':
         this.#paragraph.listText += text;
         return;
+      case 'told':
+        if (this.#told !== undefined) this.#told.text += text;
+        return;
       case 'note':
       case 'text':
         this.#appendText(text);
@@ -344,8 +365,12 @@ export class RtfReader {
   }
 
   #appendText(text: string): void {
-    const { bold, italic, strike, hidden, caps, position, size, font } = this.#state;
-    if (hidden) return;
+    const { bold, italic, strike, hidden, deleted, caps, position, size, font } = this.#state;
+    if (deleted) return;
+    if (hidden) {
+      this.#text.hidden += text;
+      return;
+    }
     const style = this.#definitions.style(this.#paragraph.style);
     const mono = this.#definitions.isMono(font);
     const link = this.#link.at(-1)?.target;
@@ -363,7 +388,8 @@ export class RtfReader {
     this.paragraphs++;
     const gathered = { paragraph: this.#paragraph, text: this.#text, place: this.#place() };
     const block = paragraphBlock(gathered, this.#definitions, this.#counters, this.#report);
-    const drafts = [...this.#before, ...(block === undefined ? [] : [block]), ...this.#after];
+    const hidden = hiddenBlock(this.#text.hidden, !this.#text.empty, this.#place(), this.#report);
+    const drafts = [...this.#before, hidden, block, ...this.#after].filter((draft) => draft !== undefined);
     [this.#text, this.#before, this.#after] = [new GatheredText(), [], []];
     this.#paragraph.listText = '';
     const aside = this.#asides.at(-1);
@@ -378,12 +404,12 @@ export class RtfReader {
   #endCell(): void {
     if (this.#asides.length > 0) return;
     this.#paragraph.inTable = true;
-    if (!this.#text.empty || this.#before.length > 0 || this.#after.length > 0) this.#endParagraph();
+    if (this.#hasText) this.#endParagraph();
     this.#table.endCell();
   }
 
   #endTable(): void {
-    for (const draft of this.#table.take(this.#place())) this.#out(draft);
+    for (const draft of this.#table.take(this.#place(), this.#report)) this.#out(draft);
   }
 
   #startAside(kind: 'note' | 'box'): void {
@@ -397,7 +423,7 @@ export class RtfReader {
   #endAside(): void {
     const aside = this.#asides.at(-1);
     if (aside === undefined) return;
-    if (!this.#text.empty || this.#before.length > 0 || this.#after.length > 0) this.#endParagraph();
+    if (this.#hasText) this.#endParagraph();
     this.#asides.pop();
     const { kind, host, drafts } = aside;
     ({ text: this.#text, paragraph: this.#paragraph, before: this.#before, after: this.#after } = host);
@@ -408,6 +434,18 @@ export class RtfReader {
     const runs = cellRuns(drafts, []);
     if (runs.length > 0)
       this.#after.push({ kind: 'footnote', label: `${++this.#noteNumber}`, runs, place: this.#place() });
+  }
+
+  /** What follows in this group is no text of the document, and told. */
+  #tell(code: 'comments-left' | 'header-left' | 'footer-left'): void {
+    this.#set({ destination: 'told' });
+    this.#told ??= { code, depth: this.#stack.length, place: code === 'comments-left' ? this.#place() : {}, text: '' };
+  }
+
+  #endTold(): void {
+    const told = this.#told;
+    this.#told = undefined;
+    if (told !== undefined && told.text.trim() !== '') this.#report.add(told.code, told.place, { text: told.text });
   }
 
   #endPicture(): void {

@@ -1,7 +1,17 @@
 /** What the groups of an RTF file scope, and what a paragraph keeps until the next reset. */
 
 export type Destination =
-  'text' | 'skip' | 'fonts' | 'styles' | 'picture' | 'instruction' | 'note' | 'info' | 'list-text' | 'list-table';
+  | 'text'
+  | 'skip'
+  | 'told'
+  | 'fonts'
+  | 'styles'
+  | 'picture'
+  | 'instruction'
+  | 'note'
+  | 'info'
+  | 'list-text'
+  | 'list-table';
 
 /** What a group scopes. */
 export interface State {
@@ -10,6 +20,8 @@ export interface State {
   readonly italic: boolean;
   readonly strike: boolean;
   readonly hidden: boolean;
+  /** Tracked as deleted: no text any more. */
+  readonly deleted: boolean;
   readonly caps: boolean;
   readonly position: 'super' | 'sub' | undefined;
   readonly size: number /* points */;
@@ -35,6 +47,7 @@ export const START: State = {
   italic: false,
   strike: false,
   hidden: false,
+  deleted: false,
   caps: false,
   position: undefined,
   size: 12,
@@ -68,8 +81,9 @@ export function withLook(state: State, name: string, value: number | undefined):
     case 'striked':
       return { ...state, strike: on };
     case 'v':
-    case 'deleted':
       return { ...state, hidden: on };
+    case 'deleted':
+      return { ...state, deleted: on };
     case 'caps':
       return { ...state, caps: on };
     case 'super':

@@ -1,5 +1,5 @@
 /** Gathers the rows of an RTF table, which is no more than cells one after the other and marks between them. */
-import type { SourcePlace } from '../../base/index.ts';
+import type { Report, SourcePlace } from '../../base/index.ts';
 import type { Draft } from '../read-result.ts';
 import { TableDraft } from '../table-draft.ts';
 
@@ -68,9 +68,9 @@ export class TableRows {
   }
 
   /** What the table gives once it has ended; nothing where there was none. */
-  take(place: SourcePlace): readonly Draft[] {
+  take(place: SourcePlace, report: Report): readonly Draft[] {
     this.endRow(place);
-    const drafts = [...(this.#table?.finish() ?? []), ...this.#cell];
+    const drafts = [...(this.#table?.finish(report) ?? []), ...this.#cell];
     this.#table = undefined;
     this.#cell = [];
     return drafts;

@@ -1,4 +1,5 @@
 /** Text without blank lines whose lines are indented: an outline. */
+import type { Report } from '../../base/index.ts';
 import { plain } from '../../content/index.ts';
 import type { Level, MarkedLine } from '../../document/index.ts';
 import type { Draft } from '../read-result.ts';
@@ -32,7 +33,7 @@ interface Node {
  * The outermost lines are headings; those below one are headings too where each of them has lines below it. All else are
  * items: a lone line behind a heading's items would seem to belong to that heading.
  */
-export function* outline(lines: readonly Line[], marks: Marks): Generator<Draft> {
+export function* outline(lines: readonly Line[], marks: Marks, report: Report): Generator<Draft> {
   const root: Node[] = [];
   const open: Node[] = [];
   for (const line of lines) {
@@ -42,13 +43,19 @@ export function* outline(lines: readonly Line[], marks: Marks): Generator<Draft>
     (open.at(-1)?.children ?? root).push(node);
     open.push(node);
   }
-  yield* branch(root, 1, 0, marks);
+  yield* branch(root, 1, 0, { marks, report });
 }
 
-function* branch(nodes: readonly Node[], rank: number, depth: number, marks: Marks): Generator<Draft> {
+interface Known {
+  readonly marks: Marks;
+  readonly report: Report;
+}
+
+function* branch(nodes: readonly Node[], rank: number, depth: number, known: Known): Generator<Draft> {
   const headings = depth === 0 && (rank === 1 || (rank <= 3 && nodes.every(({ children }) => children.length > 0)));
   for (const { line, children } of nodes) {
-    const mark = marks.get(line);
+    const mark = known.marks.get(line);
+    if (mark !== undefined && (!headings || mark.kind === 'bullet')) known.report.mark(mark.mark);
     if (headings)
       yield {
         kind: 'heading',
@@ -57,6 +64,6 @@ function* branch(nodes: readonly Node[], rank: number, depth: number, marks: Mar
         place: placeOf(line),
       };
     else yield { ...itemOf(mark, depth + 1), runs: plain(mark?.text ?? line.text), place: placeOf(line) };
-    yield* headings ? branch(children, rank + 1, 0, marks) : branch(children, rank, depth + 1, marks);
+    yield* headings ? branch(children, rank + 1, 0, known) : branch(children, rank, depth + 1, known);
   }
 }

@@ -1,5 +1,5 @@
 /** Running text: headings by underlining, numbers, capitals and indent; lists, tables, terms, code and paragraphs. */
-import { mostCommon } from '../../base/index.ts';
+import { mostCommon, type Report } from '../../base/index.ts';
 import { plain } from '../../content/index.ts';
 import { isCapitals, lineMark, type LeftKind } from '../../document/index.ts';
 import { draftBreak, type Draft } from '../read-result.ts';
@@ -17,15 +17,16 @@ interface Setting {
   readonly bodyIndent: number;
   /** Heads and feet of pages. */
   readonly left: ReadonlyMap<Line, LeftKind>;
+  readonly report: Report;
 }
 
-export function* prose(lines: readonly Line[], marks: Marks, left: ReadonlyMap<Line, LeftKind>): Generator<Draft> {
+export function* prose(lines: readonly Line[], known: Pick<Setting, 'marks' | 'left' | 'report'>): Generator<Draft> {
   const chunks = [...chunksOf(lines)];
   const filled = lines.filter(isFilled);
   const setting: Setting = {
+    ...known,
     levels: new Levels(),
     counting: countingNumbers(chunks.flatMap((chunk) => (mayBeHead(chunk) ? [chunk[0]!] : []))),
-    marks,
     width: Math.max(...filled.map(endOf)),
     bodyIndent:
       mostCommon(
@@ -33,7 +34,6 @@ export function* prose(lines: readonly Line[], marks: Marks, left: ReadonlyMap<L
         ({ indent }) => indent,
         ({ text }) => text.length,
       ) ?? 0,
-    left,
   };
   const title = titleLines(chunks, setting);
   for (const chunk of chunks) {
@@ -193,6 +193,7 @@ class Chunk {
     const mark = this.#setting.marks.get(line) ?? lineMark(line.text)!;
     while (this.#indents.length > 0 && this.#indents.at(-1)! >= line.indent) this.#indents.pop();
     this.#indents.push(line.indent);
+    this.#setting.report.mark(mark.mark);
     this.#item = { draft: { ...itemOf(mark, this.#indents.length), place: placeOf(line) }, texts: [mark.text] };
   }
 

@@ -168,8 +168,8 @@ test('terms with what they mean, a centred title, contents with dots, headings a
   const { document } = readText(new TextEncoder().encode(page));
   expect(document.title).toBe('The mill');
   expect(document.blocks.map(shortBlock).slice(1)).toEqual([
-    'p 1. Tides ........ 2',
-    'p 2. Wheels ....... 4',
+    'contents 1. Tides ........ 2',
+    'contents 2. Wheels ....... 4',
     'h1 TIDES',
     `p ${line}`,
     'h1 WHEELS',

@@ -27,7 +27,9 @@ export function readText(bytes: Uint8Array): ReadResult {
   const marks: Marks = new Map(
     filled.flatMap((line, i) => (found[i] === undefined ? [] : [[line, found[i]] as const])),
   );
-  for (const draft of isOutline(lines, marks) ? outline(lines, marks) : prose(lines, marks, pageEdges(lines)))
-    list.add(draft);
-  return readResult(list, [], report);
+  const drafts = isOutline(lines, marks)
+    ? outline(lines, marks, report)
+    : prose(lines, { marks, left: pageEdges(lines), report });
+  for (const draft of drafts) list.add(draft);
+  return readResult(list, [], report, {}, (take) => take(source));
 }
