@@ -99,7 +99,6 @@ if (wanted('readers'))
     ['text', '5 MB of plain text', 'its lines'],
     ['opml', '1 MB of OPML', 'SAX'],
     ['markdown', '10 MB of Markdown', 'markdown-it’s own parse'],
-    ['pdf', 'PDF of 100 pages', 'pdfjs’ own texts and operators'],
   ]) {
     const [ours, floor] = inTurns('readers', ['ours', 'floor'], format);
     row(
@@ -109,6 +108,21 @@ if (wanted('readers'))
       true,
     );
   }
+if (wanted('pdf')) {
+  const [ours, pdfium, pdfjs] = inTurns('pdf', ['ours', 'pdfium', 'pdfjs']);
+  row(
+    'PDF of 200 pages, to PDFium’s own characters with boxes',
+    `${times(ours.ms / pdfium.ms)} (${ms(ours.ms)} / ${ms(pdfium.ms)}), ${Math.round(ours.peakMegabytes)} MB at most`,
+    '≤ 1.5 ×',
+    ours.ms / pdfium.ms <= 1.5,
+  );
+  row(
+    'the same, pdfjs’ own texts and operators to ours',
+    `${times(pdfjs.ms / ours.ms)} (${ms(pdfjs.ms)})`,
+    '≥ 4 ×',
+    pdfjs.ms / ours.ms >= 4,
+  );
+}
 if (wanted('deck')) {
   const scratch = run('deck', 'scratch');
   const edit = run('deck', 'edit');

@@ -2,7 +2,6 @@
 import { strToU8, unzipSync, zipSync } from 'fflate';
 import MarkdownIt from 'markdown-it';
 import { parse } from 'parse5';
-import PDFDocument from 'pdfkit';
 import { SaxesParser } from 'saxes';
 import { readDocument, type DocumentType } from '../../packages/core/src/index.ts';
 import { rtfTokens } from '../../packages/core/src/readers/rtf/tokens.ts';
@@ -23,26 +22,6 @@ function filled(size: number, piece: (i: number) => string): string {
 
 const paragraphs = (i: number): string =>
   `<text:h text:outline-level="2">${sentence(i, 5)}</text:h><text:p text:style-name="P${i % 3}">${sentence(i, 60)} <text:span text:style-name="B">${sentence(i + 1, 4)}</text:span></text:p><text:list><text:list-item><text:p>${sentence(i + 2, 7)}</text:p></text:list-item></text:list>`;
-
-function pdf(pages: number): Promise<Uint8Array> {
-  const doc = new PDFDocument();
-  const pieces: Buffer[] = [];
-  return new Promise((resolve) => {
-    doc.on('data', (piece: Buffer) => pieces.push(piece));
-    doc.on('end', () => resolve(new Uint8Array(Buffer.concat(pieces))));
-    for (let page = 0; page < pages; page++) {
-      if (page > 0) doc.addPage();
-      doc.font('Helvetica-Bold').fontSize(18).text(sentence(page, 4)).moveDown();
-      for (let i = 0; i < 8; i++)
-        doc
-          .font('Helvetica')
-          .fontSize(11)
-          .text(sentence(page * 8 + i, 55))
-          .moveDown();
-    }
-    doc.end();
-  });
-}
 
 const sax = (text: string): void => {
   const parser = new SaxesParser({ xmlns: false, position: false });
@@ -96,19 +75,6 @@ const cases: Readonly<
     const parser = new MarkdownIt({ html: true });
     return Promise.resolve([strToU8(source), 'markdown', () => parser.parse(source, {})]);
   },
-  pdf: async () => [
-    await pdf(100),
-    'pdf',
-    async (all) => {
-      const { getDocument } = await import('pdfjs-dist/legacy/build/pdf.mjs');
-      const document = await getDocument({ data: new Uint8Array(all), verbosity: 0 }).promise;
-      for (let i = 1; i <= document.numPages; i++) {
-        const page = await document.getPage(i);
-        await page.getOperatorList();
-        await page.getTextContent();
-      }
-    },
-  ],
 };
 
 const [, , subject, format] = process.argv;

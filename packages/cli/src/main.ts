@@ -1,7 +1,6 @@
 /** The command line: a thin shell around the core. */
 import { readFileSync, writeFileSync } from 'node:fs';
 import { basename } from 'node:path';
-import { fileURLToPath } from 'node:url';
 import { parseArgs } from 'node:util';
 import { deflateRawSync } from 'node:zlib';
 import {
@@ -113,9 +112,7 @@ async function read(file: string | undefined, type: string | undefined): Promise
     throw new UsageError(`There is no type ${type}; there are ${DOCUMENT_TYPES.join(', ')}.`);
   if (file === '-' && type === undefined) throw new UsageError('Say what standard input is: --type NAME');
   const bytes = bytesOf(file);
-  return openDocument(bytes, (type as DocumentType | undefined) ?? detectType(bytes, basename(file)), {
-    pdfAssets: fileURLToPath(new URL('.', import.meta.resolve('pdfjs-dist/package.json'))),
-  });
+  return openDocument(bytes, (type as DocumentType | undefined) ?? detectType(bytes, basename(file)));
 }
 
 function bytesOf(file: string): Uint8Array {

@@ -6,8 +6,8 @@ test('a code and its parameters are a sentence', () => {
   expect(diagnosticText({ code: 'picture-type', params })).toBe(
     'The picture a.svg is SVG; PNG, JPEG and GIF can be shown.',
   );
-  expect(diagnosticText({ code: 'running-head-left', params: { text: '$1 {text}', pages: 6 } })).toBe(
-    '“$1 {text}”, at the edge of 6 pages, was left out.',
+  expect(diagnosticText({ code: 'row-deleted', params: { text: '$1 {text}' } })).toBe(
+    'A row of a table that was tracked as deleted was left out: “$1 {text}”.',
   );
 });
 

@@ -27,16 +27,15 @@ export const DIAGNOSTIC_TEXTS = {
   'header-left': 'The page header “{text}” is not part of the text and was left out.',
   'footer-left': 'The page footer “{text}” is not part of the text and was left out.',
   'header-footer-left': 'The page header or footer “{text}” is not part of the text and was left out.',
-  'running-head-left': '“{text}”, at the edge of {pages} pages, was left out.',
-  'running-head-once-left': '“{text}”, at the edge of a page, was left out.',
-  'page-numbers-left': 'Page numbers were left out.',
+  'text-turned':
+    'Text that runs upwards or downwards, such as a stamp or the label of an axis, was left out: “{text}”.',
   'front-matter-invalid': 'The block of properties at the top is not valid YAML; it was read as text.',
   'markup-dropped': '{what} of the page was left out: “{text}”.',
   'front-matter-left': 'Properties at the top that are not part of the text were left out: “{text}”.',
   'hidden-text-left': 'Hidden text was left out: “{text}”.',
   'reading-aid-left': 'The reading aid above a word was left out: “{text}”.',
   'words-missing':
-    '{letters} letters of the file are in no part of the document: “{text}”. Please compare it with the original there.',
+    'Letters of the file that are in no part of the document: {letters}, as in “{text}”. Please compare it with the original there.',
   'level-raised': 'A heading of level {level} stands as one of level 6, the lowest that slides know.',
   'nesting-dropped': 'What is nested over {most} deep was left out.',
 } as const;

@@ -121,6 +121,12 @@ export function lineMarks<L>(
     rows.set(key, begun);
     closed.push(begun);
   });
+  /** Whether a line that is surely an item stands shortly before, further out. */
+  const standsBelow = (at: number): boolean => {
+    for (let i = at - 1; i >= 0 && at - i <= NEAR; i--)
+      if (marks[i]?.needs === 'alone') return indentOf(lines[i]!) < indentOf(lines[at]!);
+    return false;
+  };
   for (const { members } of closed) {
     const first = marks[members[0]!]!;
     const counts =
@@ -129,7 +135,8 @@ export function lineMarks<L>(
         : first.needs === 'row'
           ? first.number === 1 && members.length >= LEAST_ROW
           : members.length >= 2 || (first.number === 1 && /\d/.test(first.mark));
-    if (!counts) for (const at of members) if (marks[at]!.needs !== 'alone') marks[at] = undefined;
+    const below = first.kind === 'bullet' && members.every((at) => standsBelow(at));
+    if (!counts && !below) for (const at of members) if (marks[at]!.needs !== 'alone') marks[at] = undefined;
   }
   return marks;
 }

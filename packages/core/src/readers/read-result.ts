@@ -14,8 +14,6 @@ export interface ReadResult {
 export interface ReadOptions {
   /** Called with the fraction done, 0 to 1. */
   readonly progress?: (done: number) => void;
-  /** Folder, as URL or path with a slash at its end, that holds `cmaps/` and `standard_fonts/` for PDF. */
-  readonly pdfAssets?: string;
 }
 
 type WithoutId<B> = B extends Block ? Omit<B, 'id'> : never;

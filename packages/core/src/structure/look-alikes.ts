@@ -2,7 +2,7 @@
 import { groupBy, remembered } from '../base/index.ts';
 import { headingLevels, type Block, type DocumentModel, type Level } from '../document/index.ts';
 import type { StructureChange } from './change.ts';
-import { headingEvidence, traitsKey, traitsOf, traitsText, type Evidence, type Traits } from './evidence.ts';
+import { bodySize, headingEvidence, traitsKey, traitsOf, traitsText, type Evidence, type Traits } from './evidence.ts';
 import type { BlockId } from '../ids/index.ts';
 
 export interface LookAlikes {
@@ -103,13 +103,24 @@ export const markAs = (blocks: readonly BlockId[], level: Level): StructureChang
 
 /**
  * Marks what looks like a heading in a document that has no marks of its own, as formats without styles do not.
- * @returns The changes; none where headings are marked already.
+ * @returns The changes; where headings are marked already, only for lower ones that stand out by size or number.
  */
 export function impliedHeadings(document: DocumentModel): readonly StructureChange[] {
-  if (document.blocks.filter(({ kind }) => kind === 'heading').length > 2) return [];
+  const marked = document.blocks.filter(({ kind }) => kind === 'heading').length > MOST_BY_CHANCE;
+  const size = bodySize(document);
   return lookAlikes(document)
-    .filter(({ confidence }) => confidence >= SURE)
+    .filter(({ confidence, traits, blocks }) =>
+      marked ? confidence >= SURER && blocks.length >= 2 && standsOut(traits, size) : confidence >= SURE,
+    )
     .map(({ blocks, level }) => markAs(blocks, level));
 }
+
+/** Bookmarks may end above the lowest headings: what is larger than the text, or numbered in parts, is one of those. */
+const standsOut = ({ size, numbered }: Traits, body: number | undefined): boolean =>
+  size !== undefined && body !== undefined && (size >= body * LARGER || numbered >= 2);
+
+const MOST_BY_CHANCE = 2;
+const LARGER = 1.12;
+const SURER = 0.65;
 
 const SURE = 0.55;

@@ -1,6 +1,5 @@
 /** A worker thread: the core, packing and hashing. */
 import { createHash } from 'node:crypto';
-import { fileURLToPath } from 'node:url';
 import { deflateRawSync, gunzipSync, gzipSync } from 'node:zlib';
 import {
   convert,
@@ -92,11 +91,9 @@ const pack = (value: unknown): Uint8Array => gzipSync(JSON.stringify(value), { l
 const unpacked = (packed: Uint8Array): unknown => JSON.parse(gunzipSync(packed).toString('utf8'));
 const pictureFile = ({ id, mime, bytes }: PictureData): PictureFile => ({ id, mime, bytes });
 
-const PDF_ASSETS = fileURLToPath(new URL('.', import.meta.resolve('pdfjs-dist/package.json')));
-
 async function readFile({ bytes, type, name }: FileToRead, progress: Progress) {
   const known = DOCUMENT_TYPES.find((candidate) => candidate === type) ?? detectType(bytes, name);
-  return { type: known, ...(await openDocument(bytes, known, { pdfAssets: PDF_ASSETS, progress })) };
+  return { type: known, ...(await openDocument(bytes, known, { progress })) };
 }
 
 async function read({ files }: Tasks['read']['input'], progress: Progress): Promise<Tasks['read']['output']> {

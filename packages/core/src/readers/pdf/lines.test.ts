@@ -1,9 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
-import { diagnosticText, Report } from '../../base/index.ts';
 import { runsText } from '../../content/index.ts';
 import { linesOf, type Line } from './lines.ts';
 import type { Item, PdfPage } from './pdf-pages.ts';
-import { withoutRunningHeads } from './running-heads.ts';
+import { runningHeads } from './running-heads.ts';
 import { joinLines, wordsOf } from './runs.ts';
 import { tableAt } from './tables.ts';
 
@@ -17,6 +16,7 @@ const item = (text: string, x: number, y: number, look: Partial<Item> = {}): Ite
   bold: false,
   italic: false,
   mono: false,
+  mark: -1,
   link: undefined,
   ...look,
 });
@@ -26,6 +26,8 @@ const page = (items: readonly Item[], number = 1): PdfPage => ({
   height: 800,
   items,
   pictures: [],
+  turned: '',
+  source: '',
 });
 const texts = (lines: readonly Line[]): readonly string[] => lines.map(({ text }) => text);
 
@@ -68,7 +70,7 @@ describe('pieces become lines', () => {
     ]);
     const lines = linesOf(page(rows.flat()));
     expect(texts(lines)[0]).toBe('Item 0 000');
-    expect(tableAt(lines, 0)).toMatchObject({ end: 12, draft: { table: { columns: 2, rows: { length: 12 } } } });
+    expect(tableAt(lines, 0)).toMatchObject({ end: 12, drafts: [{ table: { columns: 2, rows: { length: 12 } } }] });
   });
 });
 
@@ -82,13 +84,13 @@ test('a cell of two lines is one; justified text with wide gaps is no table', ()
       item('elm', 200, 676),
     ]),
   );
-  const { draft } = tableAt(table, 0)!;
-  expect(draft.kind === 'table' && draft.table.rows.map((row) => row.cells.map((cell) => runsText(cell.runs)))).toEqual(
-    [
-      ['Gate', 'oak and iron'],
-      ['Wheel', 'elm'],
-    ],
-  );
+  const [draft] = tableAt(table, 0)!.drafts;
+  expect(
+    draft?.kind === 'table' && draft.table.rows.map((row) => row.cells.map((cell) => runsText(cell.runs))),
+  ).toEqual([
+    ['Gate', 'oak and iron'],
+    ['Wheel', 'elm'],
+  ]);
   const justified = linesOf(
     page([
       item('The pond', 50, 700),
@@ -123,41 +125,39 @@ describe('at the edges of pages', () => {
       ];
       return { number: i + 1, height: 800, lines: linesOf(page(items, i + 1)) };
     });
-  const left = (line: (number: number) => string, count?: number): { kept: number; told: readonly string[] } => {
-    const report = new Report();
-    const kept = withoutRunningHeads(pages(line, count), report);
-    return { kept: kept.flatMap((one) => one.lines).length, told: report.diagnostics.map(diagnosticText) };
+  const left = (line: (number: number) => string, count?: number): readonly string[] => {
+    const heads = runningHeads(pages(line, count), 10);
+    return [...heads].map(([{ text }, kind]) => `${kind} ${text}`);
   };
 
-  test('the same line on page after page is left out and told of once', () => {
-    expect(left(() => 'Sallow Quay Trust')).toEqual({
-      kept: 12,
-      told: ['“Sallow Quay Trust”, at the edge of 6 pages, was left out.'],
-    });
+  test('the same line on page after page is left out, also in a short document', () => {
+    expect(left(() => 'Sallow Quay Trust')).toEqual(Array(6).fill('running-head Sallow Quay Trust'));
+    expect(left((number) => (number === 1 ? 'The mill' : 'Sallow Quay Trust'), 3)).toEqual(
+      Array(2).fill('running-head Sallow Quay Trust'),
+    );
+    expect(left(() => 'Only page', 1)).toEqual([]);
   });
 
   test('so are page numbers, and heads that change but count the pages', () => {
-    expect(left((number) => `Page ${number}`).kept).toBe(12);
-    expect(left((number) => `Chapter ${'aabbcc'[number - 1]} ${number + 10}`).kept).toBe(12);
+    expect(left((number) => `Page ${number} of 6`)).toHaveLength(6);
+    expect(left((number) => `Chapter ${'aabbcc'[number - 1]} ${number + 10}`)).toHaveLength(6);
+    expect(left((number) => `${number + 344}`)).toEqual(
+      [345, 346, 347, 348, 349, 350].map((at) => `page-number ${at}`),
+    );
+    expect(left((number) => ['i', 'ii', 'iii', 'iv', 'v', 'vi'][number - 1]!)).toHaveLength(6);
   });
 
-  test('lines that differ are text', () => {
-    expect(left((number) => `${'abcdef'[number - 1]} begins here`)).toEqual({ kept: 18, told: [] });
-    expect(left(() => 'Only page', 1)).toEqual({ kept: 3, told: [] });
+  test('headings that differ in their number are headings, one to a page or not', () => {
+    expect(left((number) => `Lesson ${number}`)).toEqual([]);
+    expect(left((number) => `Unit ${number + 1}: ${'abcdef'[number - 1]}`)).toEqual([]);
+    expect(left((number) => `${'abcdef'[number - 1]} begins here`)).toEqual([]);
   });
 
-  test('a number alone is the page’s where it can be, and text where it cannot', () => {
-    // A year, or the number of a thing: nowhere near the page's own.
-    expect(left((number) => (number === 3 ? '1962' : `${'abcdef'[number - 1]} begins`))).toEqual({
-      kept: 18,
-      told: [],
-    });
-    expect(left((number) => (number === 3 ? '34' : `${'abcdef'[number - 1]} begins`))).toEqual({ kept: 18, told: [] });
-    expect(left((number) => (number === 3 ? '33' : `${'abcdef'[number - 1]} begins`)).kept).toBe(17);
-    expect(left((number) => (number === 3 ? '– 3 –' : `${'abcdef'[number - 1]} begins`))).toEqual({
-      kept: 17,
-      told: ['Page numbers were left out.'],
-    });
-    expect(left((number) => (number === 3 ? 'xiv' : `${'abcdef'[number - 1]} begins`)).kept).toBe(17);
+  test('a number alone is the page’s where others count on, and text where they do not', () => {
+    const only = (text: string) => left((number) => (number === 3 ? text : `${'abcdef'[number - 1]} begins`));
+    for (const text of ['1962', '34', 'xiv', '12 boats']) expect(only(text)).toEqual([]);
+    expect(only('– 3 –')).toEqual(['page-number – 3 –']);
+    expect(left((number) => (number < 3 ? `${number + 1960}` : `${'abcdef'[number - 1]} begins`))).toHaveLength(2);
+    expect(left((number) => (number < 3 ? `${number * 7}` : `${number}`))).toHaveLength(4);
   });
 });

@@ -39,12 +39,11 @@ export function linesOf(page: PdfPage): readonly Line[] {
 }
 
 function lineOf(segments: readonly Segment[], page: number, column: readonly [number, number]): Line {
-  const last = segments.at(-1)!;
   return {
     page,
     segments,
-    x: segments[0]!.x,
-    right: last.right,
+    x: Math.min(...segments.map(({ x }) => x)),
+    right: Math.max(...segments.map(({ right }) => right)),
     y: segments[0]!.y,
     size: Math.max(...segments.map(({ size }) => size)),
     bold: segments.every(({ bold }) => bold),
@@ -62,7 +61,21 @@ function rowsOf(items: readonly Item[]): readonly (readonly Item[])[] {
     if (row !== undefined && Math.abs(row[0]!.y - item.y) <= tolerance) row.push(item);
     else rows.push([item]);
   }
-  return rows.map((row) => row.sort((a, b) => a.x - b.x));
+  return rows.map((row) => inReadingOrder(row));
+}
+
+const RIGHT_TO_LEFT = /[\u0590-\u08ff\ufb1d-\ufdff\ufe70-\ufefc]/;
+
+/** From the left, or from the right where most letters are of a script that runs so. */
+function inReadingOrder<P extends { readonly x: number; readonly text: string }>(row: P[]): P[] {
+  if (row.length < 2) return row;
+  return row.sort(isReversed(row) ? (a, b) => b.x - a.x : (a, b) => a.x - b.x);
+}
+
+function isReversed(row: readonly { readonly text: string }[]): boolean {
+  if (!row.some(({ text }) => RIGHT_TO_LEFT.test(text))) return false;
+  const letters = row.flatMap(({ text }) => text.match(/\p{L}/gu) ?? []);
+  return letters.filter((letter) => RIGHT_TO_LEFT.test(letter)).length > letters.length / 2;
 }
 
 const segmentsOf = (items: readonly Item[]): readonly Segment[] =>
@@ -73,30 +86,33 @@ function grouped(row: readonly Item[], gap: number): readonly (readonly Item[])[
   const groups: Item[][] = [];
   for (const item of row) {
     const before = groups.at(-1)?.at(-1);
-    const between = before === undefined ? Infinity : item.x - before.x - before.width;
+    const between = before === undefined ? Infinity : gapBetween(before, item);
     if (before !== undefined && between < gap * Math.max(item.size, before.size)) groups.at(-1)!.push(item);
     else groups.push([item]);
   }
   return groups;
 }
 
+/** In either direction. */
+const gapBetween = (one: Item, other: Item): number =>
+  Math.max(other.x - one.x - one.width, one.x - other.x - other.width);
+
 function segmentOf(raw: readonly Item[]): Segment {
   const items: Item[] = [];
   for (const item of raw) {
     const before = items.at(-1);
-    const gap = before === undefined ? 0 : item.x - before.x - before.width;
+    const gap = before === undefined ? 0 : gapBetween(before, item);
     const spaced =
       before !== undefined && (gap > SPACE * item.size || /\s$/.test(before.text) || /^\s/.test(item.text));
     items.push({ ...item, text: (spaced ? ' ' : '') + item.text.trim().replace(/\s+/g, ' ') });
   }
-  const last = raw.at(-1)!;
   const letters = (item: Item): number => item.text.length;
   const main = raw.reduce((a, b) => (letters(b) > letters(a) ? b : a));
   return {
     items,
     text: items.map(({ text }) => text).join(''),
-    x: raw[0]!.x,
-    right: last.x + last.width,
+    x: Math.min(...raw.map(({ x }) => x)),
+    right: Math.max(...raw.map(({ x, width }) => x + width)),
     y: main.y,
     size: main.size,
     bold: raw.every((item) => item.bold || !/[\p{L}\p{N}]/u.test(item.text)),
@@ -110,7 +126,7 @@ function byBaseline(segments: readonly Segment[]): readonly (readonly Segment[])
     if (row !== undefined && Math.abs(row[0]!.y - segment.y) <= SAME_LINE * segment.size) row.push(segment);
     else rows.push([segment]);
   }
-  return rows.map((row) => row.sort((a, b) => a.x - b.x));
+  return rows.map((row) => inReadingOrder(row));
 }
 
 const BIN = 1; // points
@@ -146,7 +162,7 @@ function columnsOf(items: readonly Item[]): readonly (readonly Item[])[] {
 }
 
 const extent = (group: readonly Item[]): readonly [number, number] => [
-  group[0]!.x,
+  Math.min(...group.map(({ x }) => x)),
   Math.max(...group.map((item) => item.x + item.width)),
 ];
 
@@ -186,3 +202,7 @@ function isProse(rows: readonly (readonly Item[])[]): boolean {
   const letters = rows.reduce((sum, row) => sum + row.reduce((inner, item) => inner + item.text.length, 0), 0);
   return full >= rows.length * 0.25 && letters >= rows.length * 18;
 }
+
+/** Whether a piece stands above its line and is smaller: a number that refers to a note, an exponent. */
+export const isRaised = (item: Item, line: { readonly size: number; readonly y: number }): boolean =>
+  item.size <= line.size * 0.85 && item.y > line.y + line.size * 0.12;

@@ -1,7 +1,8 @@
 /** Makes paragraphs, list items and tables of lines. */
-import { groupBy } from '../../base/index.ts';
+import { groupBy, type Report } from '../../base/index.ts';
 import { runsText, sliceRuns, trimRuns } from '../../content/index.ts';
-import { lineMark, type Look } from '../../document/index.ts';
+import { lineMarks, type Look, type MarkedLine } from '../../document/index.ts';
+import { itemLabel } from '../list-label.ts';
 import type { Draft } from '../read-result.ts';
 import type { Line } from './lines.ts';
 import { joinLines } from './runs.ts';
@@ -25,22 +26,41 @@ const SIZE_STEP = 0.08;
 const PARAGRAPH_GAP = 1.4; // of the usual distance of baselines
 const SHORT_LINE = 0.82; // of the column
 
-export function paragraphsOf(lines: readonly Line[], text: PdfText): readonly Placed[] {
+type Marks = ReadonlyMap<Line, MarkedLine>;
+
+/** Marks of lines that stand at one place from the left are those of one list. */
+const marksOf = (lines: readonly Line[]): Marks => {
+  const found = lineMarks(
+    lines,
+    ({ text }) => text,
+    ({ x }) => x / SAME_RANK,
+  );
+  return new Map(lines.flatMap((line, i) => (found[i] === undefined ? [] : [[line, found[i]] as const])));
+};
+
+/** @param report Is told of the marks of items. */
+export function paragraphsOf(lines: readonly Line[], text: PdfText, report: Report): readonly Placed[] {
+  const marks = marksOf(lines);
   const leading = usualLeading(lines);
   const rightEdge = edgesOf(lines);
-  const ranks = markRanks(lines);
+  const ranks = markRanks(lines, marks);
   const placed: Placed[] = [];
   for (let i = 0; i < lines.length;) {
     const { page, y } = lines[i]!;
     const table = tableAt(lines, i);
     if (table !== undefined) {
-      placed.push({ draft: table.draft, page, y });
+      for (const draft of table.drafts) placed.push({ draft, page, y });
       i = table.end;
       continue;
     }
     let end = i + 1;
-    while (end < lines.length && !starts(lines, end, i, leading, rightEdge) && tableAt(lines, end) === undefined) end++;
-    for (const draft of draftsOf(lines.slice(i, end), text, ranks)) placed.push({ draft, page, y });
+    while (
+      end < lines.length &&
+      !starts(lines, end, i, { leading, rightEdge, marks }) &&
+      tableAt(lines, end) === undefined
+    )
+      end++;
+    for (const draft of draftsOf(lines.slice(i, end), text, { ranks, marks, report })) placed.push({ draft, page, y });
     i = end;
   }
   return placed;
@@ -62,14 +82,14 @@ function starts(
   lines: readonly Line[],
   i: number,
   from: number,
-  leading: number,
-  rightEdge: (line: Line) => number,
+  { leading, rightEdge, marks }: { leading: number; rightEdge: (line: Line) => number; marks: Marks },
 ): boolean {
   const [line, before, first] = [lines[i]!, lines[i - 1]!, lines[from]!];
-  if (Math.abs(line.size - before.size) > SIZE_STEP * before.size || line.bold !== before.bold) return true;
+  if (Math.abs(line.size - before.size) > SIZE_STEP * before.size) return true;
+  if (line.bold !== before.bold && !goesOn(before, line, leading, rightEdge)) return true;
   const ends = /[.!?:;”"’)]$/.test(before.text);
-  const marked = lineMark(line.text) !== undefined;
-  const inItem = lineMark(first.text) !== undefined;
+  const marked = marks.has(line);
+  const inItem = marks.has(first);
   if (line.page !== before.page || line.y > before.y)
     // On over the edge of a page or column: a sentence that had not ended.
     return marked || ends || !/^[\p{Ll}\d(“"]/u.test(line.text);
@@ -81,6 +101,15 @@ function starts(
   const indented = line.x - line.column[0] > line.size * 0.7 && line.x - before.x > line.size * 0.7;
   return (indented && ends) || (ends && isShort(before));
 }
+
+/** Whether a line in another weight is in the midst of a sentence: the one before was full, and no gap parts them. */
+const goesOn = (before: Line, line: Line, leading: number, rightEdge: (line: Line) => number): boolean =>
+  line.page === before.page &&
+  before.y > line.y &&
+  (before.y - line.y) / line.size <= leading * 1.1 &&
+  !/[.!?:;”"’)]$/.test(before.text) &&
+  Math.abs(line.x - before.x) < line.size &&
+  !firstWordFits(before, line, rightEdge(before));
 
 /** Whether the line before had room for the first word of this one: then it was ended on purpose. */
 function firstWordFits(before: Line, line: Line, edge: number): boolean {
@@ -111,25 +140,27 @@ const isShort = ({ right, column: [from, to] }: Line): boolean => right - from <
 function draftsOf(
   lines: readonly Line[],
   { bodySize, words, mono: plainMono }: PdfText,
-  ranks: (line: Line) => readonly number[],
+  { ranks, marks, report }: { ranks: (line: Line) => readonly number[]; marks: Marks; report: Report },
 ): readonly Draft[] {
   const [first] = lines;
   const bold = lines.every((line) => line.bold);
   const place = { page: first!.page };
   if (!plainMono && lines.every(isMono)) return [{ kind: 'code', text: codeText(lines), place }];
   const runs = trimRuns(joinLines(lines, words, bold));
-  const mark = lineMark(runsText(runs));
+  const mark = marks.get(first!);
   const heading = bold || first!.size > bodySize * (1 + 2 * SIZE_STEP);
   if (mark !== undefined && !heading && (mark.kind === 'bullet' || mark.parts === 1)) {
     const ordered = mark.kind === 'number';
     const text = runsText(runs);
+    const cut = first!.text.length - mark.text.length;
+    report.mark(mark.mark);
     return [
       {
         kind: 'listItem',
         depth: depthOf(first!, ranks(first!)),
         ordered,
-        ...(ordered ? { number: mark.number ?? 1 } : {}),
-        runs: sliceRuns(runs, text.length - mark.text.length, text.length),
+        ...(ordered ? { number: mark.number ?? 1, ...itemLabel(mark.number ?? 1, mark.mark) } : {}),
+        runs: trimRuns(sliceRuns(runs, cut, text.length)),
         place,
       },
     ];
@@ -150,10 +181,10 @@ const codeText = (lines: readonly Line[]): string => {
 };
 
 /** Where marks begin, by page and column, from the left. */
-function markRanks(lines: readonly Line[]): (line: Line) => readonly number[] {
+function markRanks(lines: readonly Line[], marks: Marks): (line: Line) => readonly number[] {
   const keyOf = ({ page, column }: Line): string => `${page} ${column[0]}`;
   const marked = groupBy(
-    lines.filter(({ text }) => lineMark(text) !== undefined),
+    lines.filter((line) => marks.has(line)),
     keyOf,
   );
   const ranks = new Map<string, number[]>();

@@ -23,6 +23,7 @@ const PROSE =
   'The pond fills at high water and empties through the wheel as the tide goes down, twice in every day, and the miller sleeps when he can. Nobody set the hours but the moon.';
 const head = (doc: PDFKit.PDFDocument, text: string, size = 18) => doc.font('Helvetica-Bold').fontSize(size).text(text);
 const body = (doc: PDFKit.PDFDocument, text = PROSE) => doc.font('Helvetica').fontSize(11).text(text).moveDown();
+const PICTURE = encode({ width: 60, height: 40, data: new Uint8Array(60 * 40 * 3).fill(90), channels: 3, depth: 8 });
 const outline = async (bytes: Uint8Array): Promise<readonly string[]> =>
   (await openDocument(bytes, 'pdf')).document.blocks.map(shortBlock);
 
@@ -78,7 +79,7 @@ test('two columns are read one after the other, what spans them first', async ()
   expect(text.indexOf('left59')).toBeLessThan(text.indexOf('right0'));
 });
 
-test('running heads and page numbers are left out and told of; words parted at line ends are whole again', async () => {
+test('running heads and page numbers are left out, in their places; words parted at line ends are whole again', async () => {
   const bytes = await pdf(
     (doc) => {
       for (let page = 1; page <= 4; page++) {
@@ -92,10 +93,12 @@ test('running heads and page numbers are left out and told of; words parted at l
     { autoFirstPage: false },
   );
   const { document } = await readPdf(bytes);
-  const text = document.blocks.map(shortBlock).join('\n');
-  expect(text).toContain('the waterwheel and the sluice');
-  expect(text).not.toContain('Trust, draft');
-  expect(document.diagnostics.map(({ code }) => code)).toEqual(['running-head-left', 'page-numbers-left']);
+  expect(document.blocks.slice(0, 3).map((block) => [block.left, shortBlock(block)])).toEqual([
+    ['running-head', 'p Sallow Quay Trust, draft'],
+    [undefined, expect.stringContaining('the waterwheel and the sluice')],
+    ['page-number', 'p 1'],
+  ]);
+  expect(document.diagnostics).toEqual([]);
 });
 
 test('simple tables, lists and pictures', async () => {
@@ -176,4 +179,185 @@ describe('what cannot be read', () => {
   test('a damaged file', async () => {
     await expect(readPdf(new TextEncoder().encode('%PDF-1.4 nothing more'))).rejects.toMatchObject({ code: 'bad-pdf' });
   });
+});
+
+test('three levels of headings stay three where bookmarks name the upper two; a title in two lines is one', async () => {
+  const bytes = await pdf((doc) => {
+    const part = doc.outline.addItem('Chapter 1: Tides');
+    part.addItem('How the pond fills at high water and empties again through the wheel');
+    head(doc, 'Tides', 22);
+    body(doc);
+    doc
+      .font('Helvetica-Bold')
+      .fontSize(16)
+      .text('How the pond fills at high water and empties', 72, 220, { lineBreak: false });
+    doc.text('again through the wheel', 72, 240);
+    body(doc);
+    for (const name of ['Springs', 'Neaps']) {
+      head(doc, name, 13);
+      body(doc);
+    }
+  });
+  const lines = (await outline(bytes)).filter((line) => line.startsWith('h'));
+  expect(lines).toEqual([
+    'h1 Tides',
+    'h2 How the pond fills at high water and empties again through the wheel',
+    'h3 Springs',
+    'h3 Neaps',
+  ]);
+});
+
+test('bookmarks with the name of a division match headings without it, in any script', async () => {
+  const { markBookmarks } = await import('./bookmarks.ts');
+  const placed = (text: string, page: number) => ({
+    draft: { kind: 'paragraph' as const, runs: [{ text }], place: { page } },
+    page,
+    y: 700,
+  });
+  const marked = markBookmarks(
+    [placed('水車', 1), placed('潮の池', 2), placed('水車', 2), placed('Wheels', 3)],
+    [
+      { title: '第2章 水車', depth: 1, page: 2 },
+      { title: 'Appendix B. Wheels', depth: 2, page: 3 },
+    ],
+  );
+  expect(marked.map(({ draft }) => (draft.kind === 'heading' ? draft.level : draft.kind))).toEqual([
+    'paragraph',
+    'paragraph',
+    1,
+    2,
+  ]);
+});
+
+test('notes at the foot of a page stand behind what refers to them; other small lines are text', async () => {
+  const bytes = await pdf((doc) => {
+    doc.font('Helvetica').fontSize(11).text('The mill ground barley', 72, 100, { lineBreak: false });
+    const at = 72 + doc.widthOfString('The mill ground barley');
+    doc.fontSize(7).text('1', at, 99, { lineBreak: false });
+    doc
+      .fontSize(11)
+      .text(' for two hundred years, and nobody set the hours but the moon.', at + 4, 100, { lineBreak: false });
+    doc.text('A second paragraph stands below the first and refers to nothing at all.', 72, 140);
+    doc.fontSize(8).text('1 A grain that grows on the island, where', 72, 700, { lineBreak: false });
+    doc.text('little else does.', 72, 711, { lineBreak: false });
+    doc.text('2 Not referred to.', 72, 740, { lineBreak: false });
+  });
+  const { document } = await readPdf(bytes);
+  expect(document.blocks.map((block) => `${block.kind} ${blockText(block)}`)).toEqual([
+    'paragraph The mill ground barley for two hundred years, and nobody set the hours but the moon.',
+    'footnote A grain that grows on the island, where little else does.',
+    'paragraph A second paragraph stands below the first and refers to nothing at all.',
+    'paragraph 2 Not referred to.',
+  ]);
+  expect(document.diagnostics).toEqual([]);
+});
+
+test('terms with whole sentences beside them are no table; bold in running text is no heading', async () => {
+  const bytes = await pdf((doc) => {
+    doc.font('Helvetica').fontSize(11);
+    let y = 100;
+    for (const term of ['pond', 'sluice']) {
+      doc.text(term, 72, y, { lineBreak: false });
+      doc.text('Where the water of the tide is kept until it goes down, and', 170, y, { lineBreak: false });
+      doc.text('then runs out under the wheel by a gate of its own.', 170, y + 14, { lineBreak: false });
+      y += 28;
+    }
+    doc.addPage();
+    body(doc);
+    doc.text('The gate is made of', { continued: true });
+    doc
+      .font('Helvetica-Bold')
+      .text(
+        ' oak from the wood that the trust has bought for one pound and it will be set by hand, plank after plank, before the springs of the next year come in and go out again,',
+        { continued: true },
+      );
+    doc.font('Helvetica').text(' as the old one was.', { continued: false });
+  });
+  expect(await outline(bytes)).toEqual([
+    '- pond',
+    'p Where the water of the tide is kept until it goes down, and then runs out under the wheel by a gate of its own.',
+    '- sluice',
+    'p Where the water of the tide is kept until it goes down, and then runs out under the wheel by a gate of its own.',
+    `p ${PROSE}`,
+    expect.stringMatching(/^p The gate is made of oak .* as the old one was\.$/),
+  ]);
+});
+
+test('what a tagged file says of its parts comes first', async () => {
+  const bytes = await pdf(
+    (doc) => {
+      const document = doc.struct('Document');
+      doc.addStructure(document);
+      const add = (parent: PDFKit.PDFStructureElement, type: string, text: string): void => {
+        parent.add(doc.struct(type, {}, () => void doc.text(text)));
+      };
+      doc.font('Helvetica').fontSize(11);
+      add(document, 'H1', 'Tides');
+      add(document, 'P', PROSE);
+      add(document, 'H3', 'Springs');
+      const list = doc.struct('L');
+      document.add(list);
+      const item = doc.struct('LI');
+      list.add(item);
+      add(item, 'Lbl', '(a)');
+      const inner = doc.struct('LBody');
+      item.add(inner);
+      add(inner, 'P', 'High water');
+      const second = doc.struct('L');
+      inner.add(second);
+      const deep = doc.struct('LI');
+      second.add(deep);
+      add(deep, 'LBody', '12 boats came in');
+      const grid = doc.struct('Table');
+      document.add(grid);
+      for (const [type, ...cells] of [
+        ['TH', 'Part', 'Cost'],
+        ['TD', 'Wheel', '12'],
+      ]) {
+        const row = doc.struct('TR');
+        grid.add(row);
+        for (const cell of cells) add(row, type!, cell);
+        row.end();
+      }
+      document.add(
+        doc.struct(
+          'Figure',
+          { alt: 'The pond at low water' },
+          () => void doc.image(Buffer.from(PICTURE), { width: 60 }),
+        ),
+      );
+      add(document, 'Note', '1 A note at the end.');
+      document.end();
+      doc.text('An artifact in the midst');
+    },
+    { tagged: true, pdfVersion: '1.5', lang: 'en-GB' } as PDFKit.PDFDocumentOptions,
+  );
+  const { document } = await readPdf(bytes);
+  expect(document.blocks.map(shortBlock)).toEqual([
+    'h1 Tides',
+    `p ${PROSE}`,
+    'h3 Springs',
+    '1. High water',
+    '  - 12 boats came in',
+    'table Part | Cost\nWheel | 12',
+    'picture The pond at low water',
+    'footnote A note at the end.',
+    'p An artifact in the midst',
+  ]);
+  expect(document.blocks[3]).toMatchObject({ label: '(a)' });
+  expect(document.blocks[5]).toMatchObject({ table: { rows: [{ header: true }, { header: false }] } });
+  expect(document.language).toBe('en-GB');
+  expect(document.diagnostics).toEqual([]);
+});
+
+test('text that runs upwards is told; a page that is a picture without text shows it', async () => {
+  const bytes = await pdf((doc) => {
+    body(doc);
+    doc.rotate(90, { origin: [400, 400] }).text('DRAFT COPY', 400, 400, { lineBreak: false });
+    doc.addPage({ margin: 0, size: 'A4' });
+    doc.image(Buffer.from(PICTURE), 0, 0, { width: 595.28, height: 841.89 });
+  });
+  const { document } = await readPdf(bytes);
+  expect(document.blocks.map(({ kind }) => kind)).toEqual(['paragraph', 'picture']);
+  expect(document.diagnostics).toMatchObject([{ code: 'text-turned', params: { text: 'DRAFT COPY' } }]);
 });

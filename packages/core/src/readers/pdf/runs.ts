@@ -1,16 +1,17 @@
 /** Runs of lines of a PDF: looks of the pieces, and hyphens at line ends taken back. */
 import { mergeRuns, runsText, sliceRuns, type Run, type Runs } from '../../content/index.ts';
 import type { Item } from './pdf-pages.ts';
-import type { Line, Segment } from './lines.ts';
+import { isRaised, type Line, type Segment } from './lines.ts';
 
 /** @param plainBold The whole paragraph is bold: its look says so, its runs need not. */
-export const segmentRuns = ({ items }: Segment, plainBold: boolean): Runs =>
-  mergeRuns(items.map((item) => runOf(item, plainBold)));
+export const segmentRuns = (segment: Segment, plainBold: boolean): Runs =>
+  mergeRuns(segment.items.map((item) => runOf(item, segment, plainBold)));
 
-const runOf = (item: Item, plainBold: boolean): Run => ({
+const runOf = (item: Item, segment: Segment, plainBold: boolean): Run => ({
   text: item.text,
   ...(item.bold && !plainBold ? { bold: true } : {}),
   ...(item.italic ? { italic: true } : {}),
+  ...(isRaised(item, segment) ? { position: 'super' } : {}),
   ...(item.link === undefined ? {} : { link: item.link }),
 });
 
@@ -46,7 +47,7 @@ function hyphenated(before: string, after: string, words: ReadonlySet<string>): 
 }
 
 /** All words of the text, for deciding about hyphens. */
-export function wordsOf(lines: readonly Line[]): ReadonlySet<string> {
+export function wordsOf(lines: readonly { readonly text: string }[]): ReadonlySet<string> {
   const words = new Set<string>();
   for (const { text } of lines)
     for (const word of text.toLowerCase().match(/\p{L}+(?:-\p{L}+)*/gu) ?? []) words.add(word);

@@ -1,8 +1,8 @@
 /** Takes simple tables out of lines: rows that follow each other, whose segments stand in common columns. */
-import { mergeRuns, type TableCell, type TableRow } from '../../content/index.ts';
+import { mergeRuns, trimRuns, type TableCell, type TableRow } from '../../content/index.ts';
 import type { Draft } from '../read-result.ts';
 import type { Line, Segment } from './lines.ts';
-import { segmentRuns } from './runs.ts';
+import { joinLines, segmentRuns, wordsOf } from './runs.ts';
 
 const LEAST_ROWS = 2;
 /** Edges of cells this far apart are one. */
@@ -14,7 +14,7 @@ const ROW_GAP = 3.4; // of the size
 export function tableAt(
   lines: readonly Line[],
   from: number,
-): { readonly draft: Draft; readonly end: number } | undefined {
+): { readonly drafts: readonly Draft[]; readonly end: number } | undefined {
   let end = from;
   const rows: Line[] = [];
   while (end < lines.length && rows.length < MOST_ROWS) {
@@ -30,6 +30,7 @@ export function tableAt(
     rows.push(line);
     end++;
   }
+  if (areTerms(rows)) return { drafts: termDrafts(rows), end };
   while (rows.length > 0 && rows.at(-1)!.segments.length < 2 && rows.length > LEAST_ROWS + 1) {
     rows.pop();
     end--;
@@ -66,7 +67,39 @@ export function tableAt(
       })),
     })),
   };
-  return { draft: { kind: 'table', table, place: { page: lines[from]!.page } }, end };
+  return { drafts: [{ kind: 'table', table, place: { page: lines[from]!.page } }], end };
+}
+
+const LONG_TEXT = 40; // characters
+
+/** Terms at the left, and beside them what they mean, in whole sentences over several lines. */
+function areTerms(rows: readonly Line[]): boolean {
+  const full = rows.filter(({ segments }) => segments.length >= 2);
+  const texts = rows.map(({ segments }) => segments.at(-1)!.text);
+  const long = texts.filter((text) => text.length >= LONG_TEXT).length;
+  return (
+    full.length >= LEAST_ROWS &&
+    rows.length >= full.length * 1.5 &&
+    long >= rows.length * 0.5 &&
+    full.every(({ segments }) => segments.length === 2)
+  );
+}
+
+function termDrafts(rows: readonly Line[]): readonly Draft[] {
+  const terms: { readonly term: Segment; readonly lines: Line[] }[] = [];
+  const alone = (line: Line, segment: Segment): Line => ({ ...line, segments: [segment], text: segment.text });
+  for (const line of rows) {
+    if (line.segments.length >= 2) terms.push({ term: line.segments[0]!, lines: [alone(line, line.segments[1]!)] });
+    else terms.at(-1)?.lines.push(line);
+  }
+  const words = wordsOf(rows);
+  return terms.flatMap(({ term, lines }): Draft[] => {
+    const place = { page: lines[0]!.page };
+    return [
+      { kind: 'listItem', depth: 1, ordered: false, runs: trimRuns(segmentRuns(term, false)), place },
+      { kind: 'paragraph', runs: trimRuns(joinLines(lines, words, false)), place },
+    ];
+  });
 }
 
 type Range = readonly [number, number];

@@ -42,17 +42,24 @@ function* toldTexts(blocks: readonly Block[], report: Report): Generator<string>
 function missingWords(source: SourceText, told: Iterable<string>): string {
   const counts = new Map<string, number>();
   for (const text of told) for (const [word] of text.matchAll(WORD)) counts.set(word, (counts.get(word) ?? 0) + 1);
+  const found = (word: string): boolean => {
+    const count = counts.get(word) ?? 0;
+    if (count > 0) counts.set(word, count - 1);
+    return count > 0;
+  };
   const missing: string[] = [];
-  let length = 0;
+  /** The word before, where it is missing: a hyphen may part what is one word in the block. */
+  let half: string | undefined;
   source((piece) => {
     for (const [word] of piece.matchAll(WORD)) {
-      const count = counts.get(word) ?? 0;
-      if (count > 0) counts.set(word, count - 1);
-      else if (missing.length < MOST_NAMED && length + word.length <= LONGEST_NAMED) {
-        missing.push(word);
-        length += word.length;
+      if (half !== undefined && found(half + word)) half = undefined;
+      else {
+        if (half !== undefined) missing.push(half);
+        half = found(word) ? undefined : word;
       }
     }
   });
-  return missing.join(' ');
+  if (half !== undefined) missing.push(half);
+  const named = missing.slice(0, MOST_NAMED).join(' ');
+  return named.length > LONGEST_NAMED ? named.slice(0, LONGEST_NAMED) : named;
 }
