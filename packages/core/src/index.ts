@@ -93,6 +93,7 @@ export {
   type DocumentModel,
   documentWords,
   type Heading,
+  BlockIds,
   ID_FORMAT,
   identityText,
   LEFT_KINDS,

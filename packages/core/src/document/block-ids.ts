@@ -5,8 +5,11 @@ import { equalBlock, type BlockId } from '../ids/index.ts';
 import { blockText } from './block-text.ts';
 import type { Block } from './block.ts';
 
-/** How ids are made; raised when that changes, so that those that are stored can be told from today's. */
-export const ID_FORMAT = 2;
+/**
+ * What the ids in logs are of; raised when ids are made in another way, or when readers give other blocks for the same
+ * files, so that those that are stored can be told from today's.
+ */
+export const ID_FORMAT = 3;
 
 const HASHED = 8; // bytes
 

@@ -15,6 +15,17 @@ export async function getDocument(db: Db, key: DocumentKey): Promise<Buffer | un
   return row?.packed;
 }
 
+/** The newest reading by a reader older than the key's. */
+export async function getFormerDocument(db: Db, { reader, ...key }: DocumentKey): Promise<Buffer | undefined> {
+  const { workspace, ...rest } = key;
+  const row = (await db('documents')
+    .where({ workspace_id: workspace, ...rest })
+    .where('reader', '<', reader)
+    .orderBy('reader', 'desc')
+    .first('packed')) as { packed: Buffer } | undefined;
+  return row?.packed;
+}
+
 export async function putDocument(db: Db, key: DocumentKey, packed: Uint8Array): Promise<void> {
   await db('documents')
     .insert({ ...where(key), packed: Buffer.from(packed) })

@@ -1,7 +1,18 @@
 /** A database of version 0.4.0, with a deck that was worked on there: its ids are carried over, and all of the work is still in its place. */
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
-import { convert, foldLog, ID_FORMAT, runsText, type DocumentModel, type LogEntry } from '@alvex/core';
+import {
+  BlockIds,
+  convert,
+  foldLog,
+  ID_FORMAT,
+  identityText,
+  READER_VERSION,
+  runsText,
+  type DocumentModel,
+  type LogEntry,
+} from '@alvex/core';
 import { readFileSync } from 'node:fs';
+import { gzipSync } from 'node:zlib';
 import { migrate, STEPS } from '../db/migrations.ts';
 import { RealServer } from '../test/real.ts';
 
@@ -93,4 +104,46 @@ test('a kind of edit that only a newer Alvex knows is laid aside and shown', asy
       .where({ version: version + 1 })
       .first('entry'),
   ).toEqual({ entry });
+});
+
+test('work on a deck whose file an older reader read otherwise stays with the same lines', async () => {
+  const { db } = real.context;
+  const source = '12 boats came in on the tide of the morning.\n\nThey left again.\n';
+  const made = await fetch(`${real.address}/api/decks?name=boats.txt`, { method: 'POST', body: source });
+  const lines = (await made.text()).trim().split('\n');
+  const { id } = (JSON.parse(lines.at(-1)!) as { deck: { id: string } }).deck;
+  const row = (await db('decks').where({ id }).first()) as { original: string; type: string; workspace_id: number };
+  const today = (await (await fetch(`${real.address}/api/decks/${id}/document`)).json()) as DocumentModel;
+  // As 0.5 read it: the number was taken for that of an item.
+  const ids = new BlockIds();
+  const former = {
+    ...today,
+    blocks: today.blocks.map((block, i) =>
+      i > 0
+        ? { ...block, id: ids.next(block.kind, identityText(block)) }
+        : {
+            kind: 'listItem',
+            depth: 1,
+            ordered: true,
+            number: 12,
+            runs: [{ text: 'boats came in on the tide of the morning.' }],
+            place: block.place,
+            id: ids.next('listItem', 'boats came in on the tide of the morning.'),
+          },
+    ),
+  };
+  await db('documents').insert({
+    workspace_id: row.workspace_id,
+    original: row.original,
+    type: row.type,
+    reader: READER_VERSION - 1,
+    packed: gzipSync(JSON.stringify(former)),
+  });
+  const edits = former.blocks.map(({ id: block }) => ({ kind: 'turn', block, to: 'out' }));
+  await db('decks').where({ id }).update({ ids: 2, version: edits.length });
+  for (const [i, edit] of edits.entries())
+    await db('entries').insert({ deck_id: id, version: i + 1, entry: JSON.stringify(edit), at: new Date() });
+  const { log } = (await (await fetch(`${real.address}/api/decks/${id}`)).json()) as { log: LogEntry[] };
+  expect(log.map((entry) => entry.kind === 'turn' && entry.block)).toEqual(today.blocks.map((block) => block.id));
+  expect(convert(today, foldLog(log).done).unplaced).toEqual([]);
 });

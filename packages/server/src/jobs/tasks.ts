@@ -53,7 +53,13 @@ export interface Tasks {
   };
   /** Gives entries of an older Alvex the ids that blocks have today. */
   readonly carryIds: {
-    readonly input: { readonly entries: readonly LogEntry[]; readonly packed: readonly Uint8Array[] };
+    readonly input: {
+      readonly entries: readonly LogEntry[];
+      /** Packed documents; the former one where it is still kept. */
+      readonly readings: readonly { readonly former: Uint8Array | undefined; readonly today: Uint8Array }[];
+      /** What the ids in the entries are of. */
+      readonly format: number;
+    };
     readonly output: readonly LogEntry[];
   };
   readonly write: {

@@ -55,10 +55,14 @@ const RUNNERS: Runners = {
       level,
       mtime: new Date('1980-01-01T00:00:00'),
     }),
-  carryIds: ({ entries, packed }) =>
+  carryIds: ({ entries, readings, format }) =>
     withTodaysIds(
       entries,
-      packed.map((one) => unpacked(one) as DocumentModel),
+      readings.map(({ former, today }) => ({
+        former: former === undefined ? undefined : (unpacked(former) as DocumentModel),
+        today: unpacked(today) as DocumentModel,
+      })),
+      format,
     ),
   write,
 };

@@ -1,7 +1,7 @@
 /** Files as they came: kept byte for byte by their hash, and read into documents. */
 import { READER_VERSION } from '@alvex/core';
 import { getBlob, putBlob, type Blob } from '../db/blobs.ts';
-import { getDocument, putDocument } from '../db/documents.ts';
+import { getDocument, getFormerDocument, putDocument } from '../db/documents.ts';
 import type { EditionRow } from '../db/editions.ts';
 import { TaskStopped, type Watching } from '../jobs/pool.ts';
 import type { Packed } from '../jobs/tasks.ts';
@@ -131,6 +131,10 @@ export async function filesOf({ db, workspace }: Context, row: EditionRow): Prom
   const parts = JSON.parse(Buffer.from(original.bytes).toString('utf8')) as readonly PartFile[];
   return Promise.all(parts.map(async ({ name, type, hash }) => ({ ...(await fetch(hash)), name, type })));
 }
+
+/** The document of a file as an older reader made it, gzip; undefined where none is kept. */
+export const formerlyPackedOf = ({ db, workspace }: Context, row: EditionRow): Promise<Uint8Array | undefined> =>
+  getFormerDocument(db, { workspace, original: row.original, type: row.type, reader: READER_VERSION });
 
 /** The document of a file, gzip; read again where the cache has none of today's reader. */
 export async function packedOf(context: Context, row: EditionRow): Promise<Uint8Array> {

@@ -5,7 +5,7 @@ import type { DeckRow } from '../db/decks.ts';
 import { appendEntries, batchVersion, entriesAfter, rewriteEntries } from '../db/entries.ts';
 import type { Context } from './context.ts';
 import { existing } from './existing-deck.ts';
-import { packedOf } from './files.ts';
+import { formerlyPackedOf, packedOf } from './files.ts';
 import { sourcesOf } from './originals.ts';
 
 export type AppendOutcome = { readonly ok: true; readonly version: number } | ({ readonly ok: false } & Newer);
@@ -18,7 +18,7 @@ export async function append(
 ): Promise<AppendOutcome> {
   const row = await existing(context, id);
   await carryIds(context, row);
-  const today = ids === ID_FORMAT ? entries : await withTodaysIds(context, row, entries);
+  const today = ids === ID_FORMAT ? entries : await withTodaysIds(context, row, entries, ids ?? FIRST_FORMAT);
   const version = await appendEntries(context.db, id, base, today, context.now(), batch);
   if (version !== undefined) return { ok: true, version };
   return { ok: false, ...(await newerThan(context, id, base)) };
@@ -46,7 +46,7 @@ export async function wholeLog(context: Context, id: string): Promise<readonly L
 /** The log of a deck of an older Alvex gets the ids of today, once. */
 async function carryIds(context: Context, row: DeckRow): Promise<void> {
   if (row.ids === ID_FORMAT) return;
-  const entries = await withTodaysIds(context, row, await entriesAfter(context.db, row.id, 0));
+  const entries = await withTodaysIds(context, row, await entriesAfter(context.db, row.id, 0), row.ids);
   await rewriteEntries(context.db, row.id, entries, ID_FORMAT);
 }
 
@@ -54,8 +54,17 @@ async function withTodaysIds(
   context: Context,
   row: DeckRow,
   entries: readonly LogEntry[],
+  format: number,
 ): Promise<readonly LogEntry[]> {
   if (entries.length === 0) return entries;
-  const packed = await Promise.all((await sourcesOf(context, row)).map((source) => packedOf(context, source)));
-  return context.jobs.run('carryIds', { entries, packed });
+  const readings = await Promise.all(
+    (await sourcesOf(context, row)).map(async (source) => ({
+      former: await formerlyPackedOf(context, source),
+      today: await packedOf(context, source),
+    })),
+  );
+  return context.jobs.run('carryIds', { entries, readings, format });
 }
+
+/** Windows that say nothing of their ids are of before 0.5. */
+const FIRST_FORMAT = 1;

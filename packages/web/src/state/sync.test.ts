@@ -180,7 +180,7 @@ test('entries with former ids are told apart from today’s, also when one of th
   await settle();
   expect(sent.slice(-2)).toMatchObject([
     { entries: [cut('former')], ids: 1 },
-    { entries: [cut('new')], ids: 2 },
+    { entries: [cut('new')], ids: 3 },
   ]);
   expect(states.at(-1)).toMatchObject({ state: 'kept', refused: 1 });
 });
