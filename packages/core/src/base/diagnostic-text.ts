@@ -5,6 +5,7 @@ export const DIAGNOSTIC_TEXTS = {
   'picture-not-in-file': 'A picture is not in the file: {name}.',
   'picture-not-contained': 'The picture {name} is named in the text but not contained in it.',
   'picture-format': 'The picture {name} is in a format that slides cannot show.',
+  'picture-damaged': 'The picture {name} is damaged, or unpacks to more than can be right; it was left out.',
   'picture-type': 'The picture {name} is {type}; PNG, JPEG and GIF can be shown.',
   'picture-too-large':
     'The picture {name} says that it is {width} × {height} pixels; the limit is {most} million pixels.',

@@ -11,6 +11,11 @@ export type ReadErrorCode =
   | 'old-binary'
   | 'wrong-type'
   | 'unknown-type'
+  | 'presentation'
+  | 'spreadsheet'
+  | 'other-xml'
+  | 'damaged'
+  | 'too-deep'
   | 'part-missing'
   | 'bad-pdf'
   | 'no-text'
@@ -30,6 +35,14 @@ const MESSAGES: Readonly<Record<ReadErrorCode, string>> = {
   'old-binary': 'The file is in an old binary format. Save it as DOCX and bring in that.',
   'wrong-type': 'The file is a package of another kind, not a word processor document.',
   'unknown-type': 'This kind of file cannot be read. DOCX, ODT, RTF, PDF, Markdown, HTML, OPML and plain text can.',
+  presentation:
+    'The file is a presentation, whatever its name ends in. Bring in the document that it was made of; as a template it can be chosen in the look of a deck.',
+  spreadsheet: 'The file is a spreadsheet. Copy its tables into a document, or paste them.',
+  'other-xml':
+    'The file is XML, but neither a web page nor an outline (OPML). Export it as HTML, DOCX or Markdown with the program that made it.',
+  damaged:
+    'A part of the file is damaged and cannot be unpacked, as after a faulty copy. Fetch it again, or save it anew with the program that made it.',
+  'too-deep': `Parts of the file are nested over ${LIMITS.xmlDepth} deep, one within the other, which no page can show. Save it anew with the program that made it.`,
   'part-missing': 'A part that every document needs is not in the file. Save it again with the program that made it.',
   'bad-pdf': 'The PDF is damaged and cannot be read. Fetch or export it again.',
   'no-text':
@@ -37,7 +50,7 @@ const MESSAGES: Readonly<Record<ReadErrorCode, string>> = {
   'bad-xml': 'A part of the file is not well-formed XML. Save it again with the program that made it.',
   doctype:
     'A part of the file declares a document type, which no document needs and which can be harmful. It was not read.',
-  bomb: `The file unpacks to more than can be right: over ${megabytes(LIMITS.partBytes)} in a part, ${megabytes(LIMITS.archiveBytes)} in all, ${LIMITS.zipRatio} times its packed size, ${LIMITS.zipEntries} entries, or elements nested over ${LIMITS.xmlDepth} deep.`,
+  bomb: `The file unpacks to more than can be right: over ${megabytes(LIMITS.partBytes)} in a part, ${megabytes(LIMITS.archiveBytes)} in all, ${LIMITS.zipRatio} times its packed size, or ${LIMITS.zipEntries} entries.`,
   'too-many-blocks': `The document has more than ${LIMITS.blocks} paragraphs. Bring it in in parts.`,
 };
 

@@ -87,7 +87,7 @@ describe('XML', () => {
 
   test('nested or furnished beyond all measure is refused', () => {
     const deep = LIMITS.xmlDepth + 1;
-    expect(() => events('<a>'.repeat(deep) + '</a>'.repeat(deep))).toThrow(code('bomb'));
+    expect(() => events('<a>'.repeat(deep) + '</a>'.repeat(deep))).toThrow(code('too-deep'));
     const many = Array.from({ length: LIMITS.xmlAttributes + 1 }, (_, i) => `a${i}="x"`).join(' ');
     expect(() => events(`<x ${many}/>`)).toThrow(code('bomb'));
   });

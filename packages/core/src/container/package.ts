@@ -93,7 +93,8 @@ export function mainPart(zip: ZipReader, kind: string): string {
   for (const { type, target } of readRelationships(zip, '').values()) {
     if (type !== 'officeDocument') continue;
     const contentType = types.get(target.toLowerCase());
-    if (contentType !== undefined && !contentType.includes(kind)) throw new ReadError('wrong-type', { part: target });
+    if (contentType !== undefined && !contentType.includes(kind))
+      throw new ReadError(otherKind(contentType), { part: target });
     if (!zip.has(target)) throw new ReadError('part-missing', { part: target });
     return target;
   }
@@ -106,3 +107,11 @@ export function relatedPart(zip: ZipReader, relationships: Relationships, type: 
     if (rel.type === type && !rel.external && zip.has(rel.target)) return rel.target;
   return undefined;
 }
+
+/** What a package of Office Open XML is, by the type of its main part (ECMA-376-1 §11.3.10, §12.3.23, §13.3.6). */
+const otherKind = (contentType: string): 'presentation' | 'spreadsheet' | 'wrong-type' =>
+  contentType.includes('presentationml')
+    ? 'presentation'
+    : contentType.includes('spreadsheetml') || contentType.includes('ms-excel')
+      ? 'spreadsheet'
+      : 'wrong-type';

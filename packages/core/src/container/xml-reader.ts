@@ -126,8 +126,9 @@ function xmlParser(handler: XmlHandler, part: string | undefined): { write(text:
     return out;
   };
 
-  parser.on('doctype', () => {
-    throw new ReadError('doctype', place);
+  parser.on('doctype', (text) => {
+    // One that only names a document type brings nothing in; packages have none at all.
+    if (part !== undefined || text.includes('[')) throw new ReadError('doctype', place);
   });
   parser.on('error', (error) => {
     // A character that XML forbids spoils nothing else; readers drop it from the text and say so.
@@ -140,7 +141,8 @@ function xmlParser(handler: XmlHandler, part: string | undefined): { write(text:
     if (name.charCodeAt(0) === 120 && (name === 'xmlns' || name.startsWith('xmlns:'))) declare(name, value);
   });
   parser.on('opentag', (tag: SaxesTagPlain) => {
-    if (attributeCount > LIMITS.xmlAttributes || open.length >= LIMITS.xmlDepth) throw new ReadError('bomb', place);
+    if (attributeCount > LIMITS.xmlAttributes) throw new ReadError('bomb', place);
+    if (open.length >= LIMITS.xmlDepth) throw new ReadError('too-deep', place);
     attributeCount = 0;
     const name = usual ? tag.name : canonical(tag.name);
     open.push(name);

@@ -84,7 +84,7 @@ export class ZipReader {
   /**
    * Unpacks a part piece by piece.
    * @param take Called with each unpacked piece and the packed bytes used so far.
-   * @throws ReadError `part-missing`, `truncated`, `encrypted` or `bomb`.
+   * @throws ReadError `part-missing`, `truncated`, `damaged`, `encrypted` or `bomb`.
    */
   stream(name: string, take: (piece: Uint8Array, used: number) => void): void {
     const entry = this.#entries.get(this.named(name) ?? name);
@@ -125,7 +125,7 @@ export class ZipReader {
       }
     } catch (error) {
       if (error instanceof Error && 'code' in error && typeof error.code === 'number')
-        throw new ReadError('truncated', place, { cause: error });
+        throw new ReadError('damaged', place, { cause: error });
       throw error;
     }
     if (!finished && packed > 0) throw new ReadError('truncated', place);

@@ -13,6 +13,12 @@ test.each([
   ['rtf', bytes('{\\rtf1 a}'), 'x.doc'],
   ['pdf', bytes('junk %PDF-1.4'), 'x'],
   ['opml', bytes('<?xml version="1.0"?>\n<opml version="1.0"/>'), 'x.xml'],
+  ['opml', bytes('<?xml version="1.0"?>\n<!DOCTYPE opml SYSTEM "x.dtd">\n<opml version="1.0"/>'), 'x.xml'],
+  [
+    'html',
+    bytes('<?xml version="1.0"?>\n<!DOCTYPE html PUBLIC "-//W3C//DTD XHTML 1.0 Strict//EN" "x">\n<html/>'),
+    'x.xml',
+  ],
   ['html', bytes('  <!DOCTYPE html><p>a'), 'x.txt'],
   ['html', bytes('Version:0.9\nStartHTML:00\n<html>'), 'x'],
   ['html', bytes('<p>a</p>'), 'x.html'],
@@ -28,6 +34,10 @@ test.each([
   ['unknown-type', bytes('\u0089PNG\r\n'), 'x.png'],
   ['unknown-type', bytes('a\u0000b'), 'x.txt'],
   ['not-a-zip', bytes('words'), 'x.docx'],
+  ['other-xml', bytes('<?xml version="1.0"?><book><title>a</title></book>'), 'x.xml'],
+  ['other-xml', bytes('<!DOCTYPE book [<!ENTITY a "b">]>\n<book/>'), 'x.txt'],
+  ['presentation', zipSync({ mimetype: strToU8('application/vnd.oasis.opendocument.presentation') }), 'x.odt'],
+  ['spreadsheet', zipSync({ mimetype: strToU8('application/vnd.oasis.opendocument.spreadsheet') }), 'x.odt'],
   ['wrong-type', zipSync({ mimetype: strToU8('application/epub+zip') }), 'x.odt'],
 ])('%s is said of what cannot be read', (code, content, name) =>
   expect(() => detectType(content, name)).toThrow(expect.objectContaining({ code })),

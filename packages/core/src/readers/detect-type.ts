@@ -9,7 +9,7 @@ export type DocumentType = (typeof DOCUMENT_TYPES)[number];
 const ODT_TYPES = /^application\/vnd\.oasis\.opendocument\.text(-template)?$/;
 const START = 64 * 1024;
 
-/** @throws ReadError `empty`, `unknown-type`, and for packages that are no documents `wrong-type`. */
+/** @throws ReadError `empty`, `unknown-type`, `other-xml`, and for packages that are no documents `presentation`, `spreadsheet`, `wrong-type`. */
 export function detectType(bytes: Uint8Array, name: string): DocumentType {
   if (bytes.length === 0) throw new ReadError('empty');
   const start = bytes.subarray(0, START);
@@ -33,7 +33,14 @@ function packageType(bytes: Uint8Array): DocumentType {
   if (!zip.has('mimetype')) return 'docx';
   const mime = decodeText(zip.read('mimetype').subarray(0, 200)).trim();
   if (ODT_TYPES.test(mime)) return 'odt';
-  throw new ReadError('wrong-type', { part: 'mimetype' });
+  throw new ReadError(
+    /opendocument\.presentation/.test(mime)
+      ? 'presentation'
+      : /opendocument\.spreadsheet/.test(mime)
+        ? 'spreadsheet'
+        : 'wrong-type',
+    { part: 'mimetype' },
+  );
 }
 
 /** Markup without the XML declaration and the comments before it; a comment of the clipboard says something. */
@@ -50,11 +57,15 @@ function withoutProlog(text: string): string {
 
 function textType(text: string, name: string): DocumentType {
   const begin = withoutProlog(text).slice(0, 2000);
-  if (/^<opml\b/i.test(begin)) return 'opml';
+  const doctype = /^<!doctype\s+([\w:.-]+)[^>[]*(?:\[[^\]]*\]\s*)?>\s*/i.exec(begin);
+  const root = doctype?.[1]?.toLowerCase();
+  if (root === 'opml' || /^<opml\b/i.test(begin)) return 'opml';
   if (/^<(!doctype\s+html|html|head|body)\b/i.test(begin)) return 'html';
   if (/^version:[\s\S]{0,400}starthtml:/i.test(begin) || /^<!--startfragment/i.test(begin)) return 'html';
   if (/\.(html?|xhtml)$/i.test(name) && /<(p|div|h[1-6]|ul|ol|table|article|section|span|a)\b[^>]{0,500}>/i.test(text))
     return 'html';
+  // Nobody writes a text that begins so; to read the markup as words would help nobody either.
+  if (/^\s*<\?xml\b/.test(text) || (root !== undefined && root !== 'html')) throw new ReadError('other-xml');
   if (/\.(md|markdown|mdown|mkd)$/i.test(name) || looksLikeMarkdown(text)) return 'markdown';
   return 'text';
 }

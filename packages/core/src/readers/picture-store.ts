@@ -2,7 +2,7 @@
 import { sha256 } from '@noble/hashes/sha2.js';
 import { bytesToHex } from '@noble/hashes/utils.js';
 import { imageSize } from 'image-size';
-import { LIMITS, Report, type SourcePlace, diagnosticText } from '../base/index.ts';
+import { LIMITS, ReadError, Report, type SourcePlace, diagnosticText } from '../base/index.ts';
 import type { PictureData, PictureId, PictureMime } from '../content/index.ts';
 
 const FORMATS: Readonly<Record<string, PictureMime>> = { png: 'image/png', jpg: 'image/jpeg', gif: 'image/gif' };
@@ -18,14 +18,26 @@ export class PictureStore {
 
   /**
    * @param name What the original calls the picture; one name is read once.
-   * @param load Gives the bytes; may throw what the container throws.
+   * @param load Gives the bytes; where the container throws, the report says so.
    * @returns undefined where the picture cannot be carried; the report says why.
    */
   take(name: string, load: () => Uint8Array, place: SourcePlace): PictureId | undefined {
     if (this.#known.has(name)) return this.#known.get(name);
-    const id = this.#add(name, load(), place);
+    const bytes = this.#load(name, load, place);
+    const id = bytes === undefined ? undefined : this.#add(name, bytes, place);
     this.#known.set(name, id);
     return id;
+  }
+
+  /** A picture that cannot be unpacked is no reason to refuse the text around it. */
+  #load(name: string, load: () => Uint8Array, place: SourcePlace): Uint8Array | undefined {
+    try {
+      return load();
+    } catch (error) {
+      if (!(error instanceof ReadError)) throw error;
+      this.#report.add('picture-damaged', place, { name });
+      return undefined;
+    }
   }
 
   #add(name: string, bytes: Uint8Array, place: SourcePlace): PictureId | undefined {

@@ -1,13 +1,7 @@
 /** Makes one document of several, in their order. */
-import {
-  BlockIds,
-  blockText,
-  findTitle,
-  identityText,
-  type Block,
-  type DocumentModel,
-  type Level,
-} from '../document/index.ts';
+import { BlockIds, findTitle, identityText, type Block, type DocumentModel, type Level } from '../document/index.ts';
+import { plain } from '../content/index.ts';
+import type { BlockId } from '../ids/index.ts';
 import { reshape } from './restructure.ts';
 
 export interface Part {
@@ -17,13 +11,13 @@ export interface Part {
 }
 
 /**
- * The first part's title is the whole's. The title of a later one becomes a heading above all others of its part, which
- * go down a level where they must.
+ * The title of each part becomes a heading above all others of it, which go down a level where they must: so the levels of
+ * all parts are in step, whatever each had for its title.
  */
 export function joinDocuments(parts: readonly Part[]): DocumentModel {
   const ids = new BlockIds();
-  const blocks = parts.flatMap(({ name, document }, i) =>
-    (i === 0 ? document.blocks : belowTitle(document.blocks)).map((block): Block => ({
+  const blocks = parts.flatMap(({ name, document }) =>
+    (parts.length === 1 ? document.blocks : belowTitle(document, name)).map((block): Block => ({
       ...block,
       id: ids.next(block.kind, identityText(block)),
       place: { file: name, ...block.place },
@@ -34,9 +28,8 @@ export function joinDocuments(parts: readonly Part[]): DocumentModel {
   const pictures = new Map(
     parts.flatMap(({ document }) => document.pictures.map((picture) => [picture.id, picture] as const)),
   );
-  const title = findTitle(blocks);
   return {
-    title: title === undefined ? first('title') : blockText(title).trim() || null,
+    title: first('title'),
     author: first('author'),
     language: first('language'),
     blocks,
@@ -47,15 +40,22 @@ export function joinDocuments(parts: readonly Part[]): DocumentModel {
   };
 }
 
-function belowTitle(blocks: readonly Block[]): readonly Block[] {
-  const title = findTitle(blocks);
-  if (title?.kind !== 'paragraph') return blocks;
-  const lower = blocks.some((block) => block.kind === 'heading' && block.level === 1) ? 1 : 0;
-  return blocks.map((block) =>
+/** A part without a title has that of its file. */
+function belowTitle({ blocks, title: named }: DocumentModel, file: string): readonly Block[] {
+  const tops = blocks.filter((block) => block.kind === 'heading' && block.left === undefined && block.level === 1);
+  const title = findTitle(blocks) ?? (tops.length === 1 ? tops[0] : undefined);
+  const own = named ?? file.replace(/\.\w{1,8}$/, '');
+  const heading: Block =
+    title === undefined
+      ? { kind: 'heading', level: 1, runs: plain(own), id: '' as BlockId, place: {} }
+      : reshape(title, { kind: 'heading', level: 1 });
+  const lower = blocks.some((block) => block !== title && block.kind === 'heading' && block.level === 1) ? 1 : 0;
+  const rest = blocks.map((block) =>
     block === title
-      ? reshape(block, { kind: 'heading', level: 1 })
+      ? heading
       : block.kind === 'heading' && lower > 0
         ? { ...block, level: Math.min(6, block.level + lower) as Level }
         : block,
   );
+  return title === undefined ? [heading, ...rest] : rest;
 }

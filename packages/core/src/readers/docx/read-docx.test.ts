@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { strToU8, zipSync } from 'fflate';
+import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
 import { ReadError } from '../../base/index.ts';
 import { cellText, runsText } from '../../content/index.ts';
 import { blockText } from '../../document/index.ts';
@@ -392,7 +392,7 @@ describe('bad input', () => {
     [
       'elements nested without end',
       withBody(`<w:document ${ns}>${'<w:sdt>'.repeat(400)}${'</w:sdt>'.repeat(400)}</w:document>`),
-      'bomb',
+      'too-deep',
     ],
     ['a zip bomb', withBody(`<w:document ${ns}><w:body>${' '.repeat(40_000_000)}</w:body></w:document>`), 'bomb'],
     [
@@ -464,4 +464,24 @@ test('text in the lower part of a merged cell is kept', () => {
   expect(read1[0]).toMatchObject({
     table: { rows: [{ cells: [{ rows: 2, runs: [{ text: 'a\nbelow' }] }, {}] }, { cells: [{}] }] },
   });
+});
+
+test('a picture that unpacks to too much is left out and told; a presentation is told as what it is', () => {
+  const blip =
+    '<w:p><w:r><w:drawing><wp:inline><a:blip r:embed="p1"/></wp:inline></w:drawing></w:r><w:r><w:t>text</w:t></w:r></w:p>';
+  const document = read({
+    body: blip,
+    rels: '<Relationship Id="p1" Type="http://schemas.openxmlformats.org/officeDocument/2006/relationships/image" Target="media/a.png"/>',
+    files: { 'word/media/a.png': new Uint8Array(20_000_000) },
+  });
+  expect(document.blocks.map(shortBlock)).toEqual(['picture', 'p text']);
+  expect(document.diagnostics.map(({ code }) => code)).toEqual(['picture-damaged']);
+  const parts = unzipSync(docx({ body: '' }));
+  const types = strFromU8(parts['[Content_Types].xml']!).replaceAll(
+    'wordprocessingml.document',
+    'presentationml.presentation',
+  );
+  expect(() => readDocx(zipSync({ ...parts, '[Content_Types].xml': strToU8(types) }))).toThrow(
+    expect.objectContaining({ code: 'presentation' }),
+  );
 });

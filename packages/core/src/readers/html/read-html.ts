@@ -28,7 +28,7 @@ function titleOf(html: string): string | null {
   return to < 0 ? null : html.slice(from, to).trim() || null;
 }
 
-/** @throws ReadError `empty` or `bomb`. */
+/** @throws ReadError `empty` or `too-deep`. */
 export function readHtml(bytes: Uint8Array): ReadResult {
   const html = decodeText(bytes, declaredCharset(bytes));
   if (html.trim() === '') throw new ReadError('empty');

@@ -50,12 +50,12 @@ const BLOCKS = new Set(
   ),
 );
 
-/** @throws ReadError `bomb` when elements are nested too deep. */
+/** @throws ReadError `too-deep` when elements are nested too deep. */
 export function readMarkup(html: string, context: MarkupContext): void {
   new MarkupReader(context).read(parseFragment(html).childNodes);
 }
 
-/** Reads a page or a piece of one: what stands around its text is marked as left out. @throws ReadError `bomb`. */
+/** Reads a page or a piece of one: what stands around its text is marked as left out. @throws ReadError `too-deep`. */
 export function readPage(html: string, context: MarkupContext): void {
   const whole = /<(?:html|body|head)\b/i.test(html);
   const { childNodes } = whole ? parse(html) : parseFragment(html);
@@ -71,7 +71,7 @@ export function readPage(html: string, context: MarkupContext): void {
 function checkDepth(nodes: readonly Node[], { place }: MarkupContext): void {
   let level: readonly Node[] = nodes;
   for (let depth = 0; level.length > 0; depth++) {
-    if (depth > LIMITS.xmlDepth) throw new ReadError('bomb', place);
+    if (depth > LIMITS.xmlDepth) throw new ReadError('too-deep', place);
     level = level.filter(isElement).flatMap((element) => element.childNodes);
   }
 }
@@ -133,7 +133,7 @@ class MarkupReader {
       return;
     }
     if (!isElement(node)) return;
-    if (++this.#depth > LIMITS.xmlDepth) throw new ReadError('bomb', this.#context.place);
+    if (++this.#depth > LIMITS.xmlDepth) throw new ReadError('too-deep', this.#context.place);
     this.#element(node);
     this.#depth--;
   }

@@ -7,7 +7,7 @@ import { each, rtfText } from '../source-text/index.ts';
 import { RtfReader } from './rtf-reader.ts';
 import { rtfTokens } from './tokens.ts';
 
-/** @throws ReadError `wrong-type`, `bomb`. A file that breaks off gives what it holds, and says so. */
+/** @throws ReadError `wrong-type`, `too-deep`. A file that breaks off gives what it holds, and says so. */
 export function readRtf(bytes: Uint8Array, options: ReadOptions = {}): ReadResult {
   if (String.fromCharCode(...bytes.subarray(0, 5)) !== '{\\rtf') throw new ReadError('wrong-type');
   const report = new Report();
@@ -18,7 +18,7 @@ export function readRtf(bytes: Uint8Array, options: ReadOptions = {}): ReadResul
   let depth = 0;
   for (const token of rtfTokens(bytes, (at) => options.progress?.(at / bytes.length))) {
     if (token.kind === 'open') {
-      if (++depth > LIMITS.rtfDepth) throw new ReadError('bomb');
+      if (++depth > LIMITS.rtfDepth) throw new ReadError('too-deep');
       reader.open();
     } else if (token.kind === 'close') {
       if (--depth < 0) break;
