@@ -1,5 +1,5 @@
 /** What goes between server and web, as JSON schemas from which the types are taken. */
-import { ID_FORMAT, type LevelMap as Levels, type LogEntry, type Prose as ProseType } from '@alvex/core';
+import { ID_FORMAT, type LevelMap as Levels, type LogEntry, type Prose as ProseType, type Writer } from '@alvex/core';
 import { Type, type Static } from '@sinclair/typebox';
 import { SINGLE_EDITS } from './edits/edit-schemas.ts';
 import { closed, list, object, oneOf, only, optional, type SchemaOf } from './edits/parts.ts';
@@ -35,6 +35,8 @@ export interface AppendEntries {
   readonly entries: readonly LogEntry[];
   /** Chosen by the window: the same batch sent twice, because its answer was lost, is kept once. */
   readonly batch?: string;
+  /** Who wrote the entries: an id that the browser made for itself. */
+  readonly by?: string;
   /** How the ids in the entries were made; absent for the first way. */
   readonly ids?: number;
 }
@@ -42,6 +44,7 @@ export const AppendEntries: SchemaOf<AppendEntries> = object<AppendEntries>({
   base: Type.Integer({ minimum: 0 }),
   entries: list(Entry, 500, 1),
   batch: optional(Type.String({ format: 'uuid' })),
+  by: optional(Type.String({ format: 'uuid' })),
   ids: optional(Type.Integer({ minimum: 1, maximum: ID_FORMAT })),
 });
 
@@ -58,6 +61,8 @@ export type CandidateLine = { readonly progress: number } | { readonly candidate
 export interface Newer {
   readonly version: number;
   readonly newer: readonly LogEntry[];
+  /** Who wrote each of them. */
+  readonly by: readonly Writer[];
 }
 
 /** A level map of the author's own, kept for other decks. */
@@ -103,15 +108,14 @@ export type RenameDeck = Static<typeof RenameDeck>;
 export interface OpenDeck {
   readonly deck: DeckSummary;
   readonly log: readonly LogEntry[];
+  /** Who wrote each entry. */
+  readonly by: readonly Writer[];
 }
 export interface Appended {
   readonly version: number;
 }
 /** Sent with status 409: what others have written since `base`. */
-export interface Stale extends ErrorBody {
-  readonly version: number;
-  readonly newer: readonly LogEntry[];
-}
+export interface Stale extends ErrorBody, Newer {}
 export interface ErrorBody {
   readonly error: {
     readonly code: string;

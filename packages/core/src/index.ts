@@ -110,6 +110,8 @@ export {
   editPictures,
   editSentence,
   foldLog,
+  undoable,
+  type Writer,
   type History,
   type Label,
   type LogEntry,

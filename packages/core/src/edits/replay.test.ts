@@ -28,16 +28,20 @@ describe('the log', () => {
   ];
 
   test('undo drops the last edit, redo brings it back', () => {
-    expect(foldLog([a!, b!, { kind: 'undo' }])).toEqual({ done: [a], undone: [b] });
-    expect(foldLog([a!, b!, { kind: 'undo' }, { kind: 'undo' }, { kind: 'redo' }])).toEqual({ done: [a], undone: [b] });
+    expect(foldLog([a!, b!, { kind: 'undo' }])).toEqual({ done: [a], writers: [null], undone: [b] });
+    expect(foldLog([a!, b!, { kind: 'undo' }, { kind: 'undo' }, { kind: 'redo' }])).toEqual({
+      done: [a],
+      writers: [null],
+      undone: [b],
+    });
   });
 
   test('a new edit ends what could be made again', () => {
-    expect(foldLog([a!, { kind: 'undo' }, c!, { kind: 'redo' }])).toEqual({ done: [c], undone: [] });
+    expect(foldLog([a!, { kind: 'undo' }, c!, { kind: 'redo' }])).toEqual({ done: [c], writers: [null], undone: [] });
   });
 
   test('undo with nothing to undo does nothing', () => {
-    expect(foldLog([{ kind: 'undo' }, a!])).toEqual({ done: [a], undone: [] });
+    expect(foldLog([{ kind: 'undo' }, a!])).toEqual({ done: [a], writers: [null], undone: [] });
   });
 });
 

@@ -1,14 +1,23 @@
 /** The logs of decks. */
-import { readEntry, type LogEntry } from '@alvex/core';
+import { readEntry, type LogEntry, type Writer } from '@alvex/core';
 import type { Db } from './connect.ts';
 
-export async function entriesAfter(db: Db, deck: string, version: number): Promise<readonly LogEntry[]> {
+/** Entries in their order, and who wrote each. */
+export interface WrittenEntries {
+  readonly entries: readonly LogEntry[];
+  readonly by: readonly Writer[];
+}
+
+export async function entriesAfter(db: Db, deck: string, version: number): Promise<WrittenEntries> {
   const rows = (await db('entries')
     .where({ deck_id: deck })
     .andWhere('version', '>', version)
     .orderBy('version')
-    .select('entry')) as { entry: string }[];
-  return rows.map((row) => readEntry(JSON.parse(row.entry) as { readonly kind: string }));
+    .select('entry', 'writer')) as { entry: string; writer: Writer }[];
+  return {
+    entries: rows.map((row) => readEntry(JSON.parse(row.entry) as { readonly kind: string })),
+    by: rows.map(({ writer }) => writer),
+  };
 }
 
 /**
@@ -22,7 +31,7 @@ export async function appendEntries(
   base: number,
   entries: readonly LogEntry[],
   now: Date,
-  batch?: string,
+  { batch, by }: { readonly batch?: string | undefined; readonly by?: string | undefined } = {},
 ): Promise<number | undefined> {
   return db.transaction(async (trx) => {
     // The row is locked until the end, so of two writers with one base the second finds a newer version.
@@ -39,6 +48,7 @@ export async function appendEntries(
         entry: JSON.stringify(entry),
         at: now,
         batch: batch ?? null,
+        writer: by ?? null,
       })),
     );
     await trx('decks')

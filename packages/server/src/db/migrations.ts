@@ -95,6 +95,15 @@ export const STEPS: readonly Step[] = [
       });
     },
   },
+  {
+    name: '004-writers',
+    up: async (db) => {
+      // Who wrote an entry, so that undoing takes back one's own.
+      await db.schema.alterTable('entries', (t) => {
+        t.specificType('writer', 'char(36) character set ascii collate ascii_bin');
+      });
+    },
+  },
 ];
 
 /** Brings the schema up to date; several servers may start at once. */

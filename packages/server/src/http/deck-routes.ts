@@ -94,6 +94,7 @@ export function deckRoutes(): Router {
         },
         version: outcome.version,
         newer: outcome.newer,
+        by: outcome.by,
       } satisfies Stale;
     }
   });

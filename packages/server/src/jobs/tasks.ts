@@ -1,5 +1,5 @@
 /** What worker threads do: reading, writing, packing and hashing, which would hold up every other request. */
-import type { FormatName, LogEntry, Picture, SourcePlace } from '@alvex/core';
+import type { Edit, FormatName, LogEntry, Picture, SourcePlace } from '@alvex/core';
 
 export interface FileToRead {
   readonly bytes: Uint8Array;
@@ -67,7 +67,8 @@ export interface Tasks {
       readonly format: FormatName;
       readonly packed: Uint8Array;
       readonly pictures: readonly { readonly id: string; readonly bytes: Uint8Array }[];
-      readonly log: readonly LogEntry[];
+      /** In force. */
+      readonly edits: readonly Edit[];
       /** The organisation's file on which the deck is built. */
       readonly template: { readonly hash: string; readonly bytes: Uint8Array } | null;
     };

@@ -8,7 +8,6 @@ import {
   DOCUMENT_TYPES,
   documentWords,
   editPictures,
-  foldLog,
   joinDocuments,
   openDocument,
   ReadError,
@@ -131,10 +130,9 @@ async function read({ files }: Tasks['read']['input'], progress: Progress): Prom
   };
 }
 
-async function write({ format, packed, pictures, log, template }: Tasks['write']['input']): Promise<Uint8Array> {
+async function write({ format, packed, pictures, edits, template }: Tasks['write']['input']): Promise<Uint8Array> {
   const document = unpacked(packed) as DocumentModel;
   const bytes = new Map(pictures.map((picture) => [picture.id, picture.bytes]));
-  const edits = foldLog(log).done;
   const models = new Map(template === null ? [] : [[template.hash, readTemplate(template.bytes).model]]);
   const converted = convert(document, edits, undefined, models);
   const known = new Map(

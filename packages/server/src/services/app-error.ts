@@ -13,6 +13,10 @@ const FAILURES = {
   'picture-unusable': { status: 422, message: 'This picture cannot be put in.' },
   'picture-not-found': { status: 404, message: 'This picture is not part of the deck.' },
   'bad-request': { status: 400, message: 'The request was not understood.' },
+  'version-unknown': {
+    status: 412,
+    message: 'The server has an older state of this deck than this window, as after a backup was put back.',
+  },
   stale: { status: 409, message: 'Another window changed this deck in the meantime.' },
   'reading-stopped': { status: 422, message: 'Reading the document took more time or memory than it may.' },
   cancelled: { status: 499, message: 'Reading was cancelled.' },

@@ -10,7 +10,8 @@ export const recentDecks = async ({ db, workspace }: Context): Promise<readonly 
 
 export async function openDeck(context: Context, id: string): Promise<OpenDeck> {
   const row = await existing(context, id);
-  return { deck: summary(row), log: await wholeLog(context, id) };
+  const { entries: log, by } = await wholeLog(context, id);
+  return { deck: summary(row), log, by };
 }
 
 export async function renameDeck(context: Context, id: string, name: string): Promise<DeckSummary> {

@@ -16,8 +16,9 @@ export async function exportDeck(
   format: FormatName,
 ): Promise<{ readonly bytes: Uint8Array; readonly name: string }> {
   const { name } = await existing(context, id);
-  const log = await wholeLog(context, id);
-  const edits = singleEdits(foldLog(log).done);
+  const { entries: log, by } = await wholeLog(context, id);
+  const { done } = foldLog(log, by);
+  const edits = singleEdits(done);
   const packed = await packedDocument(context, id, currentEdition(edits)?.original);
   const pictures: { id: string; bytes: Uint8Array }[] = [];
   for (const hash of await deckPictures(context, id, log)) {
@@ -26,6 +27,6 @@ export async function exportDeck(
   }
   const use = decide(carryOver(edits)).template;
   const template = use === null ? null : { hash: use.hash, bytes: await templateBytes(context, id, use.hash) };
-  const bytes = await context.jobs.run('write', { format, packed, pictures, log, template }).catch(stopped);
+  const bytes = await context.jobs.run('write', { format, packed, pictures, edits: done, template }).catch(stopped);
   return { bytes, name };
 }

@@ -2,7 +2,8 @@
 import type { AppendEntries, Newer } from '@alvex/contract';
 import { ID_FORMAT, type LogEntry } from '@alvex/core';
 import type { DeckRow } from '../db/decks.ts';
-import { appendEntries, batchVersion, entriesAfter, rewriteEntries } from '../db/entries.ts';
+import { appendEntries, batchVersion, entriesAfter, rewriteEntries, type WrittenEntries } from '../db/entries.ts';
+import { AppError } from './app-error.ts';
 import type { Context } from './context.ts';
 import { existing } from './existing-deck.ts';
 import { formerlyPackedOf, packedOf } from './files.ts';
@@ -14,12 +15,12 @@ export type AppendOutcome = { readonly ok: true; readonly version: number } | ({
 export async function append(
   context: Context,
   id: string,
-  { base, entries, batch, ids }: AppendEntries,
+  { base, entries, batch, by, ids }: AppendEntries,
 ): Promise<AppendOutcome> {
   const row = await existing(context, id);
   await carryIds(context, row);
   const today = ids === ID_FORMAT ? entries : await withTodaysIds(context, row, entries, ids ?? FIRST_FORMAT);
-  const version = await appendEntries(context.db, id, base, today, context.now(), batch);
+  const version = await appendEntries(context.db, id, base, today, context.now(), { batch, by });
   if (version !== undefined) return { ok: true, version };
   return { ok: false, ...(await newerThan(context, id, base)) };
 }
@@ -32,13 +33,16 @@ export async function hasBatch(context: Context, id: string, batch: string): Pro
 
 /** What was written since a version. */
 export async function newerThan(context: Context, id: string, version: number): Promise<Newer> {
-  await carryIds(context, await existing(context, id));
-  const newer = await entriesAfter(context.db, id, version);
-  return { version: version + newer.length, newer };
+  const row = await existing(context, id);
+  // As after a backup was put back: what this window knows is not here any more.
+  if (version > row.version) throw new AppError('version-unknown');
+  await carryIds(context, row);
+  const { entries: newer, by } = await entriesAfter(context.db, id, version);
+  return { version: version + newer.length, newer, by };
 }
 
 /** All of a deck's log. */
-export async function wholeLog(context: Context, id: string): Promise<readonly LogEntry[]> {
+export async function wholeLog(context: Context, id: string): Promise<WrittenEntries> {
   await carryIds(context, await existing(context, id));
   return entriesAfter(context.db, id, 0);
 }
@@ -46,7 +50,7 @@ export async function wholeLog(context: Context, id: string): Promise<readonly L
 /** The log of a deck of an older Alvex gets the ids of today, once. */
 async function carryIds(context: Context, row: DeckRow): Promise<void> {
   if (row.ids === ID_FORMAT) return;
-  const entries = await withTodaysIds(context, row, await entriesAfter(context.db, row.id, 0), row.ids);
+  const entries = await withTodaysIds(context, row, (await entriesAfter(context.db, row.id, 0)).entries, row.ids);
   await rewriteEntries(context.db, row.id, entries, ID_FORMAT);
 }
 

@@ -49,7 +49,7 @@ export async function addPicture(context: Context, id: string, bytes: Uint8Array
 /** @throws AppError `picture-not-found` when the deck has no such picture, whatever else the workspace holds. */
 export async function pictureOf(context: Context, id: string, hash: string): Promise<Blob> {
   const own =
-    (await deckPictures(context, id, await wholeLog(context, id))).has(hash) ||
+    (await deckPictures(context, id, (await wholeLog(context, id)).entries)).has(hash) ||
     (await templatePictures(context, id)).some((picture) => picture.id === hash);
   const blob = own ? await getBlob(context.db, context.workspace, hash) : undefined;
   if (blob === undefined) throw new AppError('picture-not-found');

@@ -75,21 +75,20 @@ export async function restoreDeck(id: string): Promise<void> {
   await request(`/api/decks/${id}/restore`, { method: 'POST' });
 }
 
-export type AppendResult =
-  | { readonly ok: true; readonly version: number }
-  | { readonly ok: false; readonly version: number; readonly newer: readonly LogEntry[] };
+export type AppendResult = { readonly ok: true; readonly version: number } | ({ readonly ok: false } & Newer);
 
 /** @param batch Its id names the entries: sent a second time, they are kept once. */
 export async function appendEntries(
   id: string,
   base: number,
   { id: batch, entries, ids }: { readonly id: string; readonly entries: readonly LogEntry[]; readonly ids?: number },
+  by: string,
 ): Promise<AppendResult> {
-  const body: AppendEntries = { base, entries, batch, ...(ids === undefined ? {} : { ids }) };
+  const body: AppendEntries = { base, entries, batch, by, ...(ids === undefined ? {} : { ids }) };
   const response = await request(`/api/decks/${id}/entries`, json('POST', body));
   if (response.status === 409) {
-    const { version, newer } = (await response.json()) as Stale;
-    return { ok: false, version, newer };
+    const { version, newer, by: writers } = (await response.json()) as Stale;
+    return { ok: false, version, newer, by: writers };
   }
   return { ok: true, version: ((await response.json()) as Appended).version };
 }

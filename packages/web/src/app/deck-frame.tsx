@@ -4,12 +4,13 @@ import { History, Moon, Redo2, Undo2 } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { Link, NavLink, Outlet, useParams } from 'react-router';
 import { useDeck } from '../state/deck-store.ts';
-import { redo, undo, useLog } from '../state/log-store.ts';
+import { canTakeBack, redo, undo, useLog } from '../state/log-store.ts';
 import { openDeck } from '../state/session.ts';
 import { switchMode } from '../ui/color-mode.ts';
 import { clock, count } from '../ui/format.ts';
 import { Action, Heading, Notice, Small } from '../ui/recipes.tsx';
 import { DeckName } from './deck-name.tsx';
+import { Behind, Gone, Refused } from './keeping-notices.tsx';
 import { HistoryPanel } from './history-panel.tsx';
 import { STATIONS, type StationEntry } from './stations.ts';
 
@@ -136,27 +137,19 @@ function Station({ path, label, attention = NOTHING }: StationEntry) {
 
 function Keeping({ history, showHistory }: { readonly history: boolean; readonly showHistory: () => void }) {
   const sync = useLog((state) => state.sync);
-  const canUndo = useLog((state) => state.history.done.length > 0);
+  const canUndo = useLog((state) => canTakeBack(state) > 0);
   const canRedo = useLog((state) => state.history.undone.length > 0);
   return (
     <Box display="flex" justifyContent="flex-end" alignItems="center" gap="6px" color="soft" fontSize="sm" minW="0">
-      {sync.refused > 0 && (
-        <Notice
-          tone="fault"
-          role="status"
-          py="3px"
-          whiteSpace="nowrap"
-          title="The server did not understand it: the deck is without it, and it is kept aside in this browser."
-        >
-          {count(sync.refused, 'edit')} refused, kept aside
+      {sync.refused > 0 && <Refused edits={sync.refused} />}
+      {sync.state === 'waiting' ? (
+        <Notice tone="attention" role="status" py="3px">
+          Server away: {count(sync.waiting, 'edit')} kept in this browser only
         </Notice>
-      )}
-      {sync.state === 'waiting' || sync.state === 'gone' ? (
-        <Notice tone={sync.state === 'gone' ? 'fault' : 'attention'} role="status" py="3px">
-          {sync.state === 'gone'
-            ? `The deck was deleted: ${count(sync.waiting, 'edit')} kept in this browser only`
-            : `Server away: ${count(sync.waiting, 'edit')} kept in this browser only`}
-        </Notice>
+      ) : sync.state === 'gone' ? (
+        <Gone waiting={sync.waiting} />
+      ) : sync.state === 'behind' ? (
+        <Behind />
       ) : (
         <chakra.span role="status" mr="6px" whiteSpace="nowrap">
           {sync.state === 'sending' ? 'keeping …' : sync.at === null ? 'all kept' : `kept ${clock(sync.at)}`}

@@ -3,7 +3,8 @@ import { Box, chakra } from '@chakra-ui/react';
 import { useMemo, useState } from 'react';
 import { blockText, type Edit } from '@alvex/core';
 import { useDeck } from '../state/deck-store.ts';
-import { goBack, goForward, useLog } from '../state/log-store.ts';
+import { me } from '../state/me.ts';
+import { canTakeBack, goBack, goForward, useLog } from '../state/log-store.ts';
 import { editText } from '../ui/edit-text.ts';
 import { count } from '../ui/format.ts';
 import { Action, Small } from '../ui/recipes.tsx';
@@ -52,7 +53,7 @@ const Line = chakra('button', {
 const STEP = 200;
 
 export function HistoryPanel({ close }: { readonly close: () => void }) {
-  const { done, undone } = useLog((state) => state.history);
+  const { done, undone, writers } = useLog((state) => state.history);
   const blocks = useDeck((state) => state.blockById);
   const [most, setMost] = useState(STEP);
   const lines = useMemo(() => {
@@ -87,16 +88,22 @@ export function HistoryPanel({ close }: { readonly close: () => void }) {
         ))}
         {lines.toReversed().map((line, i) => {
           const number = first + lines.length - i;
+          const others = writers[number - 1] !== null && writers[number - 1] !== me();
+          // Going back takes back one's own only.
+          const mine = writers.slice(number).filter((by) => by === null || by === me()).length;
           return (
             <Line
               key={number}
               now={i === 0}
               role="listitem"
-              title={i === 0 ? 'The newest edit' : 'Undo everything after this'}
-              onClick={() => goBack(i)}
+              title={i === 0 ? 'The newest edit' : 'Undo all of mine after this'}
+              onClick={() => goBack(mine)}
             >
               <span>{number}</span>
-              <span>{line}</span>
+              <span>
+                {others && <chakra.em color="soft">another person: </chakra.em>}
+                {line}
+              </span>
             </Line>
           );
         })}
@@ -107,7 +114,7 @@ export function HistoryPanel({ close }: { readonly close: () => void }) {
             </Action>
           </Box>
         )}
-        <Line now={done.length === 0} role="listitem" onClick={() => goBack(done.length)}>
+        <Line now={done.length === 0} role="listitem" onClick={() => goBack(canTakeBack(useLog.getState()))}>
           <span>0</span>
           <span>The document as it was brought in</span>
         </Line>

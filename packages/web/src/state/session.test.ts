@@ -25,7 +25,13 @@ test('an edit is sent, given to the worker, undone and made again', async () => 
   await new Promise((resolve) => setTimeout(resolve));
   expect(sent.at(-1)).toEqual({
     path: '/api/decks/d/entries',
-    body: { base: 1, entries: [{ kind: 'theme', theme: 'millrace' }], batch: expect.any(String) as never, ids: 3 },
+    body: {
+      base: 1,
+      entries: [{ kind: 'theme', theme: 'millrace' }],
+      batch: expect.any(String) as never,
+      by: expect.any(String) as never,
+      ids: 3,
+    },
   });
   expect(FakeWorker.last.asked('edits').edits).toHaveLength(2);
   undo();

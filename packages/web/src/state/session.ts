@@ -1,5 +1,6 @@
 /** One open deck, from its opening to its closing: fetches it, and joins its log, its worker and what is shown. A late answer falls on a closed session. */
 import { ApiError, documentUrl, fetchDeck, hasBatch, templatesUrl } from '../api/client.ts';
+import type { LogEntry } from '@alvex/core';
 import type { Told } from '../worker/protocol.ts';
 import { CoreLink, setLink } from './core-link.ts';
 import {
@@ -15,13 +16,19 @@ import {
 import { DeckLog, setLog, useLog } from './log-store.ts';
 import { clearPages, takeDressed, takeOrder, takePages } from './pages-store.ts';
 import { clearSelection } from './selection.ts';
-import { leaveBehind, leftBehind, type Batch } from './unsent.ts';
+import { Backoff } from './backoff.ts';
+import { Unsent, type Batch } from './unsent.ts';
+
+const AWAY: ReadonlySet<string> = new Set(['unreachable', 'internal', 'database-full', 'database-away']);
 
 class DeckSession {
   readonly id: string;
   readonly #link: CoreLink;
+  readonly #store: Unsent;
   #log: DeckLog | undefined;
   #closed = false;
+  #again: ReturnType<typeof setTimeout> | undefined;
+  readonly #backoff = new Backoff();
   #seq = 0;
   /** Address of the document that the worker holds or is fetching. */
   #document = '';
@@ -30,6 +37,7 @@ class DeckSession {
 
   constructor(id: string) {
     this.id = id;
+    this.#store = new Unsent(id);
     clearDeck('opening');
     this.#link = new CoreLink((message) => this.#receive(message), failDeck);
     setLink(this.#link);
@@ -37,24 +45,31 @@ class DeckSession {
 
   async open(): Promise<void> {
     try {
-      const { deck, log } = await fetchDeck(this.id);
-      const left = await this.#unsent();
-      if (this.#closed) return leaveBehind(this.id, left);
+      const { deck, log, by } = await fetchDeck(this.id);
+      const left = await this.#takeOver();
+      if (this.#closed) return;
       renamed(deck);
-      this.#log = new DeckLog(this.id, { version: deck.version, log }, left, (entries) => {
+      const changed = (entries: readonly LogEntry[]): void => {
         showStructure(entries);
         this.#convert();
-      });
+      };
+      this.#log = new DeckLog(this.id, { version: deck.version, log, by }, left, changed, this.#store);
       setLog(this.#log);
       this.#convert();
     } catch (error) {
-      if (!this.#closed) failDeck(error instanceof ApiError ? error.message : String(error));
+      if (this.#closed) return;
+      failDeck(error instanceof ApiError ? error.message : String(error));
+      // A server that is away, or has trouble, may be back.
+      if (error instanceof ApiError && AWAY.has(error.code))
+        this.#again = setTimeout(() => void this.open(), this.#backoff.wait());
     }
   }
 
   close(): void {
     this.#closed = true;
-    this.#log?.close();
+    clearTimeout(this.#again);
+    if (this.#log === undefined) this.#store.end();
+    else this.#log.close();
     this.#link.close();
     setLog(undefined);
     setLink(undefined);
@@ -63,16 +78,11 @@ class DeckSession {
     clearDeck('none');
   }
 
-  /** What a window left that was closed before the server had it. */
-  async #unsent(): Promise<readonly Batch[]> {
-    const left = await leftBehind(this.id);
-    try {
-      const known = await Promise.all(left.map((batch) => hasBatch(this.id, batch.id)));
-      return left.filter((_, i) => !known[i]);
-    } catch (error) {
-      leaveBehind(this.id, left);
-      throw error;
-    }
+  /** What a window left that was closed before the server had it; until the server has it, it stays in the browser. */
+  async #takeOver(): Promise<readonly Batch[]> {
+    const left = await this.#store.takeOver();
+    const known = await Promise.all(left.map((batch) => hasBatch(this.id, batch.id)));
+    return left.filter((_, i) => !known[i]);
   }
 
   #receive(message: Told): void {

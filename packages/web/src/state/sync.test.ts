@@ -26,7 +26,7 @@ beforeEach(() => {
   });
   sync = new Sync('deck', 3, {
     tell: (state) => void states.push(state),
-    newer: (entries, unsent) => void merged.push([entries, unsent]),
+    newer: (entries, _, unsent) => void merged.push([entries, unsent]),
     refused: (unsent, rest) => {
       left.push([unsent, rest]);
       return rest;
@@ -58,7 +58,7 @@ test('entries are sent in order against the version that is known, and then kept
 
 test('what others wrote comes first, then ours is sent again behind it', async () => {
   answers = [
-    { status: 409, body: { version: 5, newer: [cut('x'), cut('y')] } },
+    { status: 409, body: { version: 5, newer: [cut('x'), cut('y')], by: [null, null] } },
     { status: 200, body: { version: 6 } },
   ];
   sync.push([cut('a')]);
@@ -75,7 +75,7 @@ test('while the server is away entries wait, and are sent under the same name wh
   sync.push([cut('b')]);
   sync.push([cut('c')]);
   await settle();
-  jest.advanceTimersByTime(2500);
+  jest.advanceTimersByTime(1100);
   await settle();
   const [first, again, rest] = sent;
   expect([again!.batch, again!.entries]).toEqual([first!.batch, [cut('a')]]);
@@ -85,7 +85,7 @@ test('while the server is away entries wait, and are sent under the same name wh
 });
 
 test('what another window wrote is taken in while nothing of ours is on its way', async () => {
-  answers = [{ status: 200, body: { version: 4, newer: [cut('x')] } }];
+  answers = [{ status: 200, body: { version: 4, newer: [cut('x')], by: [null] } }];
   jest.advanceTimersByTime(16_000);
   await settle();
   expect(merged).toEqual([[[cut('x')], 0]]);
@@ -148,13 +148,13 @@ test('a deck that is gone keeps what was not sent in the browser', async () => {
 
 test('an answer that comes after the deck was closed changes nothing any more, be it newer work or a refusal', async () => {
   for (const answer of [
-    { status: 409, body: { version: 5, newer: [cut('x')] } },
+    { status: 409, body: { version: 5, newer: [cut('x')], by: [null] } },
     { status: 400, body: { error: { code: 'bad-request', message: 'no' } } },
   ]) {
     answers = [answer];
     const closing = new Sync('deck', 3, {
       tell: () => undefined,
-      newer: (entries, unsent) => void merged.push([entries, unsent]),
+      newer: (entries, _, unsent) => void merged.push([entries, unsent]),
       refused: (unsent, rest) => {
         left.push([unsent, rest]);
         return rest;
@@ -164,7 +164,7 @@ test('an answer that comes after the deck was closed changes nothing any more, b
     closing.stop();
     await settle();
   }
-  answers = [{ status: 200, body: { version: 5, newer: [cut('y')] } }];
+  answers = [{ status: 200, body: { version: 5, newer: [cut('y')], by: [null] } }];
   jest.advanceTimersByTime(16_000);
   sync.stop();
   await settle();
@@ -183,4 +183,43 @@ test('entries with former ids are told apart from today’s, also when one of th
     { entries: [cut('new')], ids: 3 },
   ]);
   expect(states.at(-1)).toMatchObject({ state: 'kept', refused: 1 });
+});
+
+test('a server that has an older state is told once, nothing is sent until it is decided, and then all is sent anew', async () => {
+  answers = [{ status: 412, body: { error: { code: 'version-unknown', message: 'older' } } }];
+  sync.push([cut('a')]);
+  await settle();
+  expect(states.at(-1)).toMatchObject({ state: 'behind', waiting: 1 });
+  sync.push([cut('b')]);
+  jest.advanceTimersByTime(120_000);
+  await settle();
+  expect(sent).toHaveLength(1);
+  answers = [{ status: 200, body: { version: 5 } }];
+  sync.resume(1, [cut('lost'), ...sync.unsent]);
+  await settle();
+  expect(sent.at(-1)).toMatchObject({ base: 1, entries: [cut('lost'), cut('a'), cut('b')] });
+  expect(states.at(-1)).toMatchObject({ state: 'kept', waiting: 0 });
+});
+
+test('a refusal without anything newer is not answered at once; waiting grows', async () => {
+  answers = [{ status: 409, body: { version: 3, newer: [], by: [] } }];
+  sync.push([cut('a')]);
+  await settle();
+  expect(sent).toHaveLength(1);
+  for (let at = 0; at < 20; at++) {
+    jest.advanceTimersByTime(1000);
+    await settle();
+  }
+  // 1, 2, 4, 8 seconds and more, by half at most sooner.
+  expect(sent.length).toBeGreaterThanOrEqual(4);
+  expect(sent.length).toBeLessThanOrEqual(7);
+});
+
+test('batches stay below a size, whatever is written', async () => {
+  answers = Array.from({ length: 10 }, (_, i) => ({ status: 200, body: { version: 4 + i } }));
+  const long = (name: string): LogEntry => cut(name.repeat(100_000));
+  sync.push([cut('first')]);
+  sync.push(['a', 'b', 'c', 'd', 'e'].map(long));
+  await settle();
+  expect(sent.map(({ entries }) => entries.length)).toEqual([1, 2, 2, 1]);
 });

@@ -88,7 +88,7 @@ test('what others wrote comes before ours that the server does not have yet', as
       if (!stale || !path.endsWith('/entries')) return plain(path, init);
       stale = false;
       const error = { code: 'stale', message: 'newer' };
-      const body = { error, version: 2, newer: [{ kind: 'pace', rate: 70 }] };
+      const body = { error, version: 2, newer: [{ kind: 'pace', rate: 70 }], by: [null] };
       return Promise.resolve(new Response(JSON.stringify(body), { status: 409 }));
     },
   });
@@ -97,4 +97,17 @@ test('what others wrote comes before ours that the server does not have yet', as
   expect(useLog.getState().log).toEqual([...log, { kind: 'pace', rate: 70 }, { kind: 'pace', rate: 100 }]);
   expect(FakeWorker.last.asked('edits').edits.at(-1)).toEqual({ kind: 'pace', rate: 100 });
   expect(sent.at(-1)!.body).toMatchObject({ base: 2, entries: [{ kind: 'pace', rate: 100 }] });
+});
+
+test('one takes back one’s own, and not what another wrote in the meantime', () => {
+  edit({ kind: 'pace', rate: 80 });
+  const { history } = useLog.getState();
+  expect(history.writers).toEqual([null, expect.any(String)]);
+  edit({ kind: 'pace', rate: 90 });
+  undo();
+  undo();
+  // What was written before writers were known is anybody's.
+  undo();
+  undo();
+  expect(useLog.getState().history.done).toEqual([]);
 });

@@ -1,6 +1,6 @@
 /** What was not sent survives the window that wrote it. Stands in for the browser's store and locks. */
 import { afterEach, beforeEach, expect, test } from '@jest/globals';
-import { leftBehind, Unsent, type Batch } from './unsent.ts';
+import { Unsent, type Batch } from './unsent.ts';
 
 const kept = new Map<string, string>();
 const held = new Set<string>();
@@ -38,6 +38,7 @@ afterEach(() => {
   Reflect.deleteProperty(globalThis, 'localStorage');
 });
 
+const leftBehind = (deck: string): Promise<readonly Batch[]> => new Unsent(deck).takeOver();
 const batch = (id: string): Batch => ({ id, entries: [{ kind: 'cut', block: id as never }] });
 
 test('a window that is open keeps its own; when it is gone the next one takes it over, once', async () => {
@@ -47,8 +48,27 @@ test('a window that is open keeps its own; when it is gone the next one takes it
   window.end();
   await new Promise((resolve) => setTimeout(resolve));
   expect(await leftBehind('other')).toEqual([]);
-  expect(await leftBehind('deck')).toEqual([batch('a'), batch('b')]);
+  const next = new Unsent('deck');
+  expect(await next.takeOver()).toEqual([batch('a'), batch('b')]);
   expect(await leftBehind('deck')).toEqual([]);
+  // It is the next one's until that has sent it.
+  next.end();
+  await new Promise((resolve) => setTimeout(resolve));
+  expect(await leftBehind('deck')).toEqual([batch('a'), batch('b')]);
+});
+
+test('what is taken over is nowhere missing on the way, and what cannot be understood stays', async () => {
+  kept.set('alvex.unsent.deck.old', JSON.stringify([batch('a')]));
+  kept.set('alvex.unsent.deck.odd', '{ no json');
+  const box = (globalThis as { localStorage?: Storage }).localStorage!;
+  const remove = box.removeItem.bind(box);
+  box.removeItem = (key) => {
+    expect([...kept].filter(([other, text]) => other !== key && text.includes('"a"'))).toHaveLength(1);
+    remove(key);
+  };
+  expect(await new Unsent('deck').takeOver()).toEqual([batch('a')]);
+  expect(kept.get('alvex.unsent.deck.odd')).toBe('{ no json');
+  expect(kept.has('alvex.unsent.deck.old')).toBe(false);
 });
 
 test('what was sent is not kept any longer', async () => {

@@ -21,10 +21,12 @@ const store = (): Storage | undefined => (globalThis as { localStorage?: Storage
 const locks = (): LockManager | undefined => (globalThis.navigator as Partial<Navigator> | undefined)?.locks;
 
 export class Unsent {
+  readonly #deck: string;
   readonly #key: string;
   #release: (() => void) | undefined;
 
   constructor(deck: string) {
+    this.#deck = deck;
     this.#key = `${PREFIX}${deck}.${uuid()}`;
     void locks()?.request(this.#key, () => new Promise<void>((resolve) => (this.#release = resolve)));
   }
@@ -40,45 +42,65 @@ export class Unsent {
     }
   }
 
+  /**
+   * Takes over what windows left that are gone: it stands under this window's name before it goes from under theirs, so
+   * that it is nowhere missing, whenever the page is closed.
+   */
+  async takeOver(): Promise<readonly Batch[]> {
+    const box = store();
+    const manager = locks();
+    if (box === undefined || manager === undefined) return [];
+    const keys = Array.from({ length: box.length }, (_, i) => box.key(i)!).filter(
+      (key) => key.startsWith(`${PREFIX}${this.#deck}.`) && key !== this.#key,
+    );
+    const found: Batch[] = [];
+    for (const key of keys)
+      await manager.request(key, { ifAvailable: true }, (lock) => {
+        const batches = lock === null ? undefined : batchesIn(box.getItem(key));
+        // What cannot be understood stays where it is.
+        if (batches === undefined) return;
+        found.push(...batches);
+        if (this.keep(found)) box.removeItem(key);
+      });
+    return found;
+  }
+
   /** This window is done with the deck. What it still holds is left to the next one. */
   end(): void {
     this.#release?.();
   }
 }
 
-/** Takes over what windows left that are gone. */
-export async function leftBehind(deck: string): Promise<readonly Batch[]> {
-  const box = store();
-  const manager = locks();
-  if (box === undefined || manager === undefined) return [];
-  const keys = Array.from({ length: box.length }, (_, i) => box.key(i)!).filter((key) =>
-    key.startsWith(`${PREFIX}${deck}.`),
-  );
-  const found: Batch[] = [];
-  for (const key of keys)
-    await manager.request(key, { ifAvailable: true }, (lock) => {
-      if (lock === null) return;
-      found.push(...(JSON.parse(box.getItem(key) ?? '[]') as Batch[]));
-      box.removeItem(key);
-    });
-  return found;
+function batchesIn(text: string | null): readonly Batch[] | undefined {
+  try {
+    return JSON.parse(text ?? '[]') as readonly Batch[];
+  } catch {
+    return undefined;
+  }
 }
 
-/** Puts back what was taken over and not sent, for the next window. */
-export function leaveBehind(deck: string, batches: readonly Batch[]): void {
-  if (batches.length === 0) return;
-  const unsent = new Unsent(deck);
-  unsent.keep(batches);
-  unsent.end();
-}
-
-/** Keeps aside what the server refuses, so that it is not lost. */
-export function keepRefused(deck: string, entries: readonly LogEntry[]): void {
+/** Keeps aside what the server refuses, so that it is not lost. @returns Whether the browser keeps it. */
+export function keepRefused(deck: string, entries: readonly LogEntry[]): boolean {
   try {
     const box = store();
-    const before = JSON.parse(box?.getItem(REFUSED + deck) ?? '[]') as readonly LogEntry[];
-    box?.setItem(REFUSED + deck, JSON.stringify([...before, ...entries]));
+    box?.setItem(REFUSED + deck, JSON.stringify([...refusedOf(deck), ...entries]));
+    return box !== undefined;
   } catch {
     // The store is full or forbidden; the page has told of it all the same.
+    return false;
   }
+}
+
+/** What the server refused of a deck's edits, oldest first. */
+export function refusedOf(deck: string): readonly LogEntry[] {
+  try {
+    return JSON.parse(store()?.getItem(REFUSED + deck) ?? '[]') as readonly LogEntry[];
+  } catch {
+    return [];
+  }
+}
+
+/** Its author has dealt with it. */
+export function forgetRefused(deck: string): void {
+  store()?.removeItem(REFUSED + deck);
 }

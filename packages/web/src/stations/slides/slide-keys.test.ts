@@ -5,6 +5,7 @@ import type { KeyboardEvent } from 'react';
 import { doc, h, li, p } from '../../../../core/src/test/build.ts';
 import { clearDeck, useDeck } from '../../state/deck-store.ts';
 import { DeckLog, setLog, useLog } from '../../state/log-store.ts';
+import { Unsent } from '../../state/unsent.ts';
 import { clearPages, usePages } from '../../state/pages-store.ts';
 import { clearSelection, select, useSelected } from '../../state/selection.ts';
 import type { Row, View } from '../../worker/protocol.ts';
@@ -41,7 +42,7 @@ function openLog(): DeckLog {
     window: { addEventListener: () => undefined, removeEventListener: () => undefined },
     fetch: () => Promise.reject(new TypeError('no network')),
   });
-  const opened = new DeckLog('d', { version: 0, log: [] }, [], () => undefined);
+  const opened = new DeckLog('d', { version: 0, log: [], by: [] }, [], () => undefined, new Unsent('d'));
   setLog(opened);
   return opened;
 }

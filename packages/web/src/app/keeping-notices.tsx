@@ -1,0 +1,78 @@
+/** What the frame says where work is not kept as usual, with the ways out. */
+import { Box } from '@chakra-ui/react';
+import { useState } from 'react';
+import { useParams } from 'react-router';
+import { ApiError, restoreDeck } from '../api/client.ts';
+import { dropRefused, layOnServer, retryRefused, sendWaiting } from '../state/log-store.ts';
+import { refusedOf } from '../state/unsent.ts';
+import { count } from '../ui/format.ts';
+import { Action, Notice } from '../ui/recipes.tsx';
+
+/** Does what may fail; a failure stands in place of the sentence. */
+function useTrying(): readonly [string | null, (work: () => Promise<unknown>) => void] {
+  const [fault, setFault] = useState<string | null>(null);
+  const attempt = (work: () => Promise<unknown>): void => {
+    setFault(null);
+    work().catch((error: unknown) => setFault(error instanceof ApiError ? error.message : String(error)));
+  };
+  return [fault, attempt];
+}
+
+/** Edits that the server did not understand: the deck is without them, and this browser has them. */
+export function Refused({ edits }: { readonly edits: number }) {
+  const { id = '' } = useParams();
+  const download = (): void => {
+    const url = URL.createObjectURL(new Blob([JSON.stringify(refusedOf(id), null, 2)], { type: 'application/json' }));
+    const link = Object.assign(document.createElement('a'), { href: url, download: `refused-edits-${id}.json` });
+    link.click();
+    URL.revokeObjectURL(url);
+  };
+  return (
+    <Notice tone="fault" role="status" py="3px" display="flex" alignItems="center" gap="6px" flexWrap="wrap">
+      <span>{count(edits, 'edit')} refused by the server, kept in this browser</span>
+      <Box display="flex" gap="4px">
+        <Action size="small" onClick={retryRefused}>
+          Try again
+        </Action>
+        <Action size="small" onClick={download}>
+          Download
+        </Action>
+        <Action size="small" onClick={dropRefused} title="Forgets what was refused; the deck stays as it is">
+          Forget
+        </Action>
+      </Box>
+    </Notice>
+  );
+}
+
+/** The deck was deleted in another window. */
+export function Gone({ waiting }: { readonly waiting: number }) {
+  const { id = '' } = useParams();
+  const [fault, attempt] = useTrying();
+  return (
+    <Notice tone="fault" role="status" py="3px" display="flex" alignItems="center" gap="6px">
+      <span>
+        {fault ??
+          (waiting === 0
+            ? 'This deck was deleted.'
+            : `This deck was deleted: ${count(waiting, 'edit')} kept in this browser only`)}
+      </span>
+      <Action size="small" onClick={() => attempt(() => restoreDeck(id).then(sendWaiting))}>
+        Restore the deck
+      </Action>
+    </Notice>
+  );
+}
+
+/** The server has an older state of the deck than this window, as after a backup was put back. */
+export function Behind() {
+  const [fault, attempt] = useTrying();
+  return (
+    <Notice tone="attention" role="status" py="3px" display="flex" alignItems="center" gap="6px">
+      <span>{fault ?? 'The server has an older state of this deck; your work is kept here.'}</span>
+      <Action size="small" onClick={() => attempt(layOnServer)}>
+        Send my work to it
+      </Action>
+    </Notice>
+  );
+}
