@@ -1,8 +1,8 @@
 /** The real server on a real database of its own, for all tests of a run. */
 import { test as base, expect, type Page } from '@playwright/test';
-import { spawn, type ChildProcess } from 'node:child_process';
+import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
 import { once } from 'node:events';
-import { mkdtempSync, rmSync } from 'node:fs';
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -35,6 +35,35 @@ export class Alvex {
     if (child === undefined || child.exitCode !== null) return;
     child.kill('SIGINT');
     await once(child, 'exit');
+  }
+
+  /** Asks the database itself. */
+  query(sql: string): void {
+    const settings = readFileSync(join(this.#data, 'database/my.cnf'), 'utf8');
+    const port = /^port=(\d+)$/m.exec(settings)![1]!;
+    const { status, stderr } = spawnSync(
+      'mariadb',
+      ['--no-defaults', '-h127.0.0.1', `-P${port}`, '-ualvex', 'alvex', '-e', sql],
+      {
+        encoding: 'utf8',
+        env: { ...process.env, MYSQL_PWD: readFileSync(join(this.#data, 'database/password'), 'utf8') },
+      },
+    );
+    if (status !== 0) throw new Error(stderr);
+  }
+
+  /** Ends the database or the server at once, as a fault would. @returns Its process. */
+  kill(what: 'database' | 'server'): number {
+    const pid =
+      what === 'database'
+        ? Number(readFileSync(join(this.#data, 'database/mariadb.pid'), 'utf8'))
+        : Number(
+            spawnSync('pgrep', ['-P', String(this.#process!.pid), '-f', 'server/dist/main.mjs'], {
+              encoding: 'utf8',
+            }).stdout.trim(),
+          );
+    process.kill(pid, 'SIGKILL');
+    return pid;
   }
 
   clean(): void {

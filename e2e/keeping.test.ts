@@ -111,3 +111,101 @@ test('work goes on through a restart of the server in the middle', async ({ page
   await expect(slide(page, 1).getByText('hidden', { exact: true })).toBeVisible();
   await expect(slide(page, 2).getByLabel('Write: While it was down')).toBeVisible();
 });
+
+test('undo takes back one’s own, not what another person wrote since', async ({ page, alvex, browser }) => {
+  await bringIn(page, alvex, { name: 'persons.md', content: SOURCE });
+  const elsewhere = await browser.newContext();
+  const other = await elsewhere.newPage();
+  await other.goto(page.url());
+  await slide(page, 1).getByLabel('Write: One').dblclick();
+  await page.getByRole('textbox', { name: 'Title' }).fill('Mine');
+  await page.keyboard.press('Enter');
+  await kept(page);
+  await slide(other, 2).getByLabel('Write: Two').dblclick();
+  await other.getByRole('textbox', { name: 'Title' }).fill('Theirs');
+  await other.keyboard.press('Enter');
+  await kept(other);
+  await page.reload();
+  await expect(slide(page, 2).getByLabel('Write: Theirs')).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(slide(page, 1).getByLabel('Write: One')).toBeVisible();
+  await expect(slide(page, 2).getByLabel('Write: Theirs')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Undo' })).toBeDisabled();
+  await page.getByRole('button', { name: 'History' }).click();
+  await expect(page.getByLabel('History').getByText('another person')).toBeVisible();
+  await elsewhere.close();
+});
+
+test('a deck that was deleted in another window says so, and is restored with what waits', async ({ page, alvex }) => {
+  await bringIn(page, alvex, { name: 'gone.md', content: SOURCE });
+  const id = page.url().split('/')[4]!;
+  await page.request.delete(`${alvex.address}/api/decks/${id}`);
+  await slide(page, 1).getByLabel('Write: One').dblclick();
+  await page.getByRole('textbox', { name: 'Title' }).fill('Written after');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('This deck was deleted: 1 edit kept in this browser only')).toBeVisible();
+  await page.getByRole('button', { name: 'Restore the deck' }).click();
+  await kept(page);
+  await page.reload();
+  await expect(slide(page, 1).getByLabel('Write: Written after')).toBeVisible();
+});
+
+test('Escape keeps what was written, and keys typed while an editor is fetched are in it', async ({ page, alvex }) => {
+  await page.route(/notes-editor/, async (route) => {
+    await new Promise((resolve) => setTimeout(resolve, 1500));
+    await route.continue();
+  });
+  await bringIn(page, alvex, { name: 'escape.md', content: SOURCE });
+  await slide(page, 1).getByLabel('Write: One').dblclick();
+  await page.getByRole('textbox', { name: 'Title' }).fill('Kept by Escape');
+  await page.keyboard.press('Escape');
+  await expect(slide(page, 1).getByLabel('Write: Kept by Escape')).toBeVisible();
+  await slide(page, 1).getByLabel('Write speaker notes').click();
+  await page.keyboard.type('Say this');
+  const notes = page.getByRole('textbox', { name: 'Speaker notes' });
+  await expect(notes).toHaveText('Say this');
+  await page.keyboard.type(' aloud');
+  await page.keyboard.press('Escape');
+  await expect(slide(page, 1).getByLabel('Write speaker notes')).toHaveText('Say this aloud');
+});
+
+test('a server that was put back to an older state gets this window’s work again', async ({ page, alvex }) => {
+  await bringIn(page, alvex, { name: 'older.md', content: SOURCE });
+  for (const [from, to] of [
+    ['One', 'First change'],
+    ['First change', 'Second change'],
+  ] as const) {
+    await slide(page, 1).getByLabel(`Write: ${from}`).dblclick();
+    await page.getByRole('textbox', { name: 'Title' }).fill(to);
+    await page.keyboard.press('Enter');
+    await kept(page);
+  }
+  // As if the backup of an hour ago had been put back.
+  const id = page.url().split('/')[4]!;
+  alvex.query(`DELETE FROM entries WHERE deck_id = '${id}' AND version > 1`);
+  alvex.query(`UPDATE decks SET version = 1 WHERE id = '${id}'`);
+  await slide(page, 2).getByLabel('Write: Two').dblclick();
+  await page.getByRole('textbox', { name: 'Title' }).fill('Third change');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('The server has an older state of this deck')).toBeVisible();
+  await page.getByRole('button', { name: 'Send my work to it' }).click();
+  await kept(page);
+  await page.reload();
+  await expect(slide(page, 1).getByLabel('Write: Second change')).toBeVisible();
+  await expect(slide(page, 2).getByLabel('Write: Third change')).toBeVisible();
+});
+
+test('a server or a database that dies is started again, and nothing is lost', async ({ page, alvex }) => {
+  await bringIn(page, alvex, { name: 'dies.md', content: SOURCE });
+  let title = 'One';
+  for (const what of ['server', 'database', 'server'] as const) {
+    alvex.kill(what);
+    await slide(page, 1).getByLabel(`Write: ${title}`).dblclick();
+    await page.getByRole('textbox', { name: 'Title' }).fill(`${title}.`);
+    await page.keyboard.press('Enter');
+    title += '.';
+    await expect(page.getByRole('banner').getByRole('status')).toHaveText(/^(kept|all kept)/, { timeout: 60_000 });
+  }
+  await page.reload();
+  await expect(slide(page, 1).getByLabel(`Write: ${title}`)).toBeVisible();
+});

@@ -19,17 +19,40 @@ export async function freePort() {
   return port;
 }
 
+const pause = (ms) => new Promise((resolve) => setTimeout(resolve, ms));
+
+/** Ends a database of this folder that a start script left which was killed. */
+async function endFormer(folder, settings) {
+  const file = join(folder, 'mariadb.pid');
+  const pid = existsSync(file) ? Number(readFileSync(file, 'utf8')) : 0;
+  // A number may have gone to another program since: only what serves this folder is ours.
+  const isOurs = () => {
+    try {
+      return readFileSync(`/proc/${pid}/cmdline`, 'utf8').includes(`--defaults-file=${settings}`);
+    } catch {
+      return false;
+    }
+  };
+  if (!(pid > 1) || !isOurs()) return;
+  process.kill(pid, 'SIGTERM');
+  for (let tries = 0; tries < 300 && isOurs(); tries++) await pause(100);
+  if (isOurs()) process.kill(pid, 'SIGKILL');
+  while (isOurs()) await pause(50);
+}
+
 /**
  * @param folder Holds data, settings and log; made when it is not there.
- * @returns How to connect, and `stop`, which ends the server and waits for it.
+ * @param wanted The port on which one that ended was; any free one without.
+ * @returns How to connect, `ended`, and `stop`, which ends the server and waits for it.
  */
-export async function startDatabase(folder) {
+export async function startDatabase(folder, wanted) {
   const user = userInfo().username;
   const data = join(folder, 'data');
   const settings = join(folder, 'my.cnf');
   const log = join(folder, 'mariadb.log');
-  const port = await freePort();
+  const port = wanted ?? (await freePort());
   mkdirSync(folder, { recursive: true });
+  await endFormer(folder, settings);
   const passwordFile = join(folder, 'password');
   if (!existsSync(passwordFile)) writeFileSync(passwordFile, randomBytes(18).toString('hex'), { mode: 0o600 });
   const password = readFileSync(passwordFile, 'utf8');
@@ -106,7 +129,7 @@ performance_schema=OFF
         `The database did not start. Its log is ${log}${existsSync(log) ? `:\n${readFileSync(log, 'utf8').slice(-2000)}` : ''}`,
       );
     }
-    await new Promise((resolve) => setTimeout(resolve, 100));
+    await pause(100);
   }
-  return { host: '127.0.0.1', port, user: 'alvex', password, database: 'alvex', stop };
+  return { host: '127.0.0.1', port, user: 'alvex', password, database: 'alvex', pid: server.pid, ended: end, stop };
 }

@@ -11,40 +11,110 @@ const data = process.env.ALVEX_DATA ?? join(root, 'data');
 const port = Number(process.env.ALVEX_PORT ?? 4680);
 const host = process.env.ALVEX_HOST ?? '127.0.0.1';
 
+// Nobody may be listening to what is said any more.
+for (const stream of [process.stdout, process.stderr]) stream.on('error', () => undefined);
+
 installMissing(root);
 if (isOld()) {
   console.log('Building');
   if (spawnSync('node', [join(root, 'scripts/build.mjs')], { stdio: 'inherit' }).status !== 0) process.exit(1);
 }
 mkdirSync(data, { recursive: true });
-const database = await startDatabase(join(data, 'database'));
-
-const server = spawn('node', [join(root, 'packages/server/dist/main.mjs')], {
-  // A group of its own, so that Ctrl-C is ours to pass on.
-  detached: true,
-  stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
-  env: {
-    ...process.env,
-    ALVEX_HOST: host,
-    ALVEX_PORT: String(port),
-    ALVEX_DB_PORT: String(database.port),
-    ALVEX_DB_PASSWORD: database.password,
-    ALVEX_WEB_ROOT: join(root, 'packages/web/dist'),
-    ALVEX_DEMO_ROOT: process.env.ALVEX_DEMO_ROOT ?? join(root, 'packages/demo/files'),
-    ALVEX_LOG: process.env.ALVEX_LOG ?? 'warn',
-  },
-});
-server.once('message', () => console.log(`Alvex is at http://${host === '0.0.0.0' ? '127.0.0.1' : host}:${port}/`));
-server.once('exit', async (code) => {
-  await database.stop();
-  process.exit(code ?? 0);
-});
+const folder = join(data, 'database');
+let database = await startDatabase(folder);
+let server;
 let stopping = false;
-for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'])
-  process.on(signal, () => {
-    if (!stopping) server.kill('SIGTERM');
-    stopping = true;
+let code = 0;
+/** Ends the pauses between attempts when the script is to stop. */
+const stopped = new AbortController();
+
+const tell = (line) => console.error(`${new Date().toISOString()} ${line}`);
+const pause = (ms) =>
+  new Promise((resolve) => {
+    const timer = setTimeout(resolve, ms);
+    stopped.signal.addEventListener('abort', () => (clearTimeout(timer), resolve()));
   });
+
+const FIRST_PAUSE = 500; // ms
+const LONGEST_PAUSE = 30_000;
+/** What ran this long had begun well: its next end is a new trouble. */
+const WELL = 60_000;
+/** A server that ends so often before it ever served will not serve. */
+const MOST_FAILED_STARTS = 5;
+
+/** Runs what may end by itself, again and again with growing pauses, until the script is to stop. */
+async function keepUp(name, run) {
+  let wait = FIRST_PAUSE;
+  while (!stopping) {
+    const began = Date.now();
+    try {
+      await run();
+    } catch (error) {
+      tell(`${name}: ${error.message}`);
+    }
+    if (stopping) return;
+    if (Date.now() - began > WELL) wait = FIRST_PAUSE;
+    tell(`${name} has ended and is started again in ${Math.round(wait / 100) / 10} s.`);
+    await pause(wait);
+    wait = Math.min(wait * 2, LONGEST_PAUSE);
+  }
+}
+
+async function runDatabase() {
+  const { port } = database;
+  if (database.gone) database = await startDatabase(folder, port);
+  await database.ended;
+  database.gone = true;
+}
+
+const SETTINGS_FAULT = 78; // EX_CONFIG of sysexits.h
+let failedStarts = 0;
+let served = false;
+function runServer() {
+  server = spawn('node', [join(root, 'packages/server/dist/main.mjs')], {
+    // A group of its own, so that Ctrl-C is ours to pass on.
+    detached: true,
+    stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
+    env: {
+      ...process.env,
+      ALVEX_HOST: host,
+      ALVEX_PORT: String(port),
+      ALVEX_DB_PORT: String(database.port),
+      ALVEX_DB_PASSWORD: database.password,
+      ALVEX_DB_PID_FILE: join(folder, 'mariadb.pid'),
+      ALVEX_WEB_ROOT: join(root, 'packages/web/dist'),
+      ALVEX_DEMO_ROOT: process.env.ALVEX_DEMO_ROOT ?? join(root, 'packages/demo/files'),
+      ALVEX_LOG: process.env.ALVEX_LOG ?? 'warn',
+    },
+  });
+  server.once('message', () => {
+    console.log(`Alvex is at http://${host === '0.0.0.0' ? '127.0.0.1' : host}:${port}/`);
+    [served, failedStarts] = [true, 0];
+  });
+  return new Promise((resolve) => {
+    server.once('exit', (status) => {
+      // A port that is taken, or a setting that cannot be used, is not mended by trying again.
+      if (status === SETTINGS_FAULT || (!served && ++failedStarts >= MOST_FAILED_STARTS)) {
+        code = status || 1;
+        stop();
+      }
+      resolve();
+    });
+  });
+}
+function stop() {
+  if (stopping) return;
+  stopping = true;
+  stopped.abort();
+  if (server?.exitCode === null && server.signalCode === null) server.kill('SIGTERM');
+}
+for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, stop);
+
+const databaseKept = keepUp('The database', runDatabase);
+await keepUp('The server', runServer);
+await database.stop();
+await databaseKept;
+process.exit(code);
 
 /** Whether any source is newer than what was built. */
 function isOld() {

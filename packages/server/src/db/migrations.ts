@@ -1,14 +1,18 @@
 /** The schema, step by step. Every stored thing belongs to a workspace. */
 import type { Knex } from 'knex';
 
+/** A step that was begun and not ended, as where the machine was switched off, is taken again from its begin. */
 interface Step {
   readonly name: string;
+  /** Tables that it makes, in their order. */
+  readonly tables: readonly string[];
   readonly up: (db: Knex) => Promise<unknown>;
 }
 
 export const STEPS: readonly Step[] = [
   {
     name: '001-first',
+    tables: ['workspaces', 'blobs', 'decks', 'entries', 'documents'],
     up: async (db) => {
       await db.schema.createTable('workspaces', (t) => {
         t.increments('id');
@@ -60,6 +64,7 @@ export const STEPS: readonly Step[] = [
   },
   {
     name: '002-editions-and-maps',
+    tables: ['editions', 'own_maps'],
     up: async (db) => {
       // Files that may be, or were, new editions of a deck's document. The log says which one is in force.
       await db.schema.createTable('editions', (t) => {
@@ -80,41 +85,72 @@ export const STEPS: readonly Step[] = [
         t.datetime('created_at', { precision: 3 }).notNullable();
         t.index(['workspace_id', 'name']);
       });
-      await db.schema.alterTable('entries', (t) => {
-        t.specificType('batch', 'char(36) character set ascii collate ascii_bin');
-        t.index(['deck_id', 'batch']);
-      });
+      await addColumn(db, 'entries', 'batch', 'char(36) character set ascii collate ascii_bin');
+      await db.raw('CREATE INDEX IF NOT EXISTS entries_deck_id_batch_index ON entries (deck_id, batch)');
     },
   },
   {
     name: '003-ids',
-    up: async (db) => {
+    tables: [],
+    up: (db) =>
       // How the ids in a deck's log were made; logs of older ones are carried over when they are read.
-      await db.schema.alterTable('decks', (t) => {
-        t.specificType('ids', 'tinyint unsigned').notNullable().defaultTo(1);
-      });
-    },
+      addColumn(db, 'decks', 'ids', 'tinyint unsigned NOT NULL DEFAULT 1'),
   },
   {
     name: '004-writers',
-    up: async (db) => {
+    tables: [],
+    up: (db) =>
       // Who wrote an entry, so that undoing takes back one's own.
-      await db.schema.alterTable('entries', (t) => {
-        t.specificType('writer', 'char(36) character set ascii collate ascii_bin');
-      });
-    },
+      addColumn(db, 'entries', 'writer', 'char(36) character set ascii collate ascii_bin'),
   },
 ];
 
-/** Brings the schema up to date; several servers may start at once. */
+const addColumn = (db: Knex, table: string, column: string, type: string): Promise<unknown> =>
+  db.raw(`ALTER TABLE ?? ADD COLUMN IF NOT EXISTS ?? ${type}`, [table, column]);
+
+const LOCK = 'alvex-schema';
+const LOCK_SECONDS = 120;
+const RECORD = 'schema_steps';
+
+/**
+ * Brings the schema up to date. Several servers may start at once: one takes the steps, the others wait. The lock is that of
+ * a connection, so that nothing is left of it when a server dies.
+ */
 export async function migrate(db: Knex, steps = STEPS): Promise<void> {
-  await db.migrate.latest({
-    tableName: 'schema_steps',
-    migrationSource: {
-      getMigrations: () => Promise.resolve([...steps]),
-      getMigrationName: (step: Step) => step.name,
-      getMigration: (step: Step) =>
-        Promise.resolve({ up: step.up, down: () => Promise.reject(new Error('Steps are not taken back')) }),
-    },
+  await db.transaction(async (holder) => {
+    const [[{ taken }]] = (await holder.raw('SELECT GET_LOCK(?, ?) AS taken', [LOCK, LOCK_SECONDS])) as [
+      [{ taken: number | null }],
+    ];
+    if (taken !== 1) throw new Error(`Another server has been changing the schema for ${LOCK_SECONDS} seconds.`);
+    try {
+      await takeSteps(db, steps);
+    } finally {
+      await holder.raw('SELECT RELEASE_LOCK(?)', [LOCK]);
+    }
   });
+}
+
+async function takeSteps(db: Knex, steps: readonly Step[]): Promise<void> {
+  // As Knex made it in former versions.
+  await db.raw(
+    `CREATE TABLE IF NOT EXISTS ${RECORD} (id int unsigned NOT NULL AUTO_INCREMENT PRIMARY KEY, name varchar(255), batch int, migration_time timestamp NULL DEFAULT NULL)`,
+  );
+  const done = new Set(((await db(RECORD).select('name')) as { name: string }[]).map(({ name }) => name));
+  for (const { name, tables, up } of steps) {
+    if (done.has(name)) continue;
+    for (const table of tables.toReversed()) await dropUnused(db, table);
+    await up(db);
+    await db(RECORD).insert({ name, batch: 1, migration_time: new Date() });
+  }
+}
+
+/** A table of a step that was not ended holds nothing; one that does is somebody's work, whatever the record says. */
+async function dropUnused(db: Knex, table: string): Promise<void> {
+  if (!(await db.schema.hasTable(table))) return;
+  const rows = (await db(table).limit(2).select('*')) as readonly object[];
+  if (rows.length > (table === 'workspaces' ? 1 : 0))
+    throw new Error(
+      `The table ${table} holds work, and nothing says which version of Alvex made it. Nothing was changed.`,
+    );
+  await db.schema.dropTable(table);
 }

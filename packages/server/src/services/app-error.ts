@@ -20,7 +20,20 @@ const FAILURES = {
   stale: { status: 409, message: 'Another window changed this deck in the meantime.' },
   'reading-stopped': { status: 422, message: 'Reading the document took more time or memory than it may.' },
   cancelled: { status: 499, message: 'Reading was cancelled.' },
-  'too-large': { status: 413, message: '' },
+  'too-large': { status: 413, message: 'This is larger than the server can keep.' },
+  'database-away': {
+    status: 503,
+    message: 'The database is away for the moment and is being started again.',
+  },
+  'database-full': {
+    status: 507,
+    message: 'There is no room left on the disk of the server. Reading goes on; writing does when there is room again.',
+  },
+  'database-read-only': { status: 503, message: 'The database may only be read at the moment.' },
+  busy: {
+    status: 503,
+    message: 'Many documents are being read at the moment. Please try again in a minute.',
+  },
   internal: { status: 500, message: 'Something went wrong on our side.' },
 } as const;
 
@@ -64,10 +77,39 @@ export function failureOf(error: unknown): { readonly status: number; readonly b
       body: { error: { code: error.code, message, kept: NOTHING_CHANGED } },
     };
   }
+  const fault = databaseFault(error);
+  if (fault !== undefined)
+    return {
+      status: FAILURES[fault].status,
+      body: {
+        error: { code: fault, message: FAILURES[fault].message, kept: 'What was stored before is still there.' },
+      },
+    };
   return {
     status: 500,
     body: {
       error: { code: 'internal', message: FAILURES.internal.message, kept: 'What was stored before is still there.' },
     },
   };
+}
+
+/** What stopped the database, by the codes of MariaDB and of the system. */
+const DATABASE_FAULTS: readonly (readonly [FailureCode, RegExp])[] = [
+  ['database-full', /^(?:ER_DISK_FULL|ER_RECORD_FILE_FULL|ER_ERROR_ON_WRITE|ER_TEMP_FILE_WRITE_FAILURE|ENOSPC)$/],
+  [
+    'database-read-only',
+    /^(?:ER_OPTION_PREVENTS_STATEMENT|ER_READ_ONLY_MODE|ER_CANT_EXECUTE_IN_READ_ONLY_TRANSACTION|ER_OPEN_AS_READONLY)$/,
+  ],
+  ['too-large', /^ER_NET_PACKET_TOO_LARGE$/],
+  [
+    'database-away',
+    /^(?:ECONNREFUSED|ECONNRESET|EPIPE|ETIMEDOUT|PROTOCOL_CONNECTION_LOST|PROTOCOL_ENQUEUE_AFTER_FATAL_ERROR|ER_SERVER_SHUTDOWN|ER_CON_COUNT_ERROR|ER_CONNECTION_KILLED)$/,
+  ],
+];
+
+function databaseFault(error: unknown): FailureCode | undefined {
+  if (!(error instanceof Error)) return undefined;
+  if (error.name === 'KnexTimeoutError') return 'database-away';
+  const code = 'code' in error && typeof error.code === 'string' ? error.code : '';
+  return DATABASE_FAULTS.find(([, codes]) => codes.test(code))?.[0];
 }

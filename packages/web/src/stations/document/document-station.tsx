@@ -19,6 +19,7 @@ import { useDeck } from '../../state/deck-store.ts';
 import { edit, useLog } from '../../state/log-store.ts';
 import { count } from '../../ui/format.ts';
 import { Action, Notice, Small } from '../../ui/recipes.tsx';
+import { CatchTyping } from '../../ui/typed-ahead.tsx';
 import { VirtualRows } from '../../ui/virtual-rows.tsx';
 import { BlockLine } from './block-line.tsx';
 import { NewEdition } from '../edition/new-edition.tsx';
@@ -303,7 +304,13 @@ export function DocumentStation() {
                     write={startWriting}
                   />
                 ) : (
-                  <Suspense fallback={<Small px="20px">Opening …</Small>}>
+                  <Suspense
+                    fallback={
+                      <CatchTyping>
+                        <Small px="20px">Opening …</Small>
+                      </CatchTyping>
+                    }
+                  >
                     <StretchEditor ids={item.ids} />
                   </Suspense>
                 );

@@ -1,4 +1,5 @@
 /** Writes a stretch of the document in place; what is written is kept after a moment, and when one leaves. */
+import { insertTyped } from '../../ui/typed-ahead.tsx';
 import { chakra } from '@chakra-ui/react';
 import { EditorContent, useEditor, type Editor } from '@tiptap/react';
 import { useEffect, useRef } from 'react';
@@ -97,6 +98,7 @@ export default function StretchEditor({ ids }: { readonly ids: readonly BlockId[
     content: toEditor(start.current),
     autofocus: 'start',
     injectCSS: false,
+    onFocus: ({ editor: focused }) => insertTyped(focused),
     editorProps: { attributes: { 'aria-label': 'Text of the document', role: 'textbox', 'aria-multiline': 'true' } },
     onUpdate: ({ editor: current, transaction }) => {
       if (transaction.getMeta('naming') === true) return;

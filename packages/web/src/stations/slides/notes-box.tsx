@@ -7,6 +7,7 @@ import { useDeck } from '../../state/deck-store.ts';
 import { edit } from '../../state/log-store.ts';
 import { count, speakingTime } from '../../ui/format.ts';
 import { Action, Warning } from '../../ui/recipes.tsx';
+import { CatchTyping } from '../../ui/typed-ahead.tsx';
 import { RunsText } from '../../ui/runs.tsx';
 import type { Row } from '../../worker/protocol.ts';
 import { numberOf } from './written-notes.ts';
@@ -71,7 +72,13 @@ export function NotesBox({ row }: { readonly row: Row }) {
         </span>
       </Head>
       {writing ? (
-        <Suspense fallback={<Box color="soft">Opening …</Box>}>
+        <Suspense
+          fallback={
+            <CatchTyping>
+              <Box color="soft">Opening …</Box>
+            </CatchTyping>
+          }
+        >
           <NotesEditor notes={row.notes} keep={keep} close={() => setWriting(false)} />
         </Suspense>
       ) : (

@@ -6,6 +6,7 @@ import { Bold, Italic, List, ListOrdered } from 'lucide-react';
 import { useEffect, useRef } from 'react';
 import type { Note, NoteText } from '@alvex/core';
 import { Action } from '../../ui/recipes.tsx';
+import { insertTyped } from '../../ui/typed-ahead.tsx';
 import { notesFromEditor, notesToEditor, sameNotes } from './written-notes.ts';
 
 const Paper = chakra('div', {
@@ -57,6 +58,7 @@ export default function NotesEditor({ notes, keep, close }: Props) {
     content: notesToEditor(notes),
     autofocus: 'end',
     injectCSS: false,
+    onFocus: ({ editor: focused }) => insertTyped(focused),
     editorProps: { attributes: { 'aria-label': 'Speaker notes', role: 'textbox', 'aria-multiline': 'true' } },
   });
   const leave = () => {
@@ -85,8 +87,8 @@ export default function NotesEditor({ notes, keep, close }: Props) {
       ref={frame}
       onKeyDown={(event) => {
         event.stopPropagation();
-        if (event.key === 'Escape') close();
-        if (event.key !== 'Enter' || !(event.ctrlKey || event.metaKey)) return;
+        // Escape keeps what was written; undoing takes it back.
+        if (event.key !== 'Escape' && !(event.key === 'Enter' && (event.ctrlKey || event.metaKey))) return;
         event.preventDefault();
         leave();
       }}
@@ -138,7 +140,7 @@ function Tools({ editor, leave }: { readonly editor: Editor; readonly leave: () 
           <Icon size={13} />
         </Action>
       ))}
-      <Action size="small" ml="auto" title="Ctrl Enter; Escape leaves it as it was" onClick={leave}>
+      <Action size="small" ml="auto" title="Ctrl Enter or Escape" onClick={leave}>
         Done
       </Action>
     </Box>

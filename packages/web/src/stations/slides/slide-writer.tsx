@@ -69,8 +69,8 @@ export function SlideWriter({
       onBlur={keep}
       onKeyDown={(event) => {
         event.stopPropagation();
-        if (event.key === 'Escape') close();
-        if (event.key === 'Enter' && !event.shiftKey) {
+        // Escape keeps what was written; undoing takes it back.
+        if (event.key === 'Escape' || (event.key === 'Enter' && !event.shiftKey)) {
           event.preventDefault();
           event.currentTarget.blur();
         }
