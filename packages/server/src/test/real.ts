@@ -44,8 +44,15 @@ export class RealServer {
     const database = await startDatabase(folder);
     const { host, port, user, password, database: name } = database;
     const db: Db = connect({ host, port, user, password, database: name });
-    await fill(db);
-    await migrate(db);
+    try {
+      await fill(db);
+      await migrate(db);
+    } catch (error) {
+      await db.destroy();
+      await database.stop();
+      rmSync(folder, { recursive: true, force: true });
+      throw error;
+    }
     const jobs = new ThreadPool(pathToFileURL(join(process.cwd(), 'packages/server/dist/worker.mjs')).href);
     const base: Base = { db, jobs, now: () => new Date() };
     const server = makeApp(base, { host: '127.0.0.1', webRoot: '' }, pino({ level: 'silent' })).listen(0, '127.0.0.1');

@@ -1,0 +1,67 @@
+/** The schema is brought up to date whatever happened before: a server killed in the middle, several at once, records lost. */
+import { afterEach, expect, test } from '@jest/globals';
+import { RealServer } from '../test/real.ts';
+import { connect, type Db } from './connect.ts';
+import { migrate, STEPS } from './migrations.ts';
+
+let real: RealServer | undefined;
+afterEach(() => real?.stop());
+
+const columns = async (db: Db): Promise<readonly string[]> => {
+  const rows = (await db('information_schema.columns')
+    .where({ table_schema: 'alvex' })
+    .whereNot('table_name', 'like', 'schema_steps%')
+    .orderBy(['table_name', 'column_name'])
+    .select(db.raw("concat(table_name, '.', column_name) as name"))) as { name: string }[];
+  return rows.map(({ name }) => name);
+};
+
+test('a step that was begun and not ended is taken again, wherever it was left', async () => {
+  let wanted: readonly string[] = [];
+  real = await RealServer.start(async (db) => {
+    await migrate(db);
+    wanted = await columns(db);
+    for (const [i, step] of STEPS.entries()) {
+      // As if the machine had been switched off behind the step, and in the midst of it.
+      await db('schema_steps')
+        .whereIn(
+          'name',
+          STEPS.slice(i).map(({ name }) => name),
+        )
+        .del();
+      if (step.tables.length > 1) await db.schema.dropTableIfExists(step.tables.at(-1)!);
+      for (const later of STEPS.slice(i + 1).toReversed())
+        for (const table of later.tables.toReversed()) await db.schema.dropTableIfExists(table);
+      if (i === 0) await db('workspaces').del();
+      await migrate(db);
+      expect([step.name, await columns(db)]).toEqual([step.name, wanted]);
+    }
+  });
+  expect(await real.context.db('workspaces').select('id')).toEqual([{ id: 1 }]);
+}, 60_000);
+
+test('several servers at once take each step once', async () => {
+  real = await RealServer.start(async (db) => {
+    const { host, port, user, password, database } = db.client.config.connection as Parameters<typeof connect>[0];
+    const others = [1, 2, 3].map(() => connect({ host, port, user, password, database }));
+    await Promise.all([db, ...others].map((one) => migrate(one)));
+    await Promise.all(others.map((one) => one.destroy()));
+    expect(await db('schema_steps').orderBy('id').pluck('name')).toEqual(STEPS.map(({ name }) => name));
+  });
+}, 60_000);
+
+test('tables that hold work and are of no known version are left as they are', async () => {
+  await expect(
+    RealServer.start(async (db) => {
+      await migrate(db);
+      await db('own_maps').insert({ id: 'm', workspace_id: 1, name: 'mine', recipe: '{}', created_at: new Date() });
+      await db('schema_steps').where('name', '002-editions-and-maps').del();
+      try {
+        await expect(migrate(db)).rejects.toThrow('own_maps holds work');
+        expect(await db('own_maps').pluck('name')).toEqual(['mine']);
+      } finally {
+        await db('schema_steps').insert({ name: '002-editions-and-maps', batch: 1 });
+      }
+    }).then((started) => (real = started)),
+  ).resolves.toBeDefined();
+}, 60_000);
