@@ -14,7 +14,7 @@ import { loadDemo } from './services/load-demo.ts';
 /** The script does not try again (EX_CONFIG of sysexits.h). */
 const SETTINGS_FAULT = 78;
 let stopping = false;
-let server: Server | undefined;
+let server = undefined as Server | undefined;
 const config = settings();
 const log = pino({ level: config.logLevel });
 const db = connect(config.database);

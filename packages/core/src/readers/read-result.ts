@@ -2,7 +2,7 @@
 import type { Report } from '../base/index.ts';
 import { languageTag, LIMITS, ReadError, type SourcePlace } from '../base/index.ts';
 import { runsText, sliceRuns, type PictureData } from '../content/index.ts';
-import { accountFor, type SourceText } from './source-text/account.ts';
+import { accountFor, type SourceText } from './account.ts';
 import { BlockIds, blockText, findTitle, identityText, type Block, type DocumentModel } from '../document/index.ts';
 
 export interface ReadResult {

@@ -14,7 +14,7 @@ import { CodeLines } from '../code-lines.ts';
 import { PictureStore } from '../picture-store.ts';
 import { BlockList, readResult, type Draft, type ReadOptions, type ReadResult } from '../read-result.ts';
 import type { DocxContext } from './context.ts';
-import { docxText } from '../source-text/index.ts';
+import { docxText } from './source-text.ts';
 import { FlowReader } from './flow-reader.ts';
 import { Numbering } from './numbering.ts';
 import { Styles } from './styles.ts';

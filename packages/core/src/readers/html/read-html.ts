@@ -1,8 +1,8 @@
 /** Reads HTML: a saved page or what a word processor or browser puts on the clipboard. */
 import { decodeText, ReadError, Report } from '../../base/index.ts';
 import { blockText } from '../../document/index.ts';
-import { readPage } from '../markup/index.ts';
-import { each, htmlText } from '../source-text/index.ts';
+import { htmlText, readPage } from '../markup/index.ts';
+import { each } from '../account.ts';
 import { PictureStore } from '../picture-store.ts';
 import { BlockList, readResult, type ReadResult } from '../read-result.ts';
 

@@ -22,7 +22,8 @@ import { readMarkup } from '../markup/index.ts';
 import { namedPicture } from '../named-picture.ts';
 import { PictureStore } from '../picture-store.ts';
 import { BlockList, draftBreak, readResult, type Draft, type ReadOptions, type ReadResult } from '../read-result.ts';
-import { each, markdownText } from '../source-text/index.ts';
+import { each } from '../account.ts';
+import { markdownText } from './source-text.ts';
 import { readFrontMatter } from './front-matter.ts';
 
 /** Share of the time that parsing takes. */

@@ -1,1 +1,2 @@
 export * from './read-markup.ts';
+export * from './source-text.ts';

@@ -4,7 +4,8 @@ import { readXmlPart, ZipReader } from '../../container/index.ts';
 import { CodeLines } from '../code-lines.ts';
 import { PictureStore } from '../picture-store.ts';
 import { BlockList, readResult, type ReadOptions, type ReadResult } from '../read-result.ts';
-import { each, odtText } from '../source-text/index.ts';
+import { each } from '../account.ts';
+import { odtText } from './source-text.ts';
 import { OdtFlowReader } from './flow-reader.ts';
 import { Styles } from './styles.ts';
 

@@ -4,7 +4,8 @@ import { readXmlText } from '../../container/index.ts';
 import { plain, safeLink, type Runs } from '../../content/index.ts';
 import type { Level } from '../../document/index.ts';
 import { cleanRuns } from '../clean-runs.ts';
-import { each, opmlText } from '../source-text/index.ts';
+import { each } from '../account.ts';
+import { opmlText } from './source-text.ts';
 import { BlockList, readResult, type Draft, type ReadResult } from '../read-result.ts';
 
 interface Node {

@@ -2,7 +2,7 @@
 import { runsText, type Runs } from '../../content/index.ts';
 import { withoutDivision, type Level } from '../../document/index.ts';
 import type { Placed } from './paragraphs.ts';
-import type { Bookmark } from './pdf-pages.ts';
+import type { Bookmark } from './page.ts';
 
 const LONGEST = 300; // characters
 /** Paragraphs that a title set in several lines may have become. */

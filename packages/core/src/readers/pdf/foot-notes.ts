@@ -1,7 +1,7 @@
 /** Finds the footnotes of a page: small lines at its foot that begin with a number which the text above refers to. */
 import { runsText, sliceRuns, trimRuns } from '../../content/index.ts';
 import type { Report } from '../../base/index.ts';
-import type { Item } from './pdf-pages.ts';
+import type { Item } from './page.ts';
 import { isRaised, type Line } from './lines.ts';
 import type { Placed } from './paragraphs.ts';
 import { joinLines } from './runs.ts';

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { runsText } from '../../content/index.ts';
 import { linesOf, type Line } from './lines.ts';
-import type { Item, PdfPage } from './pdf-pages.ts';
+import type { Item, PdfPage } from './page.ts';
 import { runningHeads } from './running-heads.ts';
 import { joinLines, wordsOf } from './runs.ts';
 import { tableAt } from './tables.ts';

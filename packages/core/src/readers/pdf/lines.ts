@@ -1,5 +1,5 @@
 /** Puts the pieces of a page together into lines, in reading order: down one column, then down the next. */
-import type { Item, PdfPage } from './pdf-pages.ts';
+import type { Item, PdfPage } from './page.ts';
 
 /** Pieces that stand side by side without a gap: a line of a column, or a cell of a table. */
 export interface Segment {

@@ -1,7 +1,7 @@
 /** The pictures of a page: as the file holds them where slides can show that, else as PNG. */
 import { encode } from 'fast-png';
 import { LIMITS } from '../../base/index.ts';
-import type { PagePicture } from './pdf-pages.ts';
+import type { PagePicture } from './page.ts';
 import type { Pdfium, Pointer } from './pdfium.ts';
 import { isSpacer } from '../spacer.ts';
 

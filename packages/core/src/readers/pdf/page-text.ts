@@ -1,6 +1,6 @@
 /** The pieces of text of a page, from PDFium's characters. */
 import { textDecoder } from '../../base/index.ts';
-import type { Item } from './pdf-pages.ts';
+import type { Item } from './page.ts';
 import type { Pdfium, Pointer } from './pdfium.ts';
 
 type FontLook = Pick<Item, 'bold' | 'italic' | 'mono'>;

@@ -1,6 +1,6 @@
 /** Runs of lines of a PDF: looks of the pieces, and hyphens at line ends taken back. */
 import { mergeRuns, runsText, sliceRuns, type Run, type Runs } from '../../content/index.ts';
-import type { Item } from './pdf-pages.ts';
+import type { Item } from './page.ts';
 import { isRaised, type Line, type Segment } from './lines.ts';
 
 /** @param plainBold The whole paragraph is bold: its look says so, its runs need not. */

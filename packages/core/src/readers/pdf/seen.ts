@@ -6,7 +6,7 @@ import { markBookmarks } from './bookmarks.ts';
 import { footNotes } from './foot-notes.ts';
 import { linesOf, type Line } from './lines.ts';
 import { isMono, paragraphsOf, type Placed } from './paragraphs.ts';
-import type { Bookmark } from './pdf-pages.ts';
+import type { Bookmark } from './page.ts';
 import { runningHeads } from './running-heads.ts';
 import { wordsOf } from './runs.ts';
 import type { TaggedPage } from './tagged.ts';

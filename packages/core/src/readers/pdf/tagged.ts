@@ -15,7 +15,7 @@ import { itemLabel } from '../list-label.ts';
 import type { Draft } from '../read-result.ts';
 import { linesOf } from './lines.ts';
 import type { Placed } from './paragraphs.ts';
-import type { Item, PdfPage } from './pdf-pages.ts';
+import type { Item, PdfPage } from './page.ts';
 import { joinLines, wordsOf } from './runs.ts';
 import type { StructureElement } from './structure-tree.ts';
 

@@ -3,7 +3,8 @@ import { LIMITS, ReadError, Report } from '../../base/index.ts';
 import { PictureStore } from '../picture-store.ts';
 import { CodeLines } from '../code-lines.ts';
 import { BlockList, readResult, type ReadOptions, type ReadResult } from '../read-result.ts';
-import { each, rtfText } from '../source-text/index.ts';
+import { each } from '../account.ts';
+import { rtfText } from './source-text.ts';
 import { RtfReader } from './rtf-reader.ts';
 import { rtfTokens } from './tokens.ts';
 

@@ -1,6 +1,6 @@
 /** The text of an HTML page: of its whole tree, but for what is no text in any browser. */
 import { parse, parseFragment } from 'parse5';
-import { isElement, isText, type Node } from '../markup/elements.ts';
+import { isElement, isText, type Node } from './elements.ts';
 
 const NO_TEXT = new Set(['script', 'style', 'head', 'template', 'noscript', 'title']);
 const INLINE = new Set(

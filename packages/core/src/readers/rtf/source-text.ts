@@ -1,5 +1,5 @@
 /** The text of an RTF file outside of its tables and of the destinations that hold none; of it, what is written in ASCII or as Unicode. */
-import { rtfTokens } from '../rtf/tokens.ts';
+import { rtfTokens } from './tokens.ts';
 
 const NO_TEXT = new Set(
   'fonttbl colortbl stylesheet listtable listoverridetable rsidtbl generator info pict themedata colorschememapping datastore latentstyles xmlnstbl filetbl pgptbl objdata fldinst pnseclvl revtbl bkmkstart bkmkend atnid atnauthor atntime atnref atndate mmathPr template wgrffmtfilter ftnsep ftnsepc aftnsep aftnsepc aftncn ftncn protusertbl picprop sp nonshppict shprslt private fldtype datafield pntxta pntxtb formfield docvar userprops xe tc rxe'.split(

@@ -1,7 +1,7 @@
 /** The text that an ODT holds: its body, with notes and comments, and the heads and feet of its pages. */
 import { decodeText } from '../../base/index.ts';
 import { ZipReader } from '../../container/index.ts';
-import { xmlText, type TextRule } from './xml-text.ts';
+import { xmlText, type TextRule } from '../xml-source.ts';
 
 const RULE: TextRule = {
   not: new Set([

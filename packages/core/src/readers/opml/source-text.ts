@@ -1,5 +1,5 @@
 /** The text of an OPML outline: what its items are called, and the notes on them. */
-import { decodeEntities } from './xml-text.ts';
+import { decodeEntities } from '../xml-source.ts';
 
 const ITEM = /<outline(?=[\s/>])((?:"[^"]*"|'[^']*'|[^>"'])*)>/g;
 const attributeIn = (attributes: string, names: readonly string[]): string => {

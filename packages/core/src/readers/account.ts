@@ -2,8 +2,8 @@
  * The ledger of a file: what its source says, counted apart from the reader, against what the reader has in blocks, in
  * marks and in what it told of.
  */
-import type { Report } from '../../base/index.ts';
-import { blockText, type Block } from '../../document/index.ts';
+import type { Report } from '../base/index.ts';
+import { blockText, type Block } from '../document/index.ts';
 import { Letters } from './letters.ts';
 
 /** Gives the text of a source, piece by piece; a word stands within one piece. */

@@ -1,6 +1,6 @@
 /** The text of Markdown: of the parser's own tokens, whatever a reader makes of them. */
 import type { Token } from 'markdown-it';
-import { htmlText } from './html-text.ts';
+import { htmlText } from '../markup/index.ts';
 
 export function* markdownText(tokens: readonly Token[]): Generator<string> {
   for (const token of tokens) {

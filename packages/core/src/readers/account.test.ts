@@ -1,9 +1,14 @@
 import { expect, test } from '@jest/globals';
-import { Report } from '../../base/index.ts';
-import { doc, h, li, p, type Draft } from '../../test/build.ts';
-import { docx } from '../../test/docx.ts';
-import { odt } from '../../test/odt.ts';
-import { accountFor, docxText, each, htmlText, odtText, opmlText, rtfText } from './index.ts';
+import { Report } from '../base/index.ts';
+import { doc, h, li, p, type Draft } from '../test/build.ts';
+import { docx } from '../test/docx.ts';
+import { odt } from '../test/odt.ts';
+import { accountFor, each } from './account.ts';
+import { docxText } from './docx/source-text.ts';
+import { htmlText } from './markup/index.ts';
+import { odtText } from './odt/source-text.ts';
+import { opmlText } from './opml/source-text.ts';
+import { rtfText } from './rtf/source-text.ts';
 
 const bytes = (source: string): Uint8Array => new TextEncoder().encode(source);
 const missing = (source: readonly string[], ...blocks: readonly Draft[]) => {

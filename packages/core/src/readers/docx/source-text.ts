@@ -1,7 +1,7 @@
 /** The text that the parts of a DOCX hold: all that people see in its body, notes, comments, heads and feet. */
 import { textDecoder, type TextDecoding } from '../../base/index.ts';
 import { encodingOf, mainPart, openZip, readRelationships } from '../../container/index.ts';
-import { decodeEntities, prefixOf } from './xml-text.ts';
+import { decodeEntities, prefixOf } from '../xml-source.ts';
 
 const WORD =
   /http:\/\/schemas\.openxmlformats\.org\/wordprocessingml\/2006\/main|http:\/\/purl\.oclc\.org\/ooxml\/wordprocessingml\/main/;
