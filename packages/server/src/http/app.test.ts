@@ -398,3 +398,55 @@ test('a picture that is put in is kept, shown, and exported; what is none is ref
   const refused = await call(`/api/decks/${deck.id}/pictures?name=x.png`, { method: 'POST', body: 'no picture' });
   expect(await failure(refused)).toMatchObject({ status: 422, code: 'picture-unusable' });
 });
+
+test.each([
+  ['/api/decks/%F0%9F%98%80', 404],
+  ['/api/decks/M%C3%BChle/document', 404],
+  ['/api/decks/%E0%A4%A', 400],
+  [`/api/decks/${'x'.repeat(3000)}`, 404],
+  ['/api/decks/x%00y', 404],
+])('the address %s gives the usual error', async (path, status) => {
+  expect((await failure(await call(path))).status).toBe(status);
+});
+
+test('odd names of batches, pictures, templates and editions give the usual error', async () => {
+  const { id } = await newDeck();
+  const paths = [
+    'batches/%C3%A4',
+    'batches/none',
+    'pictures/%C3%A4',
+    'pictures/..%2F..',
+    'templates/%C3%A4',
+    'document?edition=%C3%A4',
+  ];
+  for (const path of paths) {
+    const { status, code } = await failure(await call(`/api/decks/${id}/${path}`));
+    expect([path, status < 500, code]).toEqual([path, true, expect.any(String)]);
+  }
+});
+
+test('a version that the server does not know is said to be one, on reading and on writing; entries have their writer', async () => {
+  const { id } = await newDeck();
+  const by = '7f8c3a52-9a4e-4a43-8a8e-0c7a4a6d2b11';
+  await post(`/api/decks/${id}/entries`, { base: 0, entries: [cut('a')], by });
+  await post(`/api/decks/${id}/entries`, { base: 1, entries: [{ kind: 'undo' }] });
+  const { log, by: writers } = (await (await call(`/api/decks/${id}`)).json()) as OpenDeck;
+  expect([log.length, writers]).toEqual([2, [by, null]]);
+  expect(await failure(await call(`/api/decks/${id}/entries?after=9`))).toMatchObject({
+    status: 412,
+    code: 'version-unknown',
+  });
+  const refused = await post(`/api/decks/${id}/entries`, { base: 9, entries: [cut('b')] });
+  expect(await failure(refused)).toMatchObject({ status: 412, code: 'version-unknown' });
+});
+
+test('what stops a database is said as what it is', async () => {
+  const { failureOf } = await import('../services/app-error.ts');
+  const fault = (code: string) => failureOf(Object.assign(new Error('x'), { code })).body.error.code;
+  expect(['ER_DISK_FULL', 'ER_RECORD_FILE_FULL', 'ENOSPC'].map(fault)).toEqual(Array(3).fill('database-full'));
+  expect(['ER_OPTION_PREVENTS_STATEMENT'].map(fault)).toEqual(['database-read-only']);
+  expect(['ECONNREFUSED', 'PROTOCOL_CONNECTION_LOST', 'ER_SERVER_SHUTDOWN'].map(fault)).toEqual(
+    Array(3).fill('database-away'),
+  );
+  expect(['ER_NET_PACKET_TOO_LARGE', 'ER_DUP_ENTRY'].map(fault)).toEqual(['too-large', 'internal']);
+});

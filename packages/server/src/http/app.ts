@@ -4,6 +4,7 @@ import Koa from 'koa';
 import compress from 'koa-compress';
 import type { Logger } from 'pino';
 import type { Config } from '../config/config.ts';
+import { AppError } from '../services/app-error.ts';
 import { contextFor, type Base } from '../services/context.ts';
 import { deckRoutes, fileRoutes } from './deck-routes.ts';
 import { errors } from './errors.ts';
@@ -13,6 +14,17 @@ import { sameOrigin } from './same-origin.ts';
 import { security } from './security.ts';
 import './state.ts';
 import { webFiles } from './static.ts';
+
+/** Ids and hashes are ASCII; the database would not even compare others. @throws AppError `bad-request`, `not-found`. */
+function checkAddress(path: string): void {
+  let address: string;
+  try {
+    address = decodeURIComponent(path);
+  } catch (error) {
+    throw new AppError('bad-request', 'The address is not encoded as it should be.', { cause: error });
+  }
+  if (address.startsWith('/api/') && !/^[\x20-\x7e]*$/.test(address)) throw new AppError('not-found');
+}
 
 export function makeApp(base: Base, { host, webRoot }: Pick<Config, 'host' | 'webRoot'>, log: Logger): Koa {
   const app = new Koa();
@@ -34,6 +46,10 @@ export function makeApp(base: Base, { host, webRoot }: Pick<Config, 'host' | 'we
   );
   app.use(errors(log));
   app.use(sameOrigin(host));
+  app.use((ctx, next) => {
+    checkAddress(ctx.path);
+    return next();
+  });
   app.use((ctx, next) => {
     ctx.state.context = contextFor(base);
     return next();

@@ -17,6 +17,7 @@ import { addPicture, pictureOf } from '../services/pictures.ts';
 import { addTemplate, packedTemplate } from '../services/templates.ts';
 import { readBody, readJson } from './body.ts';
 
+const UUID = /^[0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i;
 const WATCHED = 'application/x-ndjson';
 
 /** Takes a file that is to become part of a document with others. */
@@ -78,7 +79,9 @@ export function deckRoutes(): Router {
   });
 
   router.get('/:id/batches/:batch', async (ctx) => {
-    ctx.body = { kept: await hasBatch(ctx.state.context, id(ctx), ctx.params.batch ?? '') };
+    const batch = ctx.params.batch ?? '';
+    if (!UUID.test(batch)) throw new AppError('bad-request', 'This is no name of a batch.');
+    ctx.body = { kept: await hasBatch(ctx.state.context, id(ctx), batch) };
   });
 
   router.post('/:id/entries', async (ctx) => {
