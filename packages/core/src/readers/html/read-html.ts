@@ -1,7 +1,7 @@
 /** Reads HTML: a saved page or what a word processor or browser puts on the clipboard. */
 import { decodeText, ReadError, Report } from '../../base/index.ts';
 import { blockText } from '../../document/index.ts';
-import { htmlText, readPage } from '../markup/index.ts';
+import { readPage, treeText } from '../markup/index.ts';
 import { each } from '../account.ts';
 import { PictureStore } from '../picture-store.ts';
 import { BlockList, readResult, type ReadResult } from '../read-result.ts';
@@ -37,7 +37,7 @@ export function readHtml(bytes: Uint8Array): ReadResult {
   const list = new BlockList();
   // The clipboard marks what was chosen with comments; the rest is the page around it.
   const chosen = fragmentOf(html);
-  readPage(chosen ?? html, { report, pictures, place: {}, out: (draft) => list.add(draft) });
+  const tree = readPage(chosen ?? html, { report, pictures, place: {}, out: (draft) => list.add(draft) });
   const named = titleOf(html);
   // Sites put their own name behind that of the page, which its heading has alone.
   const heading = list.blocks.find((block) => block.kind === 'heading' && block.left === undefined);
@@ -48,6 +48,6 @@ export function readHtml(bytes: Uint8Array): ReadResult {
     pictures.pictures,
     report,
     { title },
-    each(() => htmlText(chosen ?? html)),
+    each(() => treeText(tree)),
   );
 }

@@ -55,8 +55,12 @@ export function readMarkup(html: string, context: MarkupContext): void {
   new MarkupReader(context).read(parseFragment(html).childNodes);
 }
 
-/** Reads a page or a piece of one: what stands around its text is marked as left out. @throws ReadError `too-deep`. */
-export function readPage(html: string, context: MarkupContext): void {
+/**
+ * Reads a page or a piece of one: what stands around its text is marked as left out.
+ * @returns Its tree, for the ledger.
+ * @throws ReadError `too-deep`.
+ */
+export function readPage(html: string, context: MarkupContext): readonly Node[] {
   const whole = /<(?:html|body|head)\b/i.test(html);
   const { childNodes } = whole ? parse(html) : parseFragment(html);
   checkDepth(childNodes, context);
@@ -66,6 +70,7 @@ export function readPage(html: string, context: MarkupContext): void {
     told: new Set(),
     titles: findTitles(childNodes),
   }).read(childNodes);
+  return childNodes;
 }
 
 function checkDepth(nodes: readonly Node[], { place }: MarkupContext): void {

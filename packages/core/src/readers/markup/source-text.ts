@@ -1,5 +1,5 @@
 /** The text of an HTML page: of its whole tree, but for what is no text in any browser. */
-import { parse, parseFragment } from 'parse5';
+import { parseFragment } from 'parse5';
 import { isElement, isText, type Node } from './elements.ts';
 
 const NO_TEXT = new Set(['script', 'style', 'head', 'template', 'noscript', 'title']);
@@ -9,8 +9,10 @@ const INLINE = new Set(
   ),
 );
 
-export function* htmlText(html: string): Generator<string> {
-  const { childNodes } = /<(?:html|body|head)\b/i.test(html) ? parse(html) : parseFragment(html);
+export const htmlText = (html: string): Generator<string> => treeText(parseFragment(html).childNodes);
+
+/** @param nodes Of a page, as the parser gave them. */
+export function* treeText(nodes: readonly Node[]): Generator<string> {
   let piece = '';
   const pieces: string[] = [];
   const stop = (): void => {
@@ -18,7 +20,7 @@ export function* htmlText(html: string): Generator<string> {
     piece = '';
   };
   // Not by calls within calls: pages may be nested deep.
-  const open: (Node | 'stop')[] = [...childNodes].reverse();
+  const open: (Node | 'stop')[] = [...nodes].reverse();
   for (let node = open.pop(); node !== undefined; node = open.pop()) {
     if (node === 'stop') stop();
     else if (isText(node)) piece += node.value;
