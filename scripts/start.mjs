@@ -63,6 +63,8 @@ async function keepUp(name, run) {
 async function runDatabase() {
   const { port } = database;
   if (database.gone) database = await startDatabase(folder, port);
+  // The script may have been told to stop while the database was starting.
+  if (stopping) await database.stop();
   await database.ended;
   database.gone = true;
 }
@@ -102,6 +104,7 @@ function runServer() {
     });
   });
 }
+
 function stop() {
   if (stopping) return;
   stopping = true;

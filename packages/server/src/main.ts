@@ -24,7 +24,10 @@ const base: Base = { db, jobs, now: () => new Date() };
 // Nobody may be listening to what is said any more.
 for (const stream of [process.stdout, process.stderr]) stream.on('error', () => undefined);
 // When the script that started the server is gone, nothing shall be left that hinders the next one.
-process.once('disconnect', () => void stop().then(endDatabase));
+process.once('disconnect', () => {
+  if (server === undefined) endDatabase();
+  void stop().then(endDatabase);
+});
 // Listening to the script is no reason to stay.
 process.channel?.unref();
 

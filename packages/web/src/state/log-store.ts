@@ -102,8 +102,9 @@ export class DeckLog {
   /** Tries once more what the server refused, behind all else. */
   retryRefused(): void {
     const entries = refusedOf(this.#deck);
-    this.#sync.forgetRefused();
+    // It waits under its own name before it goes from where it was kept aside.
     if (entries.length > 0) this.append(entries);
+    this.#sync.forgetRefused();
   }
 
   send(): void {

@@ -99,7 +99,7 @@ test('what others wrote comes before ours that the server does not have yet', as
   expect(sent.at(-1)!.body).toMatchObject({ base: 2, entries: [{ kind: 'pace', rate: 100 }] });
 });
 
-test('one takes back one’s own, and not what another wrote in the meantime', () => {
+test('undo goes back through one’s own edits to what nobody in particular wrote', () => {
   edit({ kind: 'pace', rate: 80 });
   const { history } = useLog.getState();
   expect(history.writers).toEqual([null, expect.any(String)]);

@@ -42,7 +42,8 @@ export function findNotes(roots: readonly Node[]): ReadonlyMap<string, PageNote>
   return notes;
 }
 
-function target(href: string): string {
+/** The id to which a link within the page leads. */
+export function target(href: string): string {
   try {
     return decodeURIComponent(href.slice(1));
   } catch {

@@ -23,7 +23,7 @@ import { draftBreak, type Draft } from '../read-result.ts';
 import { attribute, isElement, isText, textOf, type Element, type Node } from './elements.ts';
 import { findFurniture } from './furniture.ts';
 import { FORMAT_BY_SIGN, formatNumber, itemLabel, type NumberFormat } from '../list-label.ts';
-import { findNotes, type PageNote } from './notes.ts';
+import { findNotes, target, type PageNote } from './notes.ts';
 import { findTitles } from './page-title.ts';
 import { isSpacer } from '../spacer.ts';
 import { isLayout, span, tableRows } from './html-table.ts';
@@ -285,8 +285,7 @@ class MarkupReader {
 
   #noteOf(href: string): PageNote | undefined {
     if (!href.startsWith('#') || this.#parts.notes.size === 0) return undefined;
-    const id = href.slice(1);
-    return this.#parts.notes.get(id) ?? this.#parts.notes.get(decodeUri(id));
+    return this.#parts.notes.get(target(href));
   }
 
   #note(note: PageNote): readonly Draft[] {
@@ -438,14 +437,6 @@ const SIGNS_ONLY = /^[\s\p{P}\p{S}\u{1f517}\ufe0e\ufe0f]*$/u;
 
 const holdsPicture = (element: Element): boolean =>
   element.childNodes.some((child) => isElement(child) && (child.tagName === 'img' || holdsPicture(child)));
-
-function decodeUri(text: string): string {
-  try {
-    return decodeURIComponent(text);
-  } catch {
-    return text;
-  }
-}
 
 /** An ordered list with its kind and start (HTML Standard, "The ol element"). */
 function listState(element: Element): ListState {

@@ -42,6 +42,8 @@ export class PageTexts {
   /** @param linkAt The link at a place of the page. */
   read(page: Pointer, linkAt: (x: number, y: number) => string | undefined): PageText {
     const pdfium = this.#pdfium;
+    // Fonts of a page that was closed may be gone, and their places taken by others.
+    this.#fonts.clear();
     const text = pdfium.call('FPDFText_LoadPage', page);
     if (text === 0) return { items: [], turned: '', source: '' };
     try {

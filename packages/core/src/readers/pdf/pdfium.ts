@@ -6,11 +6,10 @@ import { ReadError, textDecoder } from '../../base/index.ts';
 export type Pointer = number;
 type Call = (...values: readonly number[]) => number;
 
-/** The module: every function of PDFium's public headers under its name with an underscore before it. */
+/** The module: every function of PDFium's public headers under its name. */
 interface Module {
   readonly HEAPU8: Uint8Array;
   readonly wasmExports: { malloc(bytes: number): Pointer; free(at: Pointer): void } & Readonly<Record<string, Call>>;
-  readonly [name: `_FPDF${string}`]: Call;
 }
 
 /** Bytes for numbers that a call gives back through pointers. */
@@ -35,9 +34,9 @@ export class Pdfium {
     this.#floats = new Float32Array(buffer);
     this.#doubles = new Float64Array(buffer);
     this.#integers = new Int32Array(buffer);
-    this.document = module._FPDF_LoadMemDocument!(this.#bytes, bytes.length, 0);
+    this.document = this.call('FPDF_LoadMemDocument', this.#bytes, bytes.length, 0);
     if (this.document === 0) {
-      const code = module._FPDF_GetLastError!();
+      const code = this.call('FPDF_GetLastError');
       throw new ReadError(ENCRYPTED.includes(code) ? 'encrypted' : 'bad-pdf');
     }
   }
@@ -49,11 +48,12 @@ export class Pdfium {
   }
 
   close(): void {
-    this.#module._FPDF_CloseDocument!(this.document);
+    this.call('FPDF_CloseDocument', this.document);
     this.#module.wasmExports.free(this.#bytes);
     this.#module.wasmExports.free(this.#scratch);
   }
 
+  /** Calls a function of PDFium by its name. */
   call(name: string, ...values: readonly number[]): number {
     return this.#module.wasmExports[name]!(...values);
   }
