@@ -10,9 +10,12 @@ const MOST_COLUMNS = 20;
 export function drawnTable(lines: readonly Line[]): Draft | undefined {
   const rows = barred(lines) ?? spaced(lines);
   if (rows === undefined) return undefined;
-  const columns = Math.max(...rows.map(({ cells }) => cells.length));
+  const columns = most(rows.map(({ cells }) => cells.length));
   return columns < 2 ? undefined : { kind: 'table', table: { rows, columns }, place: placeOf(lines[0]!) };
 }
+
+// Not spread into arguments: a text may have more lines than a call may have.
+const most = (numbers: readonly number[]): number => numbers.reduce((a, b) => Math.max(a, b), 0);
 
 const rowOf = (texts: readonly string[], header: boolean): TableRow => ({
   header,
@@ -47,7 +50,7 @@ function barred(lines: readonly Line[]): readonly TableRow[] | undefined {
     else rows.push({ cells, header: false });
     open = false;
   });
-  const columns = Math.max(...rows.map(({ cells }) => cells.length));
+  const columns = most(rows.map(({ cells }) => cells.length));
   return rows.map(({ cells, header }) => rowOf([...cells, ...Array(columns - cells.length).fill('')], header));
 }
 
@@ -57,7 +60,7 @@ function spaced(lines: readonly Line[]): readonly TableRow[] | undefined {
   const filled = lines.filter(({ text }) => !/^(?:[-=]{2,}\s*)+$/.test(text));
   if (filled.length < (ruled >= 0 ? 2 : LEAST_ROWS)) return undefined;
   const raws = filled.map(({ indent, text }) => ' '.repeat(indent) + text.replaceAll('\t', '    '));
-  const width = Math.max(...raws.map((raw) => raw.length));
+  const width = most(raws.map((raw) => raw.length));
   const blank = (at: number): boolean => raws.every((raw) => (raw[at] ?? ' ') === ' ');
   const edges: [number, number][] = [];
   for (let at = 0; at < width; at++) {
@@ -74,7 +77,7 @@ function spaced(lines: readonly Line[]): readonly TableRow[] | undefined {
   // Marks of a list before its text are a narrow first column.
   if (edges.length === 2 && cells.every(([first]) => first!.length <= 3)) return undefined;
   // Running text that happens to have a gap in each line has long cells; tables have short ones.
-  const longest = Math.max(...cells.flatMap((row) => row.slice(0, -1).map((cell) => cell.length)));
+  const longest = most(cells.flatMap((row) => row.slice(0, -1).map((cell) => cell.length)));
   if (longest > width * 0.6) return undefined;
   return cells.map((row, i) => rowOf(row, i === 0 && ruled === 1));
 }

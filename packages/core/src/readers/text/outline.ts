@@ -11,7 +11,7 @@ export type Marks = ReadonlyMap<Line, MarkedLine>;
 /** Lines that follow each other, few of them blank, on two indents at least, none as long as wrapped text is. */
 export function isOutline(lines: readonly Line[], marks: Marks): boolean {
   const filled = lines.filter((line) => line.text !== '');
-  if (filled.length < 3 || filled[0]!.indent !== Math.min(...filled.map((line) => line.indent))) return false;
+  if (filled.length < 3 || filled.some((line) => line.indent < filled[0]!.indent)) return false;
   const outermost = filled.filter((line) => line.indent === filled[0]!.indent);
   if (outermost.filter((line) => marks.has(line)).length > outermost.length / 3) return false;
   const inner = lines.slice(0, lines.findLastIndex((line) => line.text !== '') + 1);

@@ -27,7 +27,7 @@ export function* prose(lines: readonly Line[], known: Pick<Setting, 'marks' | 'l
     ...known,
     levels: new Levels(),
     counting: countingNumbers(chunks.flatMap((chunk) => (mayBeHead(chunk) ? [chunk[0]!] : []))),
-    width: Math.max(...filled.map(endOf)),
+    width: filled.reduce((widest, line) => Math.max(widest, endOf(line)), 0),
     bodyIndent:
       mostCommon(
         filled,
@@ -80,11 +80,7 @@ function* ofChunk(lines: readonly Line[], setting: Setting): Generator<Draft> {
     if (rest.length > 0) yield* ofChunk(rest, setting);
     return;
   }
-  if (isDrawing(lines)) {
-    yield codeOf(lines);
-    return;
-  }
-  const table = drawnTable(lines);
+  const table = drawnTable(lines) ?? (isDrawing(lines) ? codeOf(lines) : undefined);
   if (table !== undefined) {
     yield table;
     return;
@@ -205,12 +201,15 @@ class Chunk {
   }
 }
 
+const leastIndent = (lines: readonly Line[]): number =>
+  lines.reduce((least, { indent }) => Math.min(least, indent), Infinity);
+
 const isShortTitle = (text: string): boolean => text.length <= 60 && /^\p{Lu}/u.test(text) && !/[.,;:!…]$/.test(text);
 
 /** Lines as wide as the text are wrapped and joined again; shorter ones, as in an address or a verse, stay lines. */
 function* paragraphs(lines: readonly Line[], { bodyIndent }: Setting): Generator<Draft> {
   const place = placeOf(lines[0]!);
-  const least = Math.min(...lines.map((line) => line.indent));
+  const least = leastIndent(lines);
   if (least >= bodyIndent + TAB && lines.some((line) => /[;{}=]$|^\s*(?:\$|>>>)\s|\w\(.*\)/.test(line.text))) {
     yield codeOf(lines);
     return;
@@ -234,7 +233,7 @@ function* paragraphs(lines: readonly Line[], { bodyIndent }: Setting): Generator
 
 /** As it stands, without the indent that all lines share. */
 function codeOf(lines: readonly Line[]): Draft {
-  const least = Math.min(...lines.map(({ indent }) => indent));
+  const least = leastIndent(lines);
   const text = lines.map((line) => ' '.repeat(line.indent - least) + line.text).join('\n');
   return { kind: 'code', text, place: placeOf(lines[0]!) };
 }
@@ -242,14 +241,13 @@ function codeOf(lines: readonly Line[]): Draft {
 /** Boxes and arrows drawn with signs, whose lines mean nothing when they are joined. */
 const isDrawing = (lines: readonly Line[]): boolean =>
   lines.length > 1 &&
-  drawnTable(lines) === undefined &&
   lines.filter(({ text }) => /[\u2500-\u257f]|\+[-=]{2,}|[-=]{2,}[+>]|^\|.*\|$/.test(text)).length >= lines.length / 2;
 
 const LEAST_WRAPPED = 45; // characters
 
 /** Lines were wrapped where most of them had no room for the first word of the next. */
 function joined(lines: readonly Line[]): string {
-  const widest = Math.max(...lines.map(endOf));
+  const widest = lines.reduce((most, line) => Math.max(most, endOf(line)), 0);
   const full = lines.filter((line, i) => {
     const next = lines[i + 1];
     return next !== undefined && endOf(line) + 1 + /^\S*/.exec(next.text)![0].length > widest;

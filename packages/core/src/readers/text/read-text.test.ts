@@ -199,3 +199,10 @@ test('the whole of a text says whether it is Markdown', () => {
   expect(looksLikeMarkdown(`${indented}\n\n    and \`code\` too.`)).toBe(false);
   expect(looksLikeMarkdown(`${'plain\n\n'.repeat(20_000)}# A\n\n## B\n`)).toBe(true);
 });
+
+test('a text of more lines than a call may have arguments is read', () => {
+  const row = 'wheel   12   elm\n';
+  expect(readText(new TextEncoder().encode(row.repeat(150_000))).document.blocks).toHaveLength(1);
+  const words = readText(new TextEncoder().encode('It turns, and turns.\n'.repeat(150_000)));
+  expect(words.document.diagnostics).toEqual([]);
+});
