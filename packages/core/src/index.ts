@@ -97,6 +97,8 @@ export {
   ID_FORMAT,
   identityText,
   LEFT_KINDS,
+  READ_FIELDS,
+  directionOf,
   type LeftKind,
   type Level,
 } from './document/index.ts';

@@ -10,3 +10,4 @@ export * from './text-codec.ts';
 export * from './units.ts';
 export * from './unreachable.ts';
 export * from './increasing-run.ts';
+export * from './detect-language.ts';

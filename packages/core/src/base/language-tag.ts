@@ -14,3 +14,6 @@ export function languageTag(text: string | null | undefined): LanguageTag | unde
     return undefined;
   }
 }
+
+/** The language of a tag without its region and script. */
+export const primaryOf = (tag: string): string => tag.split('-')[0]!.toLowerCase();

@@ -34,6 +34,10 @@ export const LEFT_KINDS = [
 ] as const;
 export type LeftKind = (typeof LEFT_KINDS)[number];
 
+/** What the reader saw at a block, which stays whatever becomes of it. */
+export const READ_FIELDS = ['place', 'look', 'remark', 'lang', 'direction'] as const;
+export type ReadField = (typeof READ_FIELDS)[number];
+
 interface Base {
   readonly id: BlockId;
   readonly place: SourcePlace;
@@ -42,6 +46,10 @@ interface Base {
   readonly remark?: string;
   /** Present for what stays in its place in the document and is left out of the deck unless it is brought back. */
   readonly left?: LeftKind;
+  /** Present where it is in another language than the document. */
+  readonly lang?: LanguageTag;
+  /** Present where the original says it. */
+  readonly direction?: 'ltr' | 'rtl';
 }
 export interface Heading extends Base {
   readonly kind: 'heading';
@@ -102,7 +110,7 @@ export interface DocumentModel {
   /** From the file's properties, a title style, front matter, or a lone first heading. */
   readonly title: string | null;
   readonly author: string | null;
-  /** Where the file says so. */
+  /** That of most of its text, as the file says or its words tell. */
   readonly language: LanguageTag | null;
   readonly blocks: readonly Block[];
   readonly pictures: readonly Picture[];

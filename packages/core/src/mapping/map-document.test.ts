@@ -63,6 +63,14 @@ describe('nesting', () => {
     expect(short(talk(doc(h(1, 'T'), li('deep', 4), li('less', 2), h(1, 'U'))))).toEqual(['T -deep -less', 'U']);
   });
 
+  test('lists below deep headings keep their depth; headings share a level where there are not enough', () => {
+    const lists = [li('a'), li('b', 2), li('c', 3), li('d', 2)];
+    const deep = doc(h(1, 'S'), h(1, 'T'), h(2, 'A'), h(3, 'B'), h(4, 'C'), h(5, 'D'), ...lists);
+    expect(short(talk(deep))).toEqual(['S', 'T -A --B --C --D ---a ----b -----c ----d']);
+    const mixed = doc(h(1, 'T'), h(2, 'A'), h(3, 'B'), ...lists, h(1, 'U'), h(2, 'A'), h(3, 'B'), h(4, 'C'), h(5, 'D'));
+    expect(short(talk(mixed))).toEqual(['T -A --B ---a ----b -----c ----d', 'U -A --B ---C ----D']);
+  });
+
   test('a mark puts a point where the author wants it, and what follows nests as before', () => {
     const document = doc(h(1, 'T'), h(2, 'A'), li('a1'), li('a2'), h(2, 'B'), h(1, 'U'));
     expect(short(talk(document, { turned: new Map([[idOf(document, 'a1'), 'point1']]) }))[0]).toBe('T -A -a1 --a2 -B');

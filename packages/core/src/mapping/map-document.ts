@@ -17,15 +17,12 @@ import {
 import { blockIndex, blockRuns, blockText, findTitle, type Block, type DocumentModel } from '../document/index.ts';
 import { shorten, type Kept, type Language } from '../shorten/index.ts';
 import { documentLanguage } from './document-language.ts';
-import { Nesting } from './nesting.ts';
+import { BELOW_HEADINGS, levelsForHeadings, Nesting } from './nesting.ts';
 import { asOneText, showProse, trimItem } from './prose.ts';
 import { recall, remember } from './stretch-memory.ts';
 import { suggestTitle } from './suggest-title.ts';
 import { cutAt, destinationAt, joinedAt, makePlan, NO_OVERRIDES, turnedAt, type Overrides, type Plan } from './plan.ts';
 import { noteOf, partOf, partWithin, slideAt, type BlockId, type SlideId } from '../ids/index.ts';
-
-/** Ranks below which list items and body text stand: every heading outranks them. */
-const BELOW_HEADINGS = 100;
 
 /** @param remember Whether this plan may be come back to: what it gives is kept. Plans that are only tried are not. */
 export function mapDocument(
@@ -53,6 +50,8 @@ class Mapper {
   #chosen: ReadonlyMap<number, readonly Kept[]> = new Map();
   #slide: Open | undefined;
   #section: string | null = null;
+  /** Levels that headings may take in this stretch. */
+  #headings = 5;
   /** Passages and notes that came before the slide they belong to. */
   #waiting: { passages: BlockId[]; notes: Note[] } = { passages: [], notes: [] };
   /** A cut was made and waits for content to start a slide with. */
@@ -143,6 +142,7 @@ class Mapper {
     }
     const [slides, leftOut, destinations] = [this.#slides.length, this.#leftOut.length, this.#destinations.length];
     this.#chosen = this.#choose(from, to);
+    this.#headings = levelsForHeadings(this.#ranks(from, to));
     for (let i = from; i < to; i++) this.#block(i);
     if (!fresh) return;
     this.#release();
@@ -156,6 +156,16 @@ class Mapper {
       leftOut: this.#leftOut.slice(leftOut),
       destinations: this.#destinations.slice(destinations),
     });
+  }
+
+  /** Of its points, whatever hands have made of them. */
+  #ranks(from: number, to: number): readonly number[] {
+    const ranks: number[] = [];
+    for (let i = from; i < to; i++) {
+      const level = pointLevel(destinationAt(this.#plan, i));
+      if (level !== undefined && !this.#blank[i]) ranks.push(rankOf(this.#document.blocks[i]!, level));
+    }
+    return ranks;
   }
 
   #block(i: number): void {
@@ -235,7 +245,7 @@ class Mapper {
       const style = block.kind === 'quote' || block.kind === 'code' ? block.kind : 'body';
       return { kind: 'text', style, runs, ...common };
     }
-    const rank = block.kind === 'heading' ? level : BELOW_HEADINGS + level;
+    const rank = rankOf(block, level);
     return {
       kind: 'point',
       level: turned ? this.#nesting.placeAt(level, rank) : this.#nesting.place(rank),
@@ -348,7 +358,7 @@ class Mapper {
       passages: this.#waiting.passages,
     };
     this.#waiting = { passages: [], notes: [] };
-    this.#nesting.reset();
+    this.#nesting.reset(this.#headings);
   }
 
   /** A cut that no content followed has no effect: what waited for it stays where it was. */
@@ -374,6 +384,8 @@ class Mapper {
     return plain(title ?? (words === undefined ? 'Untitled' : suggestTitle(words)));
   }
 }
+
+const rankOf = (block: Block, level: number): number => (block.kind === 'heading' ? level : BELOW_HEADINGS + level);
 
 function ownReason(block: Block): LeftOut['reason'] {
   if (block.left !== undefined) return block.left === 'deleted' ? 'deleted' : 'furniture';

@@ -47,15 +47,24 @@ export const presetMap = (name: PresetName, document: DocumentModel): LevelMap =
 export function presetRecipe(name: PresetName, document: DocumentModel): MapRecipe {
   const { sections, prose } = DESIGNS[name];
   const levels = headingLevels(document.blocks, findTitle(document.blocks));
-  return { map: layOut(levels, sections && levels.length >= 3 ? 1 : 0, DESIGNS[name]), prose };
+  return { map: layOut(levels, listDepths(document), sections && levels.length >= 3 ? 1 : 0, DESIGNS[name]), prose };
 }
+
+/** How many depths of lists a document has, up to those that a map knows. */
+export const listDepths = (document: DocumentModel): number =>
+  document.blocks.reduce(
+    (most, block) => (block.kind === 'listItem' && block.left === undefined ? Math.max(most, block.depth) : most),
+    1,
+  );
 
 /**
  * Lays a map on heading levels.
+ * @param depths Of lists, whose levels stay apart: headings above them share one where there are not enough.
  * @param sections How many of the highest levels open sections; the next gives titles.
  */
 export function layOut(
   levels: readonly number[],
+  depths: number,
   sections: number,
   { deepest, body, quote }: Pick<Design, 'deepest' | 'body' | 'quote'>,
 ): LevelMap {
@@ -66,6 +75,10 @@ export function layOut(
     map[`heading${level}` as TextKind] = rank < 0 ? 'section' : rank === 0 ? 'title' : point(rank, deepest);
   }
   const headingPoints = Math.max(0, levels.length - sections - 1);
-  for (let depth = 1; depth <= 5; depth++) map[`list${depth}` as TextKind] = point(depth + headingPoints, deepest);
+  const above = Math.max(Math.min(headingPoints, DEEPEST - depths), 0);
+  for (let depth = 1; depth <= 5; depth++) {
+    const spoken = depth + headingPoints > deepest && deepest < DEEPEST;
+    map[`list${depth}` as TextKind] = spoken ? 'notes' : point(depth + above, DEEPEST);
+  }
   return { ...map, body, table: 'slide', picture: 'slide', quote, code: 'slide', footnote: 'notes' };
 }

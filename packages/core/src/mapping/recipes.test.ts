@@ -158,6 +158,12 @@ describe('front and back matter', () => {
 test('lists below five levels of headings are still points, in maps that go all the way', () => {
   const deep = doc(...([1, 2, 3, 4, 5, 6] as const).map((level) => h(level, `L${level}`)), li('item'));
   expect(presetMap('talk', deep).list1).toBe('point5');
+  const deeper = doc(
+    ...([1, 2, 3, 4, 5, 6] as const).map((level) => h(level, `L${level}`)),
+    li('item'),
+    li('in it', 3),
+  );
+  expect(presetMap('talk', deeper)).toMatchObject({ list1: 'point3', list2: 'point4', list3: 'point5' });
   expect(presetMap('briefing', deep).list1).toBe('notes');
 });
 

@@ -7,7 +7,15 @@ import type { Deck, FullRule, Slide } from '../deck/index.ts';
 import { findTitle, headingLevels, type DocumentModel } from '../document/index.ts';
 import { mapDocument } from './map-document.ts';
 import { NO_OVERRIDES, type Overrides } from './plan.ts';
-import { DESIGNS, layOut, PRESET_NAMES, presetRecipe, type MapRecipe, type PresetName } from './preset-maps.ts';
+import {
+  DESIGNS,
+  layOut,
+  listDepths,
+  PRESET_NAMES,
+  presetRecipe,
+  type MapRecipe,
+  type PresetName,
+} from './preset-maps.ts';
 
 export interface MapTarget {
   readonly slides: number | null;
@@ -38,6 +46,7 @@ export interface Costed extends Candidate {
 /** Ready-made maps, and the same with another heading level as titles. */
 export function candidateMaps(document: DocumentModel): readonly Candidate[] {
   const levels = headingLevels(document.blocks, findTitle(document.blocks));
+  const depths = listDepths(document);
   const seen = new Set<string>();
   const candidates: Candidate[] = [];
   const add = (candidate: Candidate): void => {
@@ -50,7 +59,7 @@ export function candidateMaps(document: DocumentModel): readonly Candidate[] {
   for (const base of PRESET_NAMES) {
     const { prose } = DESIGNS[base];
     for (let sections = 0; sections < Math.min(levels.length, MOST_SECTIONS + 1); sections++)
-      add({ base, readyMade: false, full: 'continue', prose, map: layOut(levels, sections, DESIGNS[base]) });
+      add({ base, readyMade: false, full: 'continue', prose, map: layOut(levels, depths, sections, DESIGNS[base]) });
   }
   return candidates;
 }

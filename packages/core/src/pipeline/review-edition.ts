@@ -3,7 +3,7 @@ import { diffWordsWithSpace } from 'diff';
 import { plain, runsText, type Runs } from '../content/index.ts';
 import { blockRuns, blockText, type Block, type DocumentModel } from '../document/index.ts';
 import { carryOver, singleEdits, type Edit } from '../edits/index.ts';
-import { changedIds, matchEditions, type BlockMatch, type WrittenBlock } from '../structure/index.ts';
+import { asWritten, changedIds, matchEditions, type BlockMatch, type WrittenBlock } from '../structure/index.ts';
 import { blockIn, mapIds, writtenNote, type BlockId, type IdMap, type SlideId } from '../ids/index.ts';
 
 /** A stretch of words that stands in both texts, or in one of them. */
@@ -83,8 +83,7 @@ function keepOld(before: Block | null, after: Block | null, behind: BlockId | nu
 }
 
 function written(block: Block, id: BlockId): WrittenBlock {
-  const { place, look, remark, ...rest } = block;
-  return { ...rest, id };
+  return { ...asWritten(block), id };
 }
 
 /** Differences beyond this are not looked for: the whole text counts as another. */

@@ -1,6 +1,7 @@
 /** A paragraph's text while its pieces go by, with what they look like: evidence for headings that are not marked. */
 import { sameLook, type Run } from '../content/index.ts';
 import type { Look } from '../document/index.ts';
+import { Spoken } from './spoken.ts';
 
 type Writable<T> = { -readonly [K in keyof T]: T[K] };
 
@@ -8,6 +9,7 @@ export class GatheredText {
   readonly runs: Run[] = [];
   /** Text that the original does not show. */
   hidden = '';
+  readonly spoken = new Spoken();
   #largest = 0;
   #bold = true;
   #caps = true;

@@ -3,6 +3,7 @@ import type { Report } from '../base/index.ts';
 import { languageTag, LIMITS, ReadError, type SourcePlace } from '../base/index.ts';
 import { runsText, sliceRuns, type PictureData } from '../content/index.ts';
 import { accountFor, type SourceText } from './account.ts';
+import { settleLanguages } from './paragraph-languages.ts';
 import { BlockIds, blockText, findTitle, identityText, type Block, type DocumentModel } from '../document/index.ts';
 
 export interface ReadResult {
@@ -60,14 +61,14 @@ export function readResult(
   source?: SourceText,
 ): ReadResult {
   if (source !== undefined) accountFor(source, list.blocks, report);
+  const settled = settleLanguages(list.blocks, languageTag(properties.language));
   const titleBlock = findTitle(list.blocks);
   const title = titleBlock === undefined ? properties.title?.trim() : blockText(titleBlock).trim();
   return {
     document: {
       title: title || null,
       author: properties.author?.trim() || null,
-      language: languageTag(properties.language) ?? null,
-      blocks: list.blocks,
+      ...settled,
       pictures: pictures.map(({ id, mime, width, height }) => ({ id, mime, width, height })),
       diagnostics: report.diagnostics,
     },

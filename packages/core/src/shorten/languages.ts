@@ -1,4 +1,5 @@
 /** What shortening knows of single languages: words that carry no topic, abbreviations, lead-ins, negations, cues. */
+import { detectLanguage, primaryOf } from '../base/index.ts';
 import { deu, eng, fra, ita, nld, por, porBr, spa } from 'stopword';
 
 export const LANGUAGES = ['en', 'de', 'fr', 'es', 'it', 'pt', 'nl'] as const;
@@ -129,45 +130,24 @@ export const KNOWLEDGE: Readonly<Record<Language, Knowledge>> = {
 };
 
 const SAMPLE = 4000; // characters of the text that are looked at
-/** Of the words looked at, at least this share are stop words of a language before it is believed. */
-const SURE = 0.2;
 
 /**
- * The language of a text: the one that is declared, where it is known; else the one whose stop words come most.
+ * The language of a text: the one that is declared, where it is known; else the one that most of it is in.
  * @param declared BCP 47, or null.
  */
 export function languageOf(declared: string | null, texts: Iterable<string>): Language {
-  const primary = declared?.toLowerCase().split('-')[0];
-  const named = LANGUAGES.find((language) => language === primary);
-  if (named !== undefined) return named;
-  if (primary !== undefined && primary !== '' && primary !== 'und') return 'und';
-  let sample = '';
+  const known = (tag: string): Language => LANGUAGES.find((language) => language === primaryOf(tag)) ?? 'und';
+  if (declared !== null && primaryOf(declared) !== 'und') return known(declared);
+  const weights = new Map<Language, number>();
+  let seen = 0;
   for (const text of texts) {
-    sample += ` ${text}`;
-    if (sample.length > SAMPLE) break;
+    const language = known(detectLanguage(text) ?? 'und');
+    weights.set(language, (weights.get(language) ?? 0) + text.length);
+    if ((seen += text.length) > SAMPLE) break;
   }
-  const tokens = wordsOf(sample.slice(0, SAMPLE));
-  let best: Language = 'und';
-  let most = Math.max(2, tokens.length * SURE);
-  for (const language of LANGUAGES) {
-    const hits = tokens.filter((token) => SIGNS[language].has(token)).length;
-    if (hits > most) [best, most] = [language, hits];
-  }
-  return best;
+  weights.delete('und');
+  return [...weights].sort((a, b) => b[1] - a[1])[0]?.[0] ?? 'und';
 }
-
-/** The commonest words of each language; full lists of stop words differ too much in length to be compared. */
-const SIGNS: Readonly<Record<(typeof LANGUAGES)[number], ReadonlySet<string>>> = {
-  en: words('the of and to in is that it was for on are as with be by this from at which or an were not have has'),
-  de: words(
-    'der die und das den von zu mit sich des auf für ist im dem nicht ein eine als auch es an werden aus er hat dass',
-  ),
-  fr: words('le la les de des et en un une du est que dans qui pour pas sur au plus par sont il ne se ce avec'),
-  es: words('el la los las de del que y en un una es por con para se su al lo como más pero son está fue'),
-  it: words('il lo la gli le di del della che e in un una è per con si non da sono nel dei al alla più ma'),
-  pt: words('o os as do da dos das que e em um uma é para com não por no na se mais ao são foi pelo sua'),
-  nl: words('de het een en van in is dat op te zijn voor met die niet aan er om ook als bij maar naar uit wordt'),
-};
 
 /** Words of a text in lower case. */
 export const wordsOf = (text: string): readonly string[] => text.toLowerCase().match(/[\p{L}\p{N}]+/gu) ?? [];

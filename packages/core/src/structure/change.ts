@@ -1,6 +1,6 @@
 /** Changes of a document's structure and text, as data over the original, which stays as it was. */
 import type { Picture } from '../content/index.ts';
-import type { Block, LeftKind, Level } from '../document/index.ts';
+import { READ_FIELDS, type Block, type LeftKind, type Level, type ReadField } from '../document/index.ts';
 import type { BlockId } from '../ids/index.ts';
 
 /** What a line of text can be made. */
@@ -11,9 +11,14 @@ export type Shape =
   | { readonly kind: 'listItem'; readonly depth: number; readonly ordered: boolean }
   | { readonly kind: 'quote' };
 
-type WithoutPlace<B> = B extends Block ? Omit<B, 'place' | 'look' | 'remark'> : never;
+type WithoutPlace<B> = B extends Block ? Omit<B, ReadField> : never;
 /** A block as the author wrote it; one of a known id takes the place of the original's. */
 export type WrittenBlock = WithoutPlace<Block>;
+
+export const asWritten = (block: Block): WrittenBlock =>
+  Object.fromEntries(
+    Object.entries(block).filter(([key]) => !READ_FIELDS.some((field) => field === key)),
+  ) as WrittenBlock;
 
 export type StructureChange =
   /** Makes lines another kind of text or another level; the whole selection at once. */

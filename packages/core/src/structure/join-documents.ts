@@ -1,5 +1,6 @@
 /** Makes one document of several, in their order. */
 import { BlockIds, findTitle, identityText, type Block, type DocumentModel, type Level } from '../document/index.ts';
+import type { LanguageTag } from '../base/index.ts';
 import { plain } from '../content/index.ts';
 import type { BlockId } from '../ids/index.ts';
 import { reshape } from './restructure.ts';
@@ -16,28 +17,36 @@ export interface Part {
  */
 export function joinDocuments(parts: readonly Part[]): DocumentModel {
   const ids = new BlockIds();
+  const first = <K extends 'title' | 'author' | 'language'>(key: K): DocumentModel[K] | null =>
+    parts.find(({ document }) => document[key] !== null)?.document[key] ?? null;
+  const language = first('language');
   const blocks = parts.flatMap(({ name, document }) =>
     (parts.length === 1 ? document.blocks : belowTitle(document, name)).map((block): Block => ({
       ...block,
       id: ids.next(block.kind, identityText(block)),
       place: { file: name, ...block.place },
+      ...inLanguage(block, document.language, language),
     })),
   );
-  const first = <K extends 'title' | 'author' | 'language'>(key: K): DocumentModel[K] | null =>
-    parts.find(({ document }) => document[key] !== null)?.document[key] ?? null;
   const pictures = new Map(
     parts.flatMap(({ document }) => document.pictures.map((picture) => [picture.id, picture] as const)),
   );
   return {
     title: first('title'),
     author: first('author'),
-    language: first('language'),
+    language,
     blocks,
     pictures: [...pictures.values()],
     diagnostics: parts.flatMap(({ name, document }) =>
       document.diagnostics.map((one) => ({ ...one, place: { file: name, ...one.place } })),
     ),
   };
+}
+
+/** A paragraph stays in the language of its part. */
+function inLanguage(block: Block, own: LanguageTag | null, whole: LanguageTag | null): Pick<Block, 'lang'> {
+  if (block.lang !== undefined || own === null || own === whole || block.kind === 'break') return {};
+  return { lang: own };
 }
 
 /** A part without a title has that of its file. */

@@ -1,5 +1,14 @@
 /** Lays changes of structure over a document, oldest first. A change none of whose blocks is there is told, never dropped. */
-import { blockRuns, blockText, branchEnd, findTitle, type Block, type DocumentModel } from '../document/index.ts';
+import {
+  blockRuns,
+  blockText,
+  branchEnd,
+  findTitle,
+  READ_FIELDS,
+  type Block,
+  type DocumentModel,
+  type ReadField,
+} from '../document/index.ts';
 import type { Picture } from '../content/index.ts';
 import { writtenPictures, type Shape, type StructureChange } from './change.ts';
 import { anotherBlock, type BlockId } from '../ids/index.ts';
@@ -83,12 +92,11 @@ function edited<T>(
   return found ? result : undefined;
 }
 
-/** What the reader saw at a block, which stays whatever becomes of it. */
-const asRead = ({ place, look, remark }: Block): Pick<Block, 'place' | 'look' | 'remark'> => ({
-  place,
-  ...(look === undefined ? {} : { look }),
-  ...(remark === undefined ? {} : { remark }),
-});
+const asRead = (block: Block): Pick<Block, ReadField> =>
+  Object.fromEntries(READ_FIELDS.flatMap((field) => (field in block ? [[field, block[field]]] : []))) as Pick<
+    Block,
+    ReadField
+  >;
 
 /** Gives a block another kind; its text, id, place and look stay. Tables, pictures and breaks stay what they are. */
 export function reshape(block: Block, as: Shape): Block {

@@ -1,6 +1,6 @@
 /** A block of the document as readable text. */
 import { chakra } from '@chakra-ui/react';
-import { cellText, type Block } from '@alvex/core';
+import { cellText, directionOf, type Block } from '@alvex/core';
 import { pictureUrl } from '../api/client.ts';
 import { RunsText } from './runs.tsx';
 
@@ -12,7 +12,7 @@ const Text = chakra('div', {
       heading2: { fontSize: '16px', fontWeight: 600, lineHeight: 1.35 },
       heading3: { fontWeight: 600 },
       title: { fontSize: '24px', fontWeight: 700, lineHeight: 1.25 },
-      quote: { fontStyle: 'italic', pl: '14px', borderLeft: '2px solid', borderColor: 'line' },
+      quote: { fontStyle: 'italic', ps: '14px', borderInlineStart: '2px solid', borderColor: 'line' },
       footnote: { fontSize: '12px', color: 'soft' },
       code: { fontFamily: 'mono', fontSize: '12px', whiteSpace: 'pre-wrap' },
       plain: {},
@@ -29,7 +29,7 @@ const Grid = chakra('table', {
       borderColor: 'line',
       px: '8px',
       py: '3px',
-      textAlign: 'left',
+      textAlign: 'start',
       verticalAlign: 'top',
     },
     '& th': { fontWeight: 600 },
@@ -40,15 +40,23 @@ const Grid = chakra('table', {
 const MOST_ROWS = { short: 8, whole: 200 };
 const MOST_COLUMNS = 40;
 
-export function BlockText({
-  block,
-  deck,
-  whole = false,
-}: {
+interface BlockTextProps {
   readonly block: Block;
   readonly deck: string;
   readonly whole?: boolean;
-}) {
+}
+
+/** Text as it is written: a paragraph of Arabic begins at the right, and is said to be Arabic. */
+export function BlockText(props: BlockTextProps) {
+  const { block } = props;
+  return (
+    <div dir={block.kind === 'code' ? 'ltr' : directionOf(block)} lang={block.lang}>
+      <BlockParts {...props} />
+    </div>
+  );
+}
+
+function BlockParts({ block, deck, whole = false }: BlockTextProps) {
   switch (block.kind) {
     case 'heading':
       return (
@@ -71,7 +79,12 @@ export function BlockText({
       );
     case 'listItem':
       return (
-        <Text display="grid" gridTemplateColumns="auto 1fr" gap="8px" style={{ paddingLeft: (block.depth - 1) * 18 }}>
+        <Text
+          display="grid"
+          gridTemplateColumns="auto 1fr"
+          gap="8px"
+          style={{ paddingInlineStart: (block.depth - 1) * 18 }}
+        >
           <chakra.span color="soft">
             {block.checked === undefined
               ? block.ordered

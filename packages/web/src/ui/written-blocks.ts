@@ -1,6 +1,7 @@
 /** Blocks of the document as the editor's document, and back. What the editor does not know stays whole, by its id. */
 import type { JSONContent } from '@tiptap/core';
 import {
+  READ_FIELDS,
   mergeRuns,
   safeLink,
   type Block,
@@ -14,8 +15,8 @@ import {
   type WrittenBlock,
 } from '@alvex/core';
 
-/** What the reader saw at a block, which stays with its id. */
-const READ: ReadonlySet<string> = new Set(['place', 'look', 'remark']);
+/** What the reader saw at a block stays with its id. */
+const READ: ReadonlySet<string> = new Set(READ_FIELDS);
 
 type Mark = NonNullable<JSONContent['marks']>[number];
 

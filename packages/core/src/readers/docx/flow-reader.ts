@@ -14,6 +14,7 @@ import { applyParagraphProperty } from './paragraph-property.ts';
 import { applyRunProperty, plainRun, type RunLook } from './run-look.ts';
 import { isOn } from './styles.ts';
 import { symbolCharacter } from './symbols.ts';
+import { ofScript } from '../spoken.ts';
 import { TableDraft } from '../table-draft.ts';
 
 /** A place that holds paragraphs: the body, a cell, a text box, a note. */
@@ -272,10 +273,12 @@ export class FlowReader implements XmlHandler {
     this.#flow.paragraph = undefined;
     const block = paragraphBlock(paragraph, this.#context);
     const remark = paragraph.remarks.join('\n');
+    paragraph.spoken.direction ??= this.#context.styles.get(paragraph.styleId).direction;
+    const spoken = paragraph.spoken.take();
     const hidden = hiddenBlock(paragraph.hidden, !paragraph.empty, paragraph.place, this.#context.report);
     for (const draft of paragraph.before) this.#flow.out(draft);
     if (hidden !== undefined) this.#flow.out(hidden);
-    if (block !== undefined) this.#flow.out(remark === '' ? block : { ...block, remark });
+    if (block !== undefined) this.#flow.out({ ...block, ...spoken, ...(remark === '' ? {} : { remark }) });
     for (const draft of paragraph.after) this.#flow.out(draft);
   }
 
@@ -308,6 +311,12 @@ export class FlowReader implements XmlHandler {
       return;
     }
     if (text.trim() !== '') this.#drawings.produced++;
+    const language = run.language ?? style.language;
+    const { styles } = this.#context;
+    paragraph.spoken.add(
+      text,
+      ofScript(language === undefined ? styles.language : { ...styles.language, ...language }, text),
+    );
     const link = this.#links.at(-1) ?? this.#fields.link;
     let look = run.look;
     if (link !== undefined) look = { ...look, link };

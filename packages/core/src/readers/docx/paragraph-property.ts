@@ -26,6 +26,9 @@ export function applyParagraphProperty(paragraph: ParagraphDraft, name: string, 
     case 'w:jc':
       paragraph.align = value;
       return true;
+    case 'w:bidi':
+      paragraph.spoken.direction = isOn(a) ? 'rtl' : 'ltr';
+      return true;
     case 'w:pageBreakBefore':
       if (isOn(a)) paragraph.before.push(draftBreak('page', paragraph.place));
       return true;

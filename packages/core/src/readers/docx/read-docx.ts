@@ -48,7 +48,8 @@ export function readDocx(bytes: Uint8Array, options: ReadOptions = {}): ReadResu
   reader.finish();
   code.flush();
   reportHeaders(zip, relationships, report);
-  return readResult(list, context.pictures.pictures, report, readProperties(zip), (take) => docxText(bytes, take));
+  const properties = { language: context.styles.usual ?? null, ...readProperties(zip) };
+  return readResult(list, context.pictures.pictures, report, properties, (take) => docxText(bytes, take));
 }
 
 function readNotes(context: DocxContext, part: string, type: 'footnote' | 'endnote', notes: Map<string, Runs>): void {

@@ -1,7 +1,8 @@
 /** What a run looks like, gathered from its properties (ECMA-376-1 §17.3.2). */
 import type { Run } from '../../content/index.ts';
 import type { Attributes } from '../../container/index.ts';
-import { isMono, isOn, type Styles } from './styles.ts';
+import type { ByScript } from '../spoken.ts';
+import { isMono, isOn, languageBy, type Styles } from './styles.ts';
 
 export interface RunLook {
   look: Omit<Run, 'text'>;
@@ -11,6 +12,8 @@ export interface RunLook {
   bold: boolean | undefined;
   caps: boolean;
   mono: boolean;
+  /** undefined where only the style says. */
+  language: ByScript | undefined;
 }
 
 const NO_LOOK: Omit<Run, 'text'> = {};
@@ -22,6 +25,7 @@ export const plainRun = (): RunLook => ({
   bold: undefined,
   caps: false,
   mono: false,
+  language: undefined,
 });
 
 /** @returns Whether `name` is a property that was taken. */
@@ -34,6 +38,7 @@ export function applyRunProperty(run: RunLook, name: string, a: Attributes, styl
       if (style.strike) run.look = { ...run.look, strike: true };
       if (style.hidden) run.hidden = true;
       if (style.position) run.look = { ...run.look, position: style.position };
+      run.language ??= style.language;
       if (style.mono || style.use === 'code') run.mono = true;
       return true;
     }
@@ -59,6 +64,9 @@ export function applyRunProperty(run: RunLook, name: string, a: Attributes, styl
       return true;
     case 'w:caps':
       run.caps = isOn(a);
+      return true;
+    case 'w:lang':
+      run.language = { ...run.language, ...languageBy(a) };
       return true;
     case 'w:rFonts':
       run.mono = isMono(a['w:ascii']);

@@ -1,5 +1,7 @@
 /** Reads styles.xml and resolves inheritance (ECMA-376-1 §17.7). */
 import { readXmlPart, type Attributes, type ZipReader } from '../../container/index.ts';
+import type { Direction } from '../../document/index.ts';
+import type { ByScript } from '../spoken.ts';
 import { listDepthByName, styleUse, type StyleUse } from '../style-names.ts';
 
 interface Raw {
@@ -17,6 +19,8 @@ interface Raw {
   position?: 'super' | 'sub';
   strike?: boolean;
   mono?: boolean;
+  language?: ByScript;
+  direction?: Direction;
 }
 
 /** A style with what it inherits. */
@@ -37,10 +41,19 @@ export interface Style {
   readonly strike: boolean;
   readonly mono: boolean;
   readonly position: 'super' | 'sub' | undefined;
+  readonly language: ByScript | undefined;
+  readonly direction: Direction | undefined;
 }
 
 /** Reads an on-off property (§22.9.2.7): present without a value means on. */
 export const isOn = (a: Attributes): boolean => !['0', 'false', 'off'].includes(a['w:val'] ?? '1');
+
+/** Languages by script (§17.3.2.20). */
+export const languageBy = (a: Attributes): ByScript => ({
+  ...(a['w:val'] === undefined ? {} : { latin: a['w:val'] }),
+  ...(a['w:eastAsia'] === undefined ? {} : { asian: a['w:eastAsia'] }),
+  ...(a['w:bidi'] === undefined ? {} : { complex: a['w:bidi'] }),
+});
 
 const monoFonts = new Map<string, boolean>();
 
@@ -61,6 +74,9 @@ export class Styles {
   readonly #resolved = new Map<string, Style>();
   #default: string | undefined;
   #bodySize = 11;
+  /** The language of the whole, and those of text in other scripts that says no other. */
+  usual: string | undefined;
+  language: ByScript = {};
 
   static read(zip: ZipReader, part: string | undefined): Styles {
     const styles = new Styles();
@@ -81,6 +97,10 @@ export class Styles {
           case 'w:sz':
             if (inDefaults) styles.#bodySize = Number(a['w:val']) / 2;
             else if (current) current.size = Number(a['w:val']) / 2;
+            break;
+          case 'w:lang':
+            if (inDefaults) ({ latin: styles.usual, ...styles.language } = languageBy(a));
+            else if (current) current.language = languageBy(a);
             break;
           default:
             if (current) property(current, name, a);
@@ -128,6 +148,8 @@ export class Styles {
       strike: nearest('strike') ?? false,
       mono: nearest('mono') ?? false,
       position: nearest('position'),
+      language: nearest('language'),
+      direction: nearest('direction'),
     };
   }
 }
@@ -149,6 +171,9 @@ function property(style: Raw, name: string, a: Attributes): void {
       break;
     case 'w:ilvl':
       style.ilvl = Number(value);
+      break;
+    case 'w:bidi':
+      style.direction = isOn(a) ? 'rtl' : 'ltr';
       break;
     case 'w:b':
       style.bold = isOn(a);

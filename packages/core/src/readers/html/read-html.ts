@@ -1,7 +1,7 @@
 /** Reads HTML: a saved page or what a word processor or browser puts on the clipboard. */
 import { decodeText, ReadError, Report } from '../../base/index.ts';
 import { blockText } from '../../document/index.ts';
-import { readPage, treeText } from '../markup/index.ts';
+import { languageOfPage, readPage, treeText } from '../markup/index.ts';
 import { each } from '../account.ts';
 import { PictureStore } from '../picture-store.ts';
 import { BlockList, readResult, type ReadResult } from '../read-result.ts';
@@ -47,7 +47,7 @@ export function readHtml(bytes: Uint8Array): ReadResult {
     list,
     pictures.pictures,
     report,
-    { title },
+    { title, language: languageOfPage(tree) ?? null },
     each(() => treeText(tree)),
   );
 }

@@ -14,11 +14,12 @@ import {
   type TableRow,
 } from '../../content/index.ts';
 import { dropForbidden } from '../../container/index.ts';
-import { type LeftKind, type Level, type Look } from '../../document/index.ts';
+import { type Direction, type LeftKind, type Level, type Look } from '../../document/index.ts';
 import { cellRuns } from '../cell-runs.ts';
 import { ELEMENT_MARKS, InlineRuns, type Mark } from '../inline-runs.ts';
 import { namedPicture } from '../named-picture.ts';
 import type { PictureStore } from '../picture-store.ts';
+import { Spoken } from '../spoken.ts';
 import { draftBreak, type Draft } from '../read-result.ts';
 import { attribute, isElement, isText, textOf, type Element, type Node } from './elements.ts';
 import { findFurniture } from './furniture.ts';
@@ -118,6 +119,10 @@ class MarkupReader {
   #style: InlineStyle | undefined;
   readonly #sizes: number[] = [];
   #largest = 0;
+  /** Of the elements around, innermost last. */
+  readonly #languages: string[] = [];
+  readonly #directions: Direction[] = [];
+  #spoken = new Spoken();
 
   constructor(context: MarkupContext, parts = NO_PARTS) {
     this.#context = context;
@@ -134,12 +139,23 @@ class MarkupReader {
     if (isText(node)) {
       const text = dropForbidden(node.value).replace(/[ \t\r\n\f]+/g, ' ');
       if (text.trim() !== '') this.#largest = Math.max(this.#largest, this.#sizes.at(-1) ?? 0);
+      this.#spoken.add(text, this.#languages.at(-1));
       if (text !== ' ' || !this.#inline.empty) this.#inline.text(text);
       return;
     }
     if (!isElement(node)) return;
     if (++this.#depth > LIMITS.xmlDepth) throw new ReadError('too-deep', this.#context.place);
+    // What a page says of all of itself is the document's.
+    const language = PAGE.has(node.tagName) ? undefined : languageAt(node);
+    const direction = attribute(node, 'dir')?.toLowerCase();
+    const told = direction === 'rtl' || direction === 'ltr' ? direction : undefined;
+    // A block that begins ends the text before it, which is not in its language.
+    if ((language !== undefined || told !== undefined) && BLOCKS.has(node.tagName)) this.#flush();
+    if (language !== undefined) this.#languages.push(language);
+    if (told !== undefined) this.#directions.push(told);
     this.#element(node);
+    if (language !== undefined) this.#languages.pop();
+    if (told !== undefined) this.#directions.pop();
     this.#depth--;
   }
 
@@ -307,7 +323,20 @@ class MarkupReader {
   }
 
   #out(draft: Draft): void {
-    this.#context.out(this.#left === undefined ? draft : { ...draft, left: this.#left });
+    this.#context.out({
+      ...draft,
+      ...(draft.kind === 'break' || draft.kind === 'picture' ? {} : this.#speech()),
+      ...(this.#left === undefined ? {} : { left: this.#left }),
+    });
+  }
+
+  /** The language and direction of the text that was gathered. */
+  #speech(): ReturnType<Spoken['take']> {
+    const direction = this.#directions.at(-1);
+    if (direction !== undefined) this.#spoken.direction = direction;
+    const speech = this.#spoken.take();
+    this.#spoken = new Spoken();
+    return speech;
   }
 
   #dropped(element: Element, what: string): void {
@@ -429,6 +458,20 @@ class MarkupReader {
     inner.read(cell.childNodes);
     return cellRuns(drafts, outside);
   }
+}
+
+const PAGE = new Set(['html', 'body']);
+const languageAt = (element: Element): string | undefined =>
+  attribute(element, 'lang') ?? attribute(element, 'xml:lang');
+
+/** What a page says of its language (HTML Standard, "The lang and xml:lang attributes"). */
+export function languageOfPage(tree: readonly Node[]): string | undefined {
+  for (const node of tree) {
+    if (!isElement(node) || !PAGE.has(node.tagName)) continue;
+    const found = languageAt(node) ?? languageOfPage(node.childNodes);
+    if (found !== undefined) return found;
+  }
+  return undefined;
 }
 
 const WHOLE = new Set(['html', 'body', 'main', 'article']);

@@ -8,6 +8,7 @@ import { cleanRuns } from '../clean-runs.ts';
 import { GatheredText } from '../gathered-text.ts';
 import { hiddenBlock } from '../hidden-text.ts';
 import { itemLabel } from '../list-label.ts';
+import { ofScript, type ByScript } from '../spoken.ts';
 import { draftBreak, type Draft } from '../read-result.ts';
 import type { OdtContext } from './context.ts';
 import { Frames } from './frames.ts';
@@ -292,7 +293,9 @@ export class OdtFlowReader implements XmlHandler {
     if (paragraph === undefined) return { drafts: [], after: [] };
     const remark = paragraph.remarks.join('\n');
     const made = this.#block(paragraph);
-    const block = made === undefined || remark === '' ? made : { ...made, remark };
+    paragraph.text.spoken.direction ??= paragraph.style.direction;
+    const spoken = paragraph.text.spoken.take();
+    const block = made === undefined ? undefined : { ...made, ...spoken, ...(remark === '' ? {} : { remark }) };
     const { hidden, empty } = paragraph.text;
     const drafts = [hiddenBlock(hidden, !empty, this.#place(), this.#context.report), block];
     return {
@@ -361,6 +364,7 @@ export class OdtFlowReader implements XmlHandler {
     let mono = style.mono ?? false;
     let [caps, italic, strike] = [style.caps, false, false];
     let position: Run['position'];
+    let language: ByScript = { ...this.#context.styles.language, ...style.language };
     for (const span of this.#spans) {
       if (span.hidden) {
         paragraph.text.hidden += text;
@@ -373,6 +377,7 @@ export class OdtFlowReader implements XmlHandler {
       caps ||= span.caps;
       strike ||= span.strike;
       position = span.position ?? position;
+      if (span.language !== undefined) language = { ...language, ...span.language };
     }
     const link = this.#links.at(-1);
     const look: Omit<Run, 'text'> = {
@@ -383,6 +388,7 @@ export class OdtFlowReader implements XmlHandler {
       ...(position === undefined ? {} : { position }),
       ...(link === undefined ? {} : { link }),
     };
+    paragraph.text.spoken.add(text, ofScript(language, text));
     paragraph.text.append(text, look, size, bold, caps, mono);
   }
 

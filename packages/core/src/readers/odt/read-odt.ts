@@ -51,7 +51,7 @@ export function readOdt(bytes: Uint8Array, options: ReadOptions = {}): ReadResul
     list,
     pictures.pictures,
     report,
-    readMeta(zip),
+    { language: styles.usual ?? null, ...readMeta(zip) },
     each(() => odtText(bytes)),
   );
 }

@@ -1,5 +1,7 @@
 /** Reads the styles of an ODT, named and automatic, and resolves inheritance (OASIS ODF 1.3 part 3, §16). */
 import { readXmlPart, type Attributes, type ZipReader } from '../../container/index.ts';
+import type { Direction } from '../../document/index.ts';
+import type { ByScript } from '../spoken.ts';
 import { FORMAT_BY_SIGN, formatNumber, type NumberFormat } from '../list-label.ts';
 import { styleUse, type StyleUse } from '../style-names.ts';
 
@@ -19,6 +21,8 @@ interface Raw {
   align?: string;
   position?: 'super' | 'sub';
   breakBefore?: boolean;
+  language?: ByScript;
+  direction?: Direction;
 }
 
 /** A style with what it inherits. */
@@ -37,6 +41,8 @@ export interface Style {
   readonly align: string | undefined;
   readonly position: 'super' | 'sub' | undefined;
   readonly breakBefore: boolean;
+  readonly language: ByScript | undefined;
+  readonly direction: Direction | undefined;
 }
 
 /** A level of a list style, or of the outline (§16.30, §16.34). */
@@ -54,12 +60,34 @@ const PLAIN_LEVEL: ListLevel = { ordered: false, start: 1, format: 'decimal', pr
 /** Under which the numbers of headings stand; no list style can have an empty name with a space. */
 export const OUTLINE = ' outline';
 
+/** §20.404; the other values follow the page or run from top to bottom. */
+const WRITING_MODES: Readonly<Record<string, Direction>> = { 'lr-tb': 'ltr', lr: 'ltr', 'rl-tb': 'rtl', rl: 'rtl' };
+
+/** Languages by script (§20.202, §20.188 and their like). */
+function languageBy(a: Attributes): ByScript {
+  const found: { -readonly [K in keyof ByScript]: string } = {};
+  for (const [script, prefix, suffix] of [
+    ['latin', 'fo', ''],
+    ['asian', 'style', '-asian'],
+    ['complex', 'style', '-complex'],
+  ] as const) {
+    const language = a[`${prefix}:language${suffix}`];
+    if (language === undefined || language === '') continue;
+    const country = a[`${prefix}:country${suffix}`] ?? 'none';
+    found[script] = country === 'none' || country === '' ? language : `${language}-${country}`;
+  }
+  return found;
+}
+
 const INHERITED_DEPTH = 20;
 
 export class Styles {
   readonly #raw = new Map<string, Raw>();
   readonly #resolved = new Map<string, Style>();
   readonly #lists = new Map<string, Map<number, ListLevel>>();
+  /** The language of the whole, and those of text in other scripts that says no other. */
+  usual: string | undefined;
+  language: ByScript = {};
 
   /** Reads the styles that a part declares; parts read later win, as content does over styles. */
   read(zip: ZipReader, part: string): void {
@@ -70,6 +98,7 @@ export class Styles {
 
   handler(): { open: (name: string, a: Attributes) => void; close: (name: string) => void } {
     let raw: Raw | undefined;
+    let inDefault = false;
     let list: Map<number, ListLevel> | undefined;
     return {
       open: (name, a) => {
@@ -87,12 +116,18 @@ export class Styles {
             this.#raw.set(id, raw);
             break;
           }
+          case 'style:default-style':
+            inDefault = a['style:family'] === 'paragraph';
+            break;
           case 'style:text-properties':
             if (raw !== undefined) readText(raw, a);
+            else if (inDefault) ({ latin: this.usual, ...this.language } = languageBy(a));
             break;
           case 'style:paragraph-properties':
             if (raw === undefined) break;
             if (a['fo:text-align'] !== undefined) raw.align = a['fo:text-align'];
+            if (WRITING_MODES[a['style:writing-mode'] ?? ''] !== undefined)
+              raw.direction = WRITING_MODES[a['style:writing-mode']!]!;
             if (a['fo:break-before'] === 'page') raw.breakBefore = true;
             break;
           case 'text:list-style':
@@ -122,6 +157,7 @@ export class Styles {
       },
       close: (name) => {
         if (name === 'style:style') raw = undefined;
+        if (name === 'style:default-style') inDefault = false;
         if (name === 'text:list-style' || name === 'text:outline-style') list = undefined;
       },
     };
@@ -175,6 +211,8 @@ export class Styles {
       align: first('align'),
       position: first('position'),
       breakBefore: chain[0]?.breakBefore ?? false,
+      language: first('language'),
+      direction: first('direction'),
     };
   }
 }
@@ -188,6 +226,8 @@ function readText(raw: Raw, a: Attributes): void {
   if (a['fo:font-style'] !== undefined) raw.italic = a['fo:font-style'] !== 'normal';
   if (a['fo:text-transform'] !== undefined) raw.caps = a['fo:text-transform'] === 'uppercase';
   if (a['style:text-line-through-style'] !== undefined) raw.strike = a['style:text-line-through-style'] !== 'none';
+  const language = languageBy(a);
+  if (Object.keys(language).length > 0) raw.language = language;
   if (a['text:display'] !== undefined) raw.hidden = a['text:display'] === 'none';
   const font = a['style:font-name'] ?? a['fo:font-family'];
   if (font !== undefined) raw.mono = /mono|courier|consolas|typewriter/i.test(font);

@@ -326,6 +326,7 @@ test('what a tagged file says of its parts comes first', async () => {
           () => void doc.image(Buffer.from(PICTURE), { width: 60 }),
         ),
       );
+      document.add(doc.struct('P', { lang: 'fr-FR' }, () => void doc.text('Marées')));
       add(document, 'Note', '1 A note at the end.');
       document.end();
       doc.text('An artifact in the midst');
@@ -341,6 +342,7 @@ test('what a tagged file says of its parts comes first', async () => {
     '  - 12 boats came in',
     'table Part | Cost\nWheel | 12',
     'picture The pond at low water',
+    'p Marées',
     'footnote A note at the end.',
     'p An artifact in the midst',
   ]);

@@ -6,6 +6,8 @@ export interface StructureElement {
   readonly type: string;
   /** What stands for it where it cannot be seen. */
   readonly alt: string;
+  /** BCP 47; empty where it says none (§14.9.2). */
+  readonly language: string;
   /** Elements, and ids of marked content, in reading order. */
   readonly children: readonly (StructureElement | number)[];
 }
@@ -41,6 +43,7 @@ function elementOf(pdfium: Pdfium, at: Pointer, depth: number): StructureElement
   return {
     type: pdfium.wideText((buffer, length) => pdfium.call('FPDF_StructElement_GetType', at, buffer, length)),
     alt: pdfium.wideText((buffer, length) => pdfium.call('FPDF_StructElement_GetAltText', at, buffer, length)).trim(),
+    language: pdfium.wideText((buffer, length) => pdfium.call('FPDF_StructElement_GetLang', at, buffer, length)),
     children,
   };
 }

@@ -9,7 +9,7 @@ import {
   type TableRow,
 } from '../../content/index.ts';
 import { lineMark, type Level } from '../../document/index.ts';
-import type { Report } from '../../base/index.ts';
+import { languageTag, type Report } from '../../base/index.ts';
 import { cellRuns } from '../cell-runs.ts';
 import { itemLabel } from '../list-label.ts';
 import type { Draft } from '../read-result.ts';
@@ -149,6 +149,15 @@ class PageReader {
   }
 
   #element(element: StructureElement, depth: number): void {
+    const from = this.#out.length;
+    this.#blocks(element, depth);
+    const language = languageTag(element.language);
+    if (language === undefined) return;
+    for (let i = from; i < this.#out.length; i++)
+      if (this.#out[i]!.kind !== 'picture') this.#out[i] = { lang: language, ...this.#out[i]! };
+  }
+
+  #blocks(element: StructureElement, depth: number): void {
     const { type, children } = element;
     const place = this.#place;
     const heading = /^H([1-6]?)$/.exec(type);

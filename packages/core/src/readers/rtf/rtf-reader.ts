@@ -13,8 +13,10 @@ import { GatheredText } from '../gathered-text.ts';
 import type { PictureStore } from '../picture-store.ts';
 import { hiddenBlock } from '../hidden-text.ts';
 import { draftBreak, type Draft } from '../read-result.ts';
+import { ofScript } from '../spoken.ts';
 import { SYMBOLS } from './charsets.ts';
 import { Definitions } from './definitions.ts';
+import { languageOfNumber } from './languages.ts';
 import { ListCounters, paragraphBlock } from './paragraph-block.ts';
 import { freshParagraph, START, withLook, type ParagraphState, type State } from './state.ts';
 import { TableRows } from './table-rows.ts';
@@ -29,7 +31,7 @@ const HEADERS = new Set('header headerl headerr headerf footer footerl footerr f
 
 export class RtfReader {
   paragraphs = 0;
-  readonly info: { title?: string; author?: string } = {};
+  readonly info: { title?: string; author?: string; language?: string } = {};
   readonly #report: Report;
   readonly #pictures: PictureStore;
   readonly #out: (draft: Draft) => void;
@@ -277,6 +279,15 @@ export class RtfReader {
       case 'qr':
         paragraph.align = 'right';
         return;
+      case 'rtlpar':
+      case 'ltrpar':
+        paragraph.direction = name === 'rtlpar' ? 'rtl' : 'ltr';
+        return;
+      case 'deflang': {
+        const language = languageOfNumber(value);
+        if (language !== undefined) this.info.language = language;
+        return;
+      }
       case 'ls':
         paragraph.list = value;
         return;
@@ -381,13 +392,18 @@ export class RtfReader {
       ...(position === undefined ? {} : { position }),
       ...(link === undefined ? {} : { link }),
     };
+    const { language, asian } = this.#state;
+    this.#text.spoken.add(text, ofScript({ latin: language, asian }, text));
     this.#text.append(text, look, size, bold, caps, mono);
   }
 
   #endParagraph(): void {
     this.paragraphs++;
     const gathered = { paragraph: this.#paragraph, text: this.#text, place: this.#place() };
-    const block = paragraphBlock(gathered, this.#definitions, this.#counters, this.#report);
+    this.#text.spoken.direction = this.#paragraph.direction;
+    const spoken = this.#text.spoken.take();
+    const made = paragraphBlock(gathered, this.#definitions, this.#counters, this.#report);
+    const block = made === undefined ? undefined : { ...made, ...spoken };
     const hidden = hiddenBlock(this.#text.hidden, !this.#text.empty, this.#place(), this.#report);
     const drafts = [...this.#before, hidden, block, ...this.#after].filter((draft) => draft !== undefined);
     [this.#text, this.#before, this.#after] = [new GatheredText(), [], []];

@@ -1,5 +1,8 @@
 /** What the groups of an RTF file scope, and what a paragraph keeps until the next reset. */
 
+import type { Direction } from '../../document/index.ts';
+import { languageOfNumber } from './languages.ts';
+
 export type Destination =
   | 'text'
   | 'skip'
@@ -29,6 +32,9 @@ export interface State {
   /** Characters that stand in for a Unicode character and are skipped. */
   readonly standIns: number;
   readonly infoKey: string;
+  /** Of Latin and of East Asian text; undefined where only the file says. */
+  readonly language: string | undefined;
+  readonly asian: string | undefined;
 }
 /** What `\pard` resets. */
 export interface ParagraphState {
@@ -39,6 +45,7 @@ export interface ParagraphState {
   list: number | undefined;
   depth: number;
   listText: string;
+  direction: Direction | undefined;
 }
 
 export const START: State = {
@@ -54,6 +61,8 @@ export const START: State = {
   font: 0,
   standIns: 1,
   infoKey: '',
+  language: undefined,
+  asian: undefined,
 };
 export const freshParagraph = (): ParagraphState => ({
   outline: undefined,
@@ -63,6 +72,7 @@ export const freshParagraph = (): ParagraphState => ({
   list: undefined,
   depth: 1,
   listText: '',
+  direction: undefined,
 });
 
 /** The state after a control word that changes what text looks like; undefined for any other. */
@@ -96,6 +106,10 @@ export function withLook(state: State, name: string, value: number | undefined):
       return { ...state, size: (value ?? 24) / 2 };
     case 'f':
       return { ...state, font: value ?? 0 };
+    case 'lang':
+      return { ...state, language: languageOfNumber(value) };
+    case 'langfe':
+      return { ...state, asian: languageOfNumber(value) };
     case 'uc':
       return { ...state, standIns: value ?? 1 };
     default:
