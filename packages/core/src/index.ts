@@ -242,6 +242,7 @@ export {
   restructureBlocks,
   type Shape,
   type WrittenBlock,
+  writeChange,
 } from './structure/index.ts';
 export { readTemplate, templateMatches, type TemplateModel } from './template/index.ts';
 export {

@@ -108,7 +108,7 @@ export class Desk {
    * @returns undefined when the slide is gone.
    */
   placeOf(before: SlideId | null): SlideId | null | undefined {
-    if (before === null || this.order.includes(before)) return before;
+    if (before === null || this.stands(before)) return before;
     const matter = matterOf(before);
     if (matter === undefined) return undefined;
     if (matter !== 'agenda') return null;
@@ -134,6 +134,11 @@ export class Desk {
     }
     this.order = this.order.filter((id) => !gone.has(id));
     this.#moved = this.#touched = true;
+  }
+
+  /** Whether it is one of the slides in order. */
+  stands(slide: SlideId): boolean {
+    return this.slides.has(slide) && !this.#removed.has(slide);
   }
 
   isRemoved(slide: SlideId): boolean {
@@ -177,7 +182,7 @@ export class Desk {
   #standing(slide: SlideId | null): SlideId | null {
     let standing = slide;
     while (standing !== null && this.#removed.has(standing)) standing = this.#removed.get(standing)!;
-    return standing !== null && this.order.includes(standing) ? standing : null;
+    return standing !== null && this.stands(standing) ? standing : null;
   }
 
   /** A slide that only repeated a title and has lost all that stood on it is no more; its passages stand with the one before it. */

@@ -5,7 +5,7 @@ import { carryOver, decide, replay, singleEdits, type Decisions, type Edit, type
 import type { Deck, Destination, FullRule, LevelMap, Slide } from '../deck/index.ts';
 import type { Picture, PictureId } from '../content/index.ts';
 import { blockIndex, type DocumentModel } from '../document/index.ts';
-import { isStructureChange, restructure, type Restructured, type StructureChange } from '../structure/index.ts';
+import { isStructureChange, Restructuring, type Restructured, type StructureChange } from '../structure/index.ts';
 import { layOutSlide, type Page } from '../layout/index.ts';
 import {
   documentLanguage,
@@ -60,7 +60,9 @@ export function convert(
   const { document, unplaced: unplacedChanges } = structured(original, edits.filter(isStructureChange));
   const decisions = decide(edits);
   const map = chosenMap(document, decisions);
-  const mapped = withMatter(mapDocument(document, map, overridesOf(document, decisions)), document, decisions.matter);
+  const fresh = withMatter(mapDocument(document, map, overridesOf(document, decisions)), document, decisions.matter);
+  // A slide that is not what it was, be it in identity alone, has all edits laid anew.
+  const mapped = previous === undefined ? fresh : { ...fresh, slides: keepIdentity(previous.mapped, fresh.slides) };
   const { deck: replayed, unplaced } = replay(mapped, edits, blockIds(document));
   const theme = themeOf(decisions, templates);
   const options = optionsOf(document, theme, decisions.full);
@@ -97,18 +99,11 @@ export function* layOutAhead({ document, decisions, theme }: Converted, map: Lev
 }
 
 // Most edits leave the structure alone; then the document is the same, down to its identity.
-const structures = new WeakMap<DocumentModel, { changes: readonly StructureChange[]; result: Restructured }>();
+const structures = new WeakMap<DocumentModel, Restructuring>();
 function structured(original: DocumentModel, changes: readonly StructureChange[]): Restructured {
-  const known = structures.get(original);
-  if (
-    known !== undefined &&
-    known.changes.length === changes.length &&
-    known.changes.every((one, i) => one === changes[i])
-  )
-    return known.result;
-  const result = restructure(original, changes);
-  structures.set(original, { changes, result });
-  return result;
+  let known = structures.get(original);
+  if (known === undefined || !known.isBefore(changes)) structures.set(original, (known = new Restructuring(original)));
+  return known.lay(changes);
 }
 
 export type Templates = ReadonlyMap<string, TemplateModel>;

@@ -15,7 +15,7 @@ type WithoutPlace<B> = B extends Block ? Omit<B, ReadField> : never;
 /** A block as the author wrote it; one of a known id takes the place of the original's. */
 export type WrittenBlock = WithoutPlace<Block>;
 
-export const asWritten = (block: Block): WrittenBlock =>
+export const asWritten = (block: Block | WrittenBlock): WrittenBlock =>
   Object.fromEntries(
     Object.entries(block).filter(([key]) => !READ_FIELDS.some((field) => field === key)),
   ) as WrittenBlock;

@@ -6,5 +6,7 @@ export * from './findings.ts';
 export * from './join-documents.ts';
 export * from './look-alikes.ts';
 export * from './raise-skipped.ts';
+export * from './reshape.ts';
 export * from './restructure.ts';
 export * from './match-editions.ts';
+export * from './write-change.ts';

@@ -3,7 +3,7 @@ import { BlockIds, findTitle, identityText, type Block, type DocumentModel, type
 import type { LanguageTag } from '../base/index.ts';
 import { plain } from '../content/index.ts';
 import type { BlockId } from '../ids/index.ts';
-import { reshape } from './restructure.ts';
+import { reshape } from './reshape.ts';
 
 export interface Part {
   /** Of the file, which becomes the place of its blocks. */

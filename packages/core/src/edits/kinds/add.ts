@@ -18,7 +18,7 @@ export const add: EditKind<AddEdit> = {
   }),
   makes: ({ slide }) => slide,
   apply(desk, { slide: id, after, title }) {
-    if (after !== null && !desk.order.includes(after)) return 'slide-gone';
+    if (after !== null && !desk.stands(after)) return 'slide-gone';
     const empty = { content: [], notes: [], passages: [], section: null, continues: false };
     desk.insert({ id, kind: 'content', title: { runs: title, blocks: [] }, ...empty }, after);
     return undefined;

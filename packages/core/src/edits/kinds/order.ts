@@ -15,7 +15,7 @@ export const order: EditKind<OrderEdit> = {
     before: edit.before === null ? null : ids.slide(edit.before),
   }),
   apply(desk, { slides, before }) {
-    const there = slides.filter((id) => desk.order.includes(id));
+    const there = slides.filter((id) => desk.stands(id));
     const place = desk.placeOf(before);
     if (there.length === 0 || place === undefined) return 'slide-gone';
     desk.move(there, place);

@@ -10,7 +10,7 @@ export interface RemoveEdit {
 export const remove: EditKind<RemoveEdit> = {
   carry: (edit, ids) => ({ ...edit, slides: edit.slides.map(ids.slide) }),
   apply(desk, { slides }) {
-    const there = slides.filter((id) => desk.slides.has(id) && !desk.isRemoved(id));
+    const there = slides.filter((id) => desk.stands(id));
     if (there.length === 0) return 'slide-gone';
     desk.remove(there);
     return undefined;

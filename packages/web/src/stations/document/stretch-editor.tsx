@@ -3,7 +3,7 @@ import { insertTyped } from '../../ui/typed-ahead.tsx';
 import { chakra } from '@chakra-ui/react';
 import { EditorContent, useEditor, type Editor } from '@tiptap/react';
 import { useEffect, useRef } from 'react';
-import type { Block, BlockId } from '@alvex/core';
+import { writeChange, type Block, type BlockId, type WrittenBlock } from '@alvex/core';
 import { useDeck } from '../../state/deck-store.ts';
 import { edit } from '../../state/log-store.ts';
 import { EXTENSIONS } from './editor-extensions.tsx';
@@ -65,10 +65,12 @@ export default function StretchEditor({ ids }: { readonly ids: readonly BlockId[
   const start = useRef<readonly Block[]>([]);
   if (start.current.length === 0) start.current = ids.flatMap((id) => useDeck.getState().blockById.get(id) ?? []);
   /** What stands in the document for what is written here. */
-  const standing = useRef<{ ids: readonly BlockId[]; known: ReadonlyMap<string, Block> }>({
-    ids,
-    known: new Map(start.current.map((block) => [block.id, block])),
-  });
+  const standing = useRef<{
+    readonly blocks: readonly (Block | WrittenBlock)[];
+    /** Taken out here; they stay in the document, left out. */
+    readonly gone: readonly BlockId[];
+    readonly known: ReadonlyMap<string, Block>;
+  }>({ blocks: start.current, gone: [], known: new Map(start.current.map((block) => [block.id, block])) });
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
   const changed = useRef(false);
 
@@ -76,14 +78,17 @@ export default function StretchEditor({ ids }: { readonly ids: readonly BlockId[
     clearTimeout(timer.current);
     if (!changed.current) return;
     changed.current = false;
-    const { ids: replaces, known } = standing.current;
+    const { blocks: before, gone, known } = standing.current;
     const { blocks, pictures } = fromEditor(editor.getJSON(), known, newId);
-    if (blocks.length === 0 && replaces.length === 0) return;
-    edit({ kind: 'write', replaces, after: null, blocks, ...(pictures.length === 0 ? {} : { pictures }) });
-    const left = replaces.filter((id) => !blocks.some((block) => block.id === id));
+    const change = writeChange(before, blocks, gone.at(-1) ?? null);
+    if (change === undefined) return;
+    edit({ ...change, ...(pictures.length === 0 ? {} : { pictures }) });
+    const here = new Set<string>(blocks.map(({ id }) => id));
+    const left = [...gone, ...change.replaces].filter((id) => !here.has(id));
     const now = [...blocks.map(({ id }) => id), ...left];
     standing.current = {
-      ids: now,
+      blocks,
+      gone: left,
       known: new Map([...known, ...blocks.map((block) => [block.id as string, block as Block] as const)]),
     };
     write(now);
