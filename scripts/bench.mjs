@@ -133,6 +133,23 @@ if (wanted('deck')) {
   row('one mark turned and its drawing, core', ms(turn.ms), '< 16 ms', turn.ms < 16);
   row('one plug, core: the first time, and again', `${ms(plug.ms)}, ${ms(plug.extra.again)}`, '', true);
 }
+if (wanted('log')) {
+  const [opened, untouched] = inTurns('log', ['worked', 'untouched']);
+  const { words, text, undone, megabytes } = opened.extra;
+  row(
+    `a log of 20,000 entries (${megabytes.toFixed(1)} MB) opened, to the same deck untouched, core`,
+    `${times(opened.ms / untouched.ms)} (${ms(opened.ms)} / ${ms(untouched.ms)})`,
+    '≤ 1.5 ×',
+    opened.ms / untouched.ms <= 1.5,
+  );
+  const slowest = Math.max(words, text, undone);
+  row(
+    'one more entry on top of them: a title, a text, an undo, core',
+    `${ms(words)}, ${ms(text)}, ${ms(undone)}`,
+    '≤ 100 ms',
+    slowest <= 100,
+  );
+}
 if (wanted('work')) {
   const of = (subject) => run('work', subject);
   const replay = of('replay');

@@ -1,7 +1,8 @@
 /** The blocks of a document while changes are laid over them: each costs what it changes, not what the document holds. */
-import type { Block } from '../document/index.ts';
+import type { SourcePlace } from '../base/index.ts';
+import { READ_FIELDS, type Block } from '../document/index.ts';
 import { anotherBlock, type BlockId } from '../ids/index.ts';
-import type { StructureChange } from './change.ts';
+import type { StructureChange, WrittenBlock } from './change.ts';
 import { asRead, reshape } from './reshape.ts';
 
 interface Line {
@@ -80,7 +81,14 @@ export class BlockSheet {
     return true;
   }
 
-  #write({ replaces, after, blocks: written }: StructureChange & { readonly kind: 'write' }): boolean {
+  #write({ replaces, after, blocks: fresh }: StructureChange & { readonly kind: 'write' }): boolean {
+    const [only] = fresh;
+    const line = replaces.length === 1 && fresh.length === 1 ? this.#lines.get(replaces[0]!) : undefined;
+    if (line !== undefined && only!.id === line.block.id) {
+      // Words written into one block: nearly all that is written.
+      line.block = placed(only!, only!.id, line.block.place, line.block);
+      return true;
+    }
     const old = this.#inOrder(replaces);
     const behind = after === null ? undefined : this.#lines.get(after);
     if (replaces.length > 0 ? old.length === 0 : after !== null && behind === undefined) return false;
@@ -88,15 +96,15 @@ export class BlockSheet {
     const place = old[0]?.block.place ?? behind?.block.place ?? {};
     const known = new Map(old.map(({ block }) => [block.id, block]));
     for (const line of old) this.#take(line);
-    const kept = new Set(written.map(({ id }) => id));
+    const kept = new Set(fresh.map(({ id }) => id));
     const gone = old.map(({ block }) => block).filter(({ id }) => !kept.has(id));
     const goneIds = new Set(gone.map(({ id }) => id));
-    for (const block of written) {
+    for (const block of fresh) {
       // An id that is in use elsewhere would make two blocks one.
       let { id } = block;
       while (this.#lines.has(id) || goneIds.has(id)) id = anotherBlock(id);
       const before = known.get(block.id);
-      at = this.#put({ ...block, id, place, ...(before === undefined ? {} : asRead(before)) }, at);
+      at = this.#put(placed(block, id, place, before), at);
     }
     for (const block of gone) at = this.#put({ ...block, left: 'deleted' }, at);
     return true;
@@ -137,5 +145,23 @@ export class BlockSheet {
     this.#lines.delete(block.id);
   }
 }
+
+// Laid anew, as after an undo, what was written is the same block, down to its identity: later stages remember by it.
+const written = new WeakMap<
+  WrittenBlock,
+  { readonly place: SourcePlace; readonly before: Block | undefined; readonly block: Block }
+>();
+
+function placed(from: WrittenBlock, id: BlockId, place: SourcePlace, before: Block | undefined): Block {
+  const known = written.get(from);
+  if (known !== undefined && known.block.id === id && known.place === place && sameReading(known.before, before))
+    return known.block;
+  const block: Block = { ...from, id, place, ...(before === undefined ? {} : asRead(before)) };
+  written.set(from, { place, before, block });
+  return block;
+}
+
+const sameReading = (a: Block | undefined, b: Block | undefined): boolean =>
+  a === b || READ_FIELDS.every((field) => a?.[field] === b?.[field]);
 
 const each = <T>(ids: readonly BlockId[], to: T): ReadonlyMap<BlockId, T> => new Map(ids.map((id) => [id, to]));

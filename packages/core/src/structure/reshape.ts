@@ -3,11 +3,11 @@ import { blockRuns, READ_FIELDS, type Block, type ReadField } from '../document/
 import type { Shape } from './change.ts';
 
 /** What the reader saw at a block. */
-export const asRead = (block: Block): Pick<Block, ReadField> =>
-  Object.fromEntries(READ_FIELDS.flatMap((field) => (field in block ? [[field, block[field]]] : []))) as Pick<
-    Block,
-    ReadField
-  >;
+export function asRead(block: Block): Pick<Block, ReadField> {
+  const read: { -readonly [K in ReadField]?: Block[K] } = {};
+  for (const field of READ_FIELDS) if (block[field] !== undefined) Object.assign(read, { [field]: block[field] });
+  return read as Pick<Block, ReadField>;
+}
 
 /** Gives a block another kind; its text, id, place and look stay. Tables, pictures and breaks stay what they are. */
 export function reshape(block: Block, as: Shape): Block {
