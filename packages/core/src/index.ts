@@ -39,6 +39,7 @@ export {
 } from './checks/index.ts';
 export {
   cellText,
+  tableFault,
   countWords,
   mergeRuns,
   type Picture,

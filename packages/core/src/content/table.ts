@@ -47,3 +47,22 @@ export function placeCells(rows: readonly TableRow[]): readonly PlacedCell[] {
   });
   return placed;
 }
+
+const MOST_CELLS = 200_000;
+
+/** What is wrong with a table that was not read but written, as a sentence; undefined where nothing is. */
+export function tableFault({ rows, columns }: Table): string | undefined {
+  let cells = 0;
+  for (const [i, row] of rows.entries()) {
+    let width = 0;
+    for (const cell of row.cells) {
+      width += cell.columns;
+      cells += cell.columns * Math.min(cell.rows, rows.length - i);
+    }
+    if (width > columns) return `Row ${i + 1} of a table is ${width} columns wide, and the table has ${columns}.`;
+    if (cells > MOST_CELLS) return `A table has more than ${MOST_CELLS.toLocaleString('en')} cells.`;
+  }
+  return columns * rows.length > MOST_CELLS
+    ? `A table has more than ${MOST_CELLS.toLocaleString('en')} cells.`
+    : undefined;
+}

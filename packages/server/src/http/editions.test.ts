@@ -55,6 +55,35 @@ describe('a new edition', () => {
     expect(await original.text()).toBe('# The tide\n\n- spring\n- neap\n');
     expect(words).toBe(4);
   });
+  test('that is not kept here is refused with the reason, as are a template and a table that cannot be', async () => {
+    const deck = await newDeck('# A\n\ntext\n');
+    const hash = 'a'.repeat(64);
+    const cell = { runs: [{ text: 'x' }], columns: 3, rows: 1 };
+    const table = (columns: number, rows: number) => ({
+      columns,
+      rows: Array.from({ length: rows }, () => ({ header: false, cells: [cell] })),
+    });
+    const written = (one: unknown): unknown => ({
+      kind: 'write',
+      replaces: [],
+      after: null,
+      blocks: [{ kind: 'table', id: 't', table: one }],
+    });
+    for (const [edit, reason] of [
+      [{ kind: 'edition', original: hash, type: 'markdown', fileName: 'gone.md', ids: [] }, /gone\.md/],
+      [{ kind: 'template', template: { hash, fileName: 'gone.pptx', layouts: {}, keep: 'none' } }, /gone\.pptx/],
+      [written(table(2, 1)), /Row 1 of a table is 3 columns wide/],
+      [written(table(50_000, 10)), /more than 200,000 cells/],
+    ] as const)
+      for (const entry of [edit, { kind: 'all', edits: [{ kind: 'breaks', start: true }, edit] }]) {
+        const { error } = await answer<ErrorBody>(
+          send('POST', `/api/decks/${deck.id}/entries`, { base: 0, entries: [entry] }),
+          422,
+        );
+        expect(error).toMatchObject({ code: 'impossible-edit', message: expect.stringMatching(reason) });
+      }
+    await answer<Appended>(send('POST', `/api/decks/${deck.id}/entries`, { base: 0, entries: [written(table(3, 2))] }));
+  });
   test('that cannot be read is refused and named, and one of another deck is not given', async () => {
     const deck = await newDeck('# A\n');
     const other = await newDeck('# B\n');

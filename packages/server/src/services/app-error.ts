@@ -13,6 +13,7 @@ const FAILURES = {
   'picture-unusable': { status: 422, message: 'This picture cannot be put in.' },
   'picture-not-found': { status: 404, message: 'This picture is not part of the deck.' },
   'bad-request': { status: 400, message: 'The request was not understood.' },
+  'impossible-edit': { status: 422, message: 'This change cannot be made to this deck.' },
   'version-unknown': {
     status: 412,
     message: 'The server has an older state of this deck than this window, as after a backup was put back.',

@@ -6,6 +6,7 @@ import { appendEntries, batchVersion, entriesAfter, rewriteEntries, type Written
 import { AppError } from './app-error.ts';
 import type { Context } from './context.ts';
 import { existing } from './existing-deck.ts';
+import { refuseImpossible } from './impossible-edits.ts';
 import { formerlyPackedOf, packedOf } from './files.ts';
 import { sourcesOf } from './originals.ts';
 
@@ -20,6 +21,7 @@ export async function append(
   const row = await existing(context, id);
   await carryIds(context, row);
   const today = ids === ID_FORMAT ? entries : await withTodaysIds(context, row, entries, ids ?? FIRST_FORMAT);
+  await refuseImpossible(context, row, today);
   const version = await appendEntries(context.db, id, base, today, context.now(), { batch, by });
   if (version !== undefined) return { ok: true, version };
   return { ok: false, ...(await newerThan(context, id, base)) };

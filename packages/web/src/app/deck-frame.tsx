@@ -141,7 +141,7 @@ function Keeping({ history, showHistory }: { readonly history: boolean; readonly
   const canRedo = useLog((state) => state.history.undone.length > 0);
   return (
     <Box display="flex" justifyContent="flex-end" alignItems="center" gap="6px" color="soft" fontSize="sm" minW="0">
-      {sync.refused > 0 && <Refused edits={sync.refused} />}
+      {sync.refused > 0 && <Refused edits={sync.refused} reason={sync.reason} />}
       {sync.state === 'waiting' ? (
         <Notice tone="attention" role="status" py="3px">
           Server away: {count(sync.waiting, 'edit')} kept in this browser only

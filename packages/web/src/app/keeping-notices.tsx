@@ -5,6 +5,7 @@ import { useParams } from 'react-router';
 import { ApiError, restoreDeck } from '../api/client.ts';
 import { dropRefused, layOnServer, retryRefused, sendWaiting } from '../state/log-store.ts';
 import { refusedOf } from '../state/unsent.ts';
+import { editText } from '../ui/edit-text.ts';
 import { count } from '../ui/format.ts';
 import { Action, Notice } from '../ui/recipes.tsx';
 
@@ -19,7 +20,8 @@ function useTrying(): readonly [string | null, (work: () => Promise<unknown>) =>
 }
 
 /** Edits that the server did not understand: the deck is without them, and this browser has them. */
-export function Refused({ edits }: { readonly edits: number }) {
+export function Refused({ edits, reason }: { readonly edits: number; readonly reason: string | null }) {
+  const [shown, setShown] = useState(false);
   const { id = '' } = useParams();
   const download = (): void => {
     const url = URL.createObjectURL(new Blob([JSON.stringify(refusedOf(id), null, 2)], { type: 'application/json' }));
@@ -29,10 +31,13 @@ export function Refused({ edits }: { readonly edits: number }) {
   };
   return (
     <Notice tone="fault" role="status" py="3px" display="flex" alignItems="center" gap="6px" flexWrap="wrap">
-      <span>{count(edits, 'edit')} refused by the server, kept in this browser</span>
+      <span title={reason ?? undefined}>{count(edits, 'edit')} refused by the server, kept in this browser</span>
       <Box display="flex" gap="4px">
         <Action size="small" onClick={retryRefused}>
           Try again
+        </Action>
+        <Action size="small" aria-expanded={shown} onClick={() => setShown(!shown)} title="To make them again by hand">
+          {shown ? 'Hide' : 'Show'}
         </Action>
         <Action size="small" onClick={download}>
           Download
@@ -41,6 +46,16 @@ export function Refused({ edits }: { readonly edits: number }) {
           Forget
         </Action>
       </Box>
+      {shown && (
+        <Box flexBasis="100%" fontSize="12px" maxH="180px" overflowY="auto">
+          {reason !== null && <p>{reason}</p>}
+          <ul>
+            {refusedOf(id).map((entry, i) => (
+              <li key={i}>{entry.kind === 'undo' || entry.kind === 'redo' ? entry.kind : editText(entry)}</li>
+            ))}
+          </ul>
+        </Box>
+      )}
     </Notice>
   );
 }

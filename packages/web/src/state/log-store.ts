@@ -31,7 +31,7 @@ const EMPTY: LogState = {
   by: [],
   history: { done: [], writers: [], undone: [] },
   edition: null,
-  sync: { state: 'kept', at: null, waiting: 0, merged: 0, refused: 0 },
+  sync: { state: 'kept', at: null, waiting: 0, merged: 0, refused: 0, reason: null },
 };
 
 export const useLog = create<LogState>(() => EMPTY);

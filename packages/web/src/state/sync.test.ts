@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, expect, jest, test } from '@jest/globals';
-import type { LogEntry } from '@alvex/core';
+import { ID_FORMAT, type LogEntry } from '@alvex/core';
 import { Sync, type SyncState } from './sync.ts';
 
 const cut = (block: string): LogEntry => ({ kind: 'cut', block: block as never });
@@ -107,7 +107,7 @@ test('what the server refuses is not sent for ever, and what comes after it is s
   await settle();
   expect(sent.map(({ entries }) => entries)).toEqual([[cut('bad')], [cut('good'), cut('better')]]);
   expect(left).toEqual([[3, [cut('good'), cut('better')]]]);
-  expect(states.at(-1)).toMatchObject({ state: 'kept', waiting: 0, refused: 1 });
+  expect(states.at(-1)).toMatchObject({ state: 'kept', waiting: 0, refused: 1, reason: 'no' });
 });
 
 test('of a batch that is refused only the entry that is at fault is left out', async () => {
@@ -180,7 +180,7 @@ test('entries with former ids are told apart from today’s, also when one of th
   await settle();
   expect(sent.slice(-2)).toMatchObject([
     { entries: [cut('former')], ids: 1 },
-    { entries: [cut('new')], ids: 3 },
+    { entries: [cut('new')], ids: ID_FORMAT },
   ]);
   expect(states.at(-1)).toMatchObject({ state: 'kept', refused: 1 });
 });

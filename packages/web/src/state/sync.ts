@@ -17,6 +17,8 @@ export interface SyncState {
   readonly merged: number;
   /** Entries that the server does not understand: they are kept aside in the browser, and the deck is without them. */
   readonly refused: number;
+  /** Why, of the last one; null while this window has heard none. */
+  readonly reason: string | null;
 }
 
 export interface SyncHandlers {
@@ -39,7 +41,7 @@ interface Queued extends Batch {
 }
 
 /** What the server will not understand later either. */
-const REFUSALS: ReadonlySet<string> = new Set(['bad-request', 'too-large']);
+const REFUSALS: ReadonlySet<string> = new Set(['bad-request', 'too-large', 'impossible-edit']);
 
 const sizeOf = (entry: LogEntry): number => JSON.stringify(entry).length;
 const alone = (entry: LogEntry, ids: number, size = sizeOf(entry)): Queued => ({
@@ -60,6 +62,7 @@ export class Sync {
   #stopped = false;
   #merged = 0;
   #refused = 0;
+  #reason: string | null = null;
   #safe = true;
   /** Nothing is sent until the author has decided what the server shall have. */
   #held = false;
@@ -190,7 +193,7 @@ export class Sync {
     } catch (error) {
       this.#sending = false;
       if (this.#stopped) return; // it is kept in the browser, and is told again when the deck is opened
-      if (error instanceof ApiError && REFUSALS.has(error.code)) this.#setAside(batch);
+      if (error instanceof ApiError && REFUSALS.has(error.code)) this.#setAside(batch, error.message);
       else if (error instanceof ApiError && error.code === 'deck-not-found') this.#say('gone');
       else if (error instanceof ApiError && error.code === 'version-unknown') this.#hold();
       else this.#later();
@@ -208,7 +211,7 @@ export class Sync {
   }
 
   /** A batch that is refused is sent entry by entry; one entry that is refused is kept aside, and what comes after it is sent. */
-  #setAside({ entries, ids = 1 }: Queued): void {
+  #setAside({ entries, ids = 1 }: Queued, reason: string): void {
     const later = this.#queue.slice(1);
     const unsent = this.#waiting;
     const [entry, ...others] = entries;
@@ -216,6 +219,7 @@ export class Sync {
     else {
       if (entry !== undefined) keepRefused(this.#deck, [entry]);
       this.#refused++;
+      this.#reason = reason;
       const made = new Map(later.flatMap((batch) => batch.entries.map((one) => [one, batch.ids ?? 1])));
       const remaining = this.#handlers.refused(
         unsent,
@@ -262,6 +266,7 @@ export class Sync {
         waiting: this.#waiting,
         merged: this.#merged,
         refused: this.#refused,
+        reason: this.#reason,
       });
   }
 }
