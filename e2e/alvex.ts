@@ -52,16 +52,18 @@ export class Alvex {
     if (status !== 0) throw new Error(stderr);
   }
 
+  /** The process of the database or of the server. */
+  processOf(what: 'database' | 'server'): number {
+    if (what === 'database') return Number(readFileSync(join(this.#data, 'database/mariadb.pid'), 'utf8'));
+    const found = spawnSync('pgrep', ['-P', String(this.#process!.pid), '-f', 'server/dist/main.mjs'], {
+      encoding: 'utf8',
+    });
+    return Number(found.stdout.trim());
+  }
+
   /** Ends the database or the server at once, as a fault would. @returns Its process. */
   kill(what: 'database' | 'server'): number {
-    const pid =
-      what === 'database'
-        ? Number(readFileSync(join(this.#data, 'database/mariadb.pid'), 'utf8'))
-        : Number(
-            spawnSync('pgrep', ['-P', String(this.#process!.pid), '-f', 'server/dist/main.mjs'], {
-              encoding: 'utf8',
-            }).stdout.trim(),
-          );
+    const pid = this.processOf(what);
     process.kill(pid, 'SIGKILL');
     return pid;
   }

@@ -163,6 +163,16 @@ if (wanted('work')) {
   row('50,000 words shortened, by sections', ms(of('shorten').ms), '', true);
   row('the same as one stretch without headings', ms(of('shorten-whole').ms), '', true);
 }
+if (wanted('uploads')) {
+  const { ms: all, extra } = run('uploads');
+  row(
+    `10 DOCX of ${Math.round(extra.megabytes)} MB sent at once: memory of the server over the idle one`,
+    `${Math.round(extra.over)} MB over ${Math.round(extra.idle)} MB, in ${(all / 1000).toFixed(1)} s, queue of ${extra.farthest}`,
+    '≤ 500 MB',
+    extra.over <= 500,
+  );
+  row('the longest that another request waited meanwhile', ms(extra.longest), '≤ 200 ms', extra.longest <= 200);
+}
 if (wanted('browser')) {
   const page = run('browser');
   row(

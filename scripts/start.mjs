@@ -1,6 +1,6 @@
 /** `npm start`: installs what is missing, builds what is old, starts the database and the server, prints the address. */
 import { spawn, spawnSync } from 'node:child_process';
-import { existsSync, mkdirSync, readdirSync, statSync } from 'node:fs';
+import { existsSync, mkdirSync, readdirSync, rmSync, statSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { startDatabase } from './database.mjs';
@@ -21,6 +21,10 @@ if (isOld()) {
 }
 mkdirSync(data, { recursive: true });
 const folder = join(data, 'database');
+// What was being sent when the server last ended is of no use any more.
+const spool = join(data, 'spool');
+rmSync(spool, { recursive: true, force: true });
+mkdirSync(spool, { recursive: true });
 let database = await startDatabase(folder);
 let server;
 let stopping = false;
@@ -84,6 +88,7 @@ function runServer() {
       ALVEX_DB_PORT: String(database.port),
       ALVEX_DB_PASSWORD: database.password,
       ALVEX_DB_PID_FILE: join(folder, 'mariadb.pid'),
+      ALVEX_SPOOL: spool,
       ALVEX_WEB_ROOT: join(root, 'packages/web/dist'),
       ALVEX_DEMO_ROOT: process.env.ALVEX_DEMO_ROOT ?? join(root, 'packages/demo/files'),
       ALVEX_LOG: process.env.ALVEX_LOG ?? 'warn',

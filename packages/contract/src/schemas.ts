@@ -55,7 +55,7 @@ export interface Candidate {
   readonly fileName: string;
   readonly words: number;
 }
-export type CandidateLine = { readonly progress: number } | { readonly candidate: Candidate } | ErrorBody;
+export type CandidateLine = Underway | { readonly candidate: Candidate } | ErrorBody;
 
 /** What others have written since a version. */
 export interface Newer {
@@ -127,4 +127,6 @@ export interface ErrorBody {
   };
 }
 /** One line of the answer to a creation that is watched (application/x-ndjson). */
-export type CreationLine = { readonly progress: number } | { readonly deck: DeckSummary } | ErrorBody;
+/** How far it is, or how many are taken in before it. */
+export type Underway = { readonly progress: number } | { readonly waiting: number };
+export type CreationLine = Underway | { readonly deck: DeckSummary } | ErrorBody;

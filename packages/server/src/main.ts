@@ -7,6 +7,7 @@ import { ConfigError, readConfig, type Config } from './config/config.ts';
 import { connect } from './db/connect.ts';
 import { migrate } from './db/migrations.ts';
 import { makeApp } from './http/app.ts';
+import { Gate } from './jobs/gate.ts';
 import { ThreadPool } from './jobs/pool.ts';
 import { contextFor, type Base } from './services/context.ts';
 import { loadDemo } from './services/load-demo.ts';
@@ -19,7 +20,7 @@ const config = settings();
 const log = pino({ level: config.logLevel });
 const db = connect(config.database);
 const jobs = new ThreadPool(new URL('./worker.mjs', import.meta.url).href);
-const base: Base = { db, jobs, now: () => new Date() };
+const base: Base = { db, jobs, gate: new Gate(), now: () => new Date() };
 
 // Nobody may be listening to what is said any more.
 for (const stream of [process.stdout, process.stderr]) stream.on('error', () => undefined);

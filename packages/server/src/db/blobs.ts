@@ -1,5 +1,5 @@
 /** Files by content: originals and pictures, each kept once in a workspace. */
-import type { Db } from './connect.ts';
+import { executed, type Db } from './connect.ts';
 
 export interface Blob {
   readonly hash: string /* SHA-256, hexadecimal */;
@@ -7,23 +7,41 @@ export interface Blob {
   readonly bytes: Uint8Array;
 }
 
+/**
+ * Keeps a file, unless it is kept already. The bytes go to the database as they are, not spelled out in a statement, which would
+ * be twice as long and would hold up every other request.
+ */
 export async function putBlob(db: Db, workspace: number, { hash, mime, bytes }: Blob): Promise<void> {
   const known = await db('blobs').where({ workspace_id: workspace, hash }).first('hash');
   if (known !== undefined) return;
-  await db('blobs')
-    .insert({
-      workspace_id: workspace,
-      hash,
-      mime,
-      size: bytes.length,
-      bytes: Buffer.from(bytes.buffer, bytes.byteOffset, bytes.byteLength),
-    })
-    .onConflict()
-    .ignore();
+  await executed(db, 'INSERT IGNORE INTO blobs (workspace_id, hash, mime, size, bytes) VALUES (?, ?, ?, ?, ?)', [
+    workspace,
+    hash,
+    mime,
+    bytes.length,
+    Buffer.from(bytes.buffer, bytes.byteOffset, bytes.byteLength),
+  ]);
 }
 
 export async function getBlob(db: Db, workspace: number, hash: string): Promise<Blob | undefined> {
   const row = (await db('blobs').where({ workspace_id: workspace, hash }).first('hash', 'mime', 'bytes')) as
     { hash: string; mime: string; bytes: Buffer } | undefined;
   return row;
+}
+
+/** Bytes of a file; undefined where it is not kept. */
+export async function blobSize(db: Db, workspace: number, hash: string): Promise<number | undefined> {
+  const row = (await db('blobs').where({ workspace_id: workspace, hash }).first('size')) as
+    { size: number } | undefined;
+  return row?.size;
+}
+
+/** Bytes of files together. */
+export async function blobsSize(db: Db, workspace: number, hashes: readonly string[]): Promise<number> {
+  const row = (await db('blobs')
+    .where({ workspace_id: workspace })
+    .whereIn('hash', hashes)
+    .sum('size as size')
+    .first()) as { size: number | string | null } | undefined;
+  return Number(row?.size ?? 0);
 }

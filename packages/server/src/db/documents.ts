@@ -1,5 +1,5 @@
 /** The cache of documents as readers made them, packed as they are sent. */
-import type { Db } from './connect.ts';
+import { executed, type Db } from './connect.ts';
 
 export interface DocumentKey {
   readonly workspace: number;
@@ -27,8 +27,12 @@ export async function getFormerDocument(db: Db, { reader, ...key }: DocumentKey)
 }
 
 export async function putDocument(db: Db, key: DocumentKey, packed: Uint8Array): Promise<void> {
-  await db('documents')
-    .insert({ ...where(key), packed: Buffer.from(packed) })
-    .onConflict()
-    .merge();
+  const { workspace, original, type, reader } = key;
+  await executed(db, 'REPLACE INTO documents (workspace_id, original, type, reader, packed) VALUES (?, ?, ?, ?, ?)', [
+    workspace,
+    original,
+    type,
+    reader,
+    Buffer.from(packed.buffer, packed.byteOffset, packed.byteLength),
+  ]);
 }

@@ -15,7 +15,8 @@ import { append, hasBatch, newerThan } from '../services/log.ts';
 import { addCandidate, originalOf, packedDocument } from '../services/originals.ts';
 import { addPicture, pictureOf } from '../services/pictures.ts';
 import { addTemplate, packedTemplate } from '../services/templates.ts';
-import { readBody, readJson } from './body.ts';
+import { readJson } from './body.ts';
+import { spool, type Spooled } from './spool.ts';
 
 const UUID = /^[0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i;
 const WATCHED = 'application/x-ndjson';
@@ -24,8 +25,11 @@ const WATCHED = 'application/x-ndjson';
 export function fileRoutes(): Router {
   const router = new Router({ prefix: '/api/files' });
   router.post('/', async (ctx) => {
+    ctx.body = await withSent(
+      ctx,
+      async (file) => ({ hash: await keepFile(ctx.state.context, file) }) satisfies KeptFile,
+    );
     ctx.status = 201;
-    ctx.body = { hash: await keepFile(ctx.state.context, await readBody(ctx.req)) } satisfies KeptFile;
   });
   return router;
 }
@@ -42,14 +46,11 @@ export function deckRoutes(): Router {
   });
 
   router.post('/', async (ctx) => {
-    const files = await filesIn(ctx);
-    const work: Work = async (watching) => ({ deck: await createDeck(ctx.state.context, files, watching) });
-    await takingIn(ctx, work);
+    await takingIn(ctx, async (files, watching) => ({ deck: await createDeck(ctx.state.context, files, watching) }));
   });
 
   router.post('/:id/editions', async (ctx) => {
-    const files = await filesIn(ctx);
-    await takingIn(ctx, async (watching) => ({
+    await takingIn(ctx, async (files, watching) => ({
       candidate: await addCandidate(ctx.state.context, id(ctx), files, watching),
     }));
   });
@@ -115,8 +116,8 @@ export function deckRoutes(): Router {
   });
 
   router.post('/:id/pictures', async (ctx) => {
+    ctx.body = await withSent(ctx, (file) => addPicture(ctx.state.context, id(ctx), file));
     ctx.status = 201;
-    ctx.body = await addPicture(ctx.state.context, id(ctx), await readBody(ctx.req), nameOf(ctx.query));
   });
 
   router.get('/:id/pictures/:hash', async (ctx) => {
@@ -127,8 +128,8 @@ export function deckRoutes(): Router {
   });
 
   router.post('/:id/templates', async (ctx) => {
+    ctx.body = await withSent(ctx, (file) => addTemplate(ctx.state.context, id(ctx), file));
     ctx.status = 201;
-    ctx.body = await addTemplate(ctx.state.context, id(ctx), await readBody(ctx.req), nameOf(ctx.query));
   });
 
   router.get('/:id/templates/:hash', async (ctx) => {
@@ -138,7 +139,7 @@ export function deckRoutes(): Router {
   for (const format of FORMAT_NAMES) {
     const { ending, mime } = FORMATS[format];
     router.get(`/:id/deck.${ending}`, async (ctx) => {
-      const { bytes, name } = await exportDeck(ctx.state.context, id(ctx), format);
+      const { bytes, name } = await exportDeck(ctx.state.context, id(ctx), format, { cancel: gone(ctx) });
       ctx.attachment(`${name.replace(/[\\/:*?"<>|]+/g, ' ').trim() || 'deck'}.${ending}`);
       ctx.type = mime;
       ctx.body = Buffer.from(bytes);
@@ -158,28 +159,55 @@ async function sendPacked(ctx: KoaContext, packed: Uint8Array): Promise<void> {
   );
 }
 
-/** The file that was sent, or files that were sent before. */
-const filesIn = async (ctx: KoaContext): Promise<readonly NewFile[]> =>
-  ctx.is('application/json')
-    ? partsOf(ctx.state.context, (await readJson(ctx.req, validateNewParts)).parts)
-    : [{ bytes: await readBody(ctx.req), fileName: nameOf(ctx.query), type: queried(ctx.query.type) }];
+/** Does something with the file that was sent, which is on the disk meanwhile. */
+async function withSent<T>(ctx: KoaContext, use: (file: NewFile) => Promise<T>): Promise<T> {
+  const sent = await spool(ctx.req);
+  return use(named(ctx, sent)).finally(sent.drop);
+}
 
-type Line = CreationLine | CandidateLine;
-type Work = (watching: Watching) => Promise<Line>;
+const named = (ctx: KoaContext, { path, size }: Spooled): NewFile => ({
+  load: () => Promise.resolve(path),
+  size,
+  fileName: nameOf(ctx.query),
+  type: queried(ctx.query.type),
+});
 
-/** Does long work, which ends when nobody waits for it any more. Watched, it is answered at once, line by line. */
-async function takingIn(ctx: KoaContext, work: Work): Promise<void> {
+/** Tells when nobody waits for the answer any more. */
+function gone(ctx: KoaContext): AbortSignal {
   const cancel = new AbortController();
   ctx.res.on('close', () => {
     if (!ctx.res.writableFinished) cancel.abort();
   });
-  if (ctx.get('Accept') === WATCHED) return watched(ctx, work, cancel.signal);
-  ctx.body = await work({ cancel: cancel.signal });
+  return cancel.signal;
+}
+
+type Line = CreationLine | CandidateLine;
+type Work = (files: readonly NewFile[], watching: Watching) => Promise<Line>;
+
+/** Takes in the file that was sent, or files that were sent before. Long work ends when nobody waits for it. */
+async function takingIn(ctx: KoaContext, work: Work): Promise<void> {
+  const cancel = gone(ctx);
+  if (ctx.is('application/json')) {
+    const parts = await partsOf(ctx.state.context, (await readJson(ctx.req, validateNewParts)).parts);
+    return answering(ctx, (watching) => work(parts, watching), cancel);
+  }
+  const sent = await spool(ctx.req);
+  return answering(ctx, (watching) => work([named(ctx, sent)], watching).finally(sent.drop), cancel);
+}
+
+/** Watched, work is answered at once, line by line. */
+async function answering(
+  ctx: KoaContext,
+  work: (watching: Watching) => Promise<Line>,
+  cancel: AbortSignal,
+): Promise<void> {
+  if (ctx.get('Accept') === WATCHED) return watched(ctx, work, cancel);
+  ctx.body = await work({ cancel });
   ctx.status = 201;
 }
 
 /** Tells of the progress line by line; the last line is what was made, or the failure. */
-function watched(ctx: KoaContext, work: Work, cancel: AbortSignal): void {
+function watched(ctx: KoaContext, work: (watching: Watching) => Promise<Line>, cancel: AbortSignal): void {
   const stream = new PassThrough();
   const say = (line: Line): void => {
     if (!stream.destroyed) stream.write(`${JSON.stringify(line)}\n`);
@@ -187,7 +215,7 @@ function watched(ctx: KoaContext, work: Work, cancel: AbortSignal): void {
   ctx.status = 200;
   ctx.type = WATCHED;
   ctx.body = stream;
-  work({ progress: (progress) => say({ progress }), cancel })
+  work({ progress: (progress) => say({ progress }), waiting: (waiting) => say({ waiting }), cancel })
     .then(say, (error: unknown) => {
       const { status, body } = failureOf(error);
       if (status >= 500) ctx.app.emit('error', error, ctx);

@@ -2,27 +2,20 @@
 import { MessageChannel, type MessagePort } from 'node:worker_threads';
 import { Piscina } from 'piscina';
 import { ReadError, type ReadErrorCode } from '@alvex/core';
+import type { Queued } from './gate.ts';
+import { TaskStopped } from './stopped.ts';
 import type { Outcome, TaskName, Tasks } from './tasks.ts';
 
 const MOST_SECONDS = 120;
 const MOST_MEGABYTES = 1024;
 
-/** A task was ended for time or memory, or because nobody waits for it any more. */
-export class TaskStopped extends Error {
-  readonly cancelled: boolean;
-
-  constructor(cancelled: boolean, options?: ErrorOptions) {
-    super('The task was stopped', options);
-    this.name = 'TaskStopped';
-    this.cancelled = cancelled;
-  }
-}
-
-export interface Watching {
+export interface Watching extends Queued {
   /** Called with the fraction done. */
   readonly progress?: ((done: number) => void) | undefined;
-  readonly cancel?: AbortSignal;
 }
+
+/** Tasks that may take long: they have threads of their own, so that the others are never held up. */
+const HEAVY: ReadonlySet<TaskName> = new Set(['read', 'template', 'write', 'zip', 'carryIds']);
 
 /** Does tasks somewhere else. */
 export interface Jobs {
@@ -40,17 +33,21 @@ export interface Job<N extends TaskName> {
 }
 
 export class ThreadPool implements Jobs {
-  readonly #piscina: Piscina;
+  readonly #heavy: Piscina;
+  readonly #light: Piscina;
 
   /** @param worker The built worker, as a file URL. */
   constructor(worker: string) {
-    this.#piscina = new Piscina({
-      filename: worker,
-      minThreads: 1,
-      maxThreads: 2,
-      idleTimeout: 60_000,
-      resourceLimits: { maxOldGenerationSizeMb: MOST_MEGABYTES },
-    });
+    const threads = (minThreads: number, maxThreads: number): Piscina =>
+      new Piscina({
+        filename: worker,
+        minThreads,
+        maxThreads,
+        idleTimeout: 60_000,
+        resourceLimits: { maxOldGenerationSizeMb: MOST_MEGABYTES },
+      });
+    this.#heavy = threads(0, 2);
+    this.#light = threads(1, 1);
   }
 
   async run<N extends TaskName>(
@@ -66,7 +63,10 @@ export class ThreadPool implements Jobs {
     let outcome: Outcome<Tasks[N]['output']>;
     try {
       const transferList = channel === undefined ? [] : [channel.port2];
-      outcome = (await this.#piscina.run(job, { signal, transferList })) as typeof outcome;
+      outcome = (await (HEAVY.has(name) ? this.#heavy : this.#light).run(job, {
+        signal,
+        transferList,
+      })) as typeof outcome;
     } catch (error) {
       const outOfMemory = error instanceof Error && 'code' in error && error.code === 'ERR_WORKER_OUT_OF_MEMORY';
       if (signal.aborted || outOfMemory) throw new TaskStopped(cancel?.aborted ?? false, { cause: error });
@@ -79,6 +79,6 @@ export class ThreadPool implements Jobs {
   }
 
   async close(): Promise<void> {
-    await this.#piscina.destroy();
+    await Promise.all([this.#heavy.destroy(), this.#light.destroy()]);
   }
 }

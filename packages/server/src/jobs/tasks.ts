@@ -2,7 +2,8 @@
 import type { Edit, FormatName, LogEntry, Picture, SourcePlace } from '@alvex/core';
 
 export interface FileToRead {
-  readonly bytes: Uint8Array;
+  /** The file, or where it is on the disk. */
+  readonly bytes: Uint8Array | string;
   /** Undefined: decided by content and name. */
   readonly type: string | undefined;
   readonly name: string;

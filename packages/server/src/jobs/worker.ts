@@ -1,5 +1,6 @@
 /** A worker thread: the core, packing and hashing. */
 import { createHash } from 'node:crypto';
+import { readFileSync } from 'node:fs';
 import { deflateRawSync, gunzipSync, gzipSync } from 'node:zlib';
 import {
   convert,
@@ -94,18 +95,21 @@ const pack = (value: unknown): Uint8Array => gzipSync(JSON.stringify(value), { l
 const unpacked = (packed: Uint8Array): unknown => JSON.parse(gunzipSync(packed).toString('utf8'));
 const pictureFile = ({ id, mime, bytes }: PictureData): PictureFile => ({ id, mime, bytes });
 
-async function readFile({ bytes, type, name }: FileToRead, progress: Progress) {
+async function readFile({ bytes: given, type, name }: FileToRead, progress: Progress) {
+  const bytes = typeof given === 'string' ? new Uint8Array(readFileSync(given)) : given;
   const known = DOCUMENT_TYPES.find((candidate) => candidate === type) ?? detectType(bytes, name);
-  return { type: known, ...(await openDocument(bytes, known, { progress })) };
+  return { type: known, hash: sha256(bytes), ...(await openDocument(bytes, known, { progress })) };
 }
 
 async function read({ files }: Tasks['read']['input'], progress: Progress): Promise<Tasks['read']['output']> {
   const types: DocumentType[] = [];
+  const hashes: string[] = [];
   const parts: { name: string; document: DocumentModel }[] = [];
   const pictures = new Map<string, PictureData>();
   for (const [i, file] of files.entries()) {
     const {
       type,
+      hash,
       document,
       pictures: own,
     } = await readFile(file, (part) => progress((i + part) / files.length)).catch((error: unknown) => {
@@ -115,6 +119,7 @@ async function read({ files }: Tasks['read']['input'], progress: Progress): Prom
       throw error;
     });
     types.push(type);
+    hashes.push(hash);
     parts.push({ name: file.name, document });
     for (const picture of own) pictures.set(picture.id, picture);
   }
@@ -126,7 +131,7 @@ async function read({ files }: Tasks['read']['input'], progress: Progress): Prom
     words: documentWords(document),
     packed: pack(document),
     pictures: [...pictures.values()].map(pictureFile),
-    hashes: files.map(({ bytes }) => sha256(bytes)),
+    hashes,
   };
 }
 

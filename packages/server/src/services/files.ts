@@ -1,15 +1,19 @@
 /** Files as they came: kept byte for byte by their hash, and read into documents. */
+import { readFile } from 'node:fs/promises';
 import { READER_VERSION } from '@alvex/core';
-import { getBlob, putBlob, type Blob } from '../db/blobs.ts';
+import { blobSize, getBlob, putBlob, type Blob } from '../db/blobs.ts';
 import { getDocument, getFormerDocument, putDocument } from '../db/documents.ts';
 import type { EditionRow } from '../db/editions.ts';
-import { TaskStopped, type Watching } from '../jobs/pool.ts';
+import type { Watching } from '../jobs/pool.ts';
+import { TaskStopped } from '../jobs/stopped.ts';
 import type { Packed } from '../jobs/tasks.ts';
 import { AppError } from './app-error.ts';
 import type { Context } from './context.ts';
 
 export interface NewFile {
-  readonly bytes: Uint8Array;
+  /** Gives the file, or where it is on the disk, when it is its turn. */
+  readonly load: () => Promise<Uint8Array | string>;
+  readonly size: number;
   readonly fileName: string;
   readonly type: string | undefined;
 }
@@ -58,13 +62,20 @@ export function stopped(error: unknown): never {
  * @throws ReadError, AppError `reading-stopped` or `cancelled`.
  */
 export async function takeIn(context: Context, files: readonly NewFile[], watching: Watching): Promise<TakenIn> {
+  const size = files.reduce((sum, file) => sum + file.size, 0);
+  return context.gate.within(size, () => takeInNow(context, files, watching), watching).catch(stopped);
+}
+
+async function takeInNow(context: Context, files: readonly NewFile[], watching: Watching): Promise<TakenIn> {
   const { db, jobs, workspace } = context;
-  const toRead = files.map(({ bytes, type, fileName }) => ({ bytes, type, name: fileName }));
+  const toRead = await Promise.all(
+    files.map(async ({ load, type, fileName }) => ({ bytes: await load(), type, name: fileName })),
+  );
   const read = await jobs.run('read', { files: toRead }, watching).catch(stopped);
   const kept: PartFile[] = [];
-  for (const [i, { bytes, fileName }] of files.entries()) {
-    const part = { name: fileName, type: read.types[i] ?? '', hash: read.hashes[i] ?? '' };
-    await putBlob(db, workspace, { hash: part.hash, mime: mimeOf(part.type), bytes });
+  for (const [i, { bytes, name }] of toRead.entries()) {
+    const part = { name, type: read.types[i] ?? '', hash: read.hashes[i] ?? '' };
+    await putBlob(db, workspace, { hash: part.hash, mime: mimeOf(part.type), bytes: await inMemory(bytes) });
     kept.push(part);
   }
   const [only] = kept;
@@ -73,6 +84,12 @@ export async function takeIn(context: Context, files: readonly NewFile[], watchi
   const { hash, type, name } = original;
   return { hash, type, fileName: name.slice(0, 255), title: read.title, words: read.words };
 }
+
+const inMemory = async (bytes: Uint8Array | string): Promise<Uint8Array> =>
+  typeof bytes === 'string' ? readFile(bytes) : bytes;
+
+/** The bytes of a file, wherever it is. */
+export const loaded = async (file: NewFile): Promise<Uint8Array> => inMemory(await file.load());
 
 /** Keeps what was read of a file, with its pictures. */
 export async function keepRead(
@@ -87,15 +104,20 @@ export async function keepRead(
 export const mimeOf = (type: string | undefined): string => MIMES[type ?? ''] ?? UNKNOWN;
 
 /** Keeps a file byte for byte. @returns The hash by which it is known. */
-export async function keepFile({ db, jobs, workspace }: Context, bytes: Uint8Array, type?: string): Promise<string> {
+export async function keepFile(context: Context, file: NewFile): Promise<string> {
+  const keep = async (): Promise<string> => keepBytes(context, await loaded(file));
+  return context.gate.within(file.size, keep);
+}
+
+async function keepBytes({ db, jobs, workspace }: Context, bytes: Uint8Array): Promise<string> {
   const hash = await jobs.run('hash', { bytes });
-  await putBlob(db, workspace, { hash, mime: mimeOf(type), bytes });
+  await putBlob(db, workspace, { hash, mime: UNKNOWN, bytes });
   return hash;
 }
 
 /** The original of a deck of several files is the list of them. */
 async function keepParts(context: Context, parts: readonly PartFile[]): Promise<PartFile> {
-  const hash = await keepFile(context, Buffer.from(JSON.stringify(parts)));
+  const hash = await keepBytes(context, Buffer.from(JSON.stringify(parts)));
   return { hash, type: PARTS, name: `${parts.length} files: ${parts.map(({ name }) => name).join(', ')}` };
 }
 
@@ -105,10 +127,11 @@ export const partsOf = async (
   parts: readonly { readonly hash: string; readonly name: string }[],
 ): Promise<readonly NewFile[]> =>
   Promise.all(
-    parts.map(async ({ hash, name }) => {
-      const blob = await getBlob(db, workspace, hash);
-      if (blob === undefined) throw new AppError('file-not-found');
-      return { bytes: blob.bytes, fileName: name, type: undefined };
+    parts.map(async ({ hash, name }): Promise<NewFile> => {
+      const size = await blobSize(db, workspace, hash);
+      if (size === undefined) throw new AppError('file-not-found');
+      const load = async (): Promise<Uint8Array> => (await getBlob(db, workspace, hash))?.bytes ?? new Uint8Array();
+      return { load, size, fileName: name, type: undefined };
     }),
   );
 
@@ -138,11 +161,17 @@ export const formerlyPackedOf = ({ db, workspace }: Context, row: EditionRow): P
 
 /** The document of a file, gzip; read again where the cache has none of today's reader. */
 export async function packedOf(context: Context, row: EditionRow): Promise<Uint8Array> {
-  const { db, jobs, workspace } = context;
+  const { db, gate, jobs, workspace } = context;
   const key = { workspace, original: row.original, type: row.type, reader: READER_VERSION };
   const cached = await getDocument(db, key);
   if (cached !== undefined) return cached;
-  const read = await jobs.run('read', { files: await filesOf(context, row) }).catch(stopped);
-  await keepRead(context, { hash: row.original, type: row.type }, read);
-  return read.packed;
+  const files = await filesOf(context, row);
+  const size = files.reduce((sum, { bytes }) => sum + bytes.length, 0);
+  return gate
+    .within(size, async () => {
+      const read = await jobs.run('read', { files });
+      await keepRead(context, { hash: row.original, type: row.type }, read);
+      return read.packed;
+    })
+    .catch(stopped);
 }

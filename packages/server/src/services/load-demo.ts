@@ -20,6 +20,6 @@ export async function loadDemo(context: Context, folder: string): Promise<void> 
   if (first === 0) return;
   for (const fileName of DEMO) {
     const bytes = await readFile(join(folder, fileName));
-    await createDeck(context, [{ bytes, fileName, type: undefined }]);
+    await createDeck(context, [{ load: () => Promise.resolve(bytes), size: bytes.length, fileName, type: undefined }]);
   }
 }

@@ -5,7 +5,7 @@ import type { EditionRow } from '../db/editions.ts';
 import { AppError } from './app-error.ts';
 import type { Context } from './context.ts';
 import { existing } from './existing-deck.ts';
-import { packedOf } from './files.ts';
+import { loaded, packedOf, type NewFile } from './files.ts';
 import { wholeLog } from './log.ts';
 import { sourcesOf } from './originals.ts';
 import { templatePictures } from './templates.ts';
@@ -38,8 +38,12 @@ export async function deckPictures(
 }
 
 /** Keeps a picture that is to be put into the document. @throws AppError `picture-unusable`. */
-export async function addPicture(context: Context, id: string, bytes: Uint8Array, name: string): Promise<Picture> {
+export async function addPicture(context: Context, id: string, file: NewFile): Promise<Picture> {
   await existing(context, id);
+  return context.gate.within(file.size, async () => addPictureNow(context, await loaded(file), file.fileName));
+}
+
+async function addPictureNow(context: Context, bytes: Uint8Array, name: string): Promise<Picture> {
   const picture = await context.jobs.run('picture', { bytes, name });
   if ('fault' in picture) throw new AppError('picture-unusable', picture.fault);
   await putBlob(context.db, context.workspace, { hash: picture.id, mime: picture.mime, bytes });

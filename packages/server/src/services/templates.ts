@@ -6,7 +6,7 @@ import { getTemplate, getTemplates, putEdition, TEMPLATE } from '../db/editions.
 import { AppError } from './app-error.ts';
 import type { Context } from './context.ts';
 import { existing } from './existing-deck.ts';
-import { keepRead, mimeOf, stopped } from './files.ts';
+import { keepRead, loaded, mimeOf, stopped, type NewFile } from './files.ts';
 
 const UNUSABLE: ReadonlySet<string> = new Set(['wrong-type', 'not-a-zip', 'part-missing', 'empty', 'old-binary']);
 
@@ -14,20 +14,25 @@ const UNUSABLE: ReadonlySet<string> = new Set(['wrong-type', 'not-a-zip', 'part-
 export async function addTemplate(
   context: Context,
   deck: string,
-  bytes: Uint8Array,
-  fileName: string,
+  file: NewFile,
 ): Promise<{ readonly hash: string; readonly fileName: string }> {
   await existing(context, deck);
-  const { db, jobs, workspace } = context;
-  const read = await jobs.run('template', { bytes }).catch((error: unknown) => {
-    if (error instanceof ReadError && UNUSABLE.has(error.code))
-      throw new AppError('template-unusable', undefined, { cause: error });
-    return stopped(error);
-  });
-  const hash = read.hashes[0] ?? '';
-  await putBlob(db, workspace, { hash, mime: mimeOf(TEMPLATE), bytes });
-  await keepRead(context, { hash, type: TEMPLATE }, read);
-  const name = fileName.slice(0, 255);
+  const { db, gate, jobs, workspace } = context;
+  const hash = await gate
+    .within(file.size, async () => {
+      const bytes = await loaded(file);
+      const read = await jobs.run('template', { bytes });
+      const [own = ''] = read.hashes;
+      await putBlob(db, workspace, { hash: own, mime: mimeOf(TEMPLATE), bytes });
+      await keepRead(context, { hash: own, type: TEMPLATE }, read);
+      return own;
+    })
+    .catch((error: unknown) => {
+      if (error instanceof ReadError && UNUSABLE.has(error.code))
+        throw new AppError('template-unusable', undefined, { cause: error });
+      return stopped(error);
+    });
+  const name = file.fileName.slice(0, 255);
   await putEdition(db, deck, { original: hash, type: TEMPLATE, file_name: name }, context.now());
   return { hash, fileName: name };
 }
@@ -35,14 +40,19 @@ export async function addTemplate(
 /** What was read of a template of the deck's, gzip. @throws AppError `template-not-found`. */
 export async function packedTemplate(context: Context, deck: string, hash: string): Promise<Uint8Array> {
   await existing(context, deck);
-  const { db, jobs, workspace } = context;
+  const { db, gate, jobs, workspace } = context;
   if ((await getTemplate(db, deck, hash)) === undefined) throw new AppError('template-not-found');
   const key = { workspace, original: hash, type: TEMPLATE, reader: READER_VERSION };
   const cached = await getDocument(db, key);
   if (cached !== undefined) return cached;
-  const read = await jobs.run('template', { bytes: await templateBytes(context, deck, hash) }).catch(stopped);
-  await keepRead(context, { hash, type: TEMPLATE }, read);
-  return read.packed;
+  const bytes = await templateBytes(context, deck, hash);
+  return gate
+    .within(bytes.length, async () => {
+      const read = await jobs.run('template', { bytes });
+      await keepRead(context, { hash, type: TEMPLATE }, read);
+      return read.packed;
+    })
+    .catch(stopped);
 }
 
 /** The file itself. @throws AppError `template-not-found`. */

@@ -9,6 +9,7 @@ import { pino } from 'pino';
 import { connect, type Db } from '../db/connect.ts';
 import { migrate } from '../db/migrations.ts';
 import { makeApp } from '../http/app.ts';
+import { Gate } from '../jobs/gate.ts';
 import { ThreadPool } from '../jobs/pool.ts';
 import { contextFor, type Base, type Context } from '../services/context.ts';
 
@@ -54,7 +55,7 @@ export class RealServer {
       throw error;
     }
     const jobs = new ThreadPool(pathToFileURL(join(process.cwd(), 'packages/server/dist/worker.mjs')).href);
-    const base: Base = { db, jobs, now: () => new Date() };
+    const base: Base = { db, jobs, gate: new Gate(), now: () => new Date() };
     const server = makeApp(base, { host: '127.0.0.1', webRoot: '' }, pino({ level: 'silent' })).listen(0, '127.0.0.1');
     await once(server, 'listening');
     return new RealServer(contextFor(base), server, database, folder);

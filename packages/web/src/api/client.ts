@@ -110,7 +110,8 @@ export interface NewDocument {
 const BYTES = { 'Content-Type': 'application/octet-stream' };
 const WATCHED = { Accept: 'application/x-ndjson' };
 
-type Progress = (done: number) => void;
+/** How far it is, and its place in the queue; 0 once it is its turn. */
+export type Progress = (done: number, waiting: number) => void;
 
 /** Makes a deck of one file, or of several as parts of one document in this order. @throws as `takeIn`. */
 export async function createDeck(
@@ -153,17 +154,18 @@ async function takeIn<T extends object>(
   for (const { body, name } of documents) {
     const response = await request('/api/files', { method: 'POST', body, signal, headers: BYTES });
     parts.push({ hash: ((await response.json()) as KeptFile).hash, name });
-    progress(parts.length / documents.length / 2);
+    progress(parts.length / documents.length / 2, 0);
   }
   const headers = { ...WATCHED, 'Content-Type': 'application/json' };
   const response = await request(path, { ...json('POST', { parts }), signal, headers });
-  return followed(response, (done) => progress(0.5 + done / 2));
+  return followed(response, (done, waiting) => progress(0.5 + done / 2, waiting));
 }
 
 async function followed<T extends object>(response: Response, progress: Progress): Promise<T> {
   for await (const line of lines(response)) {
     const said = JSON.parse(line) as CreationLine | CandidateLine;
-    if ('progress' in said) progress(said.progress);
+    if ('progress' in said) progress(said.progress, 0);
+    else if ('waiting' in said) progress(0, said.waiting + 1);
     else if ('error' in said) throw new ApiError(said.error);
     else return said as unknown as T;
   }

@@ -19,7 +19,13 @@ export interface Failure {
 interface DecksState {
   readonly decks: readonly DeckSummary[] | null;
   readonly failure: Failure | null;
-  readonly reading: { readonly name: string; readonly done: number; readonly cancel: () => void } | null;
+  readonly reading: {
+    readonly name: string;
+    readonly done: number;
+    /** Its place in the server's queue; 0 once it is its turn. */
+    readonly waiting: number;
+    readonly cancel: () => void;
+  } | null;
   /** Can be brought back. */
   readonly deleted: DeckSummary | null;
 }
@@ -51,8 +57,9 @@ export async function bringIn(...documents: readonly NewDocument[]): Promise<Dec
   const [first] = documents;
   if (first === undefined) return undefined;
   const name = documents.length === 1 ? first.name : `${documents.length} files`;
-  const progress = (done: number) => set((state) => ({ reading: state.reading && { ...state.reading, done } }));
-  set({ failure: null, reading: { name, done: 0, cancel: () => abort.abort() } });
+  const progress = (done: number, waiting: number) =>
+    set((state) => ({ reading: state.reading && { ...state.reading, done, waiting } }));
+  set({ failure: null, reading: { name, done: 0, waiting: 0, cancel: () => abort.abort() } });
   try {
     return await createDeck(documents, progress, abort.signal);
   } catch (error) {

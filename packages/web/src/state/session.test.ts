@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, expect, test } from '@jest/globals';
-import { blockText, plainLook, type Block, type BlockId } from '@alvex/core';
+import { blockText, ID_FORMAT, plainLook, type Block, type BlockId } from '@alvex/core';
 import { document, FakeWorker, held, log, openFake, sent, summary, view } from '../test/fake-deck.ts';
 import { ask } from './core-link.ts';
 import { useDeck } from './deck-store.ts';
@@ -30,7 +30,7 @@ test('an edit is sent, given to the worker, undone and made again', async () => 
       entries: [{ kind: 'theme', theme: 'millrace' }],
       batch: expect.any(String) as never,
       by: expect.any(String) as never,
-      ids: 3,
+      ids: ID_FORMAT,
     },
   });
   expect(FakeWorker.last.asked('edits').edits).toHaveLength(2);

@@ -112,7 +112,9 @@ export function DecksPage() {
       {reading !== null ? (
         <Drop role="status">
           <Box>
-            {reading.done === 0 ? 'Sending' : 'Reading'} {reading.name} …
+            {reading.waiting > 0
+              ? `${reading.name} is number ${reading.waiting} in the queue`
+              : `${reading.done === 0 ? 'Sending' : 'Reading'} ${reading.name} …`}
           </Box>
           <Track
             role="progressbar"
