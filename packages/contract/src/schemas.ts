@@ -130,3 +130,16 @@ export interface ErrorBody {
 /** How far it is, or how many are taken in before it. */
 export type Underway = { readonly progress: number } | { readonly waiting: number };
 export type CreationLine = Underway | { readonly deck: DeckSummary } | ErrorBody;
+
+/** What was taken out of a template: it acts or leads outside. */
+export interface Removed {
+  readonly macros: boolean;
+  readonly objects: number;
+  readonly links: number;
+}
+/** A template that is kept, without those. */
+export interface KeptTemplate {
+  readonly hash: string;
+  readonly fileName: string;
+  readonly removed: Removed;
+}

@@ -245,7 +245,7 @@ export {
   type WrittenBlock,
   writeChange,
 } from './structure/index.ts';
-export { readTemplate, templateMatches, type TemplateModel } from './template/index.ts';
+export { disarm, readTemplate, templateMatches, type TemplateModel } from './template/index.ts';
 export {
   COLOR_NAMES,
   contrastRatio,

@@ -115,6 +115,16 @@ export const withAttribute = (node: XmlNode, name: string, value: string): XmlNo
   written: { ...node.written, attributes: { ...node.written.attributes, [name]: value } },
 });
 
+/** An element that is the same but for one attribute that it has not, by the name that it is written with. */
+export function withoutAttribute(node: XmlNode, name: string): XmlNode {
+  const { [name]: value, ...written } = node.written.attributes;
+  const local = name.split(':').at(-1);
+  const attributes = Object.fromEntries(
+    Object.entries(node.attributes).filter(([key, one]) => key.split(':').at(-1) !== local || one !== value),
+  );
+  return { ...node, attributes, written: { ...node.written, attributes: written } };
+}
+
 const HEAD = '<?xml version="1.0" encoding="UTF-8" standalone="yes"?>\n';
 
 /** A whole part, in UTF-8. */

@@ -3,6 +3,7 @@ import type { Deflate } from '../container/index.ts';
 import type { PictureData } from '../content/index.ts';
 import { makeScene, type PictureSource, type Scene } from '../scene/index.ts';
 import { writeDeck as writePresentation } from '../writers/pptx/index.ts';
+import { disarm } from '../template/index.ts';
 import type { Converted } from './convert.ts';
 import type { FormatName } from './formats.ts';
 
@@ -26,5 +27,8 @@ export function writeDeck(
   const byId = new Map(pictures.map((picture) => [picture.id, picture]));
   const { title, author, language } = converted.document;
   const scene = makeScene(converted.pages, converted.theme, { title, author, language });
-  return WRITERS[format](scene, (id) => byId.get(id), options);
+  const { template, deflate } = options;
+  // Templates that are kept have been disarmed; those of before, and other hosts', have not.
+  const safe = template === undefined ? {} : { template: disarm(template, deflate).bytes };
+  return WRITERS[format](scene, (id) => byId.get(id), { ...options, ...safe });
 }

@@ -1,6 +1,6 @@
 /** Templates, pictures and fonts of a deck's look: on a real server and database. */
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
-import type { DeckSummary, ErrorBody } from '@alvex/contract';
+import type { DeckSummary, ErrorBody, KeptTemplate } from '@alvex/contract';
 import { isShipped, type LogEntry, type Picture, type TemplateModel } from '@alvex/core';
 import { encode } from 'fast-png';
 import { strFromU8, unzipSync } from 'fflate';
@@ -37,11 +37,12 @@ const exported = async (deck: string): Promise<Record<string, Uint8Array>> => {
 test('a template is kept, read, and the deck is exported into it; undone, it wears its theme', async () => {
   const deck = await newDeck();
   const bytes = usualTemplate();
-  const use = await answer<{ hash: string; fileName: string }>(
+  const { removed, ...use } = await answer<KeptTemplate>(
     post(`/api/decks/${deck}/templates?name=trust.pptx`, bytes as BodyInit),
     201,
   );
   expect(use.fileName).toBe('trust.pptx');
+  expect(removed).toEqual({ macros: false, objects: 0, links: 0 });
   const model = await answer<TemplateModel>(call(`/api/decks/${deck}/templates/${use.hash}`));
   expect(model.layouts).toHaveLength(6);
   // The logo of its master can be shown.

@@ -1,4 +1,5 @@
 /** What worker threads do: reading, writing, packing and hashing, which would hold up every other request. */
+import type { Removed } from '@alvex/contract';
 import type { Edit, FormatName, LogEntry, Picture, SourcePlace } from '@alvex/core';
 
 export interface FileToRead {
@@ -34,7 +35,11 @@ export interface Tasks {
       readonly words: number;
     };
   };
-  readonly template: { readonly input: { readonly bytes: Uint8Array }; readonly output: Packed };
+  /** Reads a template, without what acts or leads outside. */
+  readonly template: {
+    readonly input: { readonly bytes: Uint8Array };
+    readonly output: Packed & { readonly bytes: Uint8Array; readonly removed: Removed };
+  };
   /** The pictures that a document or a template lists. */
   readonly pictures: { readonly input: { readonly packed: Uint8Array }; readonly output: readonly Picture[] };
   readonly unpack: { readonly input: { readonly packed: Uint8Array }; readonly output: Uint8Array };

@@ -6,6 +6,7 @@ import {
   convert,
   DEFLATE_SETTINGS,
   detectType,
+  disarm,
   DOCUMENT_TYPES,
   documentWords,
   editPictures,
@@ -37,8 +38,9 @@ type Runners = {
 const RUNNERS: Runners = {
   read,
   template({ bytes }) {
-    const { model, pictures } = readTemplate(bytes);
-    return { packed: pack(model), pictures: pictures.map(pictureFile), hashes: [sha256(bytes)] };
+    const { bytes: kept, ...removed } = disarm(bytes, (part) => deflateRawSync(part, DEFLATE_SETTINGS));
+    const { model, pictures } = readTemplate(kept);
+    return { packed: pack(model), pictures: pictures.map(pictureFile), hashes: [sha256(kept)], bytes: kept, removed };
   },
   pictures: ({ packed }) => (unpacked(packed) as { readonly pictures: readonly Picture[] }).pictures,
   unpack: ({ packed }) => gunzipSync(packed),

@@ -1,4 +1,5 @@
 /** Organisations' presentation files on which decks are built: kept byte for byte, with what was read of them. */
+import type { KeptTemplate } from '@alvex/contract';
 import { READER_VERSION, ReadError, type Picture } from '@alvex/core';
 import { getBlob, putBlob } from '../db/blobs.ts';
 import { getDocument } from '../db/documents.ts';
@@ -11,21 +12,16 @@ import { keepRead, loaded, mimeOf, stopped, type NewFile } from './files.ts';
 const UNUSABLE: ReadonlySet<string> = new Set(['wrong-type', 'not-a-zip', 'part-missing', 'empty', 'old-binary']);
 
 /** Takes a template in; nothing is changed until an entry of the log says so. @throws ReadError, AppError. */
-export async function addTemplate(
-  context: Context,
-  deck: string,
-  file: NewFile,
-): Promise<{ readonly hash: string; readonly fileName: string }> {
+export async function addTemplate(context: Context, deck: string, file: NewFile): Promise<KeptTemplate> {
   await existing(context, deck);
   const { db, gate, jobs, workspace } = context;
-  const hash = await gate
+  const { hash, removed } = await gate
     .within(file.size, async () => {
-      const bytes = await loaded(file);
-      const read = await jobs.run('template', { bytes });
+      const read = await jobs.run('template', { bytes: await loaded(file) });
       const [own = ''] = read.hashes;
-      await putBlob(db, workspace, { hash: own, mime: mimeOf(TEMPLATE), bytes });
+      await putBlob(db, workspace, { hash: own, mime: mimeOf(TEMPLATE), bytes: read.bytes });
       await keepRead(context, { hash: own, type: TEMPLATE }, read);
-      return own;
+      return { hash: own, removed: read.removed };
     })
     .catch((error: unknown) => {
       if (error instanceof ReadError && UNUSABLE.has(error.code))
@@ -34,7 +30,7 @@ export async function addTemplate(
     });
   const name = file.fileName.slice(0, 255);
   await putEdition(db, deck, { original: hash, type: TEMPLATE, file_name: name }, context.now());
-  return { hash, fileName: name };
+  return { hash, fileName: name, removed };
 }
 
 /** What was read of a template of the deck's, gzip. @throws AppError `template-not-found`. */

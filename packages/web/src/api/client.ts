@@ -8,6 +8,7 @@ import type {
   DeckSummary,
   ErrorBody,
   KeptFile,
+  KeptTemplate,
   Newer,
   NewOwnMap,
   OpenDeck,
@@ -196,14 +197,14 @@ export const sendPicture = async (id: string, body: Blob, name: string): Promise
   ).json() as Promise<Picture>;
 
 /** Keeps an organisation's presentation file. @throws ApiError with the reason why it cannot be used. */
-export const sendTemplate = async (id: string, body: Blob, name: string): Promise<{ hash: string; fileName: string }> =>
+export const sendTemplate = async (id: string, body: Blob, name: string): Promise<KeptTemplate> =>
   (
     await request(`/api/decks/${id}/templates?${new URLSearchParams({ name })}`, {
       method: 'POST',
       body,
       headers: BYTES,
     })
-  ).json() as Promise<{ hash: string; fileName: string }>;
+  ).json() as Promise<KeptTemplate>;
 
 const ofEdition = (edition: string | undefined): string => (edition === undefined ? '' : `?edition=${edition}`);
 export const documentUrl = (id: string, edition?: string): string => `/api/decks/${id}/document${ofEdition(edition)}`;

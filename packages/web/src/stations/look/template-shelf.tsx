@@ -2,6 +2,7 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { useMemo, useState } from 'react';
 import type { LayoutName, TemplateUse } from '@alvex/core';
+import type { Removed } from '@alvex/contract';
 import { ApiError, sendTemplate } from '../../api/client.ts';
 import { DeckSlide } from '../../canvas/deck-slide.tsx';
 import { useDeck } from '../../state/deck-store.ts';
@@ -33,13 +34,16 @@ export function TemplateShelf({ pages }: ShelfProps) {
   const use = useDeck((state) => state.view?.template ?? null);
   const { answer } = useAnswer({ what: 'template' });
   const [failure, setFailure] = useState<string | null>(null);
+  const [removed, setRemoved] = useState<Removed | null>(null);
   const [busy, setBusy] = useState(false);
   const keys = useMemo(() => tellingSlides(pages, SHOWN), [pages]);
   const take = async (file: File) => {
     setBusy(true);
     setFailure(null);
+    setRemoved(null);
     try {
-      const { hash, fileName } = await sendTemplate(deck, file, file.name);
+      const { hash, fileName, removed: out } = await sendTemplate(deck, file, file.name);
+      setRemoved(out);
       edit({ kind: 'template', template: { hash, fileName, layouts: {}, keep: 'none' } });
     } catch (error) {
       setFailure(error instanceof ApiError ? error.message : String(error));
@@ -58,7 +62,7 @@ export function TemplateShelf({ pages }: ShelfProps) {
           {busy ? 'Reading …' : use === null ? 'Choose a file …' : 'Another file …'}
           <input
             type="file"
-            accept=".pptx,.potx"
+            accept=".pptx,.potx,.pptm,.potm"
             aria-label="File of the template"
             hidden
             disabled={busy}
@@ -83,6 +87,11 @@ export function TemplateShelf({ pages }: ShelfProps) {
           The file cannot be used as a template. {failure} Nothing was changed.
         </Notice>
       )}
+      {removed !== null && removedText(removed) !== null && (
+        <Notice role="status" mt="10px">
+          {removedText(removed)}
+        </Notice>
+      )}
       {use !== null && answer === null && <Small mt="10px">Reading the template …</Small>}
       {use !== null && answer !== null && (
         <>
@@ -97,6 +106,18 @@ export function TemplateShelf({ pages }: ShelfProps) {
       )}
     </>
   );
+}
+
+/** What was taken out of the file before it was kept; null where nothing was. */
+function removedText({ macros, objects, links }: Removed): string | null {
+  const parts = [
+    ...(macros ? ['its macros'] : []),
+    ...(objects > 0 ? [count(objects, 'embedded object')] : []),
+    ...(links > 0 ? [`${count(links, 'link')} to the outside`] : []),
+  ];
+  if (parts.length === 0) return null;
+  const list = [...parts.slice(0, -2), parts.slice(-2).join(' and ')].join(', ');
+  return `Taken out of the template: ${list}. Nothing in the presentation will run or lead outside by itself.`;
 }
 
 function Facts({ use, answer }: { readonly use: TemplateUse; readonly answer: TemplateAnswer }) {
