@@ -17,6 +17,8 @@ export const DeckSummary = Type.Object({
   version: Type.Integer(),
   /** ISO 8601, UTC. */
   updatedAt: Type.String({ format: 'date-time' }),
+  /** Present for a deck that was deleted and can be restored. */
+  deletedAt: Type.Optional(Type.String({ format: 'date-time' })),
 });
 export type DeckSummary = Static<typeof DeckSummary>;
 
@@ -143,3 +145,49 @@ export interface KeptTemplate {
   readonly fileName: string;
   readonly removed: Removed;
 }
+
+const Sha256 = Type.String({ pattern: '^[0-9a-f]{64}$' });
+const DocumentKind = Type.String({ minLength: 1, maxLength: 20, pattern: '^[a-z]+$' });
+const FileName = Type.String({ maxLength: 255 });
+
+/** What is in the file of a whole deck. */
+export interface DeckContents {
+  /** How the file is made. */
+  readonly format: number;
+  /** How the ids in the log were made. */
+  readonly ids: number;
+  readonly name: string;
+  readonly fileName: string;
+  readonly type: string;
+  readonly original: string;
+  readonly words: number;
+  /** Editions of the document, and templates. */
+  readonly editions: readonly { readonly original: string; readonly type: string; readonly fileName: string }[];
+  /** Edits in force, oldest first. */
+  readonly log: readonly LogEntry[];
+  readonly files: readonly { readonly hash: string; readonly mime: string }[];
+  readonly readings: readonly { readonly original: string; readonly type: string; readonly reader: number }[];
+}
+export const DeckContents: SchemaOf<DeckContents> = object<DeckContents>({
+  format: Type.Integer({ minimum: 1 }),
+  ids: Type.Integer({ minimum: 1, maximum: 250 }),
+  name: DeckName,
+  fileName: FileName,
+  type: DocumentKind,
+  original: Sha256,
+  words: Type.Integer({ minimum: 0, maximum: 4_000_000_000 }),
+  editions: list(
+    object<DeckContents['editions'][number]>({ original: Sha256, type: DocumentKind, fileName: FileName }),
+    10_000,
+  ),
+  log: list(Entry, 1_000_000),
+  files: list(object<DeckContents['files'][number]>({ hash: Sha256, mime: Type.String({ maxLength: 150 }) }), 100_000),
+  readings: list(
+    object<DeckContents['readings'][number]>({
+      original: Sha256,
+      type: DocumentKind,
+      reader: Type.Integer({ minimum: 1, maximum: 10_000 }),
+    }),
+    10_000,
+  ),
+});

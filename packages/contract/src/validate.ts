@@ -3,11 +3,13 @@ import { Ajv, type ErrorObject } from 'ajv';
 import addFormats from 'ajv-formats';
 import {
   AppendEntries,
+  DeckContents,
   NewOwnMap,
   NewParts,
   RenameDeck,
   RenameOwnMap,
   type AppendEntries as Append,
+  type DeckContents as Contents,
   type NewOwnMap as OwnMap,
   type NewParts as Parts,
   type RenameDeck as Rename,
@@ -31,3 +33,4 @@ export const validateNewParts = validator<Parts>(NewParts);
 export const validateRenameDeck = validator<Rename>(RenameDeck);
 export const validateNewOwnMap = validator<OwnMap>(NewOwnMap);
 export const validateRenameOwnMap = validator<{ readonly name: string }>(RenameOwnMap);
+export const validateDeckContents = validator<Contents>(DeckContents);

@@ -280,3 +280,4 @@ export {
   type ThemeDesign,
   variation,
 } from './theme/index.ts';
+export { openZip } from './container/index.ts';

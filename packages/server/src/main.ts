@@ -10,6 +10,7 @@ import { makeApp } from './http/app.ts';
 import { Gate } from './jobs/gate.ts';
 import { ThreadPool } from './jobs/pool.ts';
 import { contextFor, type Base } from './services/context.ts';
+import { purgeDaily } from './services/purge.ts';
 import { loadDemo } from './services/load-demo.ts';
 
 /** The script does not try again (EX_CONFIG of sysexits.h). */
@@ -34,6 +35,7 @@ process.channel?.unref();
 
 await migrate(db);
 await loadDemo(contextFor(base), config.demoRoot);
+const endPurging = purgeDaily(contextFor(base), (error) => log.error({ err: error }, 'purging failed'));
 server = makeApp(base, config, log).listen(config.port, config.host);
 await once(server, 'listening').catch((error: NodeJS.ErrnoException) => {
   if (error.code !== 'EADDRINUSE') throw error;
@@ -54,6 +56,7 @@ async function stop(): Promise<void> {
   const late = setTimeout(() => server?.closeAllConnections(), 5000);
   await once(server, 'close');
   clearTimeout(late);
+  endPurging();
   await jobs.close();
   await db.destroy();
 }

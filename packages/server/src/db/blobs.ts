@@ -12,8 +12,11 @@ export interface Blob {
  * be twice as long and would hold up every other request.
  */
 export async function putBlob(db: Db, workspace: number, { hash, mime, bytes }: Blob): Promise<void> {
-  const known = await db('blobs').where({ workspace_id: workspace, hash }).first('hash');
-  if (known !== undefined) return;
+  // That it was brought in again keeps it from being purged while a deck is made of it.
+  const known = await db('blobs')
+    .where({ workspace_id: workspace, hash })
+    .update({ touched_at: db.raw('CURRENT_TIMESTAMP(3)') });
+  if (known > 0) return;
   await executed(db, 'INSERT IGNORE INTO blobs (workspace_id, hash, mime, size, bytes) VALUES (?, ?, ?, ?, ?)', [
     workspace,
     hash,
@@ -45,3 +48,7 @@ export async function blobsSize(db: Db, workspace: number, hashes: readonly stri
     .first()) as { size: number | string | null } | undefined;
   return Number(row?.size ?? 0);
 }
+
+/** Ends files that were not brought in since. @returns How many. */
+export const dropBlobs = async (db: Db, workspace: number, hashes: readonly string[], since: Date): Promise<number> =>
+  db('blobs').where({ workspace_id: workspace }).whereIn('hash', hashes).where('touched_at', '<', since).delete();

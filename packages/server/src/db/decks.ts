@@ -25,12 +25,33 @@ export const summary = (row: DeckRow): DeckSummary => ({
   words: row.words,
   version: row.version,
   updatedAt: new Date(row.updated_at).toISOString(),
+  ...(row.deleted_at === null ? {} : { deletedAt: new Date(row.deleted_at).toISOString() }),
 });
 
 export async function listDecks(db: Db, workspace: number): Promise<readonly DeckRow[]> {
   return (await db('decks')
     .where({ workspace_id: workspace, deleted_at: null })
     .orderBy([{ column: 'updated_at', order: 'desc' }, { column: 'id' }])) as DeckRow[];
+}
+
+/** Those of the workspace that can be restored, the last deleted first. */
+export const deletedDecks = async (db: Db, workspace: number): Promise<readonly DeckRow[]> =>
+  (await db('decks')
+    .where({ workspace_id: workspace })
+    .whereNotNull('deleted_at')
+    .orderBy([{ column: 'deleted_at', order: 'desc' }, { column: 'id' }])) as DeckRow[];
+
+/** All of the workspace, deleted ones too. */
+export const allDecks = async (db: Db, workspace: number): Promise<readonly DeckRow[]> =>
+  (await db('decks').where({ workspace_id: workspace })) as DeckRow[];
+
+/** Ends a deck with its log. */
+export async function dropDeck(db: Db, id: string): Promise<void> {
+  await db.transaction(async (trx) => {
+    await trx('entries').where({ deck_id: id }).delete();
+    await trx('editions').where({ deck_id: id }).delete();
+    await trx('decks').where({ id }).delete();
+  });
 }
 
 export async function getDeck(db: Db, workspace: number, id: string): Promise<DeckRow | undefined> {
@@ -41,8 +62,9 @@ export async function insertDeck(
   db: Db,
   row: Omit<DeckRow, 'version' | 'updated_at' | 'deleted_at'>,
   now: Date,
+  deleted: Date | null = null,
 ): Promise<void> {
-  await db('decks').insert({ ...row, version: 0, created_at: now, updated_at: now });
+  await db('decks').insert({ ...row, version: 0, created_at: now, updated_at: now, deleted_at: deleted });
 }
 
 export async function updateDeck(

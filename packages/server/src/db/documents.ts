@@ -36,3 +36,8 @@ export async function putDocument(db: Db, key: DocumentKey, packed: Uint8Array):
     Buffer.from(packed.buffer, packed.byteOffset, packed.byteLength),
   ]);
 }
+
+/** Forgets what was read of files that are gone. */
+export async function dropDocuments(db: Db, workspace: number, originals: readonly string[]): Promise<void> {
+  await db('documents').where({ workspace_id: workspace }).whereIn('original', originals).delete();
+}

@@ -78,3 +78,21 @@ export async function rewriteEntries(db: Db, deck: string, entries: readonly Log
     await trx('decks').where({ id: deck }).update({ ids });
   });
 }
+
+const CHUNK = 500; // entries of a statement
+
+/** The whole log of a deck that has none yet. */
+export async function insertLog(db: Db, deck: string, entries: readonly LogEntry[], now: Date): Promise<void> {
+  await db.transaction(async (trx) => {
+    for (let from = 0; from < entries.length; from += CHUNK)
+      await trx('entries').insert(
+        entries.slice(from, from + CHUNK).map((entry, i) => ({
+          deck_id: deck,
+          version: from + i + 1,
+          entry: JSON.stringify(entry),
+          at: now,
+        })),
+      );
+    await trx('decks').where({ id: deck }).update({ version: entries.length });
+  });
+}

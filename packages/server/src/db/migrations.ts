@@ -103,6 +103,13 @@ export const STEPS: readonly Step[] = [
       // Who wrote an entry, so that undoing takes back one's own.
       addColumn(db, 'entries', 'writer', 'char(36) character set ascii collate ascii_bin'),
   },
+  {
+    name: '005-touched',
+    tables: [],
+    up: (db) =>
+      // When a file was last brought in: one that no deck needs, and that none is being made of, may go.
+      addColumn(db, 'blobs', 'touched_at', 'datetime(3) NOT NULL DEFAULT CURRENT_TIMESTAMP(3)'),
+  },
 ];
 
 const addColumn = (db: Knex, table: string, column: string, type: string): Promise<unknown> =>

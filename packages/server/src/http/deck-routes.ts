@@ -8,7 +8,8 @@ import type { Context as KoaContext } from 'koa';
 import { AppError, failureOf } from '../services/app-error.ts';
 import type { Watching } from '../jobs/pool.ts';
 import { createDeck } from '../services/create-deck.ts';
-import { deleteDeck, openDeck, recentDecks, renameDeck, restoreDeck } from '../services/decks.ts';
+import { bringDeckIn, DECK_ENDING, deckFile, isDeckFile } from '../services/deck-file.ts';
+import { deleteDeck, openDeck, recentDecks, renameDeck, restorableDecks, restoreDeck } from '../services/decks.ts';
 import { exportDeck } from '../services/export-deck.ts';
 import { keepFile, partsOf, type NewFile } from '../services/files.ts';
 import { append, hasBatch, newerThan } from '../services/log.ts';
@@ -42,11 +43,19 @@ export function deckRoutes(): Router {
   const id = (ctx: { params: Record<string, string> }): string => ctx.params.id ?? '';
 
   router.get('/', async (ctx) => {
-    ctx.body = { decks: await recentDecks(ctx.state.context) };
+    const { context } = ctx.state;
+    ctx.body = { decks: await recentDecks(context), deleted: await restorableDecks(context) };
   });
 
   router.post('/', async (ctx) => {
-    await takingIn(ctx, async (files, watching) => ({ deck: await createDeck(ctx.state.context, files, watching) }));
+    await takingIn(ctx, async (files, watching) => {
+      const [only] = files;
+      const whole = files.length === 1 && only !== undefined && (await isDeckFile(only));
+      const make = whole
+        ? bringDeckIn(ctx.state.context, only, watching)
+        : createDeck(ctx.state.context, files, watching);
+      return { deck: await make };
+    });
   });
 
   router.post('/:id/editions', async (ctx) => {
@@ -140,14 +149,23 @@ export function deckRoutes(): Router {
     const { ending, mime } = FORMATS[format];
     router.get(`/:id/deck.${ending}`, async (ctx) => {
       const { bytes, name } = await exportDeck(ctx.state.context, id(ctx), format, { cancel: gone(ctx) });
-      ctx.attachment(`${name.replace(/[\\/:*?"<>|]+/g, ' ').trim() || 'deck'}.${ending}`);
+      ctx.attachment(`${fileNameOf(name)}.${ending}`);
       ctx.type = mime;
       ctx.body = Buffer.from(bytes);
     });
   }
 
+  router.get(`/:id/deck.${DECK_ENDING}`, async (ctx) => {
+    const { bytes, name } = await deckFile(ctx.state.context, id(ctx), { cancel: gone(ctx) });
+    ctx.attachment(`${fileNameOf(name)}.${DECK_ENDING}`);
+    ctx.type = 'application/zip';
+    ctx.body = Buffer.from(bytes);
+  });
+
   return router;
 }
+
+const fileNameOf = (name: string): string => name.replace(/[\\/:*?"<>|]+/g, ' ').trim() || 'deck';
 
 /** JSON that is kept packed. */
 async function sendPacked(ctx: KoaContext, packed: Uint8Array): Promise<void> {

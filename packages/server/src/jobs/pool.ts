@@ -15,7 +15,15 @@ export interface Watching extends Queued {
 }
 
 /** Tasks that may take long: they have threads of their own, so that the others are never held up. */
-const HEAVY: ReadonlySet<TaskName> = new Set(['read', 'template', 'write', 'zip', 'carryIds']);
+const HEAVY: ReadonlySet<TaskName> = new Set([
+  'read',
+  'template',
+  'write',
+  'zip',
+  'packDeck',
+  'unpackDeck',
+  'carryIds',
+]);
 
 /** Does tasks somewhere else. */
 export interface Jobs {

@@ -1,5 +1,5 @@
 /** What worker threads do: reading, writing, packing and hashing, which would hold up every other request. */
-import type { Removed } from '@alvex/contract';
+import type { DeckContents, Removed } from '@alvex/contract';
 import type { Edit, FormatName, LogEntry, Picture, SourcePlace } from '@alvex/core';
 
 export interface FileToRead {
@@ -21,6 +21,20 @@ export interface Packed {
   readonly pictures: readonly PictureFile[];
   /** SHA-256 of each file, hexadecimal. */
   readonly hashes: readonly string[];
+}
+
+/** A file as it is kept. */
+export interface PackedFile {
+  readonly hash: string;
+  readonly mime: string;
+  readonly bytes: Uint8Array;
+}
+/** What a reader made of a file, as JSON, gzip. */
+export interface Reading {
+  readonly original: string;
+  readonly type: string;
+  readonly reader: number;
+  readonly packed: Uint8Array;
 }
 
 /** Input and output of each task. */
@@ -56,6 +70,25 @@ export interface Tasks {
       readonly level: 0 | 6;
     };
     readonly output: Uint8Array;
+  };
+  /** Packs a whole deck as one file. */
+  readonly packDeck: {
+    readonly input: {
+      readonly contents: Omit<DeckContents, 'files' | 'readings'>;
+      readonly files: readonly PackedFile[];
+      readonly readings: readonly Reading[];
+    };
+    readonly output: Uint8Array;
+  };
+  /** Checks what is in the file of a deck. */
+  readonly unpackDeck: {
+    readonly input: { readonly bytes: Uint8Array | string };
+    readonly output: {
+      /** What is wrong with it, as a sentence. */
+      readonly contents: DeckContents | string;
+      readonly files: readonly PackedFile[];
+      readonly readings: readonly Reading[];
+    };
   };
   /** Gives entries of an older Alvex the ids that blocks have today. */
   readonly carryIds: {

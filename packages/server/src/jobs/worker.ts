@@ -23,6 +23,7 @@ import {
 } from '@alvex/core';
 import { scalePictures } from '@alvex/raster';
 import { zipSync } from 'fflate';
+import { packDeck, unpackDeck } from './deck-archive.ts';
 import { withTodaysIds } from './former-ids.ts';
 import type { Job } from './pool.ts';
 import type { FileToRead, Outcome, PictureFile, TaskName, Tasks } from './tasks.ts';
@@ -57,6 +58,8 @@ const RUNNERS: Runners = {
       level,
       mtime: new Date('1980-01-01T00:00:00'),
     }),
+  packDeck,
+  unpackDeck: ({ bytes }) => unpackDeck(bytesOf(bytes)),
   carryIds: ({ entries, readings, format }) =>
     withTodaysIds(
       entries,
@@ -97,8 +100,11 @@ const pack = (value: unknown): Uint8Array => gzipSync(JSON.stringify(value), { l
 const unpacked = (packed: Uint8Array): unknown => JSON.parse(gunzipSync(packed).toString('utf8'));
 const pictureFile = ({ id, mime, bytes }: PictureData): PictureFile => ({ id, mime, bytes });
 
+const bytesOf = (given: Uint8Array | string): Uint8Array =>
+  typeof given === 'string' ? new Uint8Array(readFileSync(given)) : given;
+
 async function readFile({ bytes: given, type, name }: FileToRead, progress: Progress) {
-  const bytes = typeof given === 'string' ? new Uint8Array(readFileSync(given)) : given;
+  const bytes = bytesOf(given);
   const known = DOCUMENT_TYPES.find((candidate) => candidate === type) ?? detectType(bytes, name);
   return { type: known, hash: sha256(bytes), ...(await openDocument(bytes, known, { progress })) };
 }

@@ -6,6 +6,11 @@ const FAILURES = {
   'deck-not-found': { status: 404, message: 'There is no deck at this address. It may have been deleted.' },
   'map-not-found': { status: 404, message: 'This map is not kept any more.' },
   'edition-not-found': { status: 404, message: 'This edition of the document is not kept here.' },
+  'deck-unusable': { status: 422, message: 'This file of a deck cannot be used.' },
+  'deck-newer': {
+    status: 422,
+    message: 'This file of a deck was made by a newer Alvex. Bring this Alvex up to date, then bring it in again.',
+  },
   'template-unusable': { status: 422, message: 'This file is not a presentation (PPTX) with masters and layouts.' },
   'template-not-found': { status: 404, message: 'This template is not kept here. Choose its file again.' },
   'file-not-found': { status: 404, message: 'One of the files is not kept here. Choose it again.' },

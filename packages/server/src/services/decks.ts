@@ -1,12 +1,16 @@
 /** Finding, opening, naming and deleting decks. */
 import type { DeckSummary, OpenDeck } from '@alvex/contract';
-import { listDecks, summary, updateDeck } from '../db/decks.ts';
+import { deletedDecks, listDecks, summary, updateDeck } from '../db/decks.ts';
 import type { Context } from './context.ts';
 import { existing } from './existing-deck.ts';
 import { wholeLog } from './log.ts';
 
 export const recentDecks = async ({ db, workspace }: Context): Promise<readonly DeckSummary[]> =>
   (await listDecks(db, workspace)).map(summary);
+
+/** Decks that can be restored. */
+export const restorableDecks = async ({ db, workspace }: Context): Promise<readonly DeckSummary[]> =>
+  (await deletedDecks(db, workspace)).map(summary);
 
 export async function openDeck(context: Context, id: string): Promise<OpenDeck> {
   const row = await existing(context, id);

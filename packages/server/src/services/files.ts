@@ -155,23 +155,31 @@ export async function filesOf({ db, workspace }: Context, row: EditionRow): Prom
   return Promise.all(parts.map(async ({ name, type, hash }) => ({ ...(await fetch(hash)), name, type })));
 }
 
+/** Hashes of the files that a document is made of, and of their list where there are several. */
+export async function hashesOf({ db, workspace }: Context, row: EditionRow): Promise<readonly string[]> {
+  if (row.type !== PARTS) return [row.original];
+  const list = await getBlob(db, workspace, row.original);
+  if (list === undefined) return [row.original];
+  const parts = JSON.parse(Buffer.from(list.bytes).toString('utf8')) as readonly PartFile[];
+  return [row.original, ...parts.map(({ hash }) => hash)];
+}
+
 /** The document of a file as an older reader made it, gzip; undefined where none is kept. */
 export const formerlyPackedOf = ({ db, workspace }: Context, row: EditionRow): Promise<Uint8Array | undefined> =>
   getFormerDocument(db, { workspace, original: row.original, type: row.type, reader: READER_VERSION });
 
-/** The document of a file, gzip; read again where the cache has none of today's reader. */
-export async function packedOf(context: Context, row: EditionRow): Promise<Uint8Array> {
+/** The document of a file, gzip; read again where the cache has none of today's reader. @param inside The gate already. */
+export async function packedOf(context: Context, row: EditionRow, inside = false): Promise<Uint8Array> {
   const { db, gate, jobs, workspace } = context;
   const key = { workspace, original: row.original, type: row.type, reader: READER_VERSION };
   const cached = await getDocument(db, key);
   if (cached !== undefined) return cached;
   const files = await filesOf(context, row);
   const size = files.reduce((sum, { bytes }) => sum + bytes.length, 0);
-  return gate
-    .within(size, async () => {
-      const read = await jobs.run('read', { files });
-      await keepRead(context, { hash: row.original, type: row.type }, read);
-      return read.packed;
-    })
-    .catch(stopped);
+  const read = async (): Promise<Uint8Array> => {
+    const made = await jobs.run('read', { files });
+    await keepRead(context, { hash: row.original, type: row.type }, made);
+    return made.packed;
+  };
+  return (inside ? read() : gate.within(size, read)).catch(stopped);
 }

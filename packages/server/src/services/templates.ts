@@ -34,8 +34,13 @@ export async function addTemplate(context: Context, deck: string, file: NewFile)
 }
 
 /** What was read of a template of the deck's, gzip. @throws AppError `template-not-found`. */
-export async function packedTemplate(context: Context, deck: string, hash: string): Promise<Uint8Array> {
-  await existing(context, deck);
+export async function packedTemplate(
+  context: Context,
+  deck: string,
+  hash: string,
+  deletedToo = false,
+): Promise<Uint8Array> {
+  await existing(context, deck, deletedToo);
   const { db, gate, jobs, workspace } = context;
   if ((await getTemplate(db, deck, hash)) === undefined) throw new AppError('template-not-found');
   const key = { workspace, original: hash, type: TEMPLATE, reader: READER_VERSION };

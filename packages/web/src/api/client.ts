@@ -57,9 +57,14 @@ const json = (method: string, body: unknown): RequestInit => ({
   body: JSON.stringify(body),
 });
 
-export async function listDecks(): Promise<readonly DeckSummary[]> {
-  const { decks } = (await (await request('/api/decks')).json()) as { decks: DeckSummary[] };
-  return decks;
+export interface DeckLists {
+  readonly decks: readonly DeckSummary[];
+  /** Those that can be restored, the last deleted first. */
+  readonly deleted: readonly DeckSummary[];
+}
+
+export async function listDecks(): Promise<DeckLists> {
+  return (await request('/api/decks')).json() as Promise<DeckLists>;
 }
 
 export const fetchDeck = async (id: string): Promise<OpenDeck> =>
@@ -209,6 +214,9 @@ export const sendTemplate = async (id: string, body: Blob, name: string): Promis
 const ofEdition = (edition: string | undefined): string => (edition === undefined ? '' : `?edition=${edition}`);
 export const documentUrl = (id: string, edition?: string): string => `/api/decks/${id}/document${ofEdition(edition)}`;
 export const originalUrl = (id: string, edition?: string): string => `/api/decks/${id}/original${ofEdition(edition)}`;
+/** The whole deck as one file, to be brought in again. */
+export const wholeDeckUrl = (id: string): string => `/api/decks/${id}/deck.alvex`;
+
 export const deckFileUrl = (id: string, format: FormatName): string =>
   `/api/decks/${id}/deck.${FORMATS[format].ending}`;
 export const templatesUrl = (id: string): string => `/api/decks/${id}/templates`;

@@ -17,7 +17,7 @@ let answers: Record<string, Answer> = {};
 let called: string[] = [];
 
 beforeEach(() => {
-  answers = { 'GET /api/decks': { body: { decks: [deck('a')] } } };
+  answers = { 'GET /api/decks': { body: { decks: [deck('a')], deleted: [deck('old')] } } };
   called = [];
   useDecks.setState({ decks: null, failure: null, reading: null, deleted: null });
   Object.assign(globalThis, {
@@ -37,7 +37,7 @@ beforeEach(() => {
 
 test('decks are listed; when the server is away that is told', async () => {
   await refreshDecks();
-  expect(useDecks.getState().decks).toEqual([deck('a')]);
+  expect(useDecks.getState()).toMatchObject({ decks: [deck('a')], restorable: [deck('old')] });
   answers['GET /api/decks'] = 'away';
   await refreshDecks();
   expect(useDecks.getState().failure?.message).toBe('The server cannot be reached.');
@@ -53,6 +53,15 @@ test('a document is brought in line by line, and its deck comes back', async () 
   stop();
   expect(seen).toEqual([0, 0.25, 0.5]);
   expect(useDecks.getState().reading).toBeNull();
+});
+
+test('while others are taken in first, the place in the queue is told', async () => {
+  const seen: number[] = [];
+  const stop = useDecks.subscribe(({ reading }) => reading !== null && seen.push(reading.waiting));
+  answers['POST /api/decks'] = { lines: [{ waiting: 1 }, { waiting: 0 }, { progress: 0.5 }, { deck: deck('b') }] };
+  await bringIn({ body: new Blob(['# A']), name: 'a.md' });
+  stop();
+  expect(seen).toEqual([0, 2, 1, 0]);
 });
 
 test('several files are sent first, then made one deck', async () => {

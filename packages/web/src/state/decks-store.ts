@@ -18,6 +18,8 @@ export interface Failure {
 }
 interface DecksState {
   readonly decks: readonly DeckSummary[] | null;
+  /** Those that were deleted and can be restored. */
+  readonly restorable: readonly DeckSummary[];
   readonly failure: Failure | null;
   readonly reading: {
     readonly name: string;
@@ -30,7 +32,13 @@ interface DecksState {
   readonly deleted: DeckSummary | null;
 }
 
-export const useDecks = create<DecksState>(() => ({ decks: null, failure: null, reading: null, deleted: null }));
+export const useDecks = create<DecksState>(() => ({
+  decks: null,
+  restorable: [],
+  failure: null,
+  reading: null,
+  deleted: null,
+}));
 const { setState: set } = useDecks;
 
 export function failureOf(error: unknown, file?: string): Failure {
@@ -45,7 +53,8 @@ export function failureOf(error: unknown, file?: string): Failure {
 
 export async function refreshDecks(): Promise<void> {
   try {
-    set({ decks: await listDecks() });
+    const { decks, deleted } = await listDecks();
+    set({ decks, restorable: deleted });
   } catch (error) {
     set({ failure: failureOf(error) });
   }

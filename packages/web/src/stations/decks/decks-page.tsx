@@ -42,10 +42,10 @@ const Row = chakra('li', {
 });
 const Track = chakra('div', { base: { height: '4px', bg: 'line', width: '100%', maxW: '360px', overflow: 'hidden' } });
 
-const ACCEPTED = '.docx,.docm,.odt,.rtf,.pdf,.md,.markdown,.html,.htm,.opml,.txt';
+const ACCEPTED = '.alvex,.docx,.docm,.odt,.rtf,.pdf,.md,.markdown,.html,.htm,.opml,.txt';
 
 export function DecksPage() {
-  const { decks, failure, reading, deleted } = useDecks();
+  const { decks, restorable, failure, reading, deleted } = useDecks();
   const [over, setOver] = useState(false);
   const [open, setOpen] = useState<'paste' | 'start' | null>(null);
   const [several, setSeveral] = useState<readonly NewDocument[]>([]);
@@ -148,7 +148,8 @@ export function DecksPage() {
           <Heading as="h2">Drop documents here</Heading>
           <Small>
             DOCX, ODT, RTF, PDF, Markdown, HTML, OPML or plain text. Headings become slides, text your notes. Several
-            files become parts of one document. The files themselves are not changed.
+            files become parts of one document. The files themselves are not changed. A deck that was saved as one file
+            comes back as it was.
           </Small>
           <Box display="flex" gap="10px">
             <Action look="main" onClick={() => chooser.current?.click()}>
@@ -183,6 +184,43 @@ export function DecksPage() {
           ))}
         </chakra.ul>
       </Box>
+      {restorable.length > 0 && <DeletedDecks decks={restorable} />}
+    </Box>
+  );
+}
+
+const KEPT_DAYS = 30;
+
+function DeletedDecks({ decks }: { readonly decks: readonly DeckSummary[] }) {
+  const [open, setOpen] = useState(false);
+  return (
+    <Box as="section" aria-label="Deleted decks">
+      <Action look="quiet" size="small" aria-expanded={open} onClick={() => setOpen(!open)}>
+        {count(decks.length, 'deleted deck')}
+      </Action>
+      {open && (
+        <>
+          <Small mt="6px">Kept for {KEPT_DAYS} days; then they go for good, with their files.</Small>
+          <chakra.ul p="0" m="0" mt="6px">
+            {decks.map((deck) => (
+              <Row key={deck.id}>
+                <Box minW="0" color="soft">
+                  <chakra.span fontFamily="heading" fontSize="lg">
+                    {deck.name}
+                  </chakra.span>
+                  <Small>{deck.fileName}</Small>
+                </Box>
+                <Small css={{ '@media (max-width: 640px)': { display: 'none' } }}>
+                  deleted {dayAndTime(deck.deletedAt ?? deck.updatedAt)}
+                </Small>
+                <Action size="small" aria-label={`Restore ${deck.name}`} onClick={() => void bringBack(deck)}>
+                  Restore
+                </Action>
+              </Row>
+            ))}
+          </chakra.ul>
+        </>
+      )}
     </Box>
   );
 }

@@ -12,7 +12,7 @@ import {
   type FormatName,
   type TemplateUse,
 } from '@alvex/core';
-import { deckFileUrl, fontUrl, originalUrl } from '../../api/client.ts';
+import { deckFileUrl, fontUrl, originalUrl, wholeDeckUrl } from '../../api/client.ts';
 import { useDeck, type DeckState } from '../../state/deck-store.ts';
 import { useAnswer } from '../../state/use-answer.ts';
 import { useLog } from '../../state/log-store.ts';
@@ -54,6 +54,7 @@ export function HandOverStation() {
           <FormatCard key={format} format={format} deck={deck} view={view} fail={setFailure} />
         ))}
         <DocumentCard deck={deck} />
+        <WholeCard deck={deck} />
       </Box>
     </Wall>
   );
@@ -139,6 +140,29 @@ function DocumentCard({ deck }: { readonly deck: DeckSummary }) {
       <Box display="flex" flexWrap="wrap" gap="8px">
         <OriginalLink url={originalUrl(deck.id, edition?.original)}>Download the original</OriginalLink>
         {edition !== null && <OriginalLink url={originalUrl(deck.id)}>The first edition, {deck.fileName}</OriginalLink>}
+      </Box>
+    </Card>
+  );
+}
+
+/** All of it, for another computer or for later. */
+function WholeCard({ deck }: { readonly deck: DeckSummary }) {
+  const waiting = useLog((state) => state.sync.waiting);
+  return (
+    <Card aria-label="Whole deck">
+      <Heading as="h2" fontSize="lg">
+        The whole deck as one file
+      </Heading>
+      <Inside>
+        <li>the document in all editions, pictures, the template, and every edit in force</li>
+        <li>brought in on the page of decks, here or on another computer, it is the same deck</li>
+      </Inside>
+      <Box>
+        {waiting > 0 ? (
+          <Small>{count(waiting, 'edit')} must be kept on the server first.</Small>
+        ) : (
+          <OriginalLink url={wholeDeckUrl(deck.id)}>Save the deck</OriginalLink>
+        )}
       </Box>
     </Card>
   );
