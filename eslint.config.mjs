@@ -17,7 +17,7 @@ export default tseslint.config(
   },
   {
     // What only types can tell.
-    files: ['packages/*/src/**/*.{ts,tsx}', 'e2e/**/*.ts', 'bench/**/*.ts'],
+    files: ['packages/*/src/**/*.{ts,tsx}', 'e2e/**/*.ts', 'bench/**/*.ts', 'faults/**/*.ts'],
     languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname } },
     rules: {
       '@typescript-eslint/switch-exhaustiveness-check': 'error',

@@ -4,13 +4,14 @@ import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
 import { once } from 'node:events';
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { createServer } from 'node:net';
-import { tmpdir } from 'node:os';
+import { tmpdir, userInfo } from 'node:os';
 import { join } from 'node:path';
 
-const root = join(import.meta.dirname, '..');
+export const root = join(import.meta.dirname, '..');
 
 export class Alvex {
-  readonly #data = mkdtempSync(join(tmpdir(), 'alvex-e2e-'));
+  /** Of its database and whatever else it keeps. */
+  readonly folder = mkdtempSync(join(tmpdir(), 'alvex-e2e-'));
   #port = 0;
   #process: ChildProcess | undefined;
 
@@ -18,10 +19,11 @@ export class Alvex {
     return `http://127.0.0.1:${this.#port}`;
   }
 
-  async start(): Promise<void> {
+  /** @param settings Of the environment, beyond the usual ones. */
+  async start(settings: Readonly<Record<string, string>> = {}): Promise<void> {
     if (this.#port === 0) this.#port = await freePort();
     const child = spawn('node', [join(root, 'scripts/start.mjs')], {
-      env: { ...process.env, ALVEX_DATA: this.#data, ALVEX_PORT: String(this.#port), ALVEX_LOG: 'error' },
+      env: { ...process.env, ALVEX_DATA: this.folder, ALVEX_PORT: String(this.#port), ALVEX_LOG: 'error', ...settings },
       stdio: ['ignore', 'pipe', 'inherit'],
     });
     this.#process = child;
@@ -37,16 +39,35 @@ export class Alvex {
     await once(child, 'exit');
   }
 
+  get #databasePort(): string {
+    return /^port=(\d+)$/m.exec(readFileSync(join(this.folder, 'database/my.cnf'), 'utf8'))![1]!;
+  }
+
+  /** What a further server on the same database is told. */
+  serverSettings(): Readonly<Record<string, string>> {
+    const password = readFileSync(join(this.folder, 'database/password'), 'utf8');
+    return { ALVEX_DB_PORT: this.#databasePort, ALVEX_DB_PASSWORD: password, ALVEX_DEMO_ROOT: '', ALVEX_LOG: 'fatal' };
+  }
+
+  /** Gives the database an order that only its owner may give. */
+  command(sql: string): void {
+    const socket = join(this.folder, 'database/data/s.sock');
+    const owner = userInfo().username;
+    const { status, stderr } = spawnSync('mariadb', ['--no-defaults', '-S', socket, '-u', owner, '-e', sql], {
+      encoding: 'utf8',
+    });
+    if (status !== 0) throw new Error(stderr);
+  }
+
   /** Asks the database itself. */
   query(sql: string): void {
-    const settings = readFileSync(join(this.#data, 'database/my.cnf'), 'utf8');
-    const port = /^port=(\d+)$/m.exec(settings)![1]!;
+    const port = this.#databasePort;
     const { status, stderr } = spawnSync(
       'mariadb',
       ['--no-defaults', '-h127.0.0.1', `-P${port}`, '-ualvex', 'alvex', '-e', sql],
       {
         encoding: 'utf8',
-        env: { ...process.env, MYSQL_PWD: readFileSync(join(this.#data, 'database/password'), 'utf8') },
+        env: { ...process.env, MYSQL_PWD: readFileSync(join(this.folder, 'database/password'), 'utf8') },
       },
     );
     if (status !== 0) throw new Error(stderr);
@@ -54,7 +75,7 @@ export class Alvex {
 
   /** The process of the database or of the server. */
   processOf(what: 'database' | 'server'): number {
-    if (what === 'database') return Number(readFileSync(join(this.#data, 'database/mariadb.pid'), 'utf8'));
+    if (what === 'database') return Number(readFileSync(join(this.folder, 'database/mariadb.pid'), 'utf8'));
     const found = spawnSync('pgrep', ['-P', String(this.#process!.pid), '-f', 'server/dist/main.mjs'], {
       encoding: 'utf8',
     });
@@ -69,11 +90,11 @@ export class Alvex {
   }
 
   clean(): void {
-    rmSync(this.#data, { recursive: true, force: true });
+    rmSync(this.folder, { recursive: true, force: true });
   }
 }
 
-async function freePort(): Promise<number> {
+export async function freePort(): Promise<number> {
   const server = createServer().listen(0, '127.0.0.1');
   await once(server, 'listening');
   const { port } = server.address() as { port: number };

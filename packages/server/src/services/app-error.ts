@@ -115,7 +115,8 @@ const DATABASE_FAULTS: readonly (readonly [FailureCode, RegExp])[] = [
 
 function databaseFault(error: unknown): FailureCode | undefined {
   if (!(error instanceof Error)) return undefined;
-  if (error.name === 'KnexTimeoutError') return 'database-away';
+  // mysql2 has no code for a connection that ended between two statements.
+  if (error.name === 'KnexTimeoutError' || /connection is in closed state/.test(error.message)) return 'database-away';
   const code = 'code' in error && typeof error.code === 'string' ? error.code : '';
   return DATABASE_FAULTS.find(([, codes]) => codes.test(code))?.[0];
 }
