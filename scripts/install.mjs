@@ -21,11 +21,15 @@ export function installDebian(packages) {
   apt('install', '-y', '--no-install-recommends', ...packages);
 }
 
-/** @param forTests Also what only the tests use: a browser. */
+/** @param forTests Also what only the tests use: a browser, and other readers. */
 export function installMissing(root, forTests = false) {
   const wanted = [];
   if (!databaseInstalled()) wanted.push('mariadb-server-core', 'mariadb-client-core');
   if (forTests && !existsSync('/usr/bin/chromium')) wanted.push('chromium');
+  // Readers that are not ours, against which ours are held.
+  if (forTests && !existsSync('/usr/bin/pdftotext')) wanted.push('poppler-utils');
+  for (const [module, name] of Object.entries({ docx: 'python3-docx', odf: 'python3-odf', markdown: 'python3-markdown' }))
+    if (forTests && !existsSync(`/usr/lib/python3/dist-packages/${module}`)) wanted.push(name);
   if (wanted.length > 0) installDebian(wanted);
   const lock = join(root, 'package-lock.json');
   const installed = join(root, 'node_modules/.package-lock.json');

@@ -39,6 +39,13 @@ describe('pieces become lines', () => {
     expect(line!.segments.map(({ text }) => text)).toEqual(['The wheels', '1962']);
   });
 
+  test('a space at the end of a piece parts it from the next, however near that stands', () => {
+    const [line] = linesOf(
+      page([item('run ', 50, 700, { width: 20 }), item('gate', 70, 700, { mono: true }), item(' now', 90, 700)]),
+    );
+    expect(line!.text).toBe('run gate now');
+  });
+
   test('superscripts stand in their line; the line has the size of most of it', () => {
     const lines = linesOf(page([item('x', 50, 700), item('2', 55, 703, { size: 6 }), item(' grows', 59, 700)]));
     expect(texts(lines)).toEqual(['x2 grows']);

@@ -98,14 +98,13 @@ const gapBetween = (one: Item, other: Item): number =>
   Math.max(other.x - one.x - one.width, one.x - other.x - other.width);
 
 function segmentOf(raw: readonly Item[]): Segment {
-  const items: Item[] = [];
-  for (const item of raw) {
-    const before = items.at(-1);
+  const items = raw.map((item, i): Item => {
+    const before = raw[i - 1];
     const gap = before === undefined ? 0 : gapBetween(before, item);
     const spaced =
       before !== undefined && (gap > SPACE * item.size || /\s$/.test(before.text) || /^\s/.test(item.text));
-    items.push({ ...item, text: (spaced ? ' ' : '') + item.text.trim().replace(/\s+/g, ' ') });
-  }
+    return { ...item, text: (spaced ? ' ' : '') + item.text.trim().replace(/\s+/g, ' ') };
+  });
   const letters = (item: Item): number => item.text.length;
   const main = raw.reduce((a, b) => (letters(b) > letters(a) ? b : a));
   return {
