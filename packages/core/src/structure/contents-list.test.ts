@@ -33,6 +33,11 @@ test('lists, lines and tables that repeat the headings are left out, with the li
 test('lines that lead to pages are contents without headings', () => {
   const lines = ['Tides\t2', 'Springs …… 3', 'Wheels . . . . 4', 'Notes      xii'];
   expect(left(doc(...lines.map((line) => p(line)), p('Water rises.')))).toEqual(lines);
+  // A reader of pages may take several for one line; chapters among them have no leaders.
+  const taken = ['1 Tides 1', '1.1 Neap . . . . . . 1 1.2 Springs ..... 2', '2 Wheels 3', '2.1 Floats . . . . . 3'];
+  expect(left(doc(...taken.map((line) => p(line)), ...body))).toEqual(taken);
+  const told = 'It went on ..... and on. '.repeat(20);
+  expect(left(doc(p(told), p(told), p(told), p('Water rises.')))).toEqual([]);
 });
 
 test('an agenda that says something else, two entries, or a summary behind the parts are text', () => {

@@ -89,14 +89,26 @@ function entryOf(block: Block, at: number, last: ReadonlyMap<string, number>): r
   if (block.kind !== 'paragraph' && block.kind !== 'listItem' && block.kind !== 'heading') return undefined;
   if (block.kind === 'paragraph' && block.role === 'title') return undefined;
   const text = blockText(block);
-  if (text.length > LONGEST || text.trim() === '') return undefined;
-  // A paragraph of several lines has an entry in each.
-  const found = text.split('\n').map((line) => ({ repeats: repeats(line), page: TO_PAGE.test(line) }));
+  const lines = linesIn(text);
+  if (lines.some((line) => line.length > LONGEST) || text.trim() === '') return undefined;
+  const found = lines.map((line) => ({
+    repeats: repeats(line) || repeats(line.replace(/\s+\d{1,4}\s*$/, '')),
+    page: TO_PAGE.test(line),
+  }));
   if (found.some(({ repeats: is, page }) => is || page)) return found;
   // Running text ends the list; a short line may be a part that the headings name otherwise.
   const short = text.length <= 80 && !/[.;!?]\s*$/.test(text);
   return short && block.kind === 'listItem' ? found : undefined;
 }
+
+/** A paragraph of several lines has an entry in each; leaders of dots part those that a reader took for one line. */
+function linesIn(text: string): readonly string[] {
+  return text.split('\n').flatMap((line) => {
+    const parts = line.includes('....') || line.includes('. . . .') ? line.match(LED) : null;
+    return parts === null || parts.join('').length < line.trimEnd().length ? [line] : parts;
+  });
+}
+const LED = /\S(?:(?!(?:\s*\.){4}).){0,300}(?:\s*\.){4,}\s*\d{1,4}(?:\s+|$)/g;
 
 /** The short line above a list is its title where nothing else stands below it. */
 function isTitleOf(block: Block, after: Block | undefined): boolean {
