@@ -1,4 +1,5 @@
 /** Work is kept: across a restart, two windows, and a server that is away for a while. */
+import { readFileSync } from 'node:fs';
 import { bringIn, expect, kept, slide, test } from './alvex.ts';
 
 const SOURCE = '# One\n\n- a point\n- another\n\n# Two\n\nSome words.\n';
@@ -208,4 +209,51 @@ test('a server or a database that dies is started again, and nothing is lost', a
   }
   await page.reload();
   await expect(slide(page, 1).getByLabel(`Write: ${title}`)).toBeVisible();
+});
+
+test('a deck is saved as one file and comes back with its edits; a deleted one is restored from the list', async ({
+  page,
+  alvex,
+}) => {
+  await bringIn(page, alvex, { name: 'whole.md', content: SOURCE });
+  await slide(page, 1).getByLabel('Write: One').dblclick();
+  await page.getByRole('textbox', { name: 'Title' }).fill('Written by hand');
+  await page.keyboard.press('Enter');
+  await kept(page);
+  await page.getByRole('link', { name: /Hand over/ }).click();
+  const [download] = await Promise.all([page.waitForEvent('download'), page.getByText('Save the deck').click()]);
+  expect(download.suggestedFilename()).toMatch(/\.alvex$/);
+  const file = await download.path();
+  await page.goto(alvex.address);
+  await page.getByRole('listitem').filter({ hasText: 'whole.md' }).getByText('Delete').click();
+  await page.getByLabel('Document').setInputFiles({
+    name: download.suggestedFilename(),
+    mimeType: 'application/zip',
+    buffer: readFileSync(file),
+  });
+  await expect(slide(page, 1).getByLabel('Write: Written by hand')).toBeVisible();
+  // What was made elsewhere can be taken back here.
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(slide(page, 1).getByLabel('Write: One')).toBeVisible();
+  await kept(page);
+  await page.goto(alvex.address);
+  await page.getByRole('button', { name: /deleted deck/ }).click();
+  const list = page.getByRole('region', { name: 'Deleted decks' });
+  await list.getByRole('listitem').filter({ hasText: 'whole.md' }).getByText('Restore').click();
+  await expect(list).toBeHidden();
+  const decks = page.getByRole('region', { name: 'Decks', exact: true });
+  await expect(decks.getByRole('listitem').filter({ hasText: 'whole.md' })).toHaveCount(2);
+});
+
+test('text that is written from the right begins at the right, and says its language', async ({ page, alvex }) => {
+  const content = '# The mill\n\nThe mill stands at the mouth of the creek and it is old.\n\nطاحونة المد والجزر\n';
+  await bringIn(page, alvex, { name: 'right.md', content });
+  await page.getByRole('link', { name: /^Document/ }).click();
+  await page.waitForURL(/document$/);
+  const arabic = page.getByText('طاحونة المد والجزر');
+  await expect(arabic).toBeVisible();
+  const around = arabic.locator('xpath=ancestor-or-self::*[@dir][1]');
+  await expect(around).toHaveAttribute('dir', 'rtl');
+  await expect(around).toHaveAttribute('lang', 'ar');
+  expect(await arabic.evaluate((element) => getComputedStyle(element).textAlign)).toBe('start');
 });

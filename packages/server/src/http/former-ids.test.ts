@@ -14,6 +14,7 @@ import {
 import { readFileSync } from 'node:fs';
 import { gzipSync } from 'node:zlib';
 import { migrate, STEPS } from '../db/migrations.ts';
+import { insertTables, type Tables } from '../test/insert-tables.ts';
 import { RealServer } from '../test/real.ts';
 
 interface Old {
@@ -23,24 +24,15 @@ interface Old {
     readonly content: readonly string[];
     readonly notes: readonly string[];
   }[];
-  readonly tables: Readonly<Record<string, readonly Readonly<Record<string, unknown>>[]>>;
+  readonly tables: Tables;
 }
 const old = JSON.parse(readFileSync('packages/server/src/test/database-0.4.0.json', 'utf8')) as Old;
-
-const stored = (value: unknown): unknown =>
-  typeof value === 'object' && value !== null && 'base64' in value
-    ? Buffer.from(String(value.base64), 'base64')
-    : typeof value === 'string' && /^\d{4}-\d\d-\d\dT/.test(value)
-      ? new Date(value)
-      : value;
 
 let real: RealServer;
 beforeAll(async () => {
   real = await RealServer.start(async (db) => {
     await migrate(db, STEPS.slice(0, 2));
-    for (const table of ['blobs', 'decks', 'entries', 'documents', 'editions'])
-      for (const row of old.tables[table] ?? [])
-        await db(table).insert(Object.fromEntries(Object.entries(row).map(([key, value]) => [key, stored(value)])));
+    await insertTables(db, old.tables);
   });
 }, 60_000);
 afterAll(() => real.stop());

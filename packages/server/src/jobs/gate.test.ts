@@ -5,7 +5,7 @@ import { TaskStopped } from './stopped.ts';
 
 /** Work that lasts until it is let go. */
 function lasting(gate: Gate, bytes: number, queued?: Queued) {
-  const state = { inside: false, finish: () => undefined as void };
+  const state = { inside: false, finish: (): void => undefined };
   const done = gate.within(
     bytes,
     () =>
