@@ -203,7 +203,7 @@ test('other workspaces’ decks are not there', async () => {
   const { db } = real.context;
   const { id } = await newDeck();
   await db('workspaces').insert({ id: 2, name: 'Another' }).onConflict().ignore();
-  await db('blobs').insert(db('blobs').select(db.raw('2'), 'hash', 'mime', 'size', 'bytes').limit(1));
+  await db('blobs').insert(db('blobs').select(db.raw('2'), 'hash', 'mime', 'size', 'bytes', 'touched_at').limit(1));
   await db('decks').where({ id }).update({ workspace_id: 2 });
   expect((await call(`/api/decks/${id}`)).status).toBe(404);
   expect((await post(`/api/decks/${id}/entries`, { base: 0, entries: [cut('x')] })).status).toBe(404);
