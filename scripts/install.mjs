@@ -28,7 +28,11 @@ export function installMissing(root, forTests = false) {
   if (forTests && !existsSync('/usr/bin/chromium')) wanted.push('chromium');
   // Readers that are not ours, against which ours are held.
   if (forTests && !existsSync('/usr/bin/pdftotext')) wanted.push('poppler-utils');
-  for (const [module, name] of Object.entries({ docx: 'python3-docx', odf: 'python3-odf', markdown: 'python3-markdown' }))
+  for (const [module, name] of Object.entries({
+    docx: 'python3-docx',
+    odf: 'python3-odf',
+    markdown: 'python3-markdown',
+  }))
     if (forTests && !existsSync(`/usr/lib/python3/dist-packages/${module}`)) wanted.push(name);
   if (wanted.length > 0) installDebian(wanted);
   const lock = join(root, 'package-lock.json');

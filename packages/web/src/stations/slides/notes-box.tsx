@@ -96,7 +96,11 @@ export function NotesBox({ row }: { readonly row: Row }) {
         >
           {row.notes.length === 0 && <Box color="pale">Nothing to say here yet.</Box>}
           {row.notes.slice(0, MOST_NOTES).map((note, i) => (
-            <Box key={note.id} dir="auto" style={{ paddingInlineStart: note.kind === 'item' ? (note.depth - 1) * 16 : 0 }}>
+            <Box
+              key={note.id}
+              dir="auto"
+              style={{ paddingInlineStart: note.kind === 'item' ? (note.depth - 1) * 16 : 0 }}
+            >
               {note.kind === 'item' && (
                 <chakra.span color="soft">{note.ordered ? `${numberOf(row.notes, i)}. ` : '• '}</chakra.span>
               )}
