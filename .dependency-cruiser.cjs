@@ -20,6 +20,7 @@ const core = {
   layout: ['base', 'content', 'charts', 'fonts', 'theme', 'deck', 'shorten', 'ids'],
   scene: ['base', 'content', 'charts', 'fonts', 'theme', 'layout', 'deck', 'ids'],
   checks: ['base', 'content', 'deck', 'shorten', 'ids'],
+  presentable: ['base', 'content', 'fonts', 'theme', 'layout', 'deck', 'ids'],
   writers: ['base', 'content', 'container', 'charts', 'fonts', 'theme', 'scene'],
 };
 const folderRules = Object.entries(core).map(([folder, may]) => ({

@@ -58,7 +58,7 @@ test('deck gives slides and ledger as JSON', () => {
     {
       number: 2,
       kind: 'content',
-      layout: 'points',
+      layout: 'table-points',
       section: null,
       title: 'Gates',
       points: [
@@ -66,10 +66,9 @@ test('deck gives slides and ledger as JSON', () => {
         { level: 2, text: 'iron' },
       ],
       notes: ['Spoken.'],
-      tables: 0,
-      fit: { state: 'fits', points: 22 },
+      tables: 1,
+      fit: { state: 'fits', points: 24 },
     },
-    { number: 3, layout: 'table', tables: 1, continues: true },
   ]);
   expect(deck.ledger).toEqual({ document: 10, slides: 9, notes: 1, leftOut: 0, lost: 0 });
 });
@@ -125,7 +124,7 @@ test('a map brings what becomes of running text; a point that is said again on t
 });
 
 test('maps and themes are listed', () => {
-  expect(alvex(['maps']).stdout).toBe('talk\nreading\nbriefing\nlesson\ndecision\nprompter\n');
+  expect(alvex(['maps']).stdout).toBe('fitted\ntalk\nreading\nbriefing\nlesson\ndecision\nprompter\n');
   expect(alvex(['themes']).stdout).toMatch(/^millrace\nslipway\nlamplight\n/);
   expect(alvex(['themes']).stdout.trim().split('\n').length).toBeGreaterThanOrEqual(12);
 });

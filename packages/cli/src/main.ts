@@ -4,9 +4,9 @@ import { basename } from 'node:path';
 import { parseArgs } from 'node:util';
 import { deflateRawSync } from 'node:zlib';
 import {
+  beginning,
   convert,
   DEFLATE_SETTINGS,
-  DEFAULT_MAP,
   detectType,
   DOCUMENT_TYPES,
   outputFormat,
@@ -21,6 +21,7 @@ import {
   type DocumentType,
   type Edit,
   type PresetName,
+  type SingleEdit,
   writeDeck,
   type ReadResult,
 } from '@alvex/core';
@@ -95,15 +96,15 @@ function choices(
   map: string | undefined,
   theme: string | undefined,
 ): readonly Edit[] {
-  const name = map ?? DEFAULT_MAP;
+  const name = map ?? PRESET_NAMES[0];
   if (!PRESET_NAMES.includes(name as PresetName))
     throw new UsageError(`There is no map ${name}; there are ${PRESET_NAMES.join(', ')}.`);
   if (theme !== undefined && !THEME_DESIGNS.some(({ name }) => name === theme))
     throw new UsageError(`There is no theme ${theme}; there are ${THEME_DESIGNS.map((t) => t.name).join(', ')}.`);
-  return [
-    { kind: 'map', name, ...presetRecipe(name as PresetName, document) },
-    ...(theme === undefined ? [] : [{ kind: 'theme', theme } as const]),
-  ];
+  const look: readonly SingleEdit[] = theme === undefined ? [] : [{ kind: 'theme', theme }];
+  return name === 'fitted'
+    ? [...beginning(document, look), ...look]
+    : [{ kind: 'map', name, ...presetRecipe(name as PresetName, document) }, ...look];
 }
 
 async function read(file: string | undefined, type: string | undefined): Promise<ReadResult> {

@@ -1,5 +1,12 @@
 /** What goes between server and web, as JSON schemas from which the types are taken. */
-import { ID_FORMAT, type LevelMap as Levels, type LogEntry, type Prose as ProseType, type Writer } from '@alvex/core';
+import {
+  type Edit,
+  ID_FORMAT,
+  type LevelMap as Levels,
+  type LogEntry,
+  type Prose as ProseType,
+  type Writer,
+} from '@alvex/core';
 import { Type, type Static } from '@sinclair/typebox';
 import { SINGLE_EDITS } from './edits/edit-schemas.ts';
 import { closed, list, object, oneOf, only, optional, type SchemaOf } from './edits/parts.ts';
@@ -109,6 +116,8 @@ export type RenameDeck = Static<typeof RenameDeck>;
 
 export interface OpenDeck {
   readonly deck: DeckSummary;
+  /** What was decided when it was made, as edits before its log. */
+  readonly beginning: readonly Edit[];
   readonly log: readonly LogEntry[];
   /** Who wrote each entry. */
   readonly by: readonly Writer[];
@@ -163,6 +172,8 @@ export interface DeckContents {
   readonly words: number;
   /** Editions of the document, and templates. */
   readonly editions: readonly { readonly original: string; readonly type: string; readonly fileName: string }[];
+  /** What was decided when it was made, as edits before its log. */
+  readonly beginning?: readonly Edit[];
   /** Edits in force, oldest first. */
   readonly log: readonly LogEntry[];
   readonly files: readonly { readonly hash: string; readonly mime: string }[];
@@ -180,6 +191,7 @@ export const DeckContents: SchemaOf<DeckContents> = object<DeckContents>({
     object<DeckContents['editions'][number]>({ original: Sha256, type: DocumentKind, fileName: FileName }),
     10_000,
   ),
+  beginning: optional(list(oneOf(SINGLE_EDITS), 10_000)),
   log: list(Entry, 1_000_000),
   files: list(object<DeckContents['files'][number]>({ hash: Sha256, mime: Type.String({ maxLength: 150 }) }), 100_000),
   readings: list(

@@ -165,6 +165,7 @@ export {
   type Ledger,
   ledgerEntries,
   type LedgerEntry,
+  type MapRecipe,
   PRESET_NAMES,
   presetMap,
   type PresetName,
@@ -174,12 +175,12 @@ export {
   textKindOf,
 } from './mapping/index.ts';
 export {
+  beginning,
   compareOutlines,
   compareTakes,
   convert,
   type Converted,
   type DeckLine,
-  DEFAULT_MAP,
   type Deflate,
   DEFLATE_SETTINGS,
   type Difference,
@@ -189,6 +190,7 @@ export {
   FORMAT_NAMES,
   type FormatName,
   FORMATS,
+  judgeOf,
   layOutAhead,
   neededSizes,
   openDocument,
@@ -281,3 +283,4 @@ export {
   variation,
 } from './theme/index.ts';
 export { openZip } from './container/index.ts';
+export { type Readiness, readiness, type Rule, RULES } from './presentable/index.ts';

@@ -34,7 +34,7 @@ import {
   type Properties,
   type SchemaOf,
 } from './parts.ts';
-import { Destination, FullRule, LevelMap, MapName, Prose, TakeSettings, Target, TextKind } from './plan.ts';
+import { Branches, Destination, FullRule, LevelMap, MapName, Prose, TakeSettings, Target, TextKind } from './plan.ts';
 import { Alt, Left, Runs, Shape, WrittenBlock } from './text.ts';
 
 type EditOf<K extends SingleEdit['kind']> = Extract<SingleEdit, { readonly kind: K }>;
@@ -52,7 +52,7 @@ const NoteText = object<NoteTextType>({
 
 const PROPERTIES: Schemas = {
   // What decides how the document is converted.
-  map: { name: MapName, map: LevelMap, prose: optional(Prose) },
+  map: { name: MapName, map: LevelMap, prose: optional(Prose), branches: optional(Branches) },
   prose: { prose: Prose },
   branch: { block: Id, text: TextKind, to: orNull(Destination) },
   full: { rule: FullRule },

@@ -5,12 +5,13 @@ import {
   FULL_RULES,
   TEXT_KINDS,
   type LevelMap as LevelMapType,
+  type BranchRule,
   type Prose as ProseType,
   type TakeSettings as TakeSettingsType,
   type Target as TargetType,
 } from '@alvex/core';
 import { Type } from '@sinclair/typebox';
-import { closed, literals, object, oneOf, only, orNull } from './parts.ts';
+import { closed, Id, list, literals, object, oneOf, only, optional, orNull } from './parts.ts';
 
 export const Destination = literals(DESTINATIONS);
 export const TextKind = literals(TEXT_KINDS);
@@ -24,6 +25,7 @@ type ProseAs<A extends ProseType['as']> = Extract<ProseType, { readonly as: A }>
 export const Prose = oneOf<ProseType>(
   [
     object<ProseAs<'whole'>>({ as: only('whole') }),
+    object<ProseAs<'told'>>({ as: only('told') }),
     object<ProseAs<'first'>>({ as: only('first') }),
     object<ProseAs<'short'>>({ as: only('short'), density: literals(DENSITIES) }),
   ],
@@ -34,4 +36,11 @@ export const Target = object<TargetType>({
   unit: literals(['slides', 'minutes']),
   amount: Type.Number({ exclusiveMinimum: 0, maximum: 10_000 }),
 });
-export const TakeSettings = object<TakeSettingsType>({ name: MapName, map: LevelMap, prose: Prose, full: FullRule });
+export const Branches = list(object<BranchRule>({ block: Id, text: TextKind, to: Destination }), 20_000);
+export const TakeSettings = object<TakeSettingsType>({
+  name: MapName,
+  map: LevelMap,
+  prose: Prose,
+  full: FullRule,
+  branches: optional(Branches),
+});

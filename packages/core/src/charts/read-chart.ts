@@ -9,6 +9,8 @@ const MOST_SERIES = 6;
 /** Of a column's filled cells that must be numbers. */
 const MOSTLY = 0.75;
 const SUM_ROW = /^(total|sum|subtotal|gesamt|summe|insgesamt|totale?|somme|suma|итого|всего)\b/i;
+/** Whether a row or column of this name adds up the others. */
+export const isSum = (name: string): boolean => SUM_ROW.test(name.trim());
 const TIME =
   /^(\D{0,12}\s)?(1[5-9]|20|21)\d\d(\b|$)|^(jan|feb|m[aä]r|apr|ma[iy]|jun|jul|aug|sep|o[ck]t|nov|de[cz])\w{0,7}\.?$|^q[1-4]\b/i;
 

@@ -25,5 +25,21 @@ export function countWords(text: string): number {
   return words;
 }
 
+/** Characters that are about one word in scripts that set no spaces. */
+const PER_WORD = 2;
+const PER_LONG_WORD = 5;
+const SYLLABIC = /[\p{Script=Han}\p{Script=Hiragana}\p{Script=Katakana}]/gu;
+const LETTERED = /[\p{Script=Thai}\p{Script=Lao}\p{Script=Khmer}]/gu;
+
+/** About how many words a reader takes in: as `countWords`, but several characters of scripts without spaces are one. */
+export function readWords(text: string): number {
+  const words = countWords(text);
+  if (!BEYOND_LATIN.test(text)) return words;
+  const short = text.match(SYLLABIC)?.length ?? 0;
+  const long = text.match(LETTERED)?.length ?? 0;
+  return Math.round(words - short * (1 - 1 / PER_WORD) - long * (1 - 1 / PER_LONG_WORD));
+}
+export const runsReadWords = remembered((runs: Runs) => readWords(runsText(runs)));
+
 /** The number of words in `runs`; the same runs are counted once. */
 export const runsWords = remembered((runs: Runs) => countWords(runsText(runs)));

@@ -56,13 +56,18 @@ export const pointLevel = (destination: Destination): PointLevel | undefined =>
 
 /**
  * What becomes of running text that the map does not leave out. `whole`: as the map says. `first`: its first sentence is a
- * point, the rest is spoken. `short`: chosen sentences are points or text, the whole is spoken.
+ * point, the rest is spoken. `short`: chosen sentences are points or text, the whole is spoken. `told`: as `whole`; but a slide
+ * that would have a title and nothing else says the sentences that tell most, and long items say their beginning; the whole is spoken.
  */
 export type Prose =
-  { readonly as: 'whole' } | { readonly as: 'first' } | { readonly as: 'short'; readonly density: Density };
+  | { readonly as: 'whole' }
+  | { readonly as: 'told' }
+  | { readonly as: 'first' }
+  | { readonly as: 'short'; readonly density: Density };
 
 /** How much of a text is kept, from most of its words to key words only. */
 export const DENSITIES = ['most', 'half', 'third', 'sentence', 'words'] as const;
 export type Density = (typeof DENSITIES)[number];
 
 export const WHOLE: Prose = { as: 'whole' };
+export const TOLD: Prose = { as: 'told' };

@@ -6,7 +6,8 @@ import type { TakeSettings } from './take.ts';
 import type { Target } from './target.ts';
 
 export interface Decisions {
-  readonly map: { readonly name: string | null; readonly map: LevelMap } | undefined;
+  readonly map:
+    { readonly name: string | null; readonly map: LevelMap; readonly branches: readonly BranchDecision[] } | undefined;
   readonly prose: Prose;
   readonly branches: readonly BranchDecision[];
   readonly look: DeckLook;
@@ -25,7 +26,7 @@ export interface Decisions {
 }
 
 /** Below one heading, a kind of text goes elsewhere than the map says. */
-interface BranchDecision {
+export interface BranchDecision {
   readonly block: BlockId;
   readonly text: TextKind;
   readonly to: Destination;

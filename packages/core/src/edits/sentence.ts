@@ -54,6 +54,7 @@ export const SENTENCE_CODES = [
   'place',
   'prose-first',
   'prose-short',
+  'prose-told',
   'prose-whole',
   'remove',
   'renote',

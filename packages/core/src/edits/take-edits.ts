@@ -2,7 +2,7 @@
 import type { SingleEdit } from './kinds.ts';
 import type { TakeSettings } from './take.ts';
 
-export const takeEdits = ({ name, map, prose, full }: TakeSettings): readonly SingleEdit[] => [
-  { kind: 'map', name, map, prose },
+export const takeEdits = ({ name, map, prose, full, branches }: TakeSettings): readonly SingleEdit[] => [
+  { kind: 'map', name, map, prose, ...(branches === undefined ? {} : { branches }) },
   { kind: 'full', rule: full },
 ];

@@ -1,4 +1,5 @@
 /** Ways to convert a document that are kept beside one another. */
+import type { BranchDecision } from './decisions.ts';
 import type { FullRule, LevelMap, Prose } from '../deck/index.ts';
 
 /** How a document is converted; what takes differ in. */
@@ -8,4 +9,6 @@ export interface TakeSettings {
   readonly map: LevelMap;
   readonly prose: Prose;
   readonly full: FullRule;
+  /** Of the map. */
+  readonly branches?: readonly BranchDecision[];
 }

@@ -29,7 +29,12 @@ const best = (...drafts: Drafts): readonly [string, string] => {
 const items = (...texts: string[]) => texts.map((text) => li(text));
 
 const SUITS: readonly (readonly [string, Drafts, string, string])[] = [
-  ['a numbered list', [h(1, 'T'), li('Open the gate', 1, true), li('Let water in', 1, true)], 'steps', 'numbered'],
+  [
+    'a numbered list',
+    [h(1, 'T'), li('Open the gate', 1, true), li('Let water in', 1, true), li('Grind', 1, true)],
+    'steps',
+    'numbered',
+  ],
   [
     'words of order',
     [h(1, 'T'), ...items('First open the gate', 'Then wait', 'Finally close it')],
@@ -85,7 +90,10 @@ const SUITS: readonly (readonly [string, Drafts, string, string])[] = [
   ['pictures', [h(1, 'T'), picture('a'), picture('b')], 'gallery-2', 'pictures-together'],
   [
     'plain points',
-    [h(1, 'T'), ...items('A point of some length that says a thing in full', 'Another one')],
+    [
+      h(1, 'T'),
+      ...items('A point of some length that says a thing in full, with all that belongs to it', 'Another one'),
+    ],
     'points',
     'fits-as-it-is',
   ],

@@ -58,16 +58,17 @@ function weighed(slide: Slide, options: LayoutOptions): readonly LayoutChoice[] 
   const usual = draftsOf(plain, options);
   const choices = new Map<LayoutName, LayoutChoice>();
   const first = usual[0]!.layout;
+  const signs = signsOf(slide, options.language ?? null);
+  const said = signs.find(({ layout }) => layout === first);
   choices.set(first, {
     layout: first,
-    worth: USUAL * fitWorth(usual, usual.length),
-    reason: 'fits-as-it-is',
+    worth: Math.max(USUAL, said?.weight ?? 0) * fitWorth(usual, usual.length),
+    reason: said?.reason ?? 'fits-as-it-is',
     pages: usual.length,
     usual: true,
   });
   // A slide that is continued over many pages is no matter of layout, and trying them all would take long.
   if (slide.content.length > MOST_PARTS) return [...choices.values()];
-  const signs = signsOf(slide, options.language ?? null);
   const tried = [...signs.map(({ layout }) => layout), ...LAYOUT_NAMES.filter((layout) => !BY_SIGN.has(layout))];
   for (const layout of new Set(tried)) {
     if (choices.has(layout)) continue;
@@ -143,13 +144,18 @@ function follows(before: LayoutName, after: LayoutName, sameSection: boolean): n
   return sameSection && a !== b && !QUIET.has(before) && !QUIET.has(after) ? OTHER_IN_SECTION : 0;
 }
 
+/** What a fault on a slide's pages costs, against the worth of a layout: whatever shows it well goes before. */
+const FAULT = 1.2;
+
 /**
  * One layout for each slide of content that its author did not fix.
+ * @param judge The share of a slide's pages that cannot be shown as they are, from 0 to 1.
  * @returns Pairs of slide and layout, only where that is not what the slide would have anyway.
  */
 export function chooseLayouts(
   slides: readonly Slide[],
   options: LayoutOptions,
+  judge: (slide: Slide) => number = () => 0,
 ): readonly (readonly [SlideId, LayoutName])[] {
   const states = slides.map(
     (slide): readonly { readonly layout: LayoutName; readonly cost: number; readonly usual: boolean }[] => {
@@ -160,7 +166,15 @@ export function chooseLayouts(
         const layout = slide.kind === 'cover' || slide.kind === 'section' ? slide.kind : 'title-only';
         return [{ layout, cost: 0, usual: true }];
       }
-      return own.slice(0, CANDIDATES).map(({ layout, worth, usual }) => ({ layout, cost: 1 - worth, usual }));
+      const tried = own.slice(0, CANDIDATES);
+      // The usual one is what a slide has in the end, whatever it is worth.
+      const all = tried.some(({ usual }) => usual) ? tried : [...tried, own.find(({ usual }) => usual)!];
+      const { arranged: _, ...plain } = slide;
+      return all.map(({ layout, worth, usual }) => ({
+        layout,
+        cost: 1 - worth + FAULT * judge(usual ? plain : { ...plain, arranged: layout }),
+        usual,
+      }));
     },
   );
   const paths: { readonly cost: number; readonly from: number }[][] = [];

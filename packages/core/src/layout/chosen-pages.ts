@@ -1,14 +1,14 @@
 /** Pages of a slide in a layout that was chosen for it; what the layout has no room for follows or goes before, as usual. */
 import { chartOf } from '../charts/index.ts';
-import { runsText } from '../content/index.ts';
+import { runsReadWords, runsText } from '../content/index.ts';
 import type { Content, PicturePart, Slide, TablePart } from '../deck/index.ts';
 import { frameIn, type Frame, type LayoutName, type Role } from '../theme/index.ts';
 import {
   FITS,
+  mostWords,
   paraOf,
   pictureBox,
   stepFit,
-  textBox,
   type Draft,
   type LayoutOptions,
   type TextContent,
@@ -18,12 +18,13 @@ import { largestSize } from './fit-text.ts';
 import type { Box, Fit, Para } from './page.ts';
 import { FIGURES, type FigureName } from './figure-drafts.ts';
 import { FIGURE_EASY, setFigure } from './set-figure.ts';
-import { besidePicture, tablePages, usualPages } from './usual-pages.ts';
+import { besidePicture, spreadText, tablePages, usualPages, withTable } from './usual-pages.ts';
 
 interface Sorted {
   readonly texts: readonly TextContent[];
   readonly pictures: readonly PicturePart[];
   readonly tables: readonly TablePart[];
+  readonly textFirst: boolean;
 }
 interface Taken {
   readonly pages: readonly Draft[];
@@ -41,9 +42,10 @@ export function chosenPages(slide: Slide, layout: LayoutName, options: LayoutOpt
     texts: content.filter(isText),
     pictures: content.filter((part) => part.kind === 'picture'),
     tables: content.filter((part) => part.kind === 'table'),
+    textFirst: content[0] !== undefined && isText(content[0]),
   };
   const taken = takeInto(layout, sorted, options);
-  if (taken === undefined) return undefined;
+  if (taken === undefined || tooManyWords(taken.parts, options)) return undefined;
   const on = new Set(taken.parts);
   const first = content.findIndex((part) => on.has(part));
   const usual = (parts: readonly Content[]): readonly Draft[] => (parts.length === 0 ? [] : usualPages(parts, options));
@@ -54,8 +56,15 @@ export function chosenPages(slide: Slide, layout: LayoutName, options: LayoutOpt
   ];
 }
 
+/** Whether more words would stand together than a slide may hold. */
+function tooManyWords(parts: readonly Content[], { full }: LayoutOptions): boolean {
+  const paras = parts.filter(isText).map(paraOf);
+  const sum = paras.reduce((all, { style, runs }) => all + (style === 'code' ? 0 : runsReadWords(runs)), 0);
+  return full !== 'report' && sum > mostWords(paras);
+}
+
 function takeInto(layout: LayoutName, sorted: Sorted, options: LayoutOptions): Taken | undefined {
-  const { texts, pictures, tables } = sorted;
+  const { texts, pictures, tables, textFirst } = sorted;
   switch (layout) {
     case 'points':
     case 'agenda':
@@ -102,6 +111,12 @@ function takeInto(layout: LayoutName, sorted: Sorted, options: LayoutOptions): T
       if (table === undefined) return undefined;
       const { chart: _, ...plain } = table;
       return { pages: tablePages(plain, options), parts: [table] };
+    }
+    case 'table-points': {
+      const [table] = tables;
+      if (table === undefined || texts.length === 0) return undefined;
+      const { chart: _, ...plain } = table;
+      return one(withTable(texts.map(paraOf), textFirst, plain, options), [...texts, table]);
     }
     case 'chart':
     case 'chart-points':
@@ -156,7 +171,8 @@ const plainPara = (part: TextContent): Para => ({ part: part.id, style: 'plain',
 type Filled = readonly [role: Role, paras: readonly Para[]];
 
 /** Text in several frames of a layout, those of one style at one size. @returns undefined where some does not fit. */
-function inFrames(layout: LayoutName, filled: readonly Filled[], { theme }: LayoutOptions): Draft | undefined {
+function inFrames(layout: LayoutName, filled: readonly Filled[], options: LayoutOptions): Draft | undefined {
+  const { theme } = options;
   const places = filled
     .filter(([, paras]) => paras.length > 0)
     .map(([role, paras]) => ({ paras, frame: frameIn(theme, layout, role) }));
@@ -167,7 +183,7 @@ function inFrames(layout: LayoutName, filled: readonly Filled[], { theme }: Layo
     const alike = likeness(frame);
     sizes.set(alike, Math.min(size, sizes.get(alike) ?? Infinity));
   }
-  const boxes = places.map(({ paras, frame }) => textBox(paras, frame, theme, sizes.get(likeness(frame))!));
+  const boxes = places.map(({ paras, frame }) => spreadText(paras, frame, options, sizes.get(likeness(frame))!));
   const main = places.at(-1)?.frame ?? frameIn(theme, layout, 'title');
   return { layout, boxes, fit: stepFit(Math.min(main.style.sizes[0]!, ...sizes.values()), main) };
 }

@@ -14,6 +14,13 @@ export interface LayoutOptions {
   /** Of the document; numbers are read by it. */
   readonly language?: string | null;
 }
+/** Most words on a slide, beside a table: of one that is spoken to, and of one with running text, which is read. */
+const SPOKEN_WORDS = 55;
+const READ_WORDS = 130;
+export const mostWords = (texts: readonly Pick<Para, 'style'>[]): number =>
+  texts.some(({ style }) => style === 'body') ? READ_WORDS : SPOKEN_WORDS;
+/** Lines of code on one slide. */
+export const MOST_CODE = 14;
 
 export interface Draft {
   readonly layout: LayoutName;
@@ -34,17 +41,25 @@ export const paraOf = (part: TextContent): Para =>
     ? { part: part.id, style: 'point', level: part.level, runs: part.runs }
     : { part: part.id, style: part.style, level: 1, runs: part.runs };
 
-/** @param free It stands in no placeholder. */
-export function textBox(paras: readonly Para[], frame: Frame, theme: Theme, size: number, free = false): TextBox {
+/** @param free It stands in no placeholder. @param spread See `TextBox`. */
+export function textBox(
+  paras: readonly Para[],
+  frame: Frame,
+  theme: Theme,
+  size: number,
+  free = false,
+  spread = 1,
+): TextBox {
   let placed: TextBox['paragraphs'] | undefined;
   return {
     kind: 'text',
     frame,
     paras,
     scale: size / frame.style.sizes[0]!,
+    spread,
     ...(free ? { free } : {}),
     get paragraphs() {
-      return (placed ??= placeText(paras, frame, theme, size));
+      return (placed ??= placeText(paras, frame, theme, size, spread));
     },
   };
 }

@@ -117,7 +117,7 @@ const PICTURES: Readonly<Partial<Record<LayoutName, number>>> = {
   'gallery-3': 3,
   'gallery-4': 4,
 };
-const TABLES: ReadonlySet<LayoutName> = new Set(['table', 'chart', 'chart-points']);
+const TABLES: ReadonlySet<LayoutName> = new Set(['table', 'table-points', 'chart', 'chart-points']);
 const pictures = new Map([['a' as never, { id: 'a' as never, mime: 'image/png' as const, width: 900, height: 500 }]]);
 
 function slideFor(layout: LayoutName, { title, content }: (typeof STRESS)[string]): Slide {

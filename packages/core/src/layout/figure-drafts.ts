@@ -21,7 +21,7 @@ const itemParas = ({ part, runs, heads, details }: SetItem): readonly Para[] => 
   { part, style: heads ? 'item' : 'plain', level: 1, runs },
   ...details,
 ];
-/** Not the author's words: a number, or a letter where there is no icon. */
+/** Not the author's words: a number. */
 const label = (text: string): Para => ({ part: null, style: 'item', level: 1, runs: plain(text) });
 
 /** Drafts of a figure, the better ones first. */
@@ -40,7 +40,7 @@ export const FIGURE_DRAFTS: Readonly<Record<FigureName, Drafter>> = {
     yield timelineDown(items, pen);
   },
   *'icon-grid'(items, pen) {
-    for (const columns of gridColumns(items.length)) yield iconGrid(items, pen, columns);
+    for (const columns of gridColumns(items.length)) yield cards(items, pen, columns);
   },
   *pyramid(items, pen) {
     yield layers(items, pen, false);
@@ -58,8 +58,8 @@ function stepsAcross(items: readonly SetItem[], pen: Pen): FigureDraft {
   const gap = inches(0.12);
   const each = (width - gap * (items.length - 1)) / items.length;
   const head = Math.min(inches(0.8), height * 0.22);
-  const top = y + height * 0.08;
-  const bottom = y + height * 0.86;
+  const top = y;
+  const bottom = y + height;
   const shapes: ShapeBox[] = [];
   const words: Words[] = [];
   items.forEach((item, i) => {
@@ -222,49 +222,51 @@ function gridColumns(n: number): readonly number[] {
   return n === 9 ? [3] : [4, 3];
 }
 
-function iconGrid(items: readonly SetItem[], pen: Pen, columns: number): FigureDraft {
+/** Cards beside each other, each as the theme makes them. What has an order is numbered; an icon stands above its words. */
+function cards(items: readonly SetItem[], pen: Pen, columns: number): FigureDraft {
   const { x, y, width, height } = pen.frame;
   const rows = Math.ceil(items.length / columns);
-  const gap = inches(0.22);
+  const gap = inches(pen.theme.cards === 'column' ? 0.5 : 0.25);
   const each = { width: (width - gap * (columns - 1)) / columns, height: (height - gap * (rows - 1)) / rows };
-  const tall = each.height > each.width * 0.62;
   const shapes: (ShapeBox | IconBox)[] = [];
   const words: Words[] = [];
+  const marked = items.some(({ icon, ordered }) => icon !== undefined || ordered);
   items.forEach((item, i) => {
-    const card = rectOf(
-      x + (i % columns) * (each.width + gap),
+    const column = i % columns;
+    const place = rectOf(
+      x + column * (each.width + gap),
       y + Math.floor(i / columns) * (each.height + gap),
       each.width,
       each.height,
     );
-    const pad = inches(0.2);
-    const side = Math.min(inches(tall ? 0.8 : 0.62), card.height * 0.42);
-    const color = pen.accent(i, items.length > 6);
-    const spot = rectOf(card.x + pad, tall ? card.y + pad : card.y + (card.height - side) / 2, side, side);
-    shapes.push(
-      pen.shape(pen.card, card, 'panel'),
-      pen.shape('ellipse', spot, color),
-      ...pen.icon(item, within(spot, side * 0.22), 'ground'),
-    );
-    if (item.icon === undefined)
+    const color = pen.accent(i, items.length > 4);
+    const card = pen.cardAt(place, color, column > 0);
+    shapes.push(...card.shapes);
+    const { x: left, y: top, width: wide, height: high } = card.inside;
+    const side = marked ? Math.min(inches(0.62), high * 0.34) : 0;
+    const spot = rectOf(left, top, side, side);
+    if (item.icon !== undefined) shapes.push(...pen.icon(item, spot, card.mark));
+    else if (item.ordered)
       words.push(
-        pen.words(spot, [label(initial(item, i))], {
-          anchor: 'middle',
-          align: 'center',
-          color: 'ground',
+        pen.words(rectOf(left, top, wide, side), [label(`${item.number ?? i + 1}`)], {
+          anchor: 'top',
+          align: 'left',
+          color: card.mark,
           font: 'heading',
           bold: true,
         }),
       );
-    const place = tall
-      ? rectOf(card.x + pad, spot.y + side + pad * 0.7, card.width - 2 * pad, card.height - side - pad * 2.7)
-      : rectOf(spot.x + side + pad, card.y + pad * 0.5, card.width - side - 3 * pad, card.height - pad);
-    words.push(pen.words(place, itemParas(item), { anchor: tall ? 'top' : 'middle', align: 'left' }));
+    const from = marked ? side + inches(0.1) : 0;
+    words.push(
+      pen.words(rectOf(left, top + from, wide, high - from), itemParas(item), {
+        anchor: 'top',
+        align: 'left',
+        color: card.text,
+      }),
+    );
   });
   return { shapes, words };
 }
-
-const initial = ({ ordered }: SetItem, i: number): string => (ordered ? `${i + 1}` : String.fromCharCode(65 + i));
 
 /** Layers from the top down: a pyramid, or the other way round a funnel; the text stands beside them. */
 function layers(items: readonly SetItem[], pen: Pen, funnel: boolean): FigureDraft {

@@ -9,6 +9,8 @@ export interface FigureItem {
   readonly runs: Runs;
   readonly icon: Icon | undefined;
   readonly ordered: boolean;
+  /** Of its list, where that says one. */
+  readonly number?: number;
   readonly details: readonly Para[];
 }
 

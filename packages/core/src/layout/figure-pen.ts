@@ -1,5 +1,5 @@
 /** Draws within a figure's frame: shapes in the theme's accents, and places for text. All lengths in EMU. */
-import { emu } from '../base/index.ts';
+import { emu, inches } from '../base/index.ts';
 import type { ColorName, Frame, Geometry, Rect, TextStyle, Theme } from '../theme/index.ts';
 import type { FigureItem } from './figure-items.ts';
 import type { IconBox, Para, ShapeBox } from './page.ts';
@@ -8,6 +8,13 @@ import type { IconBox, Para, ShapeBox } from './page.ts';
 export interface Words {
   readonly frame: Frame;
   readonly paras: readonly Para[];
+}
+
+interface Card {
+  readonly shapes: readonly ShapeBox[];
+  readonly inside: Rect;
+  readonly text: ColorName;
+  readonly mark: ColorName;
 }
 
 const ACCENTS: readonly ColorName[] = ['accent1', 'accent2', 'accent3', 'accent4', 'accent5', 'accent6'];
@@ -24,6 +31,38 @@ export class Pen {
   /** In figures of many parts one accent is calmer than six. */
   accent(i: number, many: boolean): ColorName {
     return many ? 'accent1' : ACCENTS[i % ACCENTS.length]!;
+  }
+
+  /** A card, as the theme makes them: its shapes, the room inside of it, and the colours that are read there. */
+  cardAt(place: Rect, accent: ColorName, follows: boolean): Card {
+    const pad = inches(0.25);
+    const line = inches(0.06);
+    const inside = within(place, pad);
+    const plain = { inside, text: 'text', mark: accent } as const;
+    switch (this.theme.cards) {
+      case 'panel':
+        return { ...plain, shapes: [this.shape(this.card, place, 'panel')] };
+      case 'solid':
+        return { shapes: [this.shape(this.card, place, accent)], inside, text: 'ground', mark: 'ground' };
+      case 'outline':
+        return { ...plain, shapes: [this.shape(this.card, place, null, { line: { color: accent, width: 1.5 } })] };
+      case 'rule':
+        return {
+          ...plain,
+          shapes: [this.shape('rect', rectOf(place.x, place.y, place.width, line * 1.5), accent)],
+          inside: rectOf(place.x, place.y + line + pad, place.width - pad / 2, place.height - line - pad),
+        };
+      case 'edge':
+        return {
+          ...plain,
+          shapes: [this.shape('rect', rectOf(place.x, place.y, line, place.height), accent)],
+          inside: rectOf(place.x + line + pad * 0.8, place.y, place.width - line - pad * 0.8, place.height),
+        };
+      case 'column': {
+        const rule = rectOf(place.x - pad, place.y, inches(0.015), place.height);
+        return { ...plain, shapes: follows ? [this.shape('rect', rule, 'muted')] : [], inside: place };
+      }
+    }
   }
 
   get card(): Geometry {

@@ -1,6 +1,8 @@
 /** Fits a table: column widths by content, type stepped down, then continued over pages with its head repeated. */
 import { emu, emuFromPt, ptFromEmu, type Emu } from '../base/index.ts';
+import { isSum, splitNumber } from '../charts/index.ts';
 import {
+  cellText,
   placeCells,
   runsText,
   sliceRuns,
@@ -31,25 +33,56 @@ export interface FittedTable {
 }
 
 export function fitTable(source: Table, part: PartId, frame: Frame, theme: Theme): FittedTable {
+  const whole = onOneSlide(source, part, frame, theme);
+  if (whole !== undefined) return whole;
+  const size = theme.table.sizes.at(-1)!;
+  const boxes = splitColumns(withBoldHead(source), MOST_COLUMNS).flatMap((group) => {
+    const single = withoutRowSpans(group);
+    const widths = columnWidths(single, frame, theme, size);
+    return pagesOf(single, widths, frame, theme, size).map((page) => setTable(page, widths, part, frame, theme, size));
+  });
+  return { size, tight: size < theme.table.sizes[0]!, boxes };
+}
+
+/** All of a table in one frame, at the largest size that allows it. @returns undefined where none does. */
+export function onOneSlide(source: Table, part: PartId, frame: Frame, theme: Theme): FittedTable | undefined {
+  if (source.columns > MOST_COLUMNS) return undefined;
   const table = withBoldHead(source);
-  const groups = splitColumns(table, MOST_COLUMNS);
   const { sizes } = theme.table;
   const room = ptFromEmu(frame.height);
-  // All of it on one slide if any size allows, else continued at the floor.
-  const whole =
-    groups.length === 1 ? sizes.find((candidate) => tableHeight(table, frame, theme, candidate) <= room) : undefined;
-  const size = whole ?? sizes.at(-1)!;
-  const boxes =
-    whole === undefined
-      ? groups.flatMap((group) => {
-          const single = withoutRowSpans(group);
-          const widths = columnWidths(single, frame, theme, size);
-          return pagesOf(single, widths, frame, theme, size).map((page) =>
-            setTable(page, widths, part, frame, theme, size),
-          );
-        })
-      : [setTable(table, columnWidths(table, frame, theme, size), part, frame, theme, size)];
-  return { size, tight: size < sizes[0]!, boxes };
+  const size = sizes.find((candidate) => {
+    const widths = columnWidths(table, frame, theme, candidate);
+    return (
+      sum(rowHeights(table, widths, theme, frame, candidate)) <= room &&
+      holdsWords(table, widths, frame, theme, candidate)
+    );
+  });
+  if (size === undefined) return undefined;
+  const box = setTable(table, columnWidths(table, frame, theme, size), part, frame, theme, size);
+  return { size, tight: size < sizes[0]!, boxes: [box] };
+}
+
+/** Whether no column is narrower than its longest word, or the size is the least. */
+function holdsWords(table: Table, widths: readonly number[], frame: Frame, theme: Theme, size: number): boolean {
+  if (size <= theme.table.sizes.at(-1)!) return true;
+  return placeCells(table.rows).every(({ column, cell }) => {
+    const room = sum(widths.slice(column, column + cell.columns)) - 2 * CELL_PADDING.x;
+    return measureRuns(cell.runs, theme, frame, PLAIN).words.every(({ width }) => width * size <= room + 0.5);
+  });
+}
+
+/** Rows grow into the room that is left, small tables more than long ones. */
+const FILLED = 0.62;
+const MOST_GROWTH = 1.6;
+const MOST_GROWTH_OF_FEW = 2.6;
+const FEW_ROWS = 5;
+
+/** Heights of rows in points, taller where there is room. */
+function grown(heights: readonly number[], room: number): readonly number[] {
+  const height = sum(heights);
+  const most = heights.length <= FEW_ROWS ? MOST_GROWTH_OF_FEW : MOST_GROWTH;
+  const factor = Math.max(1, Math.min(most, (room * FILLED) / height));
+  return heights.map((row) => row * factor);
 }
 
 /** A cell over several rows cannot go over the edge of a slide: its text stays in its first row, the others get an empty cell. */
@@ -68,13 +101,16 @@ function withoutRowSpans(table: Table): Table {
   };
 }
 
+/** Heads and sums stand out. */
 function withBoldHead(table: Table): Table {
-  if (!table.rows.some((row) => row.header)) return table;
+  const bolds = (row: TableRow, i: number): boolean =>
+    row.header || (i > 0 && row.cells.length > 1 && isSum(cellText(row.cells[0]!)));
+  if (!table.rows.some(bolds)) return table;
   const bold = (row: TableRow): TableRow => ({
     ...row,
     cells: row.cells.map((cell) => ({ ...cell, runs: cell.runs.map((run) => ({ ...run, bold: true as const })) })),
   });
-  return { ...table, rows: table.rows.map((row) => (row.header ? bold(row) : row)) };
+  return { ...table, rows: table.rows.map((row, i) => (bolds(row, i) ? bold(row) : row)) };
 }
 
 /** @param table Without cells over several rows. */
@@ -89,15 +125,29 @@ function pagesOf(table: Table, widths: readonly number[], frame: Frame, theme: T
   const headRoom = head.length === 0 ? 0 : headHeight;
   const split = splitTallRows(table, widths, frame, theme, size, room - headRoom, headRows);
   const heights = rowHeights(split, widths, theme, frame, size);
-  const pages: Table[] = [];
-  let from = headRows;
-  while (from < split.rows.length) {
-    let to = from;
-    let height = headRoom;
-    while (to < split.rows.length && (to === from || height + heights[to]! <= room)) height += heights[to++]!;
-    pages.push({ columns: table.columns, rows: [...head, ...split.rows.slice(from, to)] });
-    from = to;
+  const ends = (limit: number): readonly number[] => {
+    const found: number[] = [];
+    for (let from = headRows; from < split.rows.length; from = found.at(-1)!) {
+      let to = from;
+      let height = headRoom;
+      while (to < split.rows.length && (to === from || height + heights[to]! <= limit)) height += heights[to++]!;
+      found.push(to);
+    }
+    return found;
+  };
+  const { length } = ends(room);
+  // As few slides as can be, and of those evenly filled ones: the least height that needs no more of them.
+  let least: number = headRoom;
+  let most: number = room;
+  while (most - least > 1) {
+    const middle = (least + most) / 2;
+    if (ends(middle).length > length) least = middle;
+    else most = middle;
   }
+  const pages = ends(most).map((to, i, all): Table => ({
+    columns: table.columns,
+    rows: [...head, ...split.rows.slice(i === 0 ? headRows : all[i - 1], to)],
+  }));
   return pages.length === 0 ? [table] : pages;
 }
 
@@ -182,6 +232,21 @@ function columnWidths(table: Table, frame: Frame, theme: Theme, size: number): r
   return wanted.map((_, i) => share(i) + padding);
 }
 
+/** Columns that hold mostly numbers: they are compared digit by digit, and so stand at the right. */
+function numberColumns(table: Table): ReadonlySet<number> {
+  const counts = Array.from({ length: table.columns }, () => ({ filled: 0, numbers: 0 }));
+  for (const { row, column, cell } of placeCells(table.rows)) {
+    const text = cellText(cell).trim();
+    if (table.rows[row]!.header || cell.columns > 1 || text === '' || column >= table.columns) continue;
+    counts[column]!.filled++;
+    if (splitNumber(text) !== undefined) counts[column]!.numbers++;
+  }
+  return new Set(
+    counts.flatMap(({ filled, numbers }, i) => (i > 0 && filled > 0 && numbers >= filled * MOSTLY ? [i] : [])),
+  );
+}
+const MOSTLY = 0.75;
+
 function rowHeights(
   table: Table,
   widths: readonly number[],
@@ -208,10 +273,6 @@ function rowHeights(
   return heights;
 }
 
-function tableHeight(table: Table, frame: Frame, theme: Theme, size: number): number {
-  return sum(rowHeights(table, columnWidths(table, frame, theme, size), theme, frame, size));
-}
-
 function setTable(
   table: Table,
   widths: readonly number[],
@@ -220,7 +281,8 @@ function setTable(
   theme: Theme,
   size: number,
 ): TableBox {
-  const heights = rowHeights(table, widths, theme, frame, size);
+  const heights = grown(rowHeights(table, widths, theme, frame, size), ptFromEmu(frame.height));
+  const right = numberColumns(table);
   const columnEmu = widths.map(emuFromPt);
   const rowEmu = heights.map(emuFromPt);
   const offset = (values: readonly Emu[], count: number): number =>
@@ -233,14 +295,21 @@ function setTable(
     const width = emu(offset(columnEmu, column + cell.columns) - offset(columnEmu, column));
     const height = emu(offset(rowEmu, Math.min(row + cell.rows, rowEmu.length)) - offset(rowEmu, row));
     const text = ptFromEmu(width) - 2 * CELL_PADDING.x;
-    const lines = cellLines(cell.runs, text, theme, frame, size).map((set, i): SetLine => ({
-      start: set.start,
-      end: set.end,
-      x: emu(x + emuFromPt(CELL_PADDING.x)),
-      baseline: emu(y + emuFromPt(CELL_PADDING.y + i * line + ascent)),
-      width: emuFromPt(Math.min(set.width * size, Math.max(text, 0))),
-    }));
+    const align = cell.columns === 1 && right.has(column) ? 'right' : 'left';
+    const broken = cellLines(cell.runs, text, theme, frame, size);
+    const over = Math.max(0, ptFromEmu(height) - 2 * CELL_PADDING.y - Math.max(1, broken.length) * line);
+    const lines = broken.map((set, i): SetLine => {
+      const own = Math.min(set.width * size, Math.max(text, 0));
+      return {
+        start: set.start,
+        end: set.end,
+        x: emu(x + emuFromPt(CELL_PADDING.x + (align === 'right' ? Math.max(0, text - own) : 0))),
+        baseline: emu(y + emuFromPt(CELL_PADDING.y + over / 2 + i * line + ascent)),
+        width: emuFromPt(own),
+      };
+    });
     return {
+      align,
       row,
       column,
       rows: cell.rows,
@@ -252,4 +321,11 @@ function setTable(
     };
   });
   return { kind: 'table', frame, part, table, size, columnWidths: columnEmu, rowHeights: rowEmu, cells };
+}
+
+/** Where a cell stands in its table, for how it looks. */
+export function placeOf({ row, rows, header }: SetCell, { cells, rowHeights }: TableBox) {
+  const last = row + rows >= rowHeights.length;
+  const below = cells.find((cell) => cell.row === row + rows);
+  return { header, row, last, endsHead: header && below?.header !== true };
 }

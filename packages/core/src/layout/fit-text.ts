@@ -1,7 +1,8 @@
 /** Fits paragraphs into a frame by stepping type down, by two columns, or by going on on further pages. */
 import { ptFromEmu } from '../base/index.ts';
-import { runsText } from '../content/index.ts';
+import { runsReadWords, runsText } from '../content/index.ts';
 import type { Frame, Theme } from '../theme/index.ts';
+import { MOST_CODE } from './draft.ts';
 import { paginate } from './paginate.ts';
 import { measurePara, stackHeight } from './set-text.ts';
 import type { Para } from './page.ts';
@@ -46,17 +47,47 @@ export function lastResortSize(
   return { size, linesOver: Math.max(1, Math.ceil(over / Math.max(...measures.map((measure) => measure.lineHeight)))) };
 }
 
+/** Whether paragraphs are no more than one page may hold, whatever room they take. @param size For the lines of code. */
+export function withinPage(
+  paras: readonly Para[],
+  frame: Frame,
+  theme: Theme,
+  size: number,
+  mostWords: number,
+): boolean {
+  let [words, code] = [0, 0];
+  for (const para of paras)
+    if (para.style === 'code') code += measurePara(para, frame, theme, size).lines.length;
+    else words += runsReadWords(para.runs);
+  return words <= mostWords && code <= MOST_CODE;
+}
+
+/** Text that takes less of its frame is spread until it does. */
+const FILLED = 0.64;
+const MOST_SPREAD = 6;
+
+/** By how much space between paragraphs grows so that few of them do not stand in a corner. */
+export function spreadOf(paras: readonly Para[], frame: Frame, theme: Theme, size: number): number {
+  if (paras.length < 2) return 1;
+  const measures = paras.map((para) => measurePara(para, frame, theme, size));
+  const least = stackHeight(measures, 0);
+  const space = stackHeight(measures) - least;
+  const wanted = ptFromEmu(frame.height) * FILLED - least;
+  return space <= 0 ? 1 : Math.round(100 * Math.max(1, Math.min(MOST_SPREAD, wanted / space))) / 100;
+}
+
 /** Pages at the largest size that needs no more of them than the floor does. */
 export function continuedPages(
   paras: readonly Para[],
   frame: Frame,
   theme: Theme,
+  mostWords: number,
 ): { size: number; pages: readonly (readonly Para[])[] } {
   // From the floor up: a larger size never needs fewer pages, so the first that needs more ends the search.
   const [floor, ...larger] = frame.style.sizes.toReversed();
-  let best = { size: floor!, pages: paginate(paras, frame, theme, floor!) };
+  let best = { size: floor!, pages: paginate(paras, frame, theme, floor!, mostWords) };
   for (const size of larger) {
-    const pages = paginate(paras, frame, theme, size);
+    const pages = paginate(paras, frame, theme, size, mostWords);
     if (pages.length > best.pages.length) break;
     best = { size, pages };
   }

@@ -1,9 +1,17 @@
-export { CELL_PADDING } from './fit-table.ts';
+export { CELL_PADDING, placeOf } from './fit-table.ts';
 export * from './choose-layouts.ts';
 export * from './lay-out-slide.ts';
 export { FIGURES } from './figure-drafts.ts';
 export { usualDress, type LayoutOptions } from './draft.ts';
 export * from './measure-ahead.ts';
 export * from './page.ts';
-export { capitals, paraSetting, SCRIPT_SCALE, type ParaSetting } from './set-text.ts';
+export {
+  capitals,
+  longestWord,
+  measurePara,
+  type ParaSetting,
+  paraSetting,
+  SCRIPT_SCALE,
+  stackHeight,
+} from './set-text.ts';
 export { REASONS, type Reason } from './signs.ts';

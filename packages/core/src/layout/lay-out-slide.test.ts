@@ -4,7 +4,7 @@ import { runsText, type Picture, type PictureId } from '../content/index.ts';
 import type { Slide } from '../deck/index.ts';
 import type { DocumentModel } from '../document/index.ts';
 import { mapDocument, presetMap } from '../mapping/index.ts';
-import { doc, h, li, p, picture, random, randomDocument, table, THEMES } from '../test/build.ts';
+import { code, doc, h, li, p, picture, random, randomDocument, table, THEMES } from '../test/build.ts';
 import { SLIDE_HEIGHT, SLIDE_WIDTH } from '../theme/index.ts';
 import { layOutSlide } from './lay-out-slide.ts';
 import type { Page } from './page.ts';
@@ -38,13 +38,17 @@ test('a word of a hundred thousand characters goes on over pages, and not one is
 
 describe('layouts are chosen by content', () => {
   test.each([
-    ['points', [h(1, 'T'), li('a')], ['points']],
+    ['points', [h(1, 'T'), li('a'), li('b')], ['points']],
+    ['one point alone', [h(1, 'T'), li('a')], ['statement']],
+    ['code', [h(1, 'T'), code('let a;')], ['points']],
+    ['a table with text', [h(1, 'T'), li('a'), table([['a'], ['b']])], ['table-points']],
+    ['a table and what is said of it', [h(1, 'T'), table([['a'], ['b']]), li('a')], ['table-points']],
     ['many short points', [h(1, 'T'), ...Array.from({ length: 14 }, (_, i) => li(`short ${i}`))], ['columns']],
     ['a picture with text', [h(1, 'T'), li('a'), picture('a')], ['picture-right']],
     ['a picture alone', [h(1, 'T'), picture('a')], ['picture']],
     ['two pictures', [h(1, 'T'), picture('a'), picture('b')], ['picture', 'picture']],
     ['a table', [h(1, 'T'), table([['a'], ['b']])], ['table']],
-    ['points, a table, points', [h(1, 'T'), li('a'), table([['a'], ['b']]), li('b')], ['points', 'table', 'points']],
+    ['points, a table, points', [h(1, 'T'), li('a'), table([['a'], ['b']]), li('b')], ['table-points', 'statement']],
     ['nothing', [h(1, 'T')], ['title-only']],
   ])('%s', (_, drafts, layouts) => {
     expect(pagesOf(doc(...drafts)).map((page) => page.layout)).toEqual(layouts);
@@ -54,7 +58,7 @@ describe('layouts are chosen by content', () => {
 describe('too much for one slide', () => {
   test('type steps down first', () => {
     const [page, ...more] = pagesOf(
-      doc(h(1, 'T'), ...points(9, 'A point that is long enough not to go into two columns, and then some more of it')),
+      doc(h(1, 'T'), ...points(9, 'Mühlenbetriebsgenossenschaft Wasserradgesellschaft Hafenverwaltung am Kai')),
     );
     expect(more).toEqual([]);
     expect(page!.fit).toMatchObject({ state: 'tight' });
@@ -232,9 +236,7 @@ test('a page that goes on below a point says that point again', () => {
 test('no page has one point alone where the others can spare one', () => {
   const points = doc(
     h(1, 'T'),
-    ...Array.from({ length: 13 }, (_, i) =>
-      li(`${'some words that fill more than one line of a slide, so that few fit '.repeat(2)}${i}`),
-    ),
+    ...Array.from({ length: 13 }, (_, i) => li(`some words that fill about one line of a slide, no more ${i}`)),
   );
   const [slide] = mapDocument(points, presetMap('talk', points)).slides;
   const pages = layOutSlide(slide!, { theme: THEMES[0]!, pictures: new Map(), full: 'continue' });

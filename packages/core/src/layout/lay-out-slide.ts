@@ -1,11 +1,11 @@
 /** Lays one slide out: by the layout that was chosen for it, else by what is on it; fits its text, and goes on on further pages where it must. */
-import { ptFromEmu } from '../base/index.ts';
-import { plain, runsText, sliceRuns, type Runs } from '../content/index.ts';
+import { emu, ptFromEmu, remembered } from '../base/index.ts';
+import { mergeRuns, plain, runsText, sliceRuns, type Runs } from '../content/index.ts';
 import type { MatterKind, Note, Slide } from '../deck/index.ts';
-import { frameIn, frameOf, layoutNamed, type LayoutName, type Theme } from '../theme/index.ts';
+import { frameIn, frameOf, layoutNamed, type Frame, type LayoutName, type Theme } from '../theme/index.ts';
 import { chosenPages } from './chosen-pages.ts';
-import { FITS, paraOf, pictureBox, textBox, type Draft, type LayoutOptions } from './draft.ts';
-import { largestSize, twoColumns } from './fit-text.ts';
+import { FITS, mostWords, paraOf, pictureBox, textBox, type Draft, type LayoutOptions } from './draft.ts';
+import { largestSize, twoColumns, withinPage } from './fit-text.ts';
 import type { Fit, Page, Para } from './page.ts';
 import { measurePara } from './set-text.ts';
 import { textPages, usualPages } from './usual-pages.ts';
@@ -15,7 +15,7 @@ export function layOutSlide(slide: Slide, deckOptions: LayoutOptions): readonly 
   const options = slide.full === undefined ? deckOptions : { ...deckOptions, full: slide.full };
   const { theme } = options;
   const drafts = draftsOf(slide, options);
-  const titled = drafts.map((draft) => withTitle(draft, slide, theme));
+  const titled = drafts.map((draft, i) => withTitle(draft, pageTitle(slide, i, drafts.length), theme));
   const places = placesOf(titled.map(({ draft }) => draft));
   const notes = notesByPage(slide, places, titled.length);
   if (titled[0]!.titleCut)
@@ -75,22 +75,32 @@ export function titleFits(runs: Runs, theme: Theme): boolean {
 export function textFits({ content }: Slide, theme: Theme): boolean {
   const paras = content.flatMap((part) => (part.kind === 'point' || part.kind === 'text' ? [paraOf(part)] : []));
   const frame = frameOf(layoutNamed(theme, 'points'), 'body')!;
+  if (!withinPage(paras, frame, theme, frame.style.sizes.at(-1)!, mostWords(paras))) return false;
   if (largestSize(paras, frame, theme, frame.style.sizes.slice(-1)) !== undefined) return true;
   const layout = layoutNamed(theme, 'columns');
   const [left, right] = [frameOf(layout, 'body')!, frameOf(layout, 'body2')!];
   return twoColumns(paras, left, right, theme, frame.style.sizes.slice(0, 2)) !== undefined;
 }
 
+/** Which of several pages it is stands behind the title of each that follows: no two slides are called the same. */
+function pageTitle({ title }: Slide, index: number, count: number): Runs {
+  const runs = unlinked(title.runs);
+  return index === 0 || runs.length === 0 ? runs : [...runs, ...plain(`\u00a0· ${index + 1}/${count}`)];
+}
+/** A title is no place for a link. */
+const unlinked = remembered((runs: Runs): Runs =>
+  runs.some(({ link }) => link !== undefined) ? mergeRuns(runs.map(({ link: _, ...run }) => run)) : runs,
+);
+
 /** Adds the title; one that fits at no size is cut with an ellipsis, and stands in the notes in full. */
-function withTitle(draft: Draft, slide: Slide, theme: Theme): { draft: Draft; titleCut: boolean } {
+function withTitle(draft: Draft, runs: Runs, theme: Theme): { draft: Draft; titleCut: boolean } {
   const frame = frameOf(layoutNamed(theme, draft.layout), 'title')!;
   const { sizes } = frame.style;
-  const runs = slide.title.runs;
   if (runs.length === 0) return { draft, titleCut: false };
   const para: Para = { part: null, style: 'title', level: 1, runs };
-  const size = largestSize([para], frame, theme, [...sizes, ...TITLE_FLOOR.filter((small) => small < sizes.at(-1)!)]);
+  const size = titleSize(para, frame, theme);
   if (size !== undefined) {
-    const box = textBox([para], frame, theme, size);
+    const box = textBox([para], evenFrame(para, frame, theme, size), theme, size);
     const state = draft.fit.state === 'fits' && size < sizes[0]! ? 'tight' : draft.fit.state;
     const points = draft.boxes.length === 0 ? size : draft.fit.points;
     return { draft: { ...draft, boxes: [box, ...draft.boxes], fit: { ...draft.fit, state, points } }, titleCut: false };
@@ -106,6 +116,46 @@ function withTitle(draft: Draft, slide: Slide, theme: Theme): { draft: Draft; ti
   };
   return { draft: { ...draft, boxes: [textBox([cut], frame, theme, least), ...draft.boxes], fit }, titleCut: true };
 }
+
+const MOST_TITLE_LINES = 2;
+
+/** The largest size at which a title takes no more than two lines, the last of which is no single word; else the largest that fits. */
+function titleSize(para: Para, frame: Frame, theme: Theme): number | undefined {
+  const { sizes } = frame.style;
+  const all = [...sizes, ...TITLE_FLOOR.filter((small) => small < sizes.at(-1)!)];
+  const fitting = all.filter((size) => largestSize([para], frame, theme, [size]) !== undefined);
+  const text = runsText(para.runs);
+  return (
+    fitting.find((size) => {
+      const { lines } = measurePara(para, evenFrame(para, frame, theme, size), theme, size);
+      const last = lines.at(-1);
+      return (
+        lines.length <= MOST_TITLE_LINES && (lines.length < 2 || /\s/.test(text.slice(last!.start, last!.end).trim()))
+      );
+    }) ?? fitting[0]
+  );
+}
+
+/** A little more than the text needs, so that another program breaks it where we do. */
+const SLACK = 1.012;
+
+/** A frame as narrow as keeps the number of lines: lines of a title are then about as long as each other. */
+function evenFrame(para: Para, frame: Frame, theme: Theme, size: number): Frame {
+  const lines = (width: number): number => measurePara(para, { ...frame, width: emu(width) }, theme, size).lines.length;
+  const count = measurePara(para, frame, theme, size).lines.length;
+  if (count < 2 || count > MOST_EVEN) return frame;
+  let [least, most] = [frame.width / (count + 1), frame.width as number];
+  while (most - least > frame.width / 200) {
+    const middle = (least + most) / 2;
+    if (lines(middle) > count) least = middle;
+    else most = middle;
+  }
+  const width = emu(Math.min(frame.width, most * SLACK));
+  const spare = frame.width - width;
+  const x = emu(frame.x + (frame.align === 'left' ? 0 : frame.align === 'center' ? spare / 2 : spare));
+  return { ...frame, x, width };
+}
+const MOST_EVEN = 3; // lines
 
 function cutTitle(runs: Runs, limit: number): Runs {
   const kept = runsText(runs).slice(0, limit - 4);

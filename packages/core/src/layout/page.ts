@@ -46,6 +46,8 @@ export interface TextBox {
   readonly paragraphs: readonly SetParagraph[];
   /** Size of level 1 relative to the layout's. */
   readonly scale: number;
+  /** Space between paragraphs, as a multiple of what the theme says. */
+  readonly spread: number;
   /** It stands in no placeholder: text of a figure. */
   readonly free?: true;
 }
@@ -93,6 +95,7 @@ export interface IconBox {
   readonly color: ColorName;
 }
 export interface SetCell {
+  readonly align: 'left' | 'right';
   readonly row: number;
   readonly column: number;
   readonly rows: number;

@@ -17,7 +17,7 @@ const point = (text: string, level = 1): Para => ({
 });
 /** Pages as texts; a point that is said again has a star. */
 const pages = (...paras: readonly Para[]): readonly (readonly string[])[] =>
-  paginate(paras, frame, theme, SIZE).map((page) =>
+  paginate(paras, frame, theme, SIZE, 500).map((page) =>
     page.map((para) => `${para.repeated === true ? '*' : ''}${runsText(para.runs)}`),
   );
 const many = (n: number, level = 1, name = 'p'): readonly Para[] =>

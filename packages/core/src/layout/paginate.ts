@@ -4,8 +4,10 @@
  * that keep a point with what stands below it. A page that begins below a point repeats that point.
  */
 import { ptFromEmu } from '../base/index.ts';
-import { runsText, sliceRuns, trimRuns } from '../content/index.ts';
+import { readWords, runsReadWords, runsText, sliceRuns, trimRuns } from '../content/index.ts';
+import type { Line } from '../fonts/index.ts';
 import type { Frame, Theme } from '../theme/index.ts';
+import { MOST_CODE } from './draft.ts';
 import { measurePara, stackHeight } from './set-text.ts';
 import type { Para } from './page.ts';
 
@@ -16,24 +18,32 @@ const ORPHANED_PARENT = 400;
 const SPLIT_PARAGRAPH = 30;
 /** Of the page's height. */
 const MOST_REPEATED = 0.4;
+/** Of the words that a page may have. */
+const MOST_REPEATED_WORDS = 0.3;
 
-/** @returns Pages, each of which fits the frame at `size`. */
+/** @returns Pages, each of which fits the frame at `size`, and has no more words and lines of code than a page may. */
 export function paginate(
   paras: readonly Para[],
   frame: Frame,
   theme: Theme,
   size: number,
+  mostWords: number,
 ): readonly (readonly Para[])[] {
   const room = ptFromEmu(frame.height);
-  const pieces = paras.flatMap((para) => splitPara(para, frame, theme, size, room));
+  const pieces = paras.flatMap((para) => splitPara(para, frame, theme, size, room, mostWords));
   const measures = pieces.map((piece) => measurePara(piece, frame, theme, size));
+  const words = sums(pieces.map(({ style, runs }) => (style === 'code' ? 0 : runsReadWords(runs))));
+  const code = sums(pieces.map(({ style }, i) => (style === 'code' ? measures[i]!.lines.length : 0)));
+  const tooMuch = (from: number, to: number): boolean =>
+    words[to]! - words[from]! + wordsIn(repeated(from)) > mostWords || code[to]! - code[from]! > MOST_CODE;
   const measured = (para: Para) => measurePara(para, frame, theme, size);
   const parents = new Map<number, readonly Para[]>();
   const repeated = (from: number): readonly Para[] => {
     let found = parents.get(from);
     if (found === undefined) {
       found = parentsOf(pieces, from);
-      if (stackHeight(found.map(measured)) > room * MOST_REPEATED) found = [];
+      if (stackHeight(found.map(measured)) > room * MOST_REPEATED || wordsIn(found) > mostWords * MOST_REPEATED_WORDS)
+        found = [];
       parents.set(from, found);
     }
     return found;
@@ -43,7 +53,7 @@ export function paginate(
     let chosen = { cost: Infinity, from: to - 1 };
     for (let from = to - 1; from >= 0; from--) {
       const height = stackHeight([...repeated(from).map(measured), ...measures.slice(from, to)]);
-      if (height > room && from < to - 1) break;
+      if ((height > room || tooMuch(from, to)) && from < to - 1) break;
       const cost = best[from]!.cost + pageCost(pieces, from, to, 1 - height / room);
       if (cost < chosen.cost) chosen = { cost, from };
     }
@@ -55,6 +65,16 @@ export function paginate(
     pages.unshift([...repeated(from), ...pieces.slice(from, to)]);
   }
   return pages;
+}
+
+const wordsIn = (paras: readonly Para[]): number =>
+  paras.reduce((sum, { style, runs }) => sum + (style === 'code' ? 0 : runsReadWords(runs)), 0);
+
+/** What stands before each place of a list, and at the end all of it. */
+function sums(values: readonly number[]): readonly number[] {
+  const before = [0];
+  for (const value of values) before.push(before.at(-1)! + value);
+  return before;
 }
 
 /** The points under which a piece stands, outermost first, to be repeated where a page begins with it. */
@@ -86,32 +106,75 @@ function pageCost(pieces: readonly Para[], from: number, to: number, slack: numb
   return cost;
 }
 
-/** Splits a paragraph that alone is taller than the frame: after a sentence where one ends on the page, else after a line. */
-function splitPara(para: Para, frame: Frame, theme: Theme, size: number, room: number): readonly Para[] {
-  if (measurePara(para, frame, theme, size).height <= room) return [para];
+/** Splits a paragraph that alone is too much for a page: after a sentence where one ends on it, code at an empty line, else after a line. */
+function splitPara(
+  para: Para,
+  frame: Frame,
+  theme: Theme,
+  size: number,
+  room: number,
+  mostWords: number,
+): readonly Para[] {
+  const isCode = para.style === 'code';
+  const { height: whole, lines: all } = measurePara(para, frame, theme, size);
+  if (whole <= room && (isCode ? all.length <= MOST_CODE : runsReadWords(para.runs) <= mostWords)) return [para];
   const text = runsText(para.runs);
-  const trim = (runs: Para['runs']): Para['runs'] => (para.style === 'code' ? runs : trimRuns(runs));
+  const trim = (runs: Para['runs']): Para['runs'] => (isCode ? runs : trimRuns(runs));
   const pieces: Para[] = [];
   let from = 0;
   let window = WINDOW;
   while (from < text.length) {
     // A window, not all that is left: measuring a book again for each of its slides would take forever.
     const runs = trim(sliceRuns(para.runs, from, from + window));
-    const skipped = para.style === 'code' ? 0 : text.slice(from, from + window).search(/\S|$/);
+    const skipped = isCode ? 0 : text.slice(from, from + window).search(/\S|$/);
     const { lines, height, lineHeight } = measurePara({ ...para, runs }, frame, theme, size);
     const atEnd = from + window >= text.length;
-    if (height <= room) {
+    const piece = runsText(runs);
+    const wordsEnd = isCode ? undefined : endOfWords(piece, mostWords);
+    if (height <= room && wordsEnd === undefined && !(isCode && lines.length > MOST_CODE)) {
       if (atEnd) return runs.length === 0 ? pieces : [...pieces, { ...para, runs }];
       window *= 2;
       continue;
     }
-    const limit = lines[Math.max(1, Math.floor(room / lineHeight)) - 1]!.end;
-    const at = para.style === 'code' ? limit : (sentenceEnd(runsText(runs).slice(0, limit)) ?? limit);
-    pieces.push({ ...para, runs: trim(sliceRuns(runs, 0, at)) });
+    const fitting = Math.max(1, Math.floor(room / lineHeight));
+    const most = Math.min(lines.length, isCode ? Math.min(fitting, MOST_CODE) : fitting);
+    const limit = Math.min(lines[most - 1]!.end, wordsEnd ?? Infinity);
+    const at = isCode
+      ? (emptyLine(piece, lines.slice(0, most)) ?? limit)
+      : (sentenceEnd(piece.slice(0, limit)) ?? limit);
+    pieces.push({ ...para, runs: isCode ? withoutEdges(sliceRuns(runs, 0, at)) : trim(sliceRuns(runs, 0, at)) });
     from += skipped + at;
     window = Math.max(LEAST_WINDOW, 2 * (skipped + at));
   }
   return pieces;
+}
+
+/** Where so many words end; undefined where there are no more than these. */
+function endOfWords(text: string, most: number): number | undefined {
+  if (readWords(text) <= most) return undefined;
+  let [least, end] = [0, text.length];
+  // The longest beginning that has no more words, found by halves: what a word is differs from script to script.
+  while (least < end) {
+    const middle = (least + end + 1) >> 1;
+    if (readWords(text.slice(0, middle)) <= most) least = middle;
+    else end = middle - 1;
+  }
+  const space = text.slice(0, least + 1).search(/\s\S*$/);
+  return Math.max(1, space > least / 2 ? space : least);
+}
+
+/** Behind the last empty line among the first ones of a piece of code, if that is in their second half. */
+function emptyLine(text: string, lines: readonly Line[]): number | undefined {
+  const last = lines.findLastIndex(({ start, end }) => text.slice(start, end).trim() === '');
+  return last >= lines.length / 2 - 1 && last > 0 ? Math.max(lines[last]!.end, lines[last]!.start + 1) : undefined;
+}
+
+/** Code without the empty lines at its beginning and end. */
+function withoutEdges(runs: Para['runs']): Para['runs'] {
+  const text = runsText(runs);
+  const from = /^(?:[^\S\n]*\n)*/.exec(text)![0].length;
+  const to = text.trimEnd().length;
+  return from < to ? sliceRuns(runs, from, to) : runs;
 }
 
 /** Characters that are measured at first; more than a slide holds at the least size. */

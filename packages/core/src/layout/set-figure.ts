@@ -1,22 +1,22 @@
 /** Sets a list as a figure: shapes with the points' own text in them, all at one size. */
-import { ptFromEmu } from '../base/index.ts';
+import { emu, ptFromEmu } from '../base/index.ts';
 import { runsText } from '../content/index.ts';
 import type { Frame, Theme } from '../theme/index.ts';
 import { textBox } from './draft.ts';
-import { FIGURE_DRAFTS, type FigureName } from './figure-drafts.ts';
+import { FIGURE_DRAFTS, type FigureDraft, type FigureName } from './figure-drafts.ts';
 import type { FigureItem } from './figure-items.ts';
 import { Pen } from './figure-pen.ts';
 import type { Box, Para } from './page.ts';
 import { longestWord, measurePara, stackHeight } from './set-text.ts';
 
-/** Sizes of the points' text; what stands below them is set at 0.86 of it, never below 12 pt. */
-const FIGURE_SIZES = [28, 24, 22, 20, 18, 16, 14];
+/** Sizes of the points' text; what stands below them is a little smaller, never below 16 points. */
+const FIGURE_SIZES = [28, 24, 22, 20, 18];
 /** From here on a figure's text is as large as it was meant to be. */
 export const FIGURE_EASY = 18;
 
 /** Fewest and most points of each figure. */
 const FIGURE_RANGE: Readonly<Record<FigureName, readonly [number, number]>> = {
-  steps: [2, 7],
+  steps: [3, 7],
   cycle: [3, 6],
   timeline: [2, 7],
   'icon-grid': [2, 9],
@@ -42,16 +42,45 @@ export function setFigure(
   // Points that are sentences are no headings; all are set alike.
   const heads = items.every(({ runs, details }) => details.length > 0 || runsText(runs).length <= HEADING);
   const alike = items.map((item) => ({ ...item, heads }));
-  for (const draft of FIGURE_DRAFTS[name](alike, new Pen(frame, theme))) {
-    const size = FIGURE_SIZES.find((candidate) =>
-      draft.words.every(({ frame: place, paras }) => suits(paras, place, theme, candidate)),
-    );
-    if (size === undefined) continue;
-    const freeText = (place: Frame, paras: readonly Para[]): Box =>
-      textBox(paras, { ...place, style: { ...place.style, sizes: [size] } }, theme, size, true);
-    return { size, boxes: [...draft.shapes, ...draft.words.map(({ frame: place, paras }) => freeText(place, paras))] };
+  const drafts = (height: number): readonly FigureDraft[] => [
+    ...FIGURE_DRAFTS[name](alike, new Pen({ ...frame, height: emu(height) }, theme)),
+  ];
+  const holds = ({ words }: FigureDraft, size: number): boolean =>
+    words.every(({ frame: place, paras }) => suits(paras, place, theme, size));
+  let best: { readonly i: number; readonly size: number } | undefined;
+  for (const [i, draft] of drafts(frame.height).entries()) {
+    const size = FIGURE_SIZES.find((candidate) => holds(draft, candidate));
+    if (size !== undefined && size > (best?.size ?? 0)) best = { i, size };
   }
-  return undefined;
+  if (best === undefined) return undefined;
+  const { i, size } = best;
+  const at = (height: number): FigureDraft => drafts(height)[i]!;
+  const { shapes, words } = FLEXIBLE.has(name) ? lowest(at, holds, size, frame.height) : at(frame.height);
+  const freeText = (place: Frame, paras: readonly Para[]): Box =>
+    textBox(paras, { ...place, style: { ...place.style, sizes: [size] } }, theme, size, true);
+  return { size, boxes: [...shapes, ...words.map(({ frame: place, paras }) => freeText(place, paras))] };
+}
+
+/** Figures that are as tall as their fullest part needs, not as the slide. */
+const FLEXIBLE: ReadonlySet<FigureName> = new Set(['icon-grid', 'steps', 'matrix']);
+/** Of the room; less would leave the slide half empty. */
+const LEAST_HEIGHT = 0.6;
+const AIR = 1.12;
+
+function lowest(
+  draftAt: (height: number) => FigureDraft,
+  holds: (draft: FigureDraft, size: number) => boolean,
+  size: number,
+  most: number,
+): FigureDraft {
+  let [least, height] = [most * LEAST_HEIGHT, most];
+  if (holds(draftAt(least), size)) return draftAt(least);
+  while (height - least > most / 50) {
+    const middle = (least + height) / 2;
+    if (holds(draftAt(middle), size)) height = middle;
+    else least = middle;
+  }
+  return draftAt(Math.min(most, height * AIR));
 }
 
 const EASY_LINES = 4;

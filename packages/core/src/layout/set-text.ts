@@ -28,8 +28,9 @@ export interface ParaSetting {
   readonly bold?: boolean;
 }
 
-const DETAIL_SCALE = 0.86;
-const CODE_SCALE = 0.72;
+const DETAIL_SCALE = 0.9;
+/** Fixed pitch runs wide; at the least size of points it is 14 points high. */
+export const CODE_SCALE = 0.78;
 /** Size of superscripts and subscripts, as receivers draw them. */
 export const SCRIPT_SCALE = 0.66;
 
@@ -153,24 +154,31 @@ export function longestWord(para: Para, frame: Frame, theme: Theme): number {
   return words.reduce((widest, { width }) => Math.max(widest, width), 0) * setting.scale;
 }
 
-/** Height of all paragraphs in points. */
-export function stackHeight(measures: readonly Measure[]): number {
+/** Height of all paragraphs in points. @param spread Space between them, as a multiple of what the theme says. */
+export function stackHeight(measures: readonly Measure[], spread = 1): number {
   return measures.reduce(
-    (sum, measure, i) => sum + measure.height + (i === 0 ? 0 : measure.setting.spaceBefore * measure.lineHeight),
+    (sum, measure, i) =>
+      sum + measure.height + (i === 0 ? 0 : spread * measure.setting.spaceBefore * measure.lineHeight),
     0,
   );
 }
 
 /** Places lines in the frame; they must have been found to fit. */
-export function placeText(paras: readonly Para[], frame: Frame, theme: Theme, size: number): readonly SetParagraph[] {
+export function placeText(
+  paras: readonly Para[],
+  frame: Frame,
+  theme: Theme,
+  size: number,
+  spread = 1,
+): readonly SetParagraph[] {
   const measures = paras.map((para) => measurePara(para, frame, theme, size));
-  const free = ptFromEmu(frame.height) - stackHeight(measures);
+  const free = ptFromEmu(frame.height) - stackHeight(measures, spread);
   let y = ptFromEmu(frame.y) + (frame.anchor === 'top' ? 0 : frame.anchor === 'middle' ? free / 2 : free);
   return paras.map((para, i): SetParagraph => {
     const { setting, lines, lineHeight: height } = measures[i]!;
     const own = size * setting.scale;
     const ascent = baseFace(theme, frame, setting).ascent * frame.style.lineSpacing * own;
-    if (i > 0) y += setting.spaceBefore * height;
+    if (i > 0) y += spread * setting.spaceBefore * height;
     const left = frame.x + emuFromPt(setting.indent);
     const room = frame.width - emuFromPt(setting.indent);
     const placed = lines.map((line): SetLine => {

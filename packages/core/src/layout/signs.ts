@@ -53,7 +53,8 @@ const NARROWING =
   /\b(funnel|pipeline|narrow(s|ing)?|filter(s|ed|ing)?|shortlist|trichter|auswahl|entonnoir|sélection|embudo|selección)\b/i;
 const SIDES =
   /\b(matrix|quadrants?|two by two|swot|strengths?, weaknesses|effort and|impact|likelihood|urgent|stärken|schwächen|quadranten?|matrice|forces|matriz|cuadrantes?|fortalezas)\b/i;
-const THANKS = /\b(thank(s| you)|questions|the end|danke|fragen|merci|questions ?\?|gracias|preguntas|contact)\b/i;
+const THANKS =
+  /^\W*(thank(s| you)( very much| for .{1,40})?|(any )?questions|the end|vielen dank.{0,30}|danke|fragen|merci.{0,20}|des questions|(muchas )?gracias|preguntas|grazie|domande|obrigad[oa]|perguntas|bedankt|vragen|contact)\W*$/i;
 
 /** Strongest first; a layout may have several signs. */
 export function signsOf(slide: Slide, language: string | null): readonly Sign[] {
@@ -74,7 +75,7 @@ export function signsOf(slide: Slide, language: string | null): readonly Sign[] 
     const share = (test: (line: string) => boolean): number => lines.filter(test).length / n;
     const dated = items.filter(({ runs }) => leadingDate(runs) !== undefined).length;
     if (n >= 2 && dated / n >= 0.7) add('timeline', 'dates', 0.95);
-    if (items.every(({ ordered }) => ordered)) add('steps', 'numbered', 0.9);
+    if (n >= 3 && items.every(({ ordered }) => ordered)) add('steps', 'numbered', 0.9);
     else if (share((line) => ORDER.test(line)) >= 0.5) add('steps', 'order-words', 0.85);
     else if (n >= 3 && share((line) => beginningOf(line) !== undefined) >= 0.75)
       add('steps', 'imperative', STEPS.test(title) ? 0.8 : 0.5);
@@ -93,8 +94,8 @@ export function signsOf(slide: Slide, language: string | null): readonly Sign[] 
     if (n === 4 && (SIDES.test(title) || share((line) => SIDES.test(line)) >= 0.5)) add('matrix', 'four-sides', 0.9);
     const words = items.map(({ runs }) => runsWords(runs));
     const longest = Math.max(...words);
-    if (n >= 3 && n <= 9 && longest <= 12 && longest <= 4 * Math.max(1, Math.min(...words)) + 3)
-      add('icon-grid', 'short-items', longest <= 6 ? 0.6 : 0.45);
+    if (n <= 9 && longest <= 12 && longest <= 4 * Math.max(1, Math.min(...words)) + 3)
+      add('icon-grid', 'short-items', longest <= 6 ? 0.62 : 0.55);
     if (n >= 6 && longest <= 10) add(n >= 9 ? 'columns-3' : 'columns', 'many-short', 0.4);
     if (texts.length > points.length && n >= 3 && n <= 5) add('figure-text', 'list-and-text', 0.4);
   }
@@ -115,9 +116,12 @@ export function signsOf(slide: Slide, language: string | null): readonly Sign[] 
     if (THANKS.test(title)) add('closing', 'ends-the-deck', 0.7);
   }
   for (const { table, chart } of tables) {
-    if (chart !== undefined || readChart(table, language) === undefined) continue;
-    add('chart', 'numbers-in-table', 0.62);
-    if (texts.length > 0) add('chart-points', 'numbers-in-table', 0.7);
+    const data = chart === undefined ? readChart(table, language) : undefined;
+    if (data === undefined) continue;
+    // Of several series of a few values a table says more: its numbers can be read.
+    const told = data.series.length === 1 || data.categories.length > MOST_READ;
+    add('chart', 'numbers-in-table', told ? 0.62 : 0.34);
+    if (texts.length > 0) add('chart-points', 'numbers-in-table', told ? 0.7 : 0.38);
   }
   if (pictures >= 2) add(`gallery-${Math.min(4, pictures) as 2 | 3 | 4}`, 'pictures-together', 0.7);
   if (pictures >= 1 && texts.length > 0)
@@ -125,6 +129,9 @@ export function signsOf(slide: Slide, language: string | null): readonly Sign[] 
       add(layout, 'picture-and-text', layout === 'picture-caption' && texts.length === 1 ? 0.55 : 0.45);
   return signs.sort((a, b) => b.weight - a.weight);
 }
+
+/** Rows of numbers that are read as a table. */
+const MOST_READ = 8;
 
 const firstNumber = (line: string): number | undefined => {
   const match = /\d[\d.,\u00a0\u202f]*/.exec(line);

@@ -1,9 +1,11 @@
 /** Pages of a slide whose layout nobody chose: by what is on it, continued where it must be. */
+import { emu, emuFromPt, inches } from '../base/index.ts';
 import { chartOf, type Chart } from '../charts/index.ts';
 import type { Content, PicturePart, TablePart } from '../deck/index.ts';
-import { frameIn, type LayoutName } from '../theme/index.ts';
+import { frameIn, type Frame, type LayoutName, type Theme } from '../theme/index.ts';
 import {
   FITS,
+  mostWords,
   paraOf,
   pictureBox,
   stepFit,
@@ -12,36 +14,35 @@ import {
   type LayoutOptions,
   type TextContent,
 } from './draft.ts';
-import { continuedPages, largestSize, lastResortSize, twoColumns } from './fit-text.ts';
-import { fitTable } from './fit-table.ts';
-import type { Fit, Para } from './page.ts';
+import { quoted } from './figure-items.ts';
+import { codePage } from './code-pages.ts';
+import { continuedPages, heightAt, largestSize, lastResortSize, spreadOf, twoColumns, withinPage } from './fit-text.ts';
+import { fitTable, onOneSlide } from './fit-table.ts';
+import type { Fit, Para, TextBox } from './page.ts';
 
-/** What can share a page: running text, or text beside one picture, or one table. */
+/** What can share a page: running text, or text and one picture or table. */
 interface Group {
-  readonly texts: TextContent[];
-  before: number /* texts that stand before the object */;
-  object: PicturePart | TablePart | undefined;
+  readonly texts: readonly TextContent[];
+  readonly before: number /* texts that stand before the object */;
+  readonly object: PicturePart | TablePart | undefined;
 }
 
+/** Text stands with the object that it leads to; what trails, with the last one where that has none. */
 function groupsOf(content: readonly Content[]): readonly Group[] {
   const groups: Group[] = [];
-  const start = (): Group => {
-    const group: Group = { texts: [], before: 0, object: undefined };
-    groups.push(group);
-    return group;
-  };
-  let group = start();
+  let texts: TextContent[] = [];
   for (const part of content) {
-    if (part.kind === 'point' || part.kind === 'text') {
-      if (group.object?.kind === 'table') group = start();
-      group.texts.push(part);
-    } else {
-      if (group.object !== undefined || (part.kind === 'table' && group.texts.length > 0)) group = start();
-      group.object = part;
-      group.before = group.texts.length;
+    if (part.kind === 'point' || part.kind === 'text') texts.push(part);
+    else {
+      groups.push({ texts, before: texts.length, object: part });
+      texts = [];
     }
   }
-  return groups;
+  if (texts.length === 0) return groups;
+  const last = groups.at(-1);
+  if (last === undefined || (last.texts.length > 0 && last.object?.kind === 'table'))
+    return [...groups, { texts, before: texts.length, object: undefined }];
+  return [...groups.slice(0, -1), { ...last, texts: [...last.texts, ...texts] }];
 }
 
 export const usualPages = (
@@ -55,7 +56,17 @@ function groupPages({ texts, before, object }: Group, options: LayoutOptions, la
   const { theme } = options;
   const paras = texts.map(paraOf);
   if (object === undefined) return (layout && onePage(paras, layout, options)) ?? textPages(paras, options);
-  if (object.kind === 'table') return tablePages(object, options);
+  const pages = (from: number, to?: number): readonly Draft[] => {
+    const some = paras.slice(from, to);
+    return some.length === 0 ? [] : textPages(some, options);
+  };
+  if (object.kind === 'table') {
+    if (paras.length > 0) {
+      const together = withTable(paras, before > 0, object, options);
+      if (together !== undefined) return [together];
+    }
+    return [...pages(0, before), ...tablePages(object, options), ...pages(before)];
+  }
   if (paras.length > 0) {
     const beside = besidePicture('picture-right', paras, object, options);
     if (beside !== undefined) return [beside];
@@ -65,11 +76,39 @@ function groupPages({ texts, before, object }: Group, options: LayoutOptions, la
     boxes: [pictureBox(object, 'picture', 'picture', options)],
     fit: FITS(frameIn(theme, 'picture', 'title').style.sizes[0]!),
   };
-  const pages = (from: number, to?: number): readonly Draft[] => {
-    const some = paras.slice(from, to);
-    return some.length === 0 ? [] : textPages(some, options);
-  };
   return [...pages(0, before), alone, ...pages(before)];
+}
+
+/** Text takes at most this share of the room that it has with a table. */
+const MOST_TEXT = 0.5;
+const TABLE_GAP = inches(0.28);
+
+/** Text and a table that stands below it, or above. @returns undefined where one of them would be too small or too much. */
+export function withTable(
+  paras: readonly Para[],
+  textFirst: boolean,
+  part: TablePart,
+  options: LayoutOptions,
+): Draft | undefined {
+  const { theme } = options;
+  if (part.chart !== undefined) return undefined;
+  const [body, below] = [frameIn(theme, 'table-points', 'body'), frameIn(theme, 'table-points', 'table')];
+  const [top, bottom] = [Math.min(body.y, below.y), Math.max(body.y + body.height, below.y + below.height)];
+  if (!withinPage(paras, body, theme, body.style.sizes[0]!, mostWords(paras))) return undefined;
+  for (const size of body.style.sizes) {
+    const height = emuFromPt(heightAt(paras, body, theme, size) + 1);
+    if (height > (bottom - top) * MOST_TEXT) continue;
+    const left = emu(bottom - top - height - TABLE_GAP);
+    const tableAt = textFirst ? top + height + TABLE_GAP : top;
+    const fitted = onOneSlide(part.table, part.id, { ...below, y: emu(tableAt), height: left }, theme);
+    if (fitted === undefined) continue;
+    const tableHeight = fitted.boxes[0]!.rowHeights.reduce((sum, row) => sum + row, 0);
+    const textFrame: Frame = { ...body, y: emu(textFirst ? top : top + tableHeight + TABLE_GAP), height };
+    const text = textBox(paras, textFrame, theme, size);
+    const boxes = textFirst ? [text, ...fitted.boxes] : [...fitted.boxes, text];
+    return { layout: 'table-points', boxes, fit: stepFit(size, body) };
+  }
+  return undefined;
 }
 
 /** A table as it is, over as many pages as it takes; as a chart where its author chose one. */
@@ -93,13 +132,18 @@ function chartPage(part: TablePart, chart: Chart, { theme }: LayoutOptions): Dra
   };
 }
 
+/** Text that fills its frame as far as few words can. */
+export const spreadText = (paras: readonly Para[], frame: Frame, options: LayoutOptions, size: number): TextBox =>
+  textBox(paras, frame, options.theme, size, false, spreadOf(paras, frame, options.theme, size));
+
 /** All text in the body of a layout. @returns undefined where it does not fit. */
-function onePage(paras: readonly Para[], layout: LayoutName, { theme }: LayoutOptions): readonly Draft[] | undefined {
+function onePage(paras: readonly Para[], layout: LayoutName, options: LayoutOptions): readonly Draft[] | undefined {
+  const { theme } = options;
   const frame = frameIn(theme, layout, 'body');
   const size = largestSize(paras, frame, theme, frame.style.sizes);
   return size === undefined
     ? undefined
-    : [{ layout, boxes: [textBox(paras, frame, theme, size)], fit: stepFit(size, frame) }];
+    : [{ layout, boxes: [spreadText(paras, frame, options, size)], fit: stepFit(size, frame) }];
 }
 
 /** Text and one picture. @returns undefined where the text does not fit. */
@@ -112,31 +156,27 @@ export function besidePicture(
   const { theme } = options;
   const frame = frameIn(theme, layout, 'body');
   const size = largestSize(paras, frame, theme, frame.style.sizes);
-  if (size === undefined) return undefined;
+  if (size === undefined || !withinPage(paras, frame, theme, size, mostWords(paras))) return undefined;
   return {
     layout,
-    boxes: [textBox(paras, frame, theme, size), pictureBox(picture, layout, 'picture', options)],
+    boxes: [spreadText(paras, frame, options, size), pictureBox(picture, layout, 'picture', options)],
     fit: stepFit(size, frame),
   };
 }
 
-export function textPages(paras: readonly Para[], { theme, full }: LayoutOptions): readonly Draft[] {
+export function textPages(paras: readonly Para[], options: LayoutOptions): readonly Draft[] {
+  const { theme, full } = options;
+  const words = mostWords(paras);
+  const lone = paras.length === 1 ? statement(paras[0]!, options) : undefined;
+  if (lone !== undefined) return [lone];
   const frame = frameIn(theme, 'points', 'body');
   const { sizes } = frame.style;
-  const one = (size: number, fit = stepFit(size, frame)): readonly Draft[] => [
-    { layout: 'points', boxes: [textBox(paras, frame, theme, size)], fit },
-  ];
-  const comfortable = largestSize(paras, frame, theme, sizes.slice(0, 2));
-  if (comfortable !== undefined) return one(comfortable);
+  const one = (size: number, fit?: Fit): readonly Draft[] => [pageOf(paras, size, options, fit)];
+  const within = full === 'report' || withinPage(paras, frame, theme, sizes.at(-1)!, words);
+  const fitting = within ? largestSize(paras, frame, theme, sizes) : undefined;
+  if (fitting !== undefined) return one(fitting);
   const [left, right] = [frameIn(theme, 'columns', 'body'), frameIn(theme, 'columns', 'body2')];
-  const columns = twoColumns(
-    paras,
-    left,
-    right,
-    theme,
-    full === 'columns' ? sizes : sizes.slice(0, 2),
-    full === 'columns',
-  );
+  const columns = within ? twoColumns(paras, left, right, theme, sizes, full === 'columns') : undefined;
   if (columns !== undefined)
     return [
       {
@@ -148,17 +188,48 @@ export function textPages(paras: readonly Para[], { theme, full }: LayoutOptions
         fit: stepFit(columns.size, frame),
       },
     ];
-  const small = largestSize(paras, frame, theme, sizes.slice(2));
-  if (small !== undefined) return one(small);
   if (full === 'report') {
     const spilled = lastResortSize(paras, frame, theme);
     if (spilled !== undefined)
       return one(spilled.size, { state: 'spills', points: spilled.size, linesOver: spilled.linesOver });
   }
-  const { size, pages } = continuedPages(paras, frame, theme);
-  return pages.map((page) => ({
-    layout: 'points',
-    boxes: [textBox(page, frame, theme, size)],
-    fit: stepFit(size, frame),
-  }));
+  const { size, pages } = continuedPages(paras, frame, theme, words);
+  return pages.map((page) => {
+    // What is left over alone is said as such.
+    const alone = page.length === 1 ? statement(page[0]!, options) : undefined;
+    return alone ?? pageOf(page, size, options);
+  });
+}
+
+/** Text on one page that it is known to fit. */
+function pageOf(paras: readonly Para[], size: number, options: LayoutOptions, fit?: Fit): Draft {
+  const frame = frameIn(options.theme, 'points', 'body');
+  return (
+    (fit === undefined ? codePage(paras, size, options) : undefined) ?? {
+      layout: 'points',
+      boxes: [spreadText(paras, frame, options, size)],
+      fit: fit ?? stepFit(size, frame),
+    }
+  );
+}
+
+/** Who said it. */
+function captionOf(source: Para, theme: Theme): TextBox | undefined {
+  const frame = frameIn(theme, 'quotation', 'caption');
+  const size = largestSize([source], frame, theme, frame.style.sizes);
+  return size === undefined ? undefined : textBox([source], frame, theme, size);
+}
+
+/** One sentence, as large as a statement, or as a quotation. @returns undefined for code, and for what is too long for one. */
+function statement(para: Para, { theme }: LayoutOptions): Draft | undefined {
+  if (para.style === 'code') return undefined;
+  const layout = para.style === 'quote' ? 'quotation' : 'statement';
+  const frame = frameIn(theme, layout, 'quote');
+  const { quote, source } = layout === 'quotation' ? quoted(para.runs) : { quote: para.runs, source: [] };
+  const said: Para = { ...para, style: 'plain', level: 1, runs: quote };
+  const size = largestSize([said], frame, theme, frame.style.sizes);
+  if (size === undefined || !withinPage([said], frame, theme, size, mostWords([said]))) return undefined;
+  const by = source.length === 0 ? undefined : captionOf({ ...said, runs: source }, theme);
+  if (source.length > 0 && by === undefined) return undefined;
+  return { layout, boxes: [textBox([said], frame, theme, size), ...(by === undefined ? [] : [by])], fit: FITS(size) };
 }

@@ -21,6 +21,7 @@ import { BELOW_HEADINGS, levelsForHeadings, Nesting } from './nesting.ts';
 import { asOneText, showProse, trimItem } from './prose.ts';
 import { recall, remember } from './stretch-memory.ts';
 import { suggestTitle } from './suggest-title.ts';
+import { coverFirst, tell, toldApart, toldItem } from './tell.ts';
 import { cutAt, destinationAt, joinedAt, makePlan, NO_OVERRIDES, turnedAt, type Overrides, type Plan } from './plan.ts';
 import { noteOf, partOf, partWithin, slideAt, type BlockId, type SlideId } from '../ids/index.ts';
 
@@ -57,6 +58,8 @@ class Mapper {
   /** A cut was made and waits for content to start a slide with. */
   #cut = false;
 
+  /** No slide is left with a title alone. */
+  readonly #tells: boolean;
   readonly #remember: boolean;
 
   constructor(document: DocumentModel, map: LevelMap, overrides: Overrides, remember: boolean) {
@@ -65,7 +68,9 @@ class Mapper {
     this.#plan = makePlan(document, map, overrides);
     this.#blank = blockIndex(document).blank;
     this.#title = findTitle(document.blocks);
-    this.#language = this.#plan.prose.as === 'whole' ? 'und' : documentLanguage(document);
+    const { as } = this.#plan.prose;
+    this.#language = as === 'whole' ? 'und' : documentLanguage(document);
+    this.#tells = as === 'told';
   }
 
   run(): Deck {
@@ -88,7 +93,7 @@ class Mapper {
       this.#slides[this.#slides.length - 1] = { ...last, passages: [...last.passages, ...this.#waiting.passages] };
     return {
       title: this.#document.title,
-      slides: this.#slides,
+      slides: this.#tells ? toldApart(coverFirst(this.#slides), this.#language) : this.#slides,
       removed: [],
       leftOut: this.#leftOut,
       destinations: this.#destinations,
@@ -103,6 +108,11 @@ class Mapper {
     const texts = places.map((i) => blockText(this.#document.blocks[i]!));
     const kept = shorten(texts, prose.density, this.#language);
     return new Map(places.map((place, i) => [place, kept[i]!]));
+  }
+
+  get #showsProse(): boolean {
+    const { as } = this.#plan.prose;
+    return as === 'first' || as === 'short';
   }
 
   /** Running text that no hand has turned and that the map wants somewhere. */
@@ -180,7 +190,7 @@ class Mapper {
     if (block.kind === 'picture' && destination === 'notes' && block.alt === null)
       return this.#leaveOut(block, 'by-map');
     if (destination === 'out') return this.#leaveOut(block, turned ? 'by-mark' : ownReason(block));
-    if (this.#plan.prose.as !== 'whole' && this.#isProse(i) && this.#addProse(block, i)) return;
+    if (this.#showsProse && this.#isProse(i) && this.#addProse(block, i)) return;
     if (destination === 'notes') return this.#addNotes(block);
     const onCover = this.#slide?.kind === 'cover' && block.kind === 'paragraph' && block.role === 'subtitle' && !turned;
     if (onCover)
@@ -291,11 +301,24 @@ class Mapper {
   /** A list item that is trimmed; the whole is spoken. @returns false where nothing can be. */
   #addTrimmed(block: Block, i: number): boolean {
     const level = pointLevel(destinationAt(this.#plan, i));
-    const trimmed = level === undefined ? null : trimItem(blockRuns(block), this.#plan.prose, this.#language);
+    const trimmed =
+      level === undefined
+        ? null
+        : this.#tells
+          ? toldItem(blockRuns(block), this.#language)
+          : trimItem(blockRuns(block), this.#plan.prose, this.#language);
     if (level === undefined || trimmed === null) return false;
     const placed = this.#nesting.place(BELOW_HEADINGS + level);
     this.#destinations[i] = `point${placed}`;
-    this.#addContent(block, { kind: 'point', level: placed, id: partOf(block.id), blocks: [block.id], ...trimmed });
+    const ordered = block.kind === 'listItem' && block.ordered ? { ordered: true as const } : {};
+    this.#addContent(block, {
+      kind: 'point',
+      level: placed,
+      id: partOf(block.id),
+      blocks: [block.id],
+      ...trimmed,
+      ...ordered,
+    });
     this.#speak(block, blockRuns(block));
     return true;
   }
@@ -373,7 +396,7 @@ class Mapper {
   }
 
   #close(): void {
-    if (this.#slide !== undefined) this.#slides.push(this.#slide);
+    if (this.#slide !== undefined) this.#slides.push(this.#tells ? tell(this.#slide, this.#language) : this.#slide);
     this.#slide = undefined;
   }
 

@@ -1,14 +1,18 @@
 /** Ready-made level maps, laid onto the heading levels that a document uses. */
-import { WHOLE, type Destination, type LevelMap, type Prose, type TextKind } from '../deck/index.ts';
+import { TOLD, WHOLE, type Destination, type LevelMap, type Prose, type TextKind } from '../deck/index.ts';
 import { findTitle, headingLevels, type DocumentModel } from '../document/index.ts';
+import { fitMap } from './fit-map.ts';
+import type { BranchRule } from './plan.ts';
 
-export const PRESET_NAMES = ['talk', 'reading', 'briefing', 'lesson', 'decision', 'prompter'] as const;
+export const PRESET_NAMES = ['fitted', 'talk', 'reading', 'briefing', 'lesson', 'decision', 'prompter'] as const;
 export type PresetName = (typeof PRESET_NAMES)[number];
 
 /** Where each kind of text goes, and what becomes of running text. */
 export interface MapRecipe {
   readonly map: LevelMap;
   readonly prose: Prose;
+  /** Rules below single headings. */
+  readonly branches?: readonly BranchRule[];
 }
 
 export interface Design {
@@ -22,12 +26,14 @@ export interface Design {
 }
 
 export const DESIGNS: Readonly<Record<PresetName, Design>> = {
+  /** As a talk, with the headings as titles that make well filled slides, branch by branch. */
+  fitted: { sections: false, deepest: 5, body: 'notes', quote: 'slide', prose: TOLD },
   /** Slides to speak to: the highest headings are titles, body text is spoken. */
-  talk: { sections: false, deepest: 5, body: 'notes', quote: 'slide', prose: WHOLE },
+  talk: { sections: false, deepest: 5, body: 'notes', quote: 'slide', prose: TOLD },
   /** Slides to be read without a speaker: body text stands on them. */
   reading: { sections: true, deepest: 5, body: 'slide', quote: 'slide', prose: WHOLE },
   /** A few minutes: titles and their first points. */
-  briefing: { sections: false, deepest: 1, body: 'notes', quote: 'notes', prose: WHOLE },
+  briefing: { sections: false, deepest: 1, body: 'notes', quote: 'notes', prose: TOLD },
   /** A lesson or a course: sections, and the first sentence of each paragraph as a point. */
   lesson: { sections: true, deepest: 5, body: 'notes', quote: 'slide', prose: { as: 'first' } },
   /** A paper put before people who decide: half of the text, the sentences that carry most. */
@@ -47,6 +53,10 @@ export const presetMap = (name: PresetName, document: DocumentModel): LevelMap =
 export function presetRecipe(name: PresetName, document: DocumentModel): MapRecipe {
   const { sections, prose } = DESIGNS[name];
   const levels = headingLevels(document.blocks, findTitle(document.blocks));
+  if (name === 'fitted') {
+    const { above, branches } = fitMap(document, levels);
+    return { map: layOut(levels, listDepths(document), above, DESIGNS.fitted), prose, branches };
+  }
   return { map: layOut(levels, listDepths(document), sections && levels.length >= 3 ? 1 : 0, DESIGNS[name]), prose };
 }
 

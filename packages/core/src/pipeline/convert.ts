@@ -41,7 +41,8 @@ export interface Converted {
   readonly decisions: Decisions;
 }
 
-export const DEFAULT_MAP: PresetName = PRESET_NAMES[0];
+/** Of decks that were made without a beginning. */
+export const DEFAULT_MAP: PresetName = 'talk';
 
 /**
  * Converts a document.
@@ -124,7 +125,9 @@ export const optionsOf = (document: DocumentModel, theme: Theme, full: FullRule)
 
 /** What the author decided for single blocks and for the map as a whole. */
 export function overridesOf(document: DocumentModel, decisions: Decisions): Overrides {
-  const { turned, cuts, joins, branches, prose, matter, breaks } = decisions;
+  const { map, turned, cuts, joins, prose, matter, breaks } = decisions;
+  const own = map?.branches ?? [];
+  const branches = own.length === 0 ? decisions.branches : [...own, ...decisions.branches];
   const separators = breaks ? document.blocks.filter(({ kind }) => kind === 'break').map(({ id }) => id) : [];
   return {
     turned,
@@ -138,7 +141,9 @@ export function overridesOf(document: DocumentModel, decisions: Decisions): Over
 
 /** The author's own map; a ready-made one is laid on the levels that the document has now. */
 function chosenMap(document: DocumentModel, { map }: Decisions): LevelMap {
-  const name = map === undefined ? DEFAULT_MAP : PRESET_NAMES.find((preset) => preset === map.name);
+  // What was fitted stays as it was: its rules name single headings.
+  const name =
+    map === undefined ? DEFAULT_MAP : PRESET_NAMES.find((preset) => preset === map.name && preset !== 'fitted');
   return name === undefined ? map!.map : readyMade(name, document);
 }
 

@@ -19,7 +19,7 @@ interface Area {
 }
 
 /** Sizes of type in points; also written into the file. */
-export const CHART_TYPE = { title: 16, text: 12 } as const;
+export const CHART_TYPE = { title: 20, text: 16 } as const;
 /** Bars take so much of a category's room. */
 export const BAR_SHARE = 0.68;
 

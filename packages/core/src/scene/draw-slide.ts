@@ -4,8 +4,18 @@ import type { PictureId } from '../content/index.ts';
 import type { PictureFilter } from '../deck/index.ts';
 import { shippedFamily } from '../fonts/index.ts';
 import type { PartId } from '../ids/index.ts';
-import type { Box, TextBox } from '../layout/index.ts';
-import { contains, frameOf, type Frame, type Palette, type Rect, type Theme } from '../theme/index.ts';
+import { placeOf, type Box, type TextBox } from '../layout/index.ts';
+import {
+  cellLook,
+  contains,
+  frameOf,
+  type CellLook,
+  type ColorName,
+  type Frame,
+  type Palette,
+  type Rect,
+  type Theme,
+} from '../theme/index.ts';
 import { drawChart } from './draw-chart.ts';
 import { drawIcon, drawMark, drawShape, type DrawnShape } from './drawn-shape.ts';
 import { drawCell, drawParagraph, type Piece } from './drawn-text.ts';
@@ -156,14 +166,7 @@ function drawBox(box: Box, boxes: readonly Box[], { theme, palette }: Look, { sh
     case 'table':
       for (const cell of box.cells) {
         const at = rect(cell.rect);
-        const bar = (y: number, height: number, fill: string): DrawnShape => ({
-          d: `M${at.x} ${y}h${at.width}v${height}h${-at.width}Z`,
-          fill,
-          stroke: null,
-          strokeWidth: 0,
-        });
-        if (cell.header) shapes.push(bar(at.y, at.height, palette[theme.table.headColor]));
-        shapes.push(bar(at.y + at.height - 0.5, 0.5, palette[theme.table.rule]));
+        shapes.push(...cellShapes(at, cellLook(theme, placeOf(cell, box)), palette));
         texts.push({
           target: null,
           ...at,
@@ -171,6 +174,31 @@ function drawBox(box: Box, boxes: readonly Box[], { theme, palette }: Look, { sh
         });
       }
   }
+}
+
+/** Ground and lines of a cell. */
+function cellShapes(
+  { x, y, width, height }: ReturnType<typeof rect>,
+  { fill, top, bottom, sides }: CellLook,
+  palette: Palette,
+): readonly DrawnShape[] {
+  const bar = (left: number, from: number, wide: number, high: number, color: ColorName): DrawnShape => ({
+    d: `M${left} ${from}h${wide}v${high}h${-wide}Z`,
+    fill: palette[color],
+    stroke: null,
+    strokeWidth: 0,
+  });
+  return [
+    ...(fill === null ? [] : [bar(x, y, width, height, fill)]),
+    ...(top === null ? [] : [bar(x, y, width, top.width, top.color)]),
+    ...(bottom === null ? [] : [bar(x, y + height - bottom.width, width, bottom.width, bottom.color)]),
+    ...(sides === null
+      ? []
+      : [
+          bar(x, y, sides.width, height, sides.color),
+          bar(x + width - sides.width, y, sides.width, height, sides.color),
+        ]),
+  ];
 }
 
 /** The shape of a figure under its text. */

@@ -4,6 +4,7 @@ export {
   capitals,
   CELL_PADDING,
   paraSetting,
+  placeOf,
   type Box,
   type ChartBox,
   type IconBox,

@@ -18,8 +18,8 @@ function scene(document: DocumentModel) {
 test('slides are numbered, know their layout and title, and keep their notes', () => {
   const { slides } = scene(doc(h(2, 'A'), li('a'), p('say this'), h(2, 'B'), li('b')));
   expect(slides.map(({ number, title, layout, notes }) => [number, title, layout.name, notes.length])).toEqual([
-    [1, 'A', 'points', 1],
-    [2, 'B', 'points', 0],
+    [1, 'A', 'statement', 1],
+    [2, 'B', 'statement', 0],
   ]);
 });
 

@@ -10,3 +10,4 @@ export * from './reshape.ts';
 export * from './restructure.ts';
 export * from './match-editions.ts';
 export * from './write-change.ts';
+export { privateHeadings } from './private-headings.ts';

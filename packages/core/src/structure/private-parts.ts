@@ -3,6 +3,7 @@ import { runsText } from '../content/index.ts';
 import { blockText, blockWords, type Block, type DocumentModel, type Heading } from '../document/index.ts';
 import type { Turn } from './change.ts';
 import type { Finding, FindingOptions } from './finding.ts';
+import { isPrivate } from './private-headings.ts';
 import { branchOf } from './restructure.ts';
 import type { BlockId } from '../ids/index.ts';
 
@@ -33,7 +34,10 @@ export function privateParts(
     });
   };
   for (const heading of headings)
-    if (!inside.has(heading.id) && (PRIVATE.test(runsText(heading.runs)) || PRIVATE.test(heading.remark ?? '')))
+    if (
+      !inside.has(heading.id) &&
+      (isPrivate(runsText(heading.runs)) || PRIVATE.test(runsText(heading.runs)) || PRIVATE.test(heading.remark ?? ''))
+    )
       propose(heading, branchOf(document.blocks, heading.id));
   for (const block of document.blocks) {
     if (block.left !== undefined || inside.has(block.id)) continue;

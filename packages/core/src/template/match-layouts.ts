@@ -112,6 +112,7 @@ export function suits(layout: TemplateLayout, name: LayoutName): number {
     case 'picture-top':
     case 'figure-text':
     case 'chart-points':
+    case 'table-points':
     case 'steps':
     case 'cycle':
     case 'timeline':

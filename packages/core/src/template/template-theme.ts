@@ -50,7 +50,8 @@ function build(model: TemplateModel, use: TemplateUse, look: DeckLook): Theme {
     palette,
     fonts: { ...master.fonts, mono: 'Courier New' },
     levels,
-    table: { sizes: TABLE_SIZES, headColor: 'panel', headText: 'text', rule: 'muted' },
+    table: { sizes: TABLE_SIZES, headColor: 'panel', headText: 'text', rule: 'muted', lines: 'rows' },
+    cards: 'panel',
     corners: 'square',
     size: model.size,
     layouts: LAYOUT_NAMES.map((name) =>

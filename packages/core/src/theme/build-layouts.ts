@@ -111,6 +111,7 @@ export function buildLayouts(design: LayoutDesign): readonly Layout[] {
   const figure = (area: Area): Frame => frame('figure', area, body);
   const inner: Area = [cx + cw * 0.04, cy, cw * 0.92, ch];
   const [chart, besideChart] = across(content, [0.6, 0.4], gutter) as [Area, Area];
+  const [beforeTable, belowPoints] = down(content, [0.34, 0.66], gutter * 0.6) as [Area, Area];
   const head: TextStyle = { ...styles.title, sizes: styles.body.sizes, color: 'accent1' };
   return [
     opening('cover', 'Cover', design.cover, styles.cover, design),
@@ -153,6 +154,7 @@ export function buildLayouts(design: LayoutDesign): readonly Layout[] {
       frame('body', [cx, cy + ch * 0.56, cw, ch * 0.44], body, 'top', design.titleAlign),
     ]),
     make('table', 'Table', [frame('table', content, body)]),
+    make('table-points', 'Table with points', [frame('body', beforeTable, body), frame('table', belowPoints, body)]),
     make('chart', 'Chart', [frame('chart', content, small)]),
     make('chart-points', 'Chart with points', [frame('chart', chart, small), frame('body', besideChart, body)]),
     make('steps', 'Steps', [figure(content)]),

@@ -16,6 +16,7 @@ export interface ThemeDesign {
   readonly palettes: readonly NamedPalette[];
   readonly levels: Theme['levels'];
   readonly table: Theme['table'];
+  readonly cards: Theme['cards'];
   readonly corners: Theme['corners'];
   readonly layout: LayoutDesign;
 }
@@ -30,7 +31,7 @@ export const style = (
 /** @param bullets One character a level, repeated where there are fewer. */
 export function pointLevels(bullets: string, bulletColor: ColorName, indent = 18): Theme['levels'] {
   const marks = [...bullets];
-  return [1, 0.84, 0.76, 0.7, 0.7].map((scale, i): LevelStyle => ({
+  return [1, 0.9, 0.9, 0.9, 0.9].map((scale, i): LevelStyle => ({
     scale,
     color: 'text',
     bullet: marks[i % marks.length]!,
@@ -41,4 +42,12 @@ export function pointLevels(bullets: string, bulletColor: ColorName, indent = 18
   })) as unknown as Theme['levels'];
 }
 
-export const TABLE_SIZES = [16, 14, 12, 11];
+/** Sizes of points from which a deck has one, and the next below it (a modular scale, never below 18). */
+export const TYPE_SCALE = [32, 28, 24, 20, 18] as const;
+/** A size of the scale and the step below it, beyond which text goes on on another slide. */
+export const steppedOnce = (size: number): readonly number[] => {
+  const below = TYPE_SCALE.find((step) => step < size - 1);
+  return below === undefined ? [size] : [size, below];
+};
+export const BODY_SIZES = steppedOnce(24);
+export const TABLE_SIZES = [20, 18, 16, 14];

@@ -1,7 +1,7 @@
 /** The themes that ship. */
 import type { Area, LayoutDesign, Opening } from './build-layouts.ts';
 import { HEIGHT, mark, WIDTH } from './build-layouts.ts';
-import { pointLevels, style, TABLE_SIZES, type ThemeDesign } from './design.ts';
+import { BODY_SIZES, pointLevels, steppedOnce, style, TABLE_SIZES, type ThemeDesign } from './design.ts';
 import type { ColorName, NamedPalette, Paper, Scheme } from './palette.ts';
 import type { Align } from './look.ts';
 import type { TextStyle } from './theme.ts';
@@ -28,7 +28,7 @@ function type(
     cover: { ...title, sizes: cover },
     section: { ...title, sizes: section },
     subtitle: style('body', [22, 20, 18], 'muted'),
-    quote: style('heading', [38, 34, 30, 26, 22], 'accent1', { lineSpacing: 1.05 }),
+    quote: style('heading', [48, 42, 36, 32, 28, 24], 'accent1', { lineSpacing: 1.05 }),
     big: style('heading', [150, 120, 96, 72, 54], 'accent1', { bold: true, lineSpacing: 0.9 }),
     small: style('body', [16, 14, 12], 'muted'),
     ...more,
@@ -56,7 +56,8 @@ const millrace: ThemeDesign = {
     palette('plum', 'Plum', 'tinted', 'triad', '6A3352'),
   ],
   levels: pointLevels('•–·', 'accent1'),
-  table: { sizes: TABLE_SIZES, headColor: 'panel', headText: 'text', rule: 'muted' },
+  table: { sizes: TABLE_SIZES, headColor: 'panel', headText: 'text', rule: 'muted', lines: 'book' },
+  cards: 'column',
   corners: 'square',
   layout: {
     title: [0.85, 0.5, 11.633, 1.05],
@@ -66,7 +67,7 @@ const millrace: ThemeDesign = {
     titleAlign: 'left',
     styles: type(
       style('heading', [34, 30, 26, 24], 'accent1', { bold: true, lineSpacing: 0.92 }),
-      style('body', [24, 22, 20, 18], 'text'),
+      style('body', BODY_SIZES, 'text'),
       [52, 46, 40, 34],
       [44, 38, 34, 30],
     ),
@@ -95,7 +96,8 @@ const slipway: ThemeDesign = {
     palette('slate', 'Slate', 'cool', 'one-hue', '3A4A5C'),
   ],
   levels: pointLevels('▪–·', 'accent2', 22),
-  table: { sizes: TABLE_SIZES, headColor: 'accent1', headText: 'ground', rule: 'accent1' },
+  table: { sizes: TABLE_SIZES, headColor: 'ground', headText: 'accent1', rule: 'accent1', lines: 'base' },
+  cards: 'rule',
   corners: 'square',
   layout: {
     title: [1.0, 0.45, 11.6, 1.1],
@@ -105,7 +107,7 @@ const slipway: ThemeDesign = {
     titleAlign: 'left',
     styles: type(
       style('heading', [32, 28, 26, 24], 'accent1', { bold: true, lineSpacing: 0.95 }),
-      style('body', [22, 20, 18], 'text'),
+      style('body', BODY_SIZES, 'text'),
       [50, 44, 38, 32],
       [42, 36, 32, 28],
     ),
@@ -134,7 +136,8 @@ const lamplight: ThemeDesign = {
     palette('absinthe', 'Wormwood', 'tinted', 'triad', 'A8C66C'),
   ],
   levels: pointLevels('•◦·', 'accent1'),
-  table: { sizes: TABLE_SIZES, headColor: 'panel', headText: 'accent1', rule: 'muted' },
+  table: { sizes: TABLE_SIZES, headColor: 'panel', headText: 'accent1', rule: 'muted', lines: 'rows' },
+  cards: 'panel',
   corners: 'round',
   layout: {
     title: [1.1, 0.55, 11.133, 1.1],
@@ -144,7 +147,7 @@ const lamplight: ThemeDesign = {
     titleAlign: 'left',
     styles: type(
       style('heading', [38, 34, 30, 26], 'accent1', { lineSpacing: 0.9 }),
-      style('body', [22, 20, 18], 'text'),
+      style('body', BODY_SIZES, 'text'),
       [60, 52, 46, 38],
       [50, 44, 38, 32],
       { big: style('heading', [170, 140, 110, 80, 60], 'accent1', { lineSpacing: 0.9 }) },
@@ -174,7 +177,8 @@ const foreshore: ThemeDesign = {
     palette('shell', 'Shell', 'tinted', 'near', 'A0455A'),
   ],
   levels: pointLevels('–·', 'accent1', 22),
-  table: { sizes: TABLE_SIZES, headColor: 'panel', headText: 'accent1', rule: 'accent1' },
+  table: { sizes: TABLE_SIZES, headColor: 'panel', headText: 'accent1', rule: 'accent1', lines: 'rows' },
+  cards: 'edge',
   corners: 'round',
   layout: {
     title: [0.5, 0.7, 3.2, 5.9],
@@ -184,7 +188,7 @@ const foreshore: ThemeDesign = {
     titleAlign: 'left',
     styles: type(
       style('heading', [30, 28, 26, 24, 22], 'accent1', { bold: true, lineSpacing: 0.98 }),
-      style('body', [22, 20, 18], 'text'),
+      style('body', steppedOnce(20), 'text'),
       [50, 44, 38, 32],
       [42, 38, 34, 30],
       { big: style('heading', [130, 110, 90, 70, 54], 'accent1', { bold: true, lineSpacing: 0.9 }) },
@@ -214,7 +218,8 @@ const semaphore: ThemeDesign = {
     palette('brick', 'Brick', 'warm', 'near', 'A5451D'),
   ],
   levels: pointLevels('▪–·', 'accent1', 24),
-  table: { sizes: TABLE_SIZES, headColor: 'accent1', headText: 'ground', rule: 'text' },
+  table: { sizes: TABLE_SIZES, headColor: 'accent1', headText: 'ground', rule: 'text', lines: 'bands' },
+  cards: 'solid',
   corners: 'square',
   layout: {
     title: [0.7, 0.45, 11.2, 1.25],
@@ -224,7 +229,7 @@ const semaphore: ThemeDesign = {
     titleAlign: 'left',
     styles: type(
       style('heading', [36, 32, 28, 24], 'text', { bold: true, lineSpacing: 0.92 }),
-      style('body', [22, 20, 18], 'text'),
+      style('body', BODY_SIZES, 'text'),
       [60, 52, 44, 36],
       [54, 48, 40, 34],
       { quote: style('heading', [40, 34, 30, 26, 22], 'accent1', { bold: true }) },
@@ -254,7 +259,8 @@ const almanac: ThemeDesign = {
     palette('verdigris', 'Verdigris', 'tinted', 'opposite', '1F6B5E'),
   ],
   levels: pointLevels('•–·', 'accent2'),
-  table: { sizes: TABLE_SIZES, headColor: 'panel', headText: 'text', rule: 'accent1' },
+  table: { sizes: TABLE_SIZES, headColor: 'panel', headText: 'text', rule: 'accent1', lines: 'book' },
+  cards: 'column',
   corners: 'round',
   layout: {
     title: [1.4, 0.62, 10.533, 0.98],
@@ -264,7 +270,7 @@ const almanac: ThemeDesign = {
     titleAlign: 'center',
     styles: type(
       style('heading', [34, 30, 26, 24], 'accent1', { lineSpacing: 0.95 }),
-      style('body', [22, 20, 18], 'text', { lineSpacing: 1.04 }),
+      style('body', BODY_SIZES, 'text', { lineSpacing: 1.04 }),
       [54, 48, 42, 36],
       [46, 40, 36, 30],
     ),
@@ -297,7 +303,8 @@ const draughtsman: ThemeDesign = {
     palette('circuit', 'Board', 'tinted', 'near', '57B894'),
   ],
   levels: pointLevels('+–·', 'accent1', 22),
-  table: { sizes: TABLE_SIZES, headColor: 'panel', headText: 'accent1', rule: 'accent1' },
+  table: { sizes: TABLE_SIZES, headColor: 'panel', headText: 'accent1', rule: 'accent1', lines: 'grid' },
+  cards: 'outline',
   corners: 'square',
   layout: {
     title: [0.95, 0.7, 11.4, 0.9],
@@ -307,7 +314,7 @@ const draughtsman: ThemeDesign = {
     titleAlign: 'left',
     styles: type(
       style('heading', [30, 27, 24, 22], 'accent1', { bold: true }),
-      style('body', [20, 18, 17, 16], 'text', { lineSpacing: 1.05 }),
+      style('body', BODY_SIZES, 'text', { lineSpacing: 1.05 }),
       [48, 42, 36, 30],
       [40, 36, 32, 28],
     ),
@@ -347,7 +354,8 @@ const headland: ThemeDesign = {
     palette('peat', 'Peat', 'warm', 'opposite', '5A4630'),
   ],
   levels: pointLevels('•–·', 'accent1'),
-  table: { sizes: TABLE_SIZES, headColor: 'panel', headText: 'accent1', rule: 'accent1' },
+  table: { sizes: TABLE_SIZES, headColor: 'accent1', headText: 'ground', rule: 'accent1', lines: 'bands' },
+  cards: 'edge',
   corners: 'square',
   layout: {
     title: [0.75, 0.2, 11.83, 1.0],
@@ -357,7 +365,7 @@ const headland: ThemeDesign = {
     titleAlign: 'left',
     styles: type(
       style('heading', [32, 28, 26, 24], 'ground', { bold: true, lineSpacing: 0.95 }),
-      style('body', [24, 22, 20, 18], 'text'),
+      style('body', BODY_SIZES, 'text'),
       [52, 46, 40, 34],
       [44, 40, 36, 30],
       { cover: style('heading', [52, 46, 40, 34], 'accent1', { bold: true, lineSpacing: 0.95 }) },
@@ -387,7 +395,8 @@ const broadsheet: ThemeDesign = {
     palette('weekly', 'Weekly', 'warm', 'triad', '7A1F2B'),
   ],
   levels: pointLevels('▸–·', 'accent2'),
-  table: { sizes: TABLE_SIZES, headColor: 'ground', headText: 'text', rule: 'text' },
+  table: { sizes: TABLE_SIZES, headColor: 'ground', headText: 'text', rule: 'text', lines: 'book' },
+  cards: 'column',
   corners: 'square',
   layout: {
     title: [0.75, 0.62, 11.83, 1.15],
@@ -397,7 +406,7 @@ const broadsheet: ThemeDesign = {
     titleAlign: 'left',
     styles: type(
       style('heading', [40, 36, 32, 28, 24], 'text', { bold: true, lineSpacing: 0.88 }),
-      style('body', [22, 20, 18], 'text', { lineSpacing: 0.98 }),
+      style('body', BODY_SIZES, 'text', { lineSpacing: 0.98 }),
       [66, 58, 50, 40],
       [54, 48, 42, 34],
       { quote: style('heading', [42, 36, 32, 28, 24], 'text', { lineSpacing: 0.95 }) },
@@ -431,7 +440,8 @@ const pebble: ThemeDesign = {
     palette('mint', 'Mint', 'tinted', 'wide', '2D6E4E'),
   ],
   levels: pointLevels('•–·', 'accent2', 20),
-  table: { sizes: TABLE_SIZES, headColor: 'panel', headText: 'accent1', rule: 'panel' },
+  table: { sizes: TABLE_SIZES, headColor: 'accent1', headText: 'ground', rule: 'panel', lines: 'bands' },
+  cards: 'panel',
   corners: 'round',
   layout: {
     title: [0.9, 0.55, 10.4, 1.1],
@@ -441,7 +451,7 @@ const pebble: ThemeDesign = {
     titleAlign: 'left',
     styles: type(
       style('heading', [32, 28, 26, 24], 'accent1', { bold: true, lineSpacing: 0.98 }),
-      style('body', [21, 20, 18], 'text', { lineSpacing: 1.04 }),
+      style('body', BODY_SIZES, 'text', { lineSpacing: 1.04 }),
       [50, 44, 38, 32],
       [42, 38, 34, 28],
     ),
@@ -477,7 +487,8 @@ const nightwatch: ThemeDesign = {
     palette('violet', 'Violet', 'tinted', 'triad', 'B79CF0'),
   ],
   levels: pointLevels('▸–·', 'accent1', 22),
-  table: { sizes: TABLE_SIZES, headColor: 'panel', headText: 'text', rule: 'accent1' },
+  table: { sizes: TABLE_SIZES, headColor: 'panel', headText: 'text', rule: 'accent1', lines: 'base' },
+  cards: 'outline',
   corners: 'square',
   layout: {
     title: [0.9, 0.5, 11.5, 1.0],
@@ -487,7 +498,7 @@ const nightwatch: ThemeDesign = {
     titleAlign: 'left',
     styles: type(
       style('heading', [28, 26, 24, 22], 'text', { bold: true, caps: true }),
-      style('body', [22, 20, 18], 'text'),
+      style('body', BODY_SIZES, 'text'),
       [46, 40, 36, 30],
       [40, 36, 32, 28],
       { quote: style('heading', [34, 30, 26, 24, 22], 'accent1') },
@@ -517,7 +528,8 @@ const plainsong: ThemeDesign = {
     palette('carmine', 'Carmine', 'white', 'one-hue', '9B1C38'),
   ],
   levels: pointLevels('–··', 'muted', 22),
-  table: { sizes: TABLE_SIZES, headColor: 'ground', headText: 'muted', rule: 'panel' },
+  table: { sizes: TABLE_SIZES, headColor: 'ground', headText: 'muted', rule: 'panel', lines: 'rows' },
+  cards: 'column',
   corners: 'square',
   layout: {
     title: [1.6, 0.75, 10.133, 0.8],
@@ -527,7 +539,7 @@ const plainsong: ThemeDesign = {
     titleAlign: 'left',
     styles: type(
       style('heading', [24, 22, 20], 'accent1', { bold: true }),
-      style('body', [24, 22, 20, 18], 'text', { lineSpacing: 1.06 }),
+      style('body', BODY_SIZES, 'text', { lineSpacing: 1.06 }),
       [44, 40, 36, 30],
       [36, 32, 28, 26],
       { big: style('heading', [160, 130, 100, 76, 54], 'text', { bold: true, lineSpacing: 0.9 }) },
@@ -553,7 +565,8 @@ const daybook: ThemeDesign = {
     palette('carbon', 'Carbon', 'cool', 'one-hue', '43454C'),
   ],
   levels: pointLevels('–··', 'accent2', 22),
-  table: { sizes: TABLE_SIZES, headColor: 'panel', headText: 'text', rule: 'muted' },
+  table: { sizes: TABLE_SIZES, headColor: 'panel', headText: 'text', rule: 'muted', lines: 'rows' },
+  cards: 'rule',
   corners: 'square',
   layout: {
     title: [1.75, 0.5, 10.7, 1.0],
@@ -563,7 +576,7 @@ const daybook: ThemeDesign = {
     titleAlign: 'left',
     styles: type(
       style('heading', [26, 24, 22, 20], 'accent1', { bold: true }),
-      style('body', [21, 20, 18], 'text', { lineSpacing: 1.06 }),
+      style('body', BODY_SIZES, 'text', { lineSpacing: 1.06 }),
       [42, 38, 34, 28],
       [34, 30, 28, 26],
       { big: style('heading', [120, 100, 84, 68, 54], 'accent1', { bold: true, lineSpacing: 0.95 }) },

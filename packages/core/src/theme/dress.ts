@@ -2,7 +2,7 @@
 import { emu, inches, type Emu } from '../base/index.ts';
 import { buildLayouts, HEIGHT } from './build-layouts.ts';
 import { contrastRatio } from './color.ts';
-import type { ThemeDesign } from './design.ts';
+import { steppedOnce, type ThemeDesign } from './design.ts';
 import { THEME_DESIGNS } from './designs.ts';
 import { fontPairNamed, MONO } from './font-pairs.ts';
 import {
@@ -89,6 +89,7 @@ function made(look: DeckLook): Theme {
         ? design.levels
         : (design.levels.map((level) => ({ ...level, color: points.color! })) as unknown as Theme['levels']),
     table: design.table,
+    cards: design.cards,
     corners: design.corners,
     size: { width: SLIDE_WIDTH, height: SLIDE_HEIGHT },
     layouts: layoutsOf(design, look, palette),
@@ -124,7 +125,7 @@ function ruled(layout: Layout, rules: DeckLook['rules'], palette: Palette): Layo
   const frames = layout.frames.map((frame): Frame => {
     const role = RULED[frame.role];
     const rule = role === undefined ? undefined : rules[role];
-    return rule === undefined ? frame : withRule(frame, rule, layout, palette);
+    return rule === undefined ? frame : withRule(frame, rule, layout, palette, role === 'points');
   });
   return { ...layout, frames };
 }
@@ -133,7 +134,7 @@ const OPENINGS: ReadonlySet<Layout['name']> = new Set(['cover', 'cover-picture',
 export const footPlace = (name: Layout['name']): FootPlace =>
   name === 'cover' || name === 'cover-picture' ? 'cover' : OPENINGS.has(name) ? 'section' : 'content';
 
-function withRule(frame: Frame, rule: TextRule, layout: Layout, palette: Palette): Frame {
+function withRule(frame: Frame, rule: TextRule, layout: Layout, palette: Palette, points: boolean): Frame {
   const { style } = frame;
   const opening = OPENINGS.has(layout.name);
   // Text that stands on a coloured band keeps its colour where the rule's would not be read on it.
@@ -147,7 +148,12 @@ function withRule(frame: Frame, rule: TextRule, layout: Layout, palette: Palette
     font: rule.font ?? style.font,
     bold: rule.bold ?? style.bold,
     color,
-    sizes: rule.size === undefined || opening ? style.sizes : stepsFrom(rule.size, style.sizes),
+    sizes:
+      rule.size === undefined || opening
+        ? style.sizes
+        : points
+          ? steppedOnce(rule.size)
+          : stepsFrom(rule.size, style.sizes),
     ...(capitals ? { caps: true } : {}),
   };
   return { ...frame, style: set, align: rule.align ?? frame.align };

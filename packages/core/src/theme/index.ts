@@ -8,4 +8,5 @@ export * from './look.ts';
 export * from './palette.ts';
 export * from './picture-colors.ts';
 export * from './rect.ts';
+export * from './table-look.ts';
 export * from './theme.ts';

@@ -124,6 +124,7 @@ export const LAYOUT_NAMES = [
   'statement',
   'big-number',
   'table',
+  'table-points',
   'chart',
   'chart-points',
   'steps',
@@ -154,6 +155,14 @@ export interface Layout {
   readonly part?: string;
 }
 
+/** What a card is: a filled panel or accent, an outline, a thick rule above or beside it, or a column with a thin rule. */
+export type CardKind = 'panel' | 'solid' | 'outline' | 'rule' | 'edge' | 'column';
+/**
+ * The lines of a table. `rows`: one under each row. `book`: heavy ones at its head and foot, a fine one under its head. `base`: a
+ * heavy one under its head. `bands`: none, every second row on a panel. `grid`: around every cell.
+ */
+export type TableLines = 'rows' | 'book' | 'base' | 'bands' | 'grid';
+
 export interface Theme {
   /** What it was dressed by; absent for a template's. */
   readonly look?: DeckLook;
@@ -168,7 +177,10 @@ export interface Theme {
     readonly headColor: ColorName;
     readonly headText: ColorName;
     readonly rule: ColorName;
+    readonly lines: TableLines;
   };
+  /** How cards of figures are made. */
+  readonly cards: CardKind;
   /** Corners of the shapes of figures. */
   readonly corners: 'square' | 'round';
   readonly layouts: readonly Layout[];

@@ -1,5 +1,6 @@
 /** Decks. */
 import type { DeckSummary } from '@alvex/contract';
+import type { Edit } from '@alvex/core';
 import type { Db } from './connect.ts';
 
 export interface DeckRow {
@@ -13,9 +14,14 @@ export interface DeckRow {
   readonly version: number;
   /** How the ids in its log were made. */
   readonly ids: number;
+  /** Edits before its log, as JSON; null where nothing was decided when it was made. */
+  readonly beginning: string | null;
   readonly updated_at: Date;
   readonly deleted_at: Date | null;
 }
+
+export const beginningOf = ({ beginning }: DeckRow): readonly Edit[] =>
+  beginning === null ? [] : (JSON.parse(beginning) as readonly Edit[]);
 
 export const summary = (row: DeckRow): DeckSummary => ({
   id: row.id,

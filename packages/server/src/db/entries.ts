@@ -66,7 +66,13 @@ export async function batchVersion(db: Db, deck: string, batch: string): Promise
 }
 
 /** Writes the entries of a deck anew, in their order, unless another did so in the meantime. */
-export async function rewriteEntries(db: Db, deck: string, entries: readonly LogEntry[], ids: number): Promise<void> {
+export async function rewriteEntries(
+  db: Db,
+  deck: string,
+  entries: readonly LogEntry[],
+  ids: number,
+  beginning: string,
+): Promise<void> {
   await db.transaction(async (trx) => {
     const row = (await trx('decks').where({ id: deck }).forUpdate().first('ids', 'version')) as
       { ids: number; version: number } | undefined;
@@ -75,7 +81,7 @@ export async function rewriteEntries(db: Db, deck: string, entries: readonly Log
       await trx('entries')
         .where({ deck_id: deck, version: i + 1 })
         .update({ entry: JSON.stringify(entry) });
-    await trx('decks').where({ id: deck }).update({ ids });
+    await trx('decks').where({ id: deck }).update({ ids, beginning });
   });
 }
 

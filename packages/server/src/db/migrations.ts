@@ -110,6 +110,13 @@ export const STEPS: readonly Step[] = [
       // When a file was last brought in: one that no deck needs, and that none is being made of, may go.
       addColumn(db, 'blobs', 'touched_at', 'datetime(3) NOT NULL DEFAULT CURRENT_TIMESTAMP(3)'),
   },
+  {
+    name: '006-beginning',
+    tables: [],
+    up: (db) =>
+      // What was decided for the document when the deck was made of it, as edits before its log; decks from before have none.
+      addColumn(db, 'decks', 'beginning', 'longtext'),
+  },
 ];
 
 const addColumn = (db: Knex, table: string, column: string, type: string): Promise<unknown> =>

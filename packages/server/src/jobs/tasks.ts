@@ -41,12 +41,17 @@ export interface Reading {
 export interface Tasks {
   /** Reads files, of which several become parts of one document in this order. */
   readonly read: {
-    readonly input: { readonly files: readonly FileToRead[] };
+    readonly input: {
+      readonly files: readonly FileToRead[];
+      /** A deck is made of them: what is decided for it is wanted too. */
+      readonly begin: boolean;
+    };
     readonly output: Packed & {
       /** Of each file. */
       readonly types: readonly string[];
       readonly title: string | null;
       readonly words: number;
+      readonly beginning: readonly Edit[];
     };
   };
   /** Reads a template, without what acts or leads outside. */

@@ -3,6 +3,7 @@ import { createHash } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import { deflateRawSync, gunzipSync, gzipSync } from 'node:zlib';
 import {
+  beginning,
   convert,
   DEFLATE_SETTINGS,
   detectType,
@@ -109,7 +110,7 @@ async function readFile({ bytes: given, type, name }: FileToRead, progress: Prog
   return { type: known, hash: sha256(bytes), ...(await openDocument(bytes, known, { progress })) };
 }
 
-async function read({ files }: Tasks['read']['input'], progress: Progress): Promise<Tasks['read']['output']> {
+async function read({ files, begin }: Tasks['read']['input'], progress: Progress): Promise<Tasks['read']['output']> {
   const types: DocumentType[] = [];
   const hashes: string[] = [];
   const parts: { name: string; document: DocumentModel }[] = [];
@@ -137,6 +138,7 @@ async function read({ files }: Tasks['read']['input'], progress: Progress): Prom
     types,
     title: document.title,
     words: documentWords(document),
+    beginning: begin ? beginning(document) : [],
     packed: pack(document),
     pictures: [...pictures.values()].map(pictureFile),
     hashes,

@@ -14,12 +14,22 @@ export async function createDeck(
   files: readonly NewFile[],
   watching: Watching = {},
 ): Promise<DeckSummary> {
-  const { hash, type, fileName, title, words } = await takeIn(context, files, watching);
+  const { hash, type, fileName, title, words, beginning } = await takeIn(context, files, watching, true);
   const id = randomUUID();
   const name = (title ?? (files[0]?.fileName ?? '').replace(/\.[^.]+$/, '')).trim().slice(0, 200) || 'Untitled';
   await insertDeck(
     context.db,
-    { id, workspace_id: context.workspace, name, file_name: fileName, type, original: hash, words, ids: ID_FORMAT },
+    {
+      id,
+      workspace_id: context.workspace,
+      name,
+      file_name: fileName,
+      type,
+      original: hash,
+      words,
+      ids: ID_FORMAT,
+      beginning: JSON.stringify(beginning),
+    },
     context.now(),
   );
   return summary(await existing(context, id));

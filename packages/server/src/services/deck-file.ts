@@ -30,7 +30,7 @@ export async function deckFile(
 ): Promise<{ readonly bytes: Uint8Array; readonly name: string }> {
   const { db, gate, jobs, workspace } = context;
   const row = await existing(context, id);
-  const { entries, by } = await wholeLog(context, id);
+  const { entries, by, beginning } = await wholeLog(context, id);
   // What was undone stays here: whoever brings the deck in is another writer, and takes back what is in force.
   const { done: log } = foldLog(entries, by);
   const sources = [row, ...(await getEditions(db, id))];
@@ -68,6 +68,7 @@ export async function deckFile(
       original: row.original,
       words: row.words,
       editions,
+      beginning,
       log,
     };
     return jobs.run('packDeck', { contents, files, readings }, watching);
@@ -106,20 +107,30 @@ export async function bringDeckIn(context: Context, file: NewFile, watching: Wat
     return contents;
   };
   const contents = await gate.within(file.size, keep, watching).catch(stopped);
-  const { name, fileName, type, original, words, ids, editions, log } = contents;
+  const { name, fileName, type, original, words, ids, editions, beginning = [], log } = contents;
   const sources: EditionRow[] = [{ original, type, file_name: fileName }, ...editions.map(asRow)];
   for (const source of sources) if (source.type !== 'template') await packedOf(context, source);
   const now = context.now();
   await insertDeck(
     db,
-    { id, workspace_id: workspace, name, file_name: fileName, type, original, words, ids },
+    {
+      id,
+      workspace_id: workspace,
+      name,
+      file_name: fileName,
+      type,
+      original,
+      words,
+      ids,
+      beginning: JSON.stringify(beginning),
+    },
     now,
     // Not seen before it is whole.
     now,
   );
   try {
     for (const edition of editions) await putEdition(db, id, asRow(edition), now);
-    await refuseImpossible(context, await existing(context, id, true), log);
+    await refuseImpossible(context, await existing(context, id, true), [...beginning, ...log]);
     await insertLog(db, id, log, now);
     await updateDeck(db, workspace, id, { deleted_at: null });
   } catch (error) {

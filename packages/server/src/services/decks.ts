@@ -13,9 +13,8 @@ export const restorableDecks = async ({ db, workspace }: Context): Promise<reado
   (await deletedDecks(db, workspace)).map(summary);
 
 export async function openDeck(context: Context, id: string): Promise<OpenDeck> {
-  const row = await existing(context, id);
-  const { entries: log, by } = await wholeLog(context, id);
-  return { deck: summary(row), log, by };
+  const { entries: log, by, beginning } = await wholeLog(context, id);
+  return { deck: summary(await existing(context, id)), beginning, log, by };
 }
 
 export async function renameDeck(context: Context, id: string, name: string): Promise<DeckSummary> {

@@ -18,8 +18,8 @@ export async function exportDeck(
   watching: Watching = {},
 ): Promise<{ readonly bytes: Uint8Array; readonly name: string }> {
   const { name } = await existing(context, id);
-  const { entries: log, by } = await wholeLog(context, id);
-  const { done } = foldLog(log, by);
+  const { entries: log, by, beginning } = await wholeLog(context, id);
+  const done = [...beginning, ...foldLog(log, by).done];
   const edits = singleEdits(done);
   const packed = await packedDocument(context, id, currentEdition(edits)?.original);
   const hashes = await deckPictures(context, id, log);

@@ -1,6 +1,6 @@
 /** Files as they came: kept byte for byte by their hash, and read into documents. */
 import { readFile } from 'node:fs/promises';
-import { READER_VERSION } from '@alvex/core';
+import { READER_VERSION, type Edit } from '@alvex/core';
 import { blobSize, getBlob, putBlob, type Blob } from '../db/blobs.ts';
 import { getDocument, getFormerDocument, putDocument } from '../db/documents.ts';
 import type { EditionRow } from '../db/editions.ts';
@@ -48,6 +48,8 @@ export interface TakenIn {
   readonly fileName: string;
   readonly title: string | null;
   readonly words: number;
+  /** What is decided for a deck that is made of it. */
+  readonly beginning: readonly Edit[];
 }
 
 /** A task's stop, as people are told of it. */
@@ -59,19 +61,30 @@ export function stopped(error: unknown): never {
 
 /**
  * Reads one file, or several that become parts of one document, and keeps the files, their pictures, and what was read.
+ * @param begin Whether a deck is made of them.
  * @throws ReadError, AppError `reading-stopped` or `cancelled`.
  */
-export async function takeIn(context: Context, files: readonly NewFile[], watching: Watching): Promise<TakenIn> {
+export async function takeIn(
+  context: Context,
+  files: readonly NewFile[],
+  watching: Watching,
+  begin = false,
+): Promise<TakenIn> {
   const size = files.reduce((sum, file) => sum + file.size, 0);
-  return context.gate.within(size, () => takeInNow(context, files, watching), watching).catch(stopped);
+  return context.gate.within(size, () => takeInNow(context, files, watching, begin), watching).catch(stopped);
 }
 
-async function takeInNow(context: Context, files: readonly NewFile[], watching: Watching): Promise<TakenIn> {
+async function takeInNow(
+  context: Context,
+  files: readonly NewFile[],
+  watching: Watching,
+  begin: boolean,
+): Promise<TakenIn> {
   const { db, jobs, workspace } = context;
   const toRead = await Promise.all(
     files.map(async ({ load, type, fileName }) => ({ bytes: await load(), type, name: fileName })),
   );
-  const read = await jobs.run('read', { files: toRead }, watching).catch(stopped);
+  const read = await jobs.run('read', { files: toRead, begin }, watching).catch(stopped);
   const kept: PartFile[] = [];
   for (const [i, { bytes, name }] of toRead.entries()) {
     const part = { name, type: read.types[i] ?? '', hash: read.hashes[i] ?? '' };
@@ -82,7 +95,8 @@ async function takeInNow(context: Context, files: readonly NewFile[], watching: 
   const original = only !== undefined && kept.length === 1 ? only : await keepParts(context, kept);
   await keepRead(context, original, read);
   const { hash, type, name } = original;
-  return { hash, type, fileName: name.slice(0, 255), title: read.title, words: read.words };
+  const { title, words, beginning } = read;
+  return { hash, type, fileName: name.slice(0, 255), title, words, beginning };
 }
 
 const inMemory = async (bytes: Uint8Array | string): Promise<Uint8Array> =>
@@ -177,7 +191,7 @@ export async function packedOf(context: Context, row: EditionRow, inside = false
   const files = await filesOf(context, row);
   const size = files.reduce((sum, { bytes }) => sum + bytes.length, 0);
   const read = async (): Promise<Uint8Array> => {
-    const made = await jobs.run('read', { files });
+    const made = await jobs.run('read', { files, begin: false });
     await keepRead(context, { hash: row.original, type: row.type }, made);
     return made.packed;
   };

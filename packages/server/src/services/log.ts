@@ -1,7 +1,7 @@
 /** The log of a deck: read, appended to, told to other windows. */
 import type { AppendEntries, Newer } from '@alvex/contract';
-import { ID_FORMAT, type LogEntry } from '@alvex/core';
-import type { DeckRow } from '../db/decks.ts';
+import { ID_FORMAT, type Edit, type LogEntry } from '@alvex/core';
+import { beginningOf, type DeckRow } from '../db/decks.ts';
 import { appendEntries, batchVersion, entriesAfter, rewriteEntries, type WrittenEntries } from '../db/entries.ts';
 import { AppError } from './app-error.ts';
 import type { Context } from './context.ts';
@@ -43,17 +43,24 @@ export async function newerThan(context: Context, id: string, version: number): 
   return { version: version + newer.length, newer, by };
 }
 
-/** All of a deck's log. */
-export async function wholeLog(context: Context, id: string): Promise<WrittenEntries> {
+/** All of a deck's log, and what was decided before it. */
+export async function wholeLog(
+  context: Context,
+  id: string,
+): Promise<WrittenEntries & { readonly beginning: readonly Edit[] }> {
   await carryIds(context, await existing(context, id));
-  return entriesAfter(context.db, id, 0);
+  const beginning = beginningOf(await existing(context, id));
+  return { ...(await entriesAfter(context.db, id, 0)), beginning };
 }
 
-/** The log of a deck of an older Alvex gets the ids of today, once. */
+/** The edits of a deck of an older Alvex get the ids of today, once. */
 async function carryIds(context: Context, row: DeckRow): Promise<void> {
   if (row.ids === ID_FORMAT) return;
-  const entries = await withTodaysIds(context, row, (await entriesAfter(context.db, row.id, 0)).entries, row.ids);
-  await rewriteEntries(context.db, row.id, entries, ID_FORMAT);
+  const { entries } = await entriesAfter(context.db, row.id, 0);
+  const begun = beginningOf(row);
+  const carried = await withTodaysIds(context, row, [...begun, ...entries], row.ids);
+  const beginning = carried.slice(0, begun.length);
+  await rewriteEntries(context.db, row.id, carried.slice(begun.length), ID_FORMAT, JSON.stringify(beginning));
 }
 
 async function withTodaysIds(

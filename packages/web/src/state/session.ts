@@ -1,6 +1,6 @@
 /** One open deck, from its opening to its closing: fetches it, and joins its log, its worker and what is shown. A late answer falls on a closed session. */
 import { ApiError, documentUrl, fetchDeck, hasBatch, templatesUrl } from '../api/client.ts';
-import type { LogEntry } from '@alvex/core';
+import type { Edit, LogEntry } from '@alvex/core';
 import type { Told } from '../worker/protocol.ts';
 import { CoreLink, setLink } from './core-link.ts';
 import {
@@ -30,6 +30,8 @@ class DeckSession {
   #again: ReturnType<typeof setTimeout> | undefined;
   readonly #backoff = new Backoff();
   #seq = 0;
+  /** Edits before the log: nobody's, and so never taken back. */
+  #beginning: readonly Edit[] = [];
   /** Address of the document that the worker holds or is fetching. */
   #document = '';
   /** The worker has that document. */
@@ -45,10 +47,11 @@ class DeckSession {
 
   async open(): Promise<void> {
     try {
-      const { deck, log, by } = await fetchDeck(this.id);
+      const { deck, beginning, log, by } = await fetchDeck(this.id);
       const left = await this.#takeOver();
       if (this.#closed) return;
       renamed(deck);
+      this.#beginning = beginning;
       const changed = (entries: readonly LogEntry[]): void => {
         showStructure(entries);
         this.#convert();
@@ -116,7 +119,12 @@ class DeckSession {
       this.#ready = false;
       this.#link.tell({ kind: 'open', url });
     } else if (this.#ready)
-      this.#link.tell({ kind: 'edits', edits: history.done, seq: ++this.#seq, templates: templatesUrl(this.id) });
+      this.#link.tell({
+        kind: 'edits',
+        edits: [...this.#beginning, ...history.done],
+        seq: ++this.#seq,
+        templates: templatesUrl(this.id),
+      });
   }
 }
 

@@ -69,6 +69,7 @@ export const view = (change: Partial<View> = {}): View => ({
   full: 'continue',
   prose: { as: 'whole' },
   branches: [],
+  mapBranches: [],
   matter: [],
   target: null,
   pace: 130,
@@ -94,7 +95,7 @@ export async function openFake(): Promise<void> {
       sent.push({ path, body: init?.body === undefined ? undefined : JSON.parse(init.body as string) });
       const answer = path.endsWith('/entries')
         ? { version: 2 }
-        : { deck: { ...summary, id }, log, by: log.map(() => null) };
+        : { deck: { ...summary, id }, beginning: [], log, by: log.map(() => null) };
       await held.get(id);
       return new Response(JSON.stringify(answer));
     },

@@ -70,6 +70,7 @@ const SENTENCES: Readonly<Record<SentenceCode, string>> = {
   place: 'A picture put in',
   'prose-first': 'Body text: first sentences as points',
   'prose-short': 'Body text: {0}',
+  'prose-told': 'Body text: spoken, what tells most on slides that would be bare',
   'prose-whole': 'Body text: whole',
   remove: '{n slide} taken out',
   renote: 'Notes {text}',

@@ -81,6 +81,7 @@ describe('the look of slides', () => {
     h(1, 'Steps'),
     li('Open the gate', 1, true),
     li('Close it', 1, true),
+    li('Grease it', 1, true),
     h(1, 'Guests'),
     table([
       ['', 'n'],
@@ -190,4 +191,14 @@ test('outlines are compared', async () => {
   const { deck, document } = await ask({ what: 'outlines' }, held([{ kind: 'hide', slides: [tide], hidden: true }]));
   expect(deck[0]!.differences).toEqual(['hidden']);
   expect(document).toHaveLength(3);
+});
+
+test('slides that can be shown as they are are counted, and what the others lack is told', async () => {
+  const poor = doc(h(1, 'Bare'), h(1, 'Gates'), li('The gates are of oak and were hung in spring'), li('They leak'));
+  const { ready, of, lacking } = await ask(
+    { what: 'readiness' },
+    held([], { document: poor, converted: convert(poor, []) }),
+  );
+  expect([ready, of]).toEqual([1, 2]);
+  expect(lacking).toEqual([expect.objectContaining({ number: 1, title: 'Bare', rules: ['bare'] })]);
 });

@@ -37,6 +37,9 @@ import {
   type Templates,
   type BlockId,
   type PartId,
+  judgeOf,
+  readiness,
+  runsText,
 } from '@alvex/core';
 import { drawPage } from './draw.ts';
 import { findIcons } from './icons.ts';
@@ -75,6 +78,7 @@ const ANSWERERS: Answerers = {
   advice: ({ slide }, { converted }) => adviceFor(slide, converted),
   takes: (_, held) => takes(held),
   suggestion: ({ target }, held) => suggestion(target, held),
+  readiness: (_, held) => readinessOf(held),
   edition: reviewed,
   page: ({ block }, { converted }) => pageOf(block, converted)?.key ?? null,
   layouts: ({ slide }, { converted }) => layoutOffers(slide, converted),
@@ -123,7 +127,7 @@ async function arrangement({ document, edits, converted, templates, pause }: Hel
     if (!(await pause())) return { layouts: [], changes: [], fixed: 0 };
     slice = performance.now();
   }
-  const layouts = chooseLayouts(deck.slides, options).map(([slide, layout]) => ({ slide, layout }));
+  const layouts = chooseLayouts(deck.slides, options, judgeOf(options)).map(([slide, layout]) => ({ slide, layout }));
   const then = convert(document, [...edits, { kind: 'arrange', layouts }], converted, templates);
   const before = new Map(pages.map((page, i) => [page.key, { page, number: i + 1 }]));
   const changes = then.pages.flatMap((page) => {
@@ -237,6 +241,24 @@ function takeOf(take: string, made: Converted, current: Converted): Take {
     lines,
     drawings: pages.filter(({ key }) => drawn.has(key)).map((page) => drawPage(page, 0, theme)),
   };
+}
+
+const AT_ONCE = 40; // pages between which edits are answered
+
+/** Pages are weighed once: after an edit only those that it changed. */
+async function readinessOf({ converted, pause }: Held): Promise<Answers['readiness']> {
+  const { document, pages, theme, map } = converted;
+  const pictures = new Map(document.pictures.map((picture) => [picture.id, picture]));
+  const read = map.body === 'slide';
+  for (let from = 0; from < pages.length; from += AT_ONCE) {
+    readiness(pages.slice(from, from + AT_ONCE), theme, pictures, read);
+    if (!(await pause())) break;
+  }
+  const { ready, of, faults } = readiness(pages, theme, pictures, read);
+  const lacking = pages.flatMap(({ key, slide }, i) =>
+    faults[i]!.length === 0 ? [] : [{ number: i + 1, key, title: runsText(slide.title.runs), rules: faults[i]! }],
+  );
+  return { ready, of, lacking };
 }
 
 async function suggestion(target: Target | null, { converted, pause }: Held): Promise<Answers['suggestion']> {

@@ -205,6 +205,7 @@ function convertNow({ edits: made, seq }: ToWorker & { kind: 'edits' }): void {
       full: converted.decisions.full,
       prose: converted.decisions.prose,
       branches: converted.decisions.branches,
+      mapBranches: converted.decisions.map?.branches ?? [],
       matter: matterInForce(converted),
       target: converted.decisions.target,
       pace: converted.decisions.pace,

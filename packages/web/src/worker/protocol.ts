@@ -24,6 +24,7 @@ import type {
   LedgerEntry,
   LevelMap,
   LookAlikes,
+  MapRecipe,
   MatterKind,
   Note,
   NotesAdvice,
@@ -33,6 +34,7 @@ import type {
   PageKey,
   PartId,
   Proposal,
+  Rule,
   Prose,
   SlideId,
   SlideTitle,
@@ -121,7 +123,7 @@ export interface Counts {
 }
 
 /** Ready-made maps, laid on the levels that the document has now. */
-export type Presets = Readonly<Record<string, { readonly map: LevelMap; readonly prose: Prose }>>;
+export type Presets = Readonly<Record<string, MapRecipe>>;
 
 /** The document after a change of its structure or text: the order of all blocks, and those that are new or other than before. */
 export interface ChangedDocument {
@@ -153,6 +155,8 @@ export interface View {
   readonly full: FullRule;
   readonly prose: Prose;
   readonly branches: readonly BranchRule[];
+  /** Those of the map itself. */
+  readonly mapBranches: readonly BranchRule[];
   readonly matter: readonly MatterKind[] /* in force */;
   readonly target: Target | null;
   readonly pace: number;
@@ -233,6 +237,18 @@ export interface ChartOffers {
   readonly drawn: boolean /* as a chart now */;
 }
 
+/** Slides that can be shown as they are, and what the others lack. */
+export interface Readiness {
+  readonly ready: number;
+  readonly of: number;
+  readonly lacking: readonly {
+    readonly number: number;
+    readonly key: PageKey;
+    readonly title: string;
+    readonly rules: readonly Rule[];
+  }[];
+}
+
 export type ToWorker =
   | { readonly kind: 'open'; readonly url: string }
   /** @param templates Address of the folder in which the deck's templates are. */
@@ -251,6 +267,8 @@ export interface Questions {
   readonly advice: { readonly slide: SlideId };
   readonly takes: object;
   readonly suggestion: { readonly target: Target | null };
+  /** Which slides can be shown as they are. */
+  readonly readiness: object;
   /** What an edition, read from `url`, would change. */
   readonly edition: { readonly url: string; readonly edition: Omit<EditionEdit, 'kind' | 'ids'> };
   /** The first page that has a block. */
@@ -277,6 +295,7 @@ export interface Answers {
   readonly advice: SlideAdvice | null;
   readonly takes: readonly Take[];
   readonly suggestion: Suggestion;
+  readonly readiness: Readiness;
   readonly edition: Reviewed;
   readonly page: PageKey | null;
   readonly layouts: readonly LayoutOffer[];

@@ -1,5 +1,9 @@
-/** Lays a level map on the document. `name` is a ready-made map’s, or null for the author’s own. Without `prose` that stays as it was. */
+/**
+ * Lays a level map on the document. `name` is a ready-made map’s, or null for the author’s own. Without `prose` that stays as it was.
+ * `branches` are rules below single headings that belong to this map: another map goes without them.
+ */
 import type { LevelMap, Prose } from '../../deck/index.ts';
+import type { BranchDecision } from '../decisions.ts';
 import type { EditKind } from '../kind.ts';
 
 export interface MapEdit {
@@ -7,12 +11,16 @@ export interface MapEdit {
   readonly name: string | null;
   readonly map: LevelMap;
   readonly prose?: Prose;
+  readonly branches?: readonly BranchDecision[];
 }
 
 export const map: EditKind<MapEdit> = {
-  carry: (edit) => edit,
-  decide(draft, { name, map, prose }) {
-    draft.map = { name, map };
+  carry: (edit, ids) =>
+    edit.branches === undefined
+      ? edit
+      : { ...edit, branches: edit.branches.map((one) => ({ ...one, block: ids.block(one.block) })) },
+  decide(draft, { name, map, prose, branches = [] }) {
+    draft.map = { name, map, branches };
     draft.prose = prose ?? draft.prose;
   },
   says: ({ name }) => (name === null ? { code: 'map-own' } : { code: 'map', labels: [{ of: 'map', name }] }),

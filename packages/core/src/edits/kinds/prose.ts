@@ -15,5 +15,5 @@ export const prose: EditKind<ProseEdit> = {
   says: ({ prose }) =>
     prose.as === 'short'
       ? { code: 'prose-short', labels: [{ of: 'density', name: prose.density }] }
-      : { code: prose.as === 'whole' ? 'prose-whole' : 'prose-first' },
+      : { code: `prose-${prose.as}` as const },
 };

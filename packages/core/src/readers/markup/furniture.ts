@@ -258,8 +258,11 @@ function isLinkList({ tagName }: Element, { letters, linked, links }: Measured):
 const ROWS = /^(div|ul|ol|p|table|section|header|footer|dl|center)$/;
 
 /** A short row of links, of which nothing else is much. */
-const isRow = ({ tagName }: Element, { letters, linked, links }: Measured): boolean =>
-  ROWS.test(tagName) && links >= 1 && letters <= 300 && linked >= letters * 0.4;
+const isRow = ({ tagName }: Element, { letters, linked, links, steps }: Measured): boolean =>
+  ROWS.test(tagName) &&
+  ((links >= 1 && letters <= 300 && linked >= letters * 0.4) || (steps >= 2 && letters <= MOST_BETWEEN));
+/** Letters of a row between links back and on: the name of the book. */
+const MOST_BETWEEN = 120;
 
 const keyOf = (element: Element): string => textOf(element).replace(/\s+/g, ' ').trim();
 

@@ -1,6 +1,6 @@
 /** One slide (ECMA-376-1 §19.3.1.38): its boxes in the placeholders of its layout. */
 import type { Box, ChartBox, PictureBox, SceneSlide, TableBox, TextBox } from '../../scene/index.ts';
-import { isFoot, type Frame } from '../../theme/index.ts';
+import { frameOf, isFoot, type Frame, type Layout } from '../../theme/index.ts';
 import { xmlText } from '../../container/index.ts';
 import { solidFill } from './colors.ts';
 import { footText } from './master-part.ts';
@@ -40,7 +40,7 @@ function boxXml(box: Box, slide: SceneSlide, id: number, context: SlideContext):
   const name = `${FRAME_NAMES[box.frame.role]} ${id}`;
   switch (box.kind) {
     case 'text':
-      return ph === '' ? freeText(box, id, context) : textXml(box, id, name, ph, context);
+      return ph === '' ? freeText(box, id, context) : textXml(box, id, name, ph, slide.layout, context);
     case 'picture': {
       const rel = context.picture(box.picture);
       return rel === undefined ? '' : pictureXml(box, id, name, ph, rel);
@@ -56,8 +56,15 @@ function boxXml(box: Box, slide: SceneSlide, id: number, context: SlideContext):
   }
 }
 
-const textXml = (box: TextBox, id: number, name: string, ph: string, context: SlideContext): string =>
-  `<p:sp><p:nvSpPr><p:cNvPr id="${id}" name="${name}"/><p:cNvSpPr><a:spLocks noGrp="1"/></p:cNvSpPr><p:nvPr>${ph}</p:nvPr></p:nvSpPr><p:spPr/>${textBody(box, context)}</p:sp>`;
+function textXml(box: TextBox, id: number, name: string, ph: string, layout: Layout, context: SlideContext): string {
+  const own = frameOf(layout, box.frame.role) ?? box.frame;
+  const { x, y, width, height } = box.frame;
+  const inside = y === own.y && height === own.height && x >= own.x && x + width <= own.x + own.width;
+  // A title that is broken evenly keeps its place: its text alone is narrower.
+  const place = inside ? '' : xfrm(box.frame);
+  const insets = inside ? ([x - own.x, own.x + own.width - x - width] as const) : ([0, 0] as const);
+  return `<p:sp><p:nvSpPr><p:cNvPr id="${id}" name="${name}"/><p:cNvSpPr><a:spLocks noGrp="1"/></p:cNvSpPr><p:nvPr>${ph}</p:nvPr></p:nvSpPr>${place === '' ? '<p:spPr/>' : `<p:spPr>${place}</p:spPr>`}${textBody(box, context, insets, own.anchor)}</p:sp>`;
+}
 
 const graphicFrame = (place: string, id: number, name: string, ph: string, uri: string, inner: string): string =>
   `<p:graphicFrame><p:nvGraphicFramePr><p:cNvPr id="${id}" name="${name}"/><p:cNvGraphicFramePr><a:graphicFrameLocks noGrp="1"/></p:cNvGraphicFramePr><p:nvPr>${ph}</p:nvPr></p:nvGraphicFramePr>${place}<a:graphic><a:graphicData uri="http://schemas.openxmlformats.org/drawingml/2006/${uri}">${inner}</a:graphicData></a:graphic></p:graphicFrame>`;

@@ -1,6 +1,6 @@
 /** A native table (ECMA-376-1 §21.1.3). */
-import { CELL_PADDING, type SetCell, type TableBox } from '../../scene/index.ts';
-import type { Theme } from '../../theme/index.ts';
+import { CELL_PADDING, placeOf, type SetCell, type TableBox } from '../../scene/index.ts';
+import { cellLook, type CellLine, type CellLook } from '../../theme/index.ts';
 import { solidFill } from './colors.ts';
 import { runsXml, type TextContext } from './text.ts';
 import { emuOf, hundredths } from './xml.ts';
@@ -15,10 +15,11 @@ export function tableXml(box: TableBox, context: TextContext): string {
   const rows = box.rowHeights.map((height, r) => {
     const cells = box.columnWidths.map((_, c) => {
       const cell = covering.get(`${r} ${c}`);
-      if (cell === undefined) return emptyCell('', theme);
-      if (cell.row === r && cell.column === c) return cellXml(cell, box.size, context);
+      if (cell === undefined) return emptyCell('', null);
+      const look = cellLook(theme, placeOf(cell, box));
+      if (cell.row === r && cell.column === c) return cellXml(cell, box.size, look, context);
       const merge = `${cell.column < c ? ' hMerge="1"' : ''}${cell.row < r ? ' vMerge="1"' : ''}`;
-      return emptyCell(merge, theme);
+      return emptyCell(merge, look);
     });
     return `<a:tr h="${height}">${cells.join('')}</a:tr>`;
   });
@@ -26,7 +27,7 @@ export function tableXml(box: TableBox, context: TextContext): string {
   return `<a:tbl><a:tblPr${head}/><a:tblGrid>${columns}</a:tblGrid>${rows.join('')}</a:tbl>`;
 }
 
-function cellXml(cell: SetCell, size: number, context: TextContext): string {
+function cellXml(cell: SetCell, size: number, look: CellLook, context: TextContext): string {
   const { theme } = context;
   const spans = `${cell.columns > 1 ? ` gridSpan="${cell.columns}"` : ''}${cell.rows > 1 ? ` rowSpan="${cell.rows}"` : ''}`;
   const extra = {
@@ -37,16 +38,22 @@ function cellXml(cell: SetCell, size: number, context: TextContext): string {
   };
   const text =
     runsXml(cell.runs, context, extra) || `<a:endParaRPr lang="${context.language}" sz="${hundredths(size)}"/>`;
-  return `<a:tc${spans}><a:txBody><a:bodyPr/><a:lstStyle/><a:p>${text}</a:p></a:txBody>${cellProperties(cell.header, theme)}</a:tc>`;
+  return `<a:tc${spans}><a:txBody><a:bodyPr/><a:lstStyle/><a:p>${cell.align === 'right' ? '<a:pPr algn="r"/>' : ''}${text}</a:p></a:txBody>${cellProperties(look)}</a:tc>`;
 }
 
-const emptyCell = (attributes: string, theme: Theme): string =>
-  `<a:tc${attributes}><a:txBody><a:bodyPr/><a:lstStyle/><a:p><a:endParaRPr lang="en-GB"/></a:p></a:txBody>${cellProperties(false, theme)}</a:tc>`;
+/** What a merged cell covers looks as it does. */
+const emptyCell = (attributes: string, look: CellLook | null): string =>
+  `<a:tc${attributes}><a:txBody><a:bodyPr/><a:lstStyle/><a:p><a:endParaRPr lang="en-GB"/></a:p></a:txBody>${cellProperties(look)}</a:tc>`;
 
-function cellProperties(header: boolean, theme: Theme): string {
+const NO_LOOK: CellLook = { fill: null, top: null, bottom: null, sides: null };
+
+function cellProperties(look: CellLook | null): string {
   const [x, y] = [emuOf(CELL_PADDING.x), emuOf(CELL_PADDING.y)];
-  const none = (tag: string): string => `<a:${tag} w="0"><a:noFill/></a:${tag}>`;
-  const rule = `<a:lnB w="6350">${solidFill(theme.table.rule)}</a:lnB>`;
-  const fill = header ? solidFill(theme.table.headColor) : '<a:noFill/>';
-  return `<a:tcPr marL="${x}" marR="${x}" marT="${y}" marB="${y}">${none('lnL')}${none('lnR')}${none('lnT')}${rule}${fill}</a:tcPr>`;
+  const { fill, top, bottom, sides } = look ?? NO_LOOK;
+  const line = (tag: string, of: CellLine | null): string =>
+    of === null
+      ? `<a:${tag} w="0"><a:noFill/></a:${tag}>`
+      : `<a:${tag} w="${emuOf(of.width)}">${solidFill(of.color)}</a:${tag}>`;
+  const lines = `${line('lnL', sides)}${line('lnR', sides)}${line('lnT', top)}${line('lnB', bottom)}`;
+  return `<a:tcPr marL="${x}" marR="${x}" marT="${y}" marB="${y}" anchor="ctr">${lines}${fill === null ? '<a:noFill/>' : solidFill(fill)}</a:tcPr>`;
 }

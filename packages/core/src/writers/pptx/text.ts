@@ -5,7 +5,7 @@ import type { Run, Runs } from '../../content/index.ts';
 import { paraSetting, type Para, type TextBox } from '../../scene/index.ts';
 import type { Frame, Theme } from '../../theme/index.ts';
 import { schemeColor, solidFill } from './colors.ts';
-import { ALIGN, faces, spacing } from './text-style.ts';
+import { ALIGN, ANCHOR, faces, spacing } from './text-style.ts';
 import { emuOf, hundredths } from './xml.ts';
 
 export interface TextContext {
@@ -25,15 +25,35 @@ interface Extra {
 }
 const NOTHING: Extra = { attributes: '', fill: '', mono: false, faces: '' };
 
-export function textBody({ paras, frame, scale }: TextBox, context: TextContext): string {
-  // Thousandths of a percent (§21.1.2.1.3); a receiver sizes the inherited type by it.
+/**
+ * Text in a placeholder, which it inherits from.
+ * @param insets How far it stands in at the left and the right, in EMU.
+ * @param anchor The placeholder's own.
+ */
+export function textBody(
+  { paras, frame, scale, spread }: TextBox,
+  context: TextContext,
+  [left, right]: readonly [number, number] = [0, 0],
+  anchor = frame.anchor,
+): string {
+  const attributes = `${left > 0 ? ` lIns="${left}"` : ''}${right > 0 ? ` rIns="${right}"` : ''}${anchor === frame.anchor ? '' : ` anchor="${ANCHOR[frame.anchor]}"`}`;
+  // Thousandths of a percent (§21.1.2.1.3); a receiver sizes the inherited type by it. It only shrinks: what is larger says its size.
   const fit =
-    scale < 1 ? `<a:bodyPr><a:normAutofit fontScale="${Math.round(scale * 100_000)}"/></a:bodyPr>` : '<a:bodyPr/>';
-  return `<p:txBody>${fit}<a:lstStyle/>${paras.map((paragraph) => paragraphXml(paragraph, frame, context)).join('')}</p:txBody>`;
+    scale < 1
+      ? `<a:bodyPr${attributes}><a:normAutofit fontScale="${Math.round(scale * 100_000)}"/></a:bodyPr>`
+      : `<a:bodyPr${attributes}/>`;
+  const larger = Math.max(1, scale);
+  const set = paras.map((para, i) =>
+    paragraphXml(para, frame, context, larger, i === 0 || spread === 1 ? '' : spreadXml(para, frame, spread, context)),
+  );
+  return `<p:txBody>${fit}<a:lstStyle/>${set.join('')}</p:txBody>`;
 }
 
+const spreadXml = (para: Para, frame: Frame, spread: number, { theme }: TextContext): string =>
+  `<a:spcBef><a:spcPct val="${Math.round(paraSetting(para, frame, theme).spaceBefore * spread * 100_000)}"/></a:spcBef>`;
+
 /** Text that inherits nothing: it stands in no placeholder. */
-export function freeTextBody({ paras, frame, scale }: TextBox, anchor: string, context: TextContext): string {
+export function freeTextBody({ paras, frame, scale, spread }: TextBox, anchor: string, context: TextContext): string {
   const { style, align } = frame;
   const size = style.sizes[0]! * scale;
   const paragraphs = paras.map((para, i) => {
@@ -44,37 +64,43 @@ export function freeTextBody({ paras, frame, scale }: TextBox, anchor: string, c
         ? '<a:buNone/>'
         : `<a:buClr>${schemeColor(set.bulletColor)}</a:buClr><a:buChar char="${xmlText(set.bullet)}"/>`;
     const indent = set.indent === 0 ? '' : ` marL="${emuOf(set.indent)}" indent="${-emuOf(set.hanging)}"`;
-    const properties = `<a:pPr${indent} algn="${ALIGN[align]}">${spacing(style, i === 0 ? 0 : set.spaceBefore)}${bullet}</a:pPr>`;
+    const properties = `<a:pPr${indent} algn="${ALIGN[align]}">${spacing(style, i === 0 ? 0 : set.spaceBefore * spread)}${bullet}</a:pPr>`;
     const extra: Extra = { attributes, fill: solidFill(set.color), mono: set.mono, faces: faces(style) };
     return `<a:p>${properties}${runsXml(para.runs, context, extra)}</a:p>`;
   });
   return `<p:txBody><a:bodyPr wrap="square" lIns="0" tIns="0" rIns="0" bIns="0" anchor="${anchor}"><a:noAutofit/></a:bodyPr><a:lstStyle/>${paragraphs.join('')}</p:txBody>`;
 }
 
-function paragraphXml(paragraph: Para, frame: Frame, context: TextContext): string {
+/** @param larger Factor by which type is larger than the placeholder's. @param space Its own space before it. */
+function paragraphXml(paragraph: Para, frame: Frame, context: TextContext, larger: number, space: string): string {
+  const set = paraSetting(paragraph, frame, context.theme);
+  const size =
+    larger > 1 || paragraph.style === 'code' ? ` sz="${hundredths(frame.style.sizes[0]! * set.scale * larger)}"` : '';
+  const attributes = `${paragraph.style === 'quote' ? ' i="1"' : ''}${size}`;
+  const fill = paragraph.style === 'quote' ? solidFill(set.color) : '';
+  const runs = runsXml(paragraph.runs, context, { ...NOTHING, attributes, fill, mono: paragraph.style === 'code' });
+  const paragraphed = (own: string, inner: string): string =>
+    own === '' && inner === '' && space === ''
+      ? `<a:p>${runs}</a:p>`
+      : inner === '' && space === ''
+        ? `<a:p><a:pPr${own}/>${runs}</a:p>`
+        : `<a:p><a:pPr${own}>${space}${inner}</a:pPr>${runs}</a:p>`;
   switch (paragraph.style) {
     case 'title':
     case 'subtitle':
-      return `<a:p>${runsXml(paragraph.runs, context)}</a:p>`;
+      return paragraphed('', '');
     case 'point':
-      return `<a:p>${paragraph.level > 1 ? `<a:pPr lvl="${paragraph.level - 1}"/>` : ''}${runsXml(paragraph.runs, context)}</a:p>`;
+      return paragraphed(paragraph.level > 1 ? ` lvl="${paragraph.level - 1}"` : '', '');
     case 'plain':
     case 'item':
     case 'detail':
       // In a frame for points it has no bullet; every other frame has none anyway.
-      return frame.role.startsWith('body')
-        ? `<a:p><a:pPr marL="0" indent="0"><a:buNone/></a:pPr>${runsXml(paragraph.runs, context)}</a:p>`
-        : `<a:p>${runsXml(paragraph.runs, context)}</a:p>`;
+      return frame.role.startsWith('body') ? paragraphed(' marL="0" indent="0"', '<a:buNone/>') : paragraphed('', '');
     case 'body':
-      return `<a:p><a:pPr marL="0" indent="0"><a:buNone/></a:pPr>${runsXml(paragraph.runs, context)}</a:p>`;
-    case 'quote': {
-      const { indent, color } = paraSetting(paragraph, frame, context.theme);
-      return `<a:p><a:pPr marL="${emuOf(indent)}" indent="0"><a:buNone/></a:pPr>${runsXml(paragraph.runs, context, { ...NOTHING, attributes: ' i="1"', fill: solidFill(color) })}</a:p>`;
-    }
-    case 'code': {
-      const size = hundredths(frame.style.sizes[0]! * paraSetting(paragraph, frame, context.theme).scale);
-      return `<a:p><a:pPr marL="0" indent="0"><a:buNone/></a:pPr>${runsXml(paragraph.runs, context, { ...NOTHING, attributes: ` sz="${size}"`, mono: true })}</a:p>`;
-    }
+    case 'code':
+      return paragraphed(' marL="0" indent="0"', '<a:buNone/>');
+    case 'quote':
+      return paragraphed(` marL="${emuOf(set.indent)}" indent="0"`, '<a:buNone/>');
   }
 }
 

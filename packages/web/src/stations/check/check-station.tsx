@@ -16,7 +16,7 @@ import { useDeck } from '../../state/deck-store.ts';
 import { useAnswer } from '../../state/use-answer.ts';
 import { editText } from '../../ui/edit-text.ts';
 import { count, grouped } from '../../ui/format.ts';
-import { DESTINATION_LABELS } from '../../ui/labels.ts';
+import { DESTINATION_LABELS, RULE_TEXT } from '../../ui/labels.ts';
 import { LEFT } from '../../ui/left-labels.ts';
 import { PassageMark } from '../shared/passage-mark.tsx';
 import { Action, ColumnPage, Heading, Notice, Select, Small } from '../../ui/recipes.tsx';
@@ -121,6 +121,7 @@ export function CheckStation() {
           </Link>
         </Notice>
       )}
+      <NotReady />
       {unplaced.length > 0 && (
         <Notice role="status">
           <Box>
@@ -164,6 +165,35 @@ export function CheckStation() {
       </Box>
       {ledger === null ? <Small role="status">Counting …</Small> : <Entries entries={entries} />}
     </ColumnPage>
+  );
+}
+
+const MOST_LACKING = 60;
+
+/** Slides that cannot be shown as they are, each with what it lacks. */
+function NotReady() {
+  const { answer } = useAnswer({ what: 'readiness' });
+  if (answer === null) return <Small role="status">Looking at the slides …</Small>;
+  const { ready, of, lacking } = answer;
+  if (lacking.length === 0)
+    return of === 0 ? null : <Small data-testid="ready">All {count(of, 'slide')} can be shown as they are.</Small>;
+  return (
+    <chakra.details data-testid="ready">
+      <chakra.summary cursor="pointer">
+        {ready} of {count(of, 'slide')} can be shown as they are. What the others lack
+      </chakra.summary>
+      <chakra.ul pl="18px" maxH="30vh" overflowY="auto">
+        {lacking.slice(0, MOST_LACKING).map(({ number, key, title, rules }) => (
+          <li key={key}>
+            <Link to={`../slides?page=${number}`} style={{ color: 'var(--chakra-colors-pine)' }}>
+              Slide {number}, {title}
+            </Link>
+            : {rules.map((rule) => RULE_TEXT[rule]).join('; ')}
+          </li>
+        ))}
+        {lacking.length > MOST_LACKING && <li>and {count(lacking.length - MOST_LACKING, 'more slide')}</li>}
+      </chakra.ul>
+    </chakra.details>
   );
 }
 

@@ -67,6 +67,9 @@ export function ProseSetting() {
         <Choice on={prose.as === 'whole'} choose={() => setProse({ as: 'whole' })}>
           exact words, as the map says
         </Choice>
+        <Choice on={prose.as === 'told'} choose={() => setProse({ as: 'told' })}>
+          the same, and no slide left bare
+        </Choice>
         <Choice on={prose.as === 'first'} choose={() => setProse({ as: 'first' })}>
           first sentence a point, the rest spoken
         </Choice>

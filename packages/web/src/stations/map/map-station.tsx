@@ -97,14 +97,14 @@ export function MapStation() {
       <Right>
         <Heading>This map makes</Heading>
         <Box display="flex" gap="6px" mt="10px" mb="10px" flexWrap="wrap" role="group" aria-label="Ready-made maps">
-          {Object.entries(presets).map(([name, { map, prose }]) => (
+          {Object.entries(presets).map(([name, recipe]) => (
             <Action
               key={name}
               size="small"
-              look={isChosen(view, name, prose) ? 'chosen' : 'plain'}
-              aria-pressed={isChosen(view, name, prose)}
+              look={isChosen(view, name, recipe.prose) ? 'chosen' : 'plain'}
+              aria-pressed={isChosen(view, name, recipe.prose)}
               title={MAP_HINTS[name]}
-              onClick={() => edit({ kind: 'map', name, map, prose })}
+              onClick={() => edit({ kind: 'map', name, ...recipe })}
             >
               {MAP_LABELS[name] ?? name}
             </Action>

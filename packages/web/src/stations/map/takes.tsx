@@ -25,7 +25,16 @@ const Tag = chakra('span', { base: { color: 'amberText', bg: 'amberWash', px: '5
 export function useSettings(): TakeSettings | null {
   const view = useDeck((state) => state.view);
   return useMemo(
-    () => (view === null ? null : { name: view.mapName, map: view.map, prose: view.prose, full: view.full }),
+    () =>
+      view === null
+        ? null
+        : {
+            name: view.mapName,
+            map: view.map,
+            prose: view.prose,
+            full: view.full,
+            ...(view.mapBranches.length === 0 ? {} : { branches: view.mapBranches }),
+          },
     [view],
   );
 }
@@ -33,10 +42,11 @@ export function useSettings(): TakeSettings | null {
 export const keepTake = (settings: TakeSettings): void =>
   edit({ kind: 'take', take: `t${uuid().slice(0, 8)}`, settings });
 
+const PROSE_TEXT = { whole: 'exact words', told: 'no bare slides', first: 'first sentences' } as const;
+
 function describe({ name, prose, full }: Pick<TakeSettings, 'name' | 'prose' | 'full'>): string {
   const map = name === null ? 'own map' : (MAP_LABELS[name] ?? name);
-  const text =
-    prose.as === 'whole' ? 'exact words' : prose.as === 'first' ? 'first sentences' : DENSITY_LABELS[prose.density];
+  const text = prose.as === 'short' ? DENSITY_LABELS[prose.density] : PROSE_TEXT[prose.as];
   return `${map}; ${text}; too full: ${FULL_LABELS[full]}`;
 }
 

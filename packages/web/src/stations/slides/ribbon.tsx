@@ -4,6 +4,7 @@ import { memo, useMemo } from 'react';
 import { Link } from 'react-router';
 import { USUAL_PACE } from '@alvex/core';
 import { useDeck } from '../../state/deck-store.ts';
+import { useAnswer } from '../../state/use-answer.ts';
 import { useSelected } from '../../state/selection.ts';
 import { count, grouped, speakingTime } from '../../ui/format.ts';
 
@@ -16,7 +17,7 @@ const Foot = chakra('footer', {
     bg: 'card',
     px: '20px',
     display: 'grid',
-    gridTemplateColumns: '130px minmax(0, 1fr) auto',
+    gridTemplateColumns: '150px minmax(0, 1fr) auto',
     gap: '18px',
     alignItems: 'center',
     fontSize: 'xs',
@@ -53,6 +54,7 @@ export function Ribbon({ jump, first, last }: Props) {
           {target?.unit === 'slides' && ` of ${target.amount}`}
         </chakra.b>
         {speakingTime(spoken, pace)} {target?.unit === 'minutes' ? `of ${target.amount} min` : 'to speak'}
+        <Ready />
       </Box>
       <Bars jump={jump} first={first} last={last} />
       {sums !== undefined && (
@@ -64,6 +66,18 @@ export function Ribbon({ jump, first, last }: Props) {
         </Link>
       )}
     </Foot>
+  );
+}
+
+/** How many slides can be shown as they are. */
+function Ready() {
+  const { answer } = useAnswer({ what: 'readiness' });
+  if (answer === null || answer.of === 0) return null;
+  const { ready, of } = answer;
+  return (
+    <Link to="../check" style={{ color: 'inherit', display: 'block' }} data-testid="ready">
+      {ready === of ? `all ${of} ready to show` : `${ready} of ${of} ready to show`}
+    </Link>
   );
 }
 

@@ -1,0 +1,70 @@
+/** Draws the first deck of a document as one sheet of slides: see scripts/contact-sheet.mjs. */
+import { chromium } from '@playwright/test';
+import { readFile } from 'node:fs/promises';
+import { basename, join } from 'node:path';
+import { parseArgs } from 'node:util';
+import { createElement } from 'react';
+import { renderToStaticMarkup } from 'react-dom/server';
+import { beginning, convert, detectType, openDocument, readiness, type Edit } from '../packages/core/src/index.ts';
+import { CHROMIUM } from '../e2e/browser.ts';
+import { SlideDrawing } from '../packages/web/src/canvas/slide-drawing.tsx';
+import { drawPage } from '../packages/web/src/worker/draw.ts';
+
+const root = process.env.ALVEX_ROOT!;
+const { values, positionals } = parseArgs({
+  allowPositionals: true,
+  options: {
+    theme: { type: 'string' },
+    out: { type: 'string', default: 'sheet.png' },
+    from: { type: 'string', default: '1' },
+    most: { type: 'string', default: '30' },
+    columns: { type: 'string', default: '4' },
+  },
+});
+const [file] = positionals;
+if (file === undefined) throw new Error('Which document?');
+const bytes = new Uint8Array(await readFile(file));
+const { document, pictures } = await openDocument(bytes, detectType(bytes, basename(file)));
+const look: readonly Edit[] = values.theme === undefined ? [] : [{ kind: 'theme', theme: values.theme }];
+const { pages, theme } = convert(document, [...beginning(document, look as never), ...look]);
+const ready = readiness(pages, theme, new Map(document.pictures.map((picture) => [picture.id, picture])));
+console.log(`${ready.ready} of ${ready.of} ready`);
+
+const from = Number(values.from) - 1;
+const shown = pages.slice(from, from + Number(values.most));
+const figures = shown.map((page, i) => {
+  const drawing = drawPage(page, 0, theme);
+  const label = `Slide ${from + i + 1}`;
+  const slide = renderToStaticMarkup(
+    createElement(SlideDrawing, { drawing, deck: 'sheet', number: from + i + 1, label }),
+  );
+  const faults = ready.faults[from + i]!;
+  return `<figure>${slide}<figcaption>${from + i + 1} ${page.layout}${faults.length > 0 ? ` — <b>${faults.join(', ')}</b>` : ''}</figcaption></figure>`;
+});
+const css = await readFile(join(root, 'packages/web/src/ui/fonts.css'), 'utf8');
+const html = `<!doctype html><meta charset="utf-8"><style>${css.replaceAll("url('@", "url('http://sheet.test/fonts/@")}
+body { margin: 12px; background: #777; display: grid; grid-template-columns: repeat(${values.columns}, 1fr); gap: 12px; font: 11px sans-serif; color: #fff }
+figure { margin: 0 } svg { display: block; width: 100%; height: auto } b { color: #fd7 }</style>${figures.join('')}`;
+
+const browser = await chromium.launch(CHROMIUM);
+try {
+  const page = await browser.newPage({ viewport: { width: 1600, height: 900 } });
+  await page.route('**/*', async (route) => {
+    const { pathname } = new URL(route.request().url());
+    if (pathname === '/') return route.fulfill({ contentType: 'text/html', body: html });
+    if (pathname.startsWith('/fonts/'))
+      return route.fulfill({
+        body: await readFile(join(root, 'node_modules', decodeURIComponent(pathname.slice('/fonts/'.length)))),
+        headers: { 'Access-Control-Allow-Origin': '*' },
+      });
+    const picture = pictures.find(({ id }) => pathname.includes(id));
+    return picture === undefined
+      ? route.abort()
+      : route.fulfill({ contentType: picture.mime, body: Buffer.from(picture.bytes) });
+  });
+  await page.goto('http://sheet.test/');
+  await page.waitForFunction('document.fonts.status === "loaded"');
+  await page.screenshot({ path: values.out, fullPage: true });
+} finally {
+  await browser.close();
+}

@@ -1,0 +1,136 @@
+/** What a slide says of text that is spoken, and what tells slides apart: for maps that leave no slide with a title alone. */
+import { getOrMake, remembered } from '../base/index.ts';
+import { plain, readWords, runsText, type Runs } from '../content/index.ts';
+import type { Content, Note, Point, Slide } from '../deck/index.ts';
+import { partWithin } from '../ids/index.ts';
+import {
+  keptRuns,
+  shorterBeginning,
+  telling,
+  TELLING,
+  titleFrom,
+  type Kept,
+  type Language,
+  type Told,
+} from '../shorten/index.ts';
+
+/** An item of more words says its beginning, and is spoken as a whole. */
+const LONGEST_ITEM = 26;
+
+const ELLIPSIS = plain(' …');
+const toldRuns = (runs: Runs, { kept, cut }: Told): Runs => {
+  const said = keptRuns(runs, kept, undefined);
+  return cut ? [...said, ...ELLIPSIS] : said;
+};
+
+/** @returns null where the item is short enough as it is. */
+export function toldItem(runs: Runs, language: Language): { readonly runs: Runs; readonly kept: Kept } | null {
+  const told = shorterBeginning(runsText(runs), language, LONGEST_ITEM);
+  return told === null ? null : { runs: toldRuns(runs, told), kept: told.kept };
+}
+
+/** Lines of code that leave room for a sentence above them. */
+const FEW_LINES = 9;
+
+/**
+ * A slide with nothing but a title says the sentences of its notes that tell most; one with a little code says what it is.
+ * One with neither opens what comes after it.
+ */
+export function tell(slide: Slide, language: Language): Slide {
+  if (slide.kind !== 'content') return slide;
+  const { content, notes } = slide;
+  const prose = notes.filter(({ runs }) => !isLabel(runs));
+  const spoken = prose.length > 0 ? prose : notes;
+  if (content.length === 0)
+    return spoken.length === 0
+      ? { ...slide, kind: 'section' }
+      : said(slide, spoken, telling(textsOf(spoken), language));
+  const [code] = content;
+  const lone = content.length === 1 && code?.kind === 'text' && code.style === 'code';
+  if (!lone || spoken.length === 0 || runsText(code.runs).split('\n').length > FEW_LINES) return slide;
+  const before = spoken.filter(({ anchor }) => anchor === null);
+  const one = telling(textsOf(before.length > 0 ? before : spoken), language, { ...TELLING, sentences: 1, words: 1 });
+  return said(slide, before.length > 0 ? before : spoken, one);
+}
+
+/** A line that only names what follows it: bold throughout, or a few words that end as no sentence does. */
+function isLabel(runs: Runs): boolean {
+  const text = runsText(runs).trim();
+  const bold = runs.every((run) => run.bold === true || run.text.trim() === '');
+  return !SENTENCE_END.test(text) && (bold || readWords(text) <= LONGEST_LABEL);
+}
+const SENTENCE_END = /[.!?…。！？؟।]["”’»)\]]*$/u;
+const LONGEST_LABEL = 5;
+
+const textsOf = (notes: readonly Note[]): readonly string[] => notes.map(({ runs }) => runsText(runs));
+
+/** Puts what is told of notes before the rest of a slide. A note that is told as a whole need not be spoken too. */
+function said(slide: Slide, notes: readonly Note[], told: readonly (readonly Told[])[]): Slide {
+  const points: Point[] = [];
+  const whole = new Set<Note>();
+  notes.forEach((note, i) => {
+    const [block] = note.blocks;
+    const sentences = told[i]!;
+    if (block === undefined || sentences.length === 0) return;
+    sentences.forEach((one, k) =>
+      points.push({
+        kind: 'point',
+        level: 1,
+        id: partWithin(block, k),
+        blocks: note.blocks,
+        runs: toldRuns(note.runs, one),
+        kept: one.kept,
+      }),
+    );
+    const shown = sentences
+      .flatMap(({ kept }) => kept.map(([from, to]) => runsText(note.runs).slice(from, to)))
+      .join('');
+    if (!sentences.some(({ cut }) => cut) && letters(shown) === letters(runsText(note.runs))) whole.add(note);
+  });
+  const content: readonly Content[] = [...points, ...slide.content];
+  return { ...slide, content, notes: slide.notes.filter((note) => !whole.has(note)) };
+}
+
+const letters = (text: string): string => text.replace(/[^\p{L}\p{N}]+/gu, '').toLowerCase();
+
+/** The cover goes before what stands before the title: a letterhead, a contents list, a note. */
+export function coverFirst(slides: readonly Slide[]): readonly Slide[] {
+  const at = slides.findIndex(({ kind }) => kind === 'cover');
+  return at <= 0 ? slides : [slides[at]!, ...slides.slice(0, at), ...slides.slice(at + 1)];
+}
+
+/** Slides whose title the one before them has too get what is on them added to it. */
+export function toldApart(slides: readonly Slide[], language: Language): readonly Slide[] {
+  const result: Slide[] = [];
+  for (const slide of slides) {
+    const before = result.at(-1);
+    const title = runsText(slide.title.runs).trim();
+    result.push(
+      before === undefined || title === '' || title !== runsText(before.title.runs).trim()
+        ? slide
+        : getOrMake(renamed(slide), title, () => ({
+            ...slide,
+            title: { ...slide.title, runs: apart(slide, language) },
+          })),
+    );
+  }
+  return result;
+}
+// The same slide every time, down to its identity, so that nothing is laid out anew.
+const renamed = remembered((_: Slide) => new Map<string, Slide>());
+
+const LONGEST_NAME = 7; // words
+const LONGEST_TITLE = 64; // characters
+
+function apart({ title, content, notes }: Slide, language: Language): Runs {
+  const texts = content.flatMap((part) => ('runs' in part && part.kind === 'point' ? [runsText(part.runs)] : []));
+  const said = texts.length > 0 ? texts : notes.map(({ runs }) => runsText(runs));
+  const short = texts
+    .find((text) => readWords(text) <= LONGEST_NAME)
+    ?.trim()
+    .replace(/[.:;,]$/, '');
+  const name = short ?? titleFrom(said, language)[0];
+  const own = runsText(title.runs).trim();
+  if (name === undefined || name === '' || letters(name) === letters(own)) return [...title.runs, ...plain(' (2)')];
+  return own.length + name.length <= LONGEST_TITLE ? [...title.runs, ...plain(`: ${name}`)] : plain(name);
+}
