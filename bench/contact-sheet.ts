@@ -41,8 +41,25 @@ const figures = shown.map((page, i) => {
   const faults = ready.faults[from + i]!;
   return `<figure>${slide}<figcaption>${from + i + 1} ${page.layout}${faults.length > 0 ? ` — <b>${faults.join(', ')}</b>` : ''}</figcaption></figure>`;
 });
-const css = await readFile(join(root, 'packages/web/src/ui/fonts.css'), 'utf8');
-const html = `<!doctype html><meta charset="utf-8"><style>${css.replaceAll("url('@", "url('http://sheet.test/fonts/@")}
+/** The application's own style sheets of fonts, with what they bring in. */
+async function fontsIn(file: string, folder: string): Promise<string> {
+  const sheet = await readFile(file, 'utf8');
+  const imports = [...sheet.matchAll(/@import '(.*?)';/g)].map(([, path]) => path!);
+  const others = await Promise.all(
+    imports.map((path) => fontsIn(join(root, 'node_modules', path), path.slice(0, path.lastIndexOf('/')))),
+  );
+  const own = sheet
+    .replace(/@import .*?;/g, '')
+    .replaceAll("url('@", "url('/fonts/@")
+    .replaceAll('url(./', `url(/fonts/${folder}/`);
+  return [...others, own].join('\n');
+}
+const css = (
+  await Promise.all(
+    ['fonts', 'other-scripts'].map((name) => fontsIn(join(root, `packages/web/src/ui/${name}.css`), '')),
+  )
+).join('\n');
+const html = `<!doctype html><html lang="${document.language ?? 'en'}"><meta charset="utf-8"><style>${css}
 body { margin: 12px; background: #777; display: grid; grid-template-columns: repeat(${values.columns}, 1fr); gap: 12px; font: 11px sans-serif; color: #fff }
 figure { margin: 0 } svg { display: block; width: 100%; height: auto } b { color: #fd7 }</style>${figures.join('')}`;
 

@@ -62,7 +62,6 @@ const PAGES = [
 ];
 const OTHERS = [
   '/usr/share/doc/debian-policy/ch-opersys.html',
-  '/usr/share/doc/debian-policy/policy.txt.gz',
   '/usr/share/doc/base-passwd/users-and-groups.html',
   '/usr/share/doc/python3/python-policy.html',
   '/usr/share/doc/debian-faq-de/html/faqinfo.de.html',

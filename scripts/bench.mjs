@@ -128,10 +128,42 @@ if (wanted('deck')) {
   const edit = run('deck', 'edit');
   const plug = run('deck', 'plug');
   row('1,000 slides from scratch, core', ms(scratch.ms), '≤ 1500 ms', scratch.ms <= 1500);
+  const first = run('deck', 'first');
+  row(
+    'a first deck of 1,000 slides with all that is decided for it, core',
+    ms(first.ms),
+    '≤ 1500 ms',
+    first.ms <= 1500,
+  );
   const turn = run('deck', 'turn');
   row('one edit of wording and its drawing, core', ms(edit.ms), '< 16 ms', edit.ms < 16);
   row('one mark turned and its drawing, core', ms(turn.ms), '< 16 ms', turn.ms < 16);
   row('one plug, core: the first time, and again', `${ms(plug.ms)}, ${ms(plug.extra.again)}`, '', true);
+}
+if (wanted('presentable')) {
+  const { extra } = run('presentable', 'all');
+  const share = (ready, of) => `${((100 * ready) / of).toFixed(1)} of 100`;
+  const themes = Object.keys(extra).flatMap((key) => /^of in (.*)$/.exec(key)?.[1] ?? []);
+  const worst = themes
+    .map((name) => ({ name, part: extra[`ready in ${name}`] / extra[`of in ${name}`] }))
+    .reduce((least, one) => (one.part < least.part ? one : least));
+  const broken = Object.entries(extra).filter(
+    ([key, value]) => value > 0 && /^[a-z-]+$/.test(key) && !['documents', 'ready', 'of'].includes(key),
+  );
+  row(
+    `slides of first decks that can be shown as they are: ${extra.documents} documents, ${extra['not English'] ?? 0} not in English, ${themes.length} themes`,
+    `${share(extra.ready, extra.of)} (${extra.of} slides)`,
+    '≥ 95 of 100',
+    extra.ready >= extra.of * 0.95,
+  );
+  row(`in the theme with fewest, ${worst.name}`, share(worst.part, 1), '≥ 95 of 100', worst.part >= 0.95);
+  row(
+    'decks of more than ten slides with fewer than 90 of 100',
+    `${extra['long documents under 90 of 100'] ?? 0}`,
+    '0',
+    !extra['long documents under 90 of 100'],
+  );
+  row('what the others lack', broken.map(([rule, count]) => `${rule} ${count}`).join(', ') || 'nothing', '', true);
 }
 if (wanted('log')) {
   const [opened, untouched] = inTurns('log', ['worked', 'untouched']);

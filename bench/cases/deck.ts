@@ -1,5 +1,5 @@
 /** A deck of 1,000 slides: from scratch, one edit, one plug, all in core. */
-import { convert, plain, presetMap, readDocument, type Converted } from '../../packages/core/src/index.ts';
+import { beginning, convert, plain, presetMap, readDocument, type Converted } from '../../packages/core/src/index.ts';
 import { drawPage } from '../../packages/web/src/worker/draw.ts';
 import { deckSource } from '../deck-source.ts';
 import { best, tell } from '../measure.ts';
@@ -13,6 +13,9 @@ if (subject === 'scratch') {
   // Text that was measured once is not measured again, so a second run would flatter.
   const fresh = (await readDocument(new TextEncoder().encode(deckSource(1000)), 'markdown')).document;
   tell(await best(1, () => convert(fresh, [])));
+} else if (subject === 'first') {
+  const fresh = (await readDocument(new TextEncoder().encode(deckSource(1000)), 'markdown')).document;
+  tell(await best(1, () => convert(fresh, beginning(fresh))));
 } else if (subject === 'edit') {
   const slide = state.deck.slides[500]!;
   let i = 0;

@@ -11,3 +11,4 @@ export * from './units.ts';
 export * from './unreachable.ts';
 export * from './increasing-run.ts';
 export * from './detect-language.ts';
+export * from './direction.ts';

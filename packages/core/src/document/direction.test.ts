@@ -1,6 +1,7 @@
 import { expect, test } from '@jest/globals';
 import { doc, p } from '../test/build.ts';
-import { directionOf, firstStrong } from './direction.ts';
+import { firstStrong } from '../base/index.ts';
+import { directionOf } from './direction.ts';
 
 test('the first strong character decides; digits and signs are not strong', () => {
   expect(firstStrong('12 (טחנה) mill')).toBe('rtl');

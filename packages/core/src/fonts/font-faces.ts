@@ -46,5 +46,8 @@ export function fontFace(name: string, style: FaceStyle): FontMetrics {
     if (family !== name) return fontFace(family, style);
     faces.set(name, (styles = { family }));
   }
-  return (styles[style] ??= new FontMetrics(JSON.parse(PACKED[styles.family][style]) as FaceData));
+  return (styles[style] ??= new FontMetrics(
+    JSON.parse(PACKED[styles.family][style]) as FaceData,
+    style === 'bold' || style === 'boldItalic',
+  ));
 }

@@ -1,5 +1,7 @@
 /** Measures of one font face: advances and pair kerning by character. */
 
+import { otherScript } from './other-scripts.ts';
+
 /** As written by scripts/build-font-metrics.mjs; all lengths in font units. */
 export interface FaceData {
   readonly unitsPerEm: number;
@@ -28,6 +30,9 @@ const NEAR = 0x2100;
 const MISSING_NARROW = 0.6;
 const MISSING_WIDE = 1;
 
+const missing = (codePoint: number): number =>
+  codePoint >= 0x1100 && WIDE.test(String.fromCodePoint(codePoint)) ? MISSING_WIDE : MISSING_NARROW;
+
 type PairLookup = (left: number, right: number) => number | undefined;
 
 export class FontMetrics {
@@ -36,12 +41,18 @@ export class FontMetrics {
   readonly lineHeight: number;
   readonly #advances = new Float32Array(NEAR).fill(-1);
   readonly #far = new Map<number, number>();
+  /** Of other scripts, looked up once. */
+  readonly #others = new Map<number, number>();
   readonly #kerning: readonly PairLookup[];
   readonly #pairs = new Map<number, number>();
   // Pairs of ASCII characters are most of every text; -128 marks one that was not looked up yet.
   readonly #ascii = new Float32Array(128 * 128).fill(-128);
 
-  constructor(data: FaceData) {
+  readonly #bold: boolean;
+
+  /** @param bold Of which weight characters of other scripts are. */
+  constructor(data: FaceData, bold = false) {
+    this.#bold = bold;
     const em = data.unitsPerEm;
     this.ascent = (data.ascent + data.lineGap / 2) / em;
     this.lineHeight = (data.ascent + data.descent + data.lineGap) / em;
@@ -55,15 +66,23 @@ export class FontMetrics {
   }
 
   has(codePoint: number): boolean {
-    return codePoint < NEAR ? this.#advances[codePoint]! >= 0 : this.#far.has(codePoint);
+    return (
+      (codePoint < NEAR ? this.#advances[codePoint]! >= 0 : this.#far.has(codePoint)) ||
+      otherScript(codePoint, this.#bold) !== undefined
+    );
   }
 
   /** In em. */
   advance(codePoint: number): number {
     const near = codePoint < NEAR ? this.#advances[codePoint]! : (this.#far.get(codePoint) ?? -1);
     if (near >= 0) return near;
-    if (ZERO_WIDTH.test(String.fromCodePoint(codePoint))) return 0;
-    return codePoint >= 0x1100 && WIDE.test(String.fromCodePoint(codePoint)) ? MISSING_WIDE : MISSING_NARROW;
+    const other = this.#others.get(codePoint);
+    if (other !== undefined) return other;
+    const found = ZERO_WIDTH.test(String.fromCodePoint(codePoint))
+      ? 0
+      : (otherScript(codePoint, this.#bold)?.advance(codePoint) ?? missing(codePoint));
+    this.#others.set(codePoint, found);
+    return found;
   }
 
   /** Adjustment between two characters, in em. */

@@ -7,6 +7,7 @@ export * from './measure-ahead.ts';
 export * from './page.ts';
 export {
   capitals,
+  isRightToLeft,
   longestWord,
   measurePara,
   type ParaSetting,

@@ -34,8 +34,10 @@ export type ParagraphStyle = 'title' | 'subtitle' | 'point' | 'body' | 'quote' |
 export interface SetParagraph extends Para {
   readonly size: number /* points */;
   readonly lines: readonly SetLine[];
-  /** Left edge of the bullet, where there is one. */
+  /** Left edge of the bullet, where there is one; its right edge where the text is written from the right. */
   readonly bulletX: Emu | null;
+  /** It is written from right to left. */
+  readonly rtl?: true;
 }
 
 export interface TextBox {

@@ -1,10 +1,11 @@
 /** Sets paragraphs in a frame: which lines they take at a size, and where each line stands. */
-import { EMU_PER_POINT, emuFromPt, ptFromEmu, remembered, type Emu } from '../base/index.ts';
-import type { Run, Runs } from '../content/index.ts';
+import { EMU_PER_POINT, emuFromPt, firstStrong, ptFromEmu, remembered, type Emu } from '../base/index.ts';
+import { runsText, type Run, type Runs } from '../content/index.ts';
 import {
   breakLines,
   fontFace,
   measureText,
+  otherHeight,
   type FaceStyle,
   type FontMetrics,
   type Line,
@@ -137,13 +138,19 @@ export interface Measure {
   readonly height: number /* points, without the space before */;
 }
 
+/** What characters of other scripts take of a line, for a size of 1. */
+const otherHeightOf = remembered((runs: Runs) => otherHeight(runsText(runs)));
+/** Whether a paragraph is written from right to left. */
+export const isRightToLeft = remembered((runs: Runs): boolean => firstStrong(runsText(runs)) === 'rtl');
+
 /** Breaks one paragraph. @param size Of level 1, in points. */
 export function measurePara(para: Para, frame: Frame, theme: Theme, size: number): Measure {
   const setting = paraSetting(para, frame, theme);
   const own = size * setting.scale;
   const width = ptFromEmu(frame.width) - setting.indent;
   const lines = breakLines(measureRuns(para.runs, theme, frame, setting), width / own);
-  const height = lineHeight(theme, frame, setting) * own;
+  const other = otherHeightOf(para.runs).lineHeight * frame.style.lineSpacing;
+  const height = Math.max(lineHeight(theme, frame, setting), other) * own;
   return { setting, lines, lineHeight: height, height: Math.max(1, lines.length) * height };
 }
 
@@ -177,13 +184,17 @@ export function placeText(
   return paras.map((para, i): SetParagraph => {
     const { setting, lines, lineHeight: height } = measures[i]!;
     const own = size * setting.scale;
-    const ascent = baseFace(theme, frame, setting).ascent * frame.style.lineSpacing * own;
+    const ascent =
+      Math.max(baseFace(theme, frame, setting).ascent, otherHeightOf(para.runs).ascent) * frame.style.lineSpacing * own;
     if (i > 0) y += spread * setting.spaceBefore * height;
-    const left = frame.x + emuFromPt(setting.indent);
-    const room = frame.width - emuFromPt(setting.indent);
+    const rtl = isRightToLeft(para.runs);
+    const indent = emuFromPt(setting.indent);
+    const left = frame.x + (rtl ? 0 : indent);
+    const room = frame.width - indent;
+    const align = rtl && frame.align === 'left' ? 'right' : frame.align;
     const placed = lines.map((line): SetLine => {
       const width = Math.min(emuFromPt(line.width * own), room) as Emu;
-      const slack = frame.align === 'left' ? 0 : frame.align === 'right' ? room - width : (room - width) / 2;
+      const slack = align === 'left' ? 0 : align === 'right' ? room - width : (room - width) / 2;
       const set = {
         start: line.start,
         end: line.end,
@@ -195,9 +206,11 @@ export function placeText(
       return set;
     });
     if (lines.length === 0) y += height;
-    const bulletX = setting.bullet === null ? null : ((left - setting.hanging * EMU_PER_POINT) as Emu);
+    const hanging = setting.hanging * EMU_PER_POINT;
+    const bulletX = setting.bullet === null ? null : ((rtl ? left + room + hanging : left - hanging) as Emu);
     return {
       ...para,
+      ...(rtl ? { rtl } : {}),
       size: own,
       lines: placed,
       bulletX,

@@ -2,7 +2,14 @@
 import { emu, emuFromPt, type Emu } from '../base/index.ts';
 import { sliceRuns, type Run, type Runs } from '../content/index.ts';
 import { fontFace, type FaceStyle } from '../fonts/index.ts';
-import { capitals, paraSetting, SCRIPT_SCALE, type SetLine, type SetParagraph } from '../layout/index.ts';
+import {
+  capitals,
+  isRightToLeft,
+  paraSetting,
+  SCRIPT_SCALE,
+  type SetLine,
+  type SetParagraph,
+} from '../layout/index.ts';
 import type { Frame, Palette, Theme } from '../theme/index.ts';
 
 export interface Piece {
@@ -18,6 +25,8 @@ export interface Piece {
   readonly link: string | undefined;
   /** Six hexadecimal digits. */
   readonly color: string;
+  /** It is written from right to left, and `x` is its right edge. */
+  readonly rtl?: true;
 }
 
 interface Setting {
@@ -51,7 +60,8 @@ export function drawParagraph(
     linkColor: para.color === 'ground' ? palette.ground : palette.link,
     caps: frame.style.caps === true,
   };
-  const pieces = drawLines(paragraph.runs, paragraph.lines, setting);
+  const rtl = paragraph.rtl === true;
+  const pieces = drawLines(paragraph.runs, paragraph.lines, setting, rtl);
   const [first] = paragraph.lines;
   if (para.bullet === null || paragraph.bulletX === null || first === undefined) return pieces;
   const { family, size, bold } = setting;
@@ -67,6 +77,7 @@ export function drawParagraph(
     strike: false,
     link: undefined,
     color: paint ?? palette[para.bulletColor],
+    ...(rtl ? { rtl } : {}),
   };
   return [bullet, ...pieces];
 }
@@ -80,7 +91,7 @@ export function drawCell(
   palette: Palette = theme.palette,
 ): readonly Piece[] {
   const color = palette[header ? theme.table.headText : 'text'];
-  return drawLines(runs, lines, {
+  const setting: Setting = {
     family: theme.fonts.body,
     mono: theme.fonts.mono,
     size,
@@ -89,16 +100,17 @@ export function drawCell(
     color,
     linkColor: header ? color : palette.link,
     caps: false,
-  });
+  };
+  return drawLines(runs, lines, setting, isRightToLeft(runs));
 }
 
-function drawLines(runs: Runs, lines: readonly SetLine[], setting: Setting): readonly Piece[] {
+function drawLines(runs: Runs, lines: readonly SetLine[], setting: Setting, rtl: boolean): readonly Piece[] {
   return lines.flatMap((line) => {
-    let x: number = line.x;
+    let x: number = line.x + (rtl ? line.width : 0);
     return sliceRuns(runs, line.start, line.end).map((run): Piece => {
       const drawn = drawRun(run, x, line.baseline, setting);
-      x += drawn.width;
-      return drawn;
+      x += rtl ? -drawn.width : drawn.width;
+      return rtl ? { ...drawn, rtl } : drawn;
     });
   });
 }

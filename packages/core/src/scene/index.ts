@@ -3,6 +3,7 @@ export type { Note } from '../deck/index.ts';
 export {
   capitals,
   CELL_PADDING,
+  isRightToLeft,
   paraSetting,
   placeOf,
   type Box,

@@ -8,6 +8,7 @@ import { createBrowserRouter } from 'react-router';
 import { RouterProvider } from 'react-router/dom';
 import { applyMode } from '../ui/color-mode.ts';
 import '../ui/fonts.css';
+import '../ui/other-scripts.css';
 import { system } from '../ui/system.ts';
 import { DeckFrame } from './deck-frame.tsx';
 import { Lost } from './lost.tsx';

@@ -53,15 +53,19 @@ function pieceText(piece: DrawnPiece, key: number, anchor?: 'start' | 'end') {
       key={key}
       x={piece.x}
       y={piece.y}
-      fontFamily={`'${piece.family}'`}
       fontSize={piece.size}
       fontWeight={piece.bold ? 700 : 400}
       fontStyle={piece.italic ? 'italic' : 'normal'}
       fill={`#${piece.color}`}
       textDecoration={decoration}
       textAnchor={anchor}
+      direction={piece.rtl ? 'rtl' : undefined}
       xmlSpace="preserve"
-      style={{ fontVariantLigatures: 'none', textRendering: 'geometricPrecision' }}
+      style={{
+        fontFamily: `'${piece.family}', var(--other-scripts)`,
+        fontVariantLigatures: 'none',
+        textRendering: 'geometricPrecision',
+      }}
     >
       {piece.text}
     </text>

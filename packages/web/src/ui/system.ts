@@ -7,9 +7,9 @@ const config = defineConfig({
   theme: {
     tokens: {
       fonts: {
-        body: { value: "'IBM Plex Sans', sans-serif" },
-        heading: { value: "'Source Serif 4', serif" },
-        mono: { value: "'JetBrains Mono', monospace" },
+        body: { value: "'IBM Plex Sans', var(--other-scripts)" },
+        heading: { value: "'Source Serif 4', var(--other-scripts), serif" },
+        mono: { value: "'JetBrains Mono', var(--other-scripts), monospace" },
       },
       fontSizes: {
         xs: { value: '11px' },

@@ -194,7 +194,15 @@ test('outlines are compared', async () => {
 });
 
 test('slides that can be shown as they are are counted, and what the others lack is told', async () => {
-  const poor = doc(h(1, 'Bare'), h(1, 'Gates'), li('The gates are of oak and were hung in spring'), li('They leak'));
+  const poor = doc(
+    h(1, 'Bare'),
+    h(1, 'Gates'),
+    li('The gates are of oak'),
+    li('They leak'),
+    li('Silt fills the pit'),
+    li('The roof is open'),
+    li('The wheel stands'),
+  );
   const { ready, of, lacking } = await ask(
     { what: 'readiness' },
     held([], { document: poor, converted: convert(poor, []) }),

@@ -2,7 +2,7 @@
 import type { LanguageTag } from '../../base/index.ts';
 import { xmlText } from '../../container/index.ts';
 import type { Run, Runs } from '../../content/index.ts';
-import { paraSetting, type Para, type TextBox } from '../../scene/index.ts';
+import { isRightToLeft, paraSetting, type Para, type TextBox } from '../../scene/index.ts';
 import type { Frame, Theme } from '../../theme/index.ts';
 import { schemeColor, solidFill } from './colors.ts';
 import { ALIGN, ANCHOR, faces, spacing } from './text-style.ts';
@@ -64,7 +64,8 @@ export function freeTextBody({ paras, frame, scale, spread }: TextBox, anchor: s
         ? '<a:buNone/>'
         : `<a:buClr>${schemeColor(set.bulletColor)}</a:buClr><a:buChar char="${xmlText(set.bullet)}"/>`;
     const indent = set.indent === 0 ? '' : ` marL="${emuOf(set.indent)}" indent="${-emuOf(set.hanging)}"`;
-    const properties = `<a:pPr${indent} algn="${ALIGN[align]}">${spacing(style, i === 0 ? 0 : set.spaceBefore * spread)}${bullet}</a:pPr>`;
+    const rtl = isRightToLeft(para.runs);
+    const properties = `<a:pPr${indent} algn="${rtl && align === 'left' ? 'r' : ALIGN[align]}"${rtl ? ' rtl="1"' : ''}>${spacing(style, i === 0 ? 0 : set.spaceBefore * spread)}${bullet}</a:pPr>`;
     const extra: Extra = { attributes, fill: solidFill(set.color), mono: set.mono, faces: faces(style) };
     return `<a:p>${properties}${runsXml(para.runs, context, extra)}</a:p>`;
   });
@@ -79,12 +80,15 @@ function paragraphXml(paragraph: Para, frame: Frame, context: TextContext, large
   const attributes = `${paragraph.style === 'quote' ? ' i="1"' : ''}${size}`;
   const fill = paragraph.style === 'quote' ? solidFill(set.color) : '';
   const runs = runsXml(paragraph.runs, context, { ...NOTHING, attributes, fill, mono: paragraph.style === 'code' });
-  const paragraphed = (own: string, inner: string): string =>
-    own === '' && inner === '' && space === ''
+  const direction = directionOf(paragraph.runs, frame);
+  const paragraphed = (level: string, inner: string): string => {
+    const own = `${level}${direction}`;
+    return own === '' && inner === '' && space === ''
       ? `<a:p>${runs}</a:p>`
       : inner === '' && space === ''
         ? `<a:p><a:pPr${own}/>${runs}</a:p>`
         : `<a:p><a:pPr${own}>${space}${inner}</a:pPr>${runs}</a:p>`;
+  };
   switch (paragraph.style) {
     case 'title':
     case 'subtitle':
@@ -103,6 +107,10 @@ function paragraphXml(paragraph: Para, frame: Frame, context: TextContext, large
       return paragraphed(` marL="${emuOf(set.indent)}" indent="0"`, '<a:buNone/>');
   }
 }
+
+/** Text that is written from the right begins there, unless it stands in the middle (§21.1.2.2.7). */
+const directionOf = (runs: Runs, { align }: Frame): string =>
+  isRightToLeft(runs) ? `${align === 'left' ? ' algn="r"' : ''} rtl="1"` : '';
 
 export function runsXml(runs: Runs, context: TextContext, extra: Extra = NOTHING): string {
   let xml = '';

@@ -26,10 +26,24 @@ function colorScheme(p: Palette, name: string, dark: boolean): string {
 export const themeOverridePart = (palette: Palette, theme: Theme): string =>
   `${XML}<a:themeOverride xmlns:a="http://schemas.openxmlformats.org/drawingml/2006/main">${colorScheme(palette, theme.label, theme.dark)}</a:themeOverride>`;
 
+/** Fonts of scripts that a theme's family does not have, by ISO 15924 (§20.1.4.1.16). */
+const OTHER_SCRIPTS = Object.entries({
+  Jpan: 'Noto Sans JP',
+  Hang: 'Noto Sans KR',
+  Hans: 'Noto Sans SC',
+  Hant: 'Noto Sans TC',
+  Arab: 'Noto Sans Arabic',
+  Hebr: 'Noto Sans Hebrew',
+  Thai: 'Noto Sans Thai',
+  Deva: 'Noto Sans Devanagari',
+})
+  .map(([script, typeface]) => `<a:font script="${script}" typeface="${typeface}"/>`)
+  .join('');
+
 export function themePart(theme: Theme): string {
   const { palette, fonts } = theme;
   const font = (tag: string, name: string): string =>
-    `<a:${tag}><a:latin typeface="${xmlText(name)}"/><a:ea typeface=""/><a:cs typeface=""/></a:${tag}>`;
+    `<a:${tag}><a:latin typeface="${xmlText(name)}"/><a:ea typeface=""/><a:cs typeface=""/>${OTHER_SCRIPTS}</a:${tag}>`;
   const fill = '<a:solidFill><a:schemeClr val="phClr"/></a:solidFill>';
   const line = (width: number): string =>
     `<a:ln w="${width}" cap="flat" cmpd="sng" algn="ctr">${fill}<a:prstDash val="solid"/></a:ln>`;

@@ -1,0 +1,74 @@
+/** What is decided for a document when a deck is made of it. */
+import { expect, test } from '@jest/globals';
+import { runsText } from '../content/index.ts';
+import { readiness } from '../presentable/index.ts';
+import { doc, h, li, p, random, randomDocument, table, THEMES } from '../test/build.ts';
+import { beginning } from './beginning.ts';
+import { convert } from './convert.ts';
+
+const report = doc(
+  h(1, 'The mill'),
+  h(2, 'Steps'),
+  li('Open the gate', 1, true),
+  li('Let the water in', 1, true),
+  li('Grind the corn', 1, true),
+  h(2, 'The pond'),
+  p('The pond fills twice a day. It holds eleven thousand cubic metres of water, and the gate keeps it.'),
+  h(2, 'Costs'),
+  table([
+    ['Work', 'Sum'],
+    ['Gates', '31,000'],
+    ['Roof', '12,000'],
+  ]),
+  h(2, 'For the presenter only'),
+  p('Do not mention the roof.'),
+);
+
+test('a first deck has its layouts chosen, no bare slides, and keeps for the speaker what is for the speaker', () => {
+  const { pages, deck, ledger, theme, unplaced } = convert(report, beginning(report));
+  expect(pages.map(({ layout }) => layout)).toEqual(['cover', 'steps', expect.any(String), expect.any(String)]);
+  expect(deck.slides.flatMap(({ notes }) => notes.map(({ runs }) => runsText(runs)))).toContain(
+    'Do not mention the roof.',
+  );
+  expect(pages.flatMap(({ slide }) => runsText(slide.title.runs))).not.toContain('For the presenter only');
+  expect([ledger.lost, unplaced]).toEqual([0, []]);
+  expect(readiness(pages, theme, new Map())).toMatchObject({ ready: 3, of: 3 });
+});
+
+test('it is the same every time, and nothing of it is the author’s to take back', () => {
+  expect(beginning(report)).toEqual(beginning(report));
+  expect(beginning(report).map(({ kind }) => kind)).toEqual(expect.arrayContaining(['map', 'arrange']));
+});
+
+test('the author’s work goes over it: another map goes without its branches, a layout is fixed, and content that no longer suits falls back', () => {
+  const begun = beginning(report);
+  const [, steps] = convert(report, begun).deck.slides;
+  const points = convert(report, [...begun, { kind: 'layout', slides: [steps!.id], layout: 'points' }]);
+  expect(points.pages[1]!.layout).toBe('points');
+  const fewer = convert(report, [...begun, { kind: 'turn', block: report.blocks[2]!.id, to: 'notes' }]);
+  expect(fewer.pages[1]!.layout).not.toBe('steps');
+  const talk = convert(report, [...begun, { kind: 'map', name: 'talk', map: fewer.map }]);
+  expect(talk.decisions.map!.branches).toEqual([]);
+});
+
+test('over random documents in every theme no word is lost, and the points of a deck differ by one step of type at most', () => {
+  for (let seed = 1; seed <= 13; seed++) {
+    const document = randomDocument(random(seed), 40);
+    const look = [{ kind: 'theme', theme: THEMES[seed % THEMES.length]!.name } as const];
+    const { pages, ledger } = convert(document, [...look, ...beginning(document, look)]);
+    expect(ledger.lost).toBe(0);
+    const sizes = new Set(
+      pages.flatMap(({ boxes }) =>
+        boxes.flatMap((box) =>
+          box.kind === 'text' &&
+          box.frame.role.startsWith('body') &&
+          box.free !== true &&
+          box.paras.some(({ style }) => style === 'point')
+            ? [box.scale * box.frame.style.sizes[0]!]
+            : [],
+        ),
+      ),
+    );
+    expect(sizes.size).toBeLessThanOrEqual(2);
+  }
+});
