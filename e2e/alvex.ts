@@ -130,6 +130,15 @@ export async function bringIn(
   await expect(page.getByTestId('slide-count')).toBeVisible();
 }
 
+/** The same, for work on slides that are as a talk's map makes them: a deck from before anything was decided when it was made. */
+export async function bringInPlain(...[page, alvex, file]: Parameters<typeof bringIn>): Promise<void> {
+  await bringIn(page, alvex, file);
+  const id = /decks\/([0-9a-f-]+)\//.exec(page.url())![1]!;
+  alvex.query(`UPDATE decks SET beginning = NULL WHERE id = '${id}'`);
+  await page.reload();
+  await expect(page.getByTestId('slide-count')).toBeVisible();
+}
+
 export const slide = (page: Page, number: number) =>
   page.getByRole('listitem', { name: `Slide ${number}`, exact: true });
 

@@ -210,8 +210,8 @@ for (const [name, content] of [
 ] as const)
   test(`${name} becomes slides`, async ({ page, alvex }) => {
     await bringIn(page, alvex, { name, content: content ?? (await pdf()) });
-    await expect(slide(page, 1).getByLabel('Write: The pond')).toBeVisible();
-    await expect(slide(page, 2).getByLabel('Write: The gate')).toBeVisible();
+    await expect(slide(page, 1).getByLabel('Write: The pond', { exact: true })).toBeVisible();
+    await expect(slide(page, 2).getByLabel('Write: The gate', { exact: true })).toBeVisible();
   });
 
 test('several files become parts of one document, in an order that can be changed before and after', async ({

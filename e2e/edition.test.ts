@@ -1,5 +1,5 @@
 /** A new edition of the document: reviewed word by word, brought in with all work on the deck, taken back. */
-import { bringIn, expect, kept, slide, test } from './alvex.ts';
+import { bringInPlain, expect, kept, slide, test } from './alvex.ts';
 
 const FIRST = `# Tide
 
@@ -30,7 +30,7 @@ const file = (name: string, content: string | Buffer) => ({
 });
 
 test.beforeEach(async ({ page, alvex }) => {
-  await bringIn(page, alvex, { name: 'first.md', content: FIRST });
+  await bringInPlain(page, alvex, { name: 'first.md', content: FIRST });
   await slide(page, 1)
     .getByLabel(/Write: (• )?The pond/)
     .dblclick();

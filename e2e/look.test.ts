@@ -2,7 +2,7 @@
 import type { Page } from '@playwright/test';
 import { execFileSync } from 'node:child_process';
 import { join } from 'node:path';
-import { bringIn, expect, kept, slide, test } from './alvex.ts';
+import { bringInPlain, expect, kept, slide, test } from './alvex.ts';
 
 const root = join(import.meta.dirname, '..');
 const alvexCommand = join(root, 'bin/alvex');
@@ -29,8 +29,8 @@ const SOURCE = `# The mill
 | 2025 | 1,850 | 720 |
 `;
 
-const bring = (page: Page, alvex: Parameters<typeof bringIn>[1]) =>
-  bringIn(page, alvex, { name: 'look.md', content: SOURCE });
+const bring = (page: Page, alvex: Parameters<typeof bringInPlain>[1]) =>
+  bringInPlain(page, alvex, { name: 'look.md', content: SOURCE });
 const look = (page: Page, number: number) => slide(page, number).getByRole('button', { name: 'Look of this slide' });
 const panel = (page: Page) => page.getByTestId('look-panel');
 const shelf = async (page: Page, name: string) => {
@@ -123,7 +123,7 @@ test('icons are found by what points say', async ({ page, alvex }) => {
   await panel(page)
     .getByRole('button', { name: /^Grid with icons/ })
     .click();
-  await expect(sheet(page, 3).locator('path').nth(8)).toBeAttached();
+  await expect(sheet(page, 3).locator('path').nth(3)).toBeAttached();
   const before = await sheet(page, 3).locator('path').count();
   await panel(page).getByRole('button', { name: 'Suggest for all points' }).click();
   await expect(panel(page).getByRole('button', { name: 'No icons' })).toBeVisible();

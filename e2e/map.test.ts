@@ -1,6 +1,6 @@
 /** The map: running text, rules below one heading, matter, target and suggestion, own maps, takes, the ledger. */
 import { readFileSync } from 'node:fs';
-import { bringIn, expect, kept, slide, test } from './alvex.ts';
+import { bringInPlain, expect, kept, slide, test } from './alvex.ts';
 
 const SOURCE = `# The tide
 
@@ -16,7 +16,7 @@ The north gate is seized, see [the plan](https://mill.example/plan).
 `;
 
 test.beforeEach(async ({ page, alvex }) => {
-  await bringIn(page, alvex, { name: 'map.md', content: SOURCE });
+  await bringInPlain(page, alvex, { name: 'map.md', content: SOURCE });
   await page.getByRole('link', { name: 'Map' }).click();
 });
 
@@ -61,7 +61,9 @@ test('an agenda keeps step with the slides; sources come from links; section ope
   await page.keyboard.press('Enter');
   await expect(slide(page, 1).getByLabel(/Write: (• )?Two gates/)).toBeVisible();
   await slide(page, 1).getByRole('button', { name: 'Make this slide my own' }).click();
-  await slide(page, 1).getByLabel(/Write: (• )?Two gates/).dblclick();
+  await slide(page, 1)
+    .getByLabel(/Write: (• )?Two gates/)
+    .dblclick();
   await page.getByRole('textbox', { name: 'Text' }).fill('The gates, twice');
   await page.keyboard.press('Enter');
   await expect(slide(page, 1).getByLabel(/Write: (• )?The gates, twice/)).toBeVisible();
@@ -99,7 +101,7 @@ test('own maps are kept, renamed, used in another deck, saved as a file and read
   await panel.getByRole('button', { name: 'Save as a file' }).click();
   const saved = readFileSync(await (await download).path(), 'utf8');
   expect(JSON.parse(saved)).toMatchObject({ name: 'Without prose', map: { body: 'out' }, prose: { as: 'whole' } });
-  await bringIn(page, alvex, { name: 'other.md', content: SOURCE });
+  await bringInPlain(page, alvex, { name: 'other.md', content: SOURCE });
   await page.getByRole('link', { name: 'Map' }).click();
   await page.getByRole('button', { name: 'Own maps' }).click();
   await panel.getByRole('button', { name: 'Use', exact: true }).click();

@@ -1,6 +1,7 @@
 /** Where the shapes and the text of each figure stand, before it is known at what size the text fits. */
 import { inches } from '../base/index.ts';
-import { plain } from '../content/index.ts';
+import { plain, runsText } from '../content/index.ts';
+import type { CardKind } from '../theme/index.ts';
 import { leadingDate, type FigureItem } from './figure-items.ts';
 import { rectOf, within, type Pen, type Words } from './figure-pen.ts';
 import type { IconBox, Para, ShapeBox } from './page.ts';
@@ -230,6 +231,10 @@ function cards(items: readonly SetItem[], pen: Pen, columns: number): FigureDraf
   const each = { width: (width - gap * (columns - 1)) / columns, height: (height - gap * (rows - 1)) / rows };
   const shapes: (ShapeBox | IconBox)[] = [];
   const words: Words[] = [];
+  const boxed = BOXES.has(pen.theme.cards);
+  const plainItems = items.every(
+    ({ details, runs }) => details.length === 0 && runsText(runs).length <= MOST_IN_MIDDLE,
+  );
   const marked = items.some(({ icon, ordered }) => icon !== undefined || ordered);
   items.forEach((item, i) => {
     const column = i % columns;
@@ -259,14 +264,19 @@ function cards(items: readonly SetItem[], pen: Pen, columns: number): FigureDraf
     const from = marked ? side + inches(0.1) : 0;
     words.push(
       pen.words(rectOf(left, top + from, wide, high - from), itemParas(item), {
-        anchor: 'top',
-        align: 'left',
+        // A few words alone stand in the middle of their box.
+        ...(boxed && plainItems && !marked ? MIDDLE : TOP_LEFT),
         color: card.text,
       }),
     );
   });
   return { shapes, words };
 }
+
+const BOXES: ReadonlySet<CardKind> = new Set(['panel', 'solid', 'outline']);
+const MOST_IN_MIDDLE = 40; // characters
+const TOP_LEFT = { anchor: 'top', align: 'left' } as const;
+const MIDDLE = { anchor: 'middle', align: 'center' } as const;
 
 /** Layers from the top down: a pyramid, or the other way round a funnel; the text stands beside them. */
 function layers(items: readonly SetItem[], pen: Pen, funnel: boolean): FigureDraft {

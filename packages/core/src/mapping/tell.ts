@@ -101,36 +101,36 @@ export function coverFirst(slides: readonly Slide[]): readonly Slide[] {
 
 /** Slides whose title the one before them has too get what is on them added to it. */
 export function toldApart(slides: readonly Slide[], language: Language): readonly Slide[] {
-  const result: Slide[] = [];
-  for (const slide of slides) {
-    const before = result.at(-1);
+  let before = '';
+  let turn = 1;
+  return slides.map((slide) => {
     const title = runsText(slide.title.runs).trim();
-    result.push(
-      before === undefined || title === '' || title !== runsText(before.title.runs).trim()
-        ? slide
-        : getOrMake(renamed(slide), title, () => ({
-            ...slide,
-            title: { ...slide.title, runs: apart(slide, language) },
-          })),
-    );
-  }
-  return result;
+    turn = title !== '' && title === before ? turn + 1 : 1;
+    before = title;
+    if (turn === 1) return slide;
+    return getOrMake(renamed(slide), turn, () => ({
+      ...slide,
+      title: { ...slide.title, runs: apart(slide, turn, language) },
+    }));
+  });
 }
 // The same slide every time, down to its identity, so that nothing is laid out anew.
-const renamed = remembered((_: Slide) => new Map<string, Slide>());
+const renamed = remembered((_: Slide) => new Map<number, Slide>());
 
 const LONGEST_NAME = 7; // words
 const LONGEST_TITLE = 64; // characters
 
-function apart({ title, content, notes }: Slide, language: Language): Runs {
+/** @param turn Which slide of that title it is. */
+function apart({ title, content, notes }: Slide, turn: number, language: Language): Runs {
   const texts = content.flatMap((part) => ('runs' in part && part.kind === 'point' ? [runsText(part.runs)] : []));
   const said = texts.length > 0 ? texts : notes.map(({ runs }) => runsText(runs));
   const short = texts
     .find((text) => readWords(text) <= LONGEST_NAME)
     ?.trim()
     .replace(/[.:;,]$/, '');
-  const name = short ?? titleFrom(said, language)[0];
+  const name = short ?? (texts.length === 1 ? undefined : titleFrom(said, language)[0]);
   const own = runsText(title.runs).trim();
-  if (name === undefined || name === '' || letters(name) === letters(own)) return [...title.runs, ...plain(' (2)')];
+  if (name === undefined || name === '' || letters(name) === letters(own))
+    return [...title.runs, ...plain(` (${turn})`)];
   return own.length + name.length <= LONGEST_TITLE ? [...title.runs, ...plain(`: ${name}`)] : plain(name);
 }

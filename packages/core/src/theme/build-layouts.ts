@@ -28,6 +28,8 @@ export interface LayoutDesign {
   /** Left, top and width of the line at the foot. */
   readonly foot: readonly [number, number, number];
   readonly marks: Readonly<Record<'cover' | 'section' | 'content', readonly Mark[]>>;
+  /** How few words are set: a statement, a quotation. */
+  readonly words?: 'plain' | 'bar' | 'framed' | 'panel' | 'outline' | 'reversed';
   /** Width and height, where they are not the usual ones. */
   readonly size?: readonly [number, number];
 }
@@ -139,16 +141,8 @@ export function buildLayouts(design: LayoutDesign): readonly Layout[] {
       ...pictures(down(captioned[0], [1, 1], gutter * 0.5).flatMap((row) => across(row, [1, 1], gutter * 0.5))),
       caption,
     ]),
-    {
-      ...make('quotation', 'Quotation', [
-        frame('quote', [cx + cw * 0.06, cy, cw * 0.88, ch - 0.95], styles.quote, 'middle', design.titleAlign),
-        frame('caption', [cx + cw * 0.06, cy + ch - 0.8, cw * 0.88, 0.7], small, 'top', design.titleAlign),
-      ]),
-      marks: [...marks.content, mark('accent2', [cx, cy + 0.35, 0.07, ch - 0.7])],
-    },
-    make('statement', 'Statement', [
-      frame('quote', [cx, cy, cw, ch * 0.86], { ...styles.quote, color: 'text' }, 'middle', design.titleAlign),
-    ]),
+    fewWords(make('quotation', 'Quotation', []), design, true),
+    fewWords(make('statement', 'Statement', []), design, false),
     make('big-number', 'Big number', [
       frame('big', [cx, cy, cw, ch * 0.52], styles.big, 'bottom', design.titleAlign),
       frame('body', [cx, cy + ch * 0.56, cw, ch * 0.44], body, 'top', design.titleAlign),
@@ -173,6 +167,62 @@ export function buildLayouts(design: LayoutDesign): readonly Layout[] {
     opening('closing', 'Closing', design.section, styles.section, design),
     make('title-only', 'Title only', []),
   ];
+}
+
+/** A statement or a quotation, as the theme sets few words. @param said Whether it is somebody's, who is named below it. */
+function fewWords(
+  layout: Layout,
+  { content, styles, titleAlign, words = 'plain', marks }: LayoutDesign,
+  said: boolean,
+): Layout {
+  const [x, y, width, height] = content;
+  const style: TextStyle = said ? styles.quote : { ...styles.quote, color: 'text' };
+  const set = (area: Area, align: Align, color?: ColorName): readonly Frame[] => {
+    const [left, top, wide, high] = area;
+    const own = color === undefined ? style : { ...style, color };
+    if (!said) return [frame('quote', area, own, 'middle', align)];
+    const small: TextStyle = { ...styles.small, sizes: [20, 18, 16], ...(color === undefined ? {} : { color }) };
+    return [
+      frame('quote', [left, top, wide, high - 0.85], own, 'middle', align),
+      frame('caption', [left, top + high - 0.75, wide, 0.7], small, 'top', align),
+    ];
+  };
+  const full = said ? 1 : 0.88;
+  const made = (frames: readonly Frame[], more: readonly Mark[]): Layout => ({
+    ...layout,
+    frames: [...layout.frames.slice(0, 1), ...frames, ...layout.frames.slice(1)],
+    marks: [...marks.content, ...more],
+  });
+  switch (words) {
+    case 'plain':
+      return made(
+        set(said ? [x + width * 0.06, y, width * 0.88, height] : [x, y, width, height * full], titleAlign),
+        said ? [mark('accent2', [x, y + 0.35, 0.07, height - 0.7])] : [],
+      );
+    case 'bar':
+      return made(set([x + 0.5, y + height * 0.04, width - 0.5, height * (full - 0.04)], titleAlign), [
+        mark('accent1', [x, y + height * 0.1, 0.14, height * 0.7]),
+      ]);
+    case 'framed': {
+      const rule = (at: number): Mark => mark('accent1', [x + width * 0.04, at, width * 0.92, 0.025]);
+      return made(set([x + width * 0.08, y + height * 0.1, width * 0.84, height * 0.78], 'center'), [
+        rule(y + height * 0.05),
+        rule(y + height * 0.93),
+      ]);
+    }
+    case 'panel':
+    case 'outline': {
+      const box: Area = [x, y, width, height * 0.94];
+      const behind = words === 'panel' ? mark('panel', box, 'round') : mark('accent1', box, 'rect', 1.25);
+      return made(set([x + 0.5, y + 0.3, width - 1, height * 0.94 - 0.6], titleAlign), [behind]);
+    }
+    case 'reversed': {
+      const [title, ...foot] = made(set([x, y, width, height * full], titleAlign, 'ground'), []).frames;
+      const tinted = (one: Frame): Frame => ({ ...one, style: { ...one.style, color: 'ground' } });
+      const inner = foot.map((one) => (one.role === 'quote' ? one : tinted(one)));
+      return { ...layout, ground: 'accent1', frames: [tinted(title!), ...inner], marks: [] };
+    }
+  }
 }
 
 function footFrames({ foot: [x, y, width], styles: { small } }: LayoutDesign): readonly Frame[] {

@@ -62,6 +62,7 @@ const millrace: ThemeDesign = {
   layout: {
     title: [0.85, 0.5, 11.633, 1.05],
     content: [0.85, 1.85, 11.633, 4.9],
+    words: 'framed',
     gutter: 0.5,
     titleAnchor: 'bottom',
     titleAlign: 'left',
@@ -102,6 +103,7 @@ const slipway: ThemeDesign = {
   layout: {
     title: [1.0, 0.45, 11.6, 1.1],
     content: [1.0, 1.75, 11.6, 5.0],
+    words: 'reversed',
     gutter: 0.5,
     titleAnchor: 'middle',
     titleAlign: 'left',
@@ -183,6 +185,7 @@ const foreshore: ThemeDesign = {
   layout: {
     title: [0.5, 0.7, 3.2, 5.9],
     content: [4.55, 0.75, 8.2, 5.95],
+    words: 'bar',
     gutter: 0.4,
     titleAnchor: 'top',
     titleAlign: 'left',
@@ -224,6 +227,7 @@ const semaphore: ThemeDesign = {
   layout: {
     title: [0.7, 0.45, 11.2, 1.25],
     content: [0.7, 2.0, 11.93, 4.75],
+    words: 'reversed',
     gutter: 0.55,
     titleAnchor: 'middle',
     titleAlign: 'left',
@@ -265,6 +269,7 @@ const almanac: ThemeDesign = {
   layout: {
     title: [1.4, 0.62, 10.533, 0.98],
     content: [1.4, 2.0, 10.533, 4.65],
+    words: 'framed',
     gutter: 0.6,
     titleAnchor: 'middle',
     titleAlign: 'center',
@@ -309,6 +314,7 @@ const draughtsman: ThemeDesign = {
   layout: {
     title: [0.95, 0.7, 11.4, 0.9],
     content: [0.95, 1.9, 11.433, 4.55],
+    words: 'outline',
     gutter: 0.45,
     titleAnchor: 'middle',
     titleAlign: 'left',
@@ -360,6 +366,7 @@ const headland: ThemeDesign = {
   layout: {
     title: [0.75, 0.2, 11.83, 1.0],
     content: [0.75, 1.75, 11.83, 5.0],
+    words: 'reversed',
     gutter: 0.5,
     titleAnchor: 'middle',
     titleAlign: 'left',
@@ -401,6 +408,7 @@ const broadsheet: ThemeDesign = {
   layout: {
     title: [0.75, 0.62, 11.83, 1.15],
     content: [0.75, 2.05, 11.83, 4.7],
+    words: 'framed',
     gutter: 0.6,
     titleAnchor: 'top',
     titleAlign: 'left',
@@ -446,6 +454,7 @@ const pebble: ThemeDesign = {
   layout: {
     title: [0.9, 0.55, 10.4, 1.1],
     content: [0.9, 1.9, 11.5, 4.8],
+    words: 'panel',
     gutter: 0.5,
     titleAnchor: 'middle',
     titleAlign: 'left',
@@ -493,6 +502,7 @@ const nightwatch: ThemeDesign = {
   layout: {
     title: [0.9, 0.5, 11.5, 1.0],
     content: [0.9, 1.85, 11.5, 4.85],
+    words: 'bar',
     gutter: 0.5,
     titleAnchor: 'middle',
     titleAlign: 'left',
@@ -571,6 +581,7 @@ const daybook: ThemeDesign = {
   layout: {
     title: [1.75, 0.5, 10.7, 1.0],
     content: [1.75, 1.9, 10.7, 4.75],
+    words: 'bar',
     gutter: 0.5,
     titleAnchor: 'bottom',
     titleAlign: 'left',

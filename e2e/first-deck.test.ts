@@ -1,0 +1,92 @@
+/** A first deck: made to be presented, before anyone touched it. */
+import { execFileSync } from 'node:child_process';
+import { join } from 'node:path';
+import { bringIn, drawn, expect, kept, root, slide, test } from './alvex.ts';
+
+const SOURCE = `# The tide mill
+
+## How to grind
+
+1. Open the sluice
+2. Feed the grain
+3. Sack the flour
+
+## The pond
+
+The pond fills twice a day. It holds eleven thousand cubic metres of water. Nobody has measured the silt yet.
+
+## Costs
+
+| Work | Sum |
+|---|---|
+| Gates | 31,000 |
+| Roof | 12,000 |
+
+## Notes for the presenter
+
+Do not mention the roof.
+`;
+
+test('its slides say something, its layouts are chosen, and all of that is nobody’s to take back', async ({
+  page,
+  alvex,
+}, info) => {
+  await bringIn(page, alvex, { name: 'mill.md', content: SOURCE });
+  await expect(page.getByTestId('slide-count')).toHaveText('4 slides');
+  await expect(page.getByTestId('ready')).toHaveText('all 3 ready to show');
+  await expect(slide(page, 2)).toContainText('Steps');
+  // A heading with text alone says its sentences; what is for the presenter is spoken.
+  await expect(drawn(page, 3).filter({ hasText: 'fills twice a day' })).toBeVisible();
+  await expect(slide(page, 4).getByLabel('Write speaker notes')).toContainText('Do not mention the roof.');
+  await expect(page.getByRole('button', { name: 'Undo' })).toBeDisabled();
+  await page.getByRole('link', { name: 'Check' }).click();
+  await expect(page.getByTestId('ready')).toHaveText('All 3 slides can be shown as they are.');
+  await expect(page.getByTestId('ledger-sum')).toContainText('Nothing is lost.');
+  await page.getByRole('link', { name: 'Hand over' }).click();
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Download PPTX' }).click(),
+  ]);
+  const file = info.outputPath('first.pptx');
+  await download.saveAs(file);
+  expect(execFileSync(join(root, 'bin/alvex'), ['check', file], { encoding: 'utf8' })).toContain(': 0 faults');
+});
+
+test('work goes over it and stays; what a slide lacks then is told', async ({ page, alvex }) => {
+  await bringIn(page, alvex, { name: 'mill.md', content: SOURCE });
+  await slide(page, 2)
+    .getByLabel(/Write: Open the sluice/)
+    .dblclick();
+  await page.getByRole('textbox', { name: 'Text' }).fill('Open the north sluice');
+  await page.keyboard.press('Enter');
+  await expect(drawn(page, 2).filter({ hasText: 'north' })).toBeVisible();
+  await expect(slide(page, 2)).toContainText('Steps');
+  await slide(page, 3).getByLabel('Write: The pond', { exact: true }).dblclick();
+  await page.getByRole('textbox', { name: 'Title' }).fill('How to grind');
+  await page.keyboard.press('Enter');
+  await expect(page.getByTestId('ready')).toHaveText('2 of 3 ready to show');
+  await kept(page);
+  await page.reload();
+  await expect(page.getByTestId('ready')).toHaveText('2 of 3 ready to show');
+  await page.getByRole('link', { name: 'Check' }).click();
+  await page.getByText('2 of 3 slides can be shown as they are').click();
+  await expect(page.getByRole('listitem').filter({ hasText: 'the same title as the slide before' })).toContainText(
+    'Slide 3, How to grind',
+  );
+});
+
+test('Japanese and Arabic are drawn with fonts that ship, Arabic from the right', async ({ page, alvex }) => {
+  const content =
+    '# 潮車\n\n- 水車は潮の満ち引きで回る\n- 門は春に直される\n\n# البوابة\n\n- البوابة مصنوعة من خشب البلوط\n- تفتح مرتين في اليوم\n';
+  await bringIn(page, alvex, { name: 'scripts.md', content });
+  await expect(drawn(page, 1).filter({ hasText: '水車' }).first()).toBeVisible();
+  await expect(drawn(page, 2).filter({ hasText: 'البوابة' }).first()).toHaveAttribute('direction', 'rtl');
+  await expect
+    .poll(() =>
+      page.evaluate(() => [...document.fonts].filter(({ status }) => status === 'loaded').map(({ family }) => family)),
+    )
+    .toEqual(
+      expect.arrayContaining([expect.stringContaining('Noto Sans JP'), expect.stringContaining('Noto Sans Arabic')]),
+    );
+  await expect(page.getByTestId('ready')).not.toContainText('no font');
+});
