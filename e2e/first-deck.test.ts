@@ -52,6 +52,17 @@ test('its slides say something, its layouts are chosen, and all of that is nobod
   expect(execFileSync(join(root, 'bin/alvex'), ['check', file], { encoding: 'utf8' })).toContain(': 0 faults');
 });
 
+test('a part for the presenter is shown once its author says so', async ({ page, alvex }) => {
+  await bringIn(page, alvex, { name: 'mill.md', content: SOURCE });
+  await page.getByRole('link', { name: 'Map' }).click();
+  await page.getByRole('button', { name: 'Show it on slides' }).click();
+  await expect(page.getByRole('button', { name: 'Show it on slides' })).toHaveCount(0);
+  await page.getByRole('link', { name: 'Slides' }).click();
+  await expect(page.getByTestId('slide-count')).toHaveText('5 slides');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByTestId('slide-count')).toHaveText('4 slides');
+});
+
 test('work goes over it and stays; what a slide lacks then is told', async ({ page, alvex }) => {
   await bringIn(page, alvex, { name: 'mill.md', content: SOURCE });
   await slide(page, 2)

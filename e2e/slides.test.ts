@@ -49,7 +49,9 @@ test('slides are chosen, moved, hidden, copied, taken out and brought back', asy
   await slide(page, 2).getByRole('button', { name: 'Copy this slide' }).click();
   await expect.poll(() => titles(page, 4)).toEqual(['Roof', 'Tide', 'Tide', 'Pond']);
   // The copy is worked on by itself.
-  await slide(page, 3).getByLabel(/^Write: (• )?neap$/).dblclick();
+  await slide(page, 3)
+    .getByLabel(/^Write: (• )?neap$/)
+    .dblclick();
   await page.getByRole('textbox', { name: 'Text' }).fill('nip');
   await page.keyboard.press('Enter');
   await expect(drawn(page, 3).filter({ hasText: 'nip' })).toHaveCount(1);
@@ -117,11 +119,15 @@ test('slides of one’s own are written, filled, parted and joined', async ({ pa
   await expect(slide(page, 2).getByText('A slide of your own')).toBeVisible();
   for (const text of ['one', 'two']) {
     await slide(page, 2).getByRole('button', { name: 'Add a point' }).click();
-    await slide(page, 2).getByLabel(/^Write: (• )?New point$/).dblclick();
+    await slide(page, 2)
+      .getByLabel(/^Write: (• )?New point$/)
+      .dblclick();
     await page.getByRole('textbox', { name: 'Text' }).fill(text);
     await page.keyboard.press('Enter');
   }
-  await slide(page, 2).getByLabel(/^Write: (• )?two$/).click();
+  await slide(page, 2)
+    .getByLabel(/^Write: (• )?two$/)
+    .click();
   await page.keyboard.press('c');
   await expect(page.getByTestId('slide-count')).toHaveText('6 slides');
   await slide(page, 2).getByTestId('join').click();

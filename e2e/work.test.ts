@@ -43,7 +43,9 @@ test('list items stand below the point of their heading, body text with the poin
 test('either side finds the other', async ({ page }) => {
   await slide(page, 1).getByText('Barely three on a neap').first().click();
   await expect(slide(page, 1).locator('g[data-target] rect[fill="#C98A12"]')).toHaveCount(1);
-  await slide(page, 2).getByLabel(/^Write: (• )?Sluice gates$/).click();
+  await slide(page, 2)
+    .getByLabel(/^Write: (• )?Sluice gates$/)
+    .click();
   await expect(slide(page, 2).locator('[data-block]').filter({ hasText: 'Sluice gates' })).toHaveCSS(
     'background-color',
     'rgb(227, 236, 230)',
@@ -82,7 +84,9 @@ test('titles, points and notes are written in place and are there after a reload
   await slide(page, 1).getByLabel('Write: What the tide gives us').dblclick();
   await page.getByRole('textbox', { name: 'Title' }).fill('Two tides a day');
   await page.keyboard.press('Enter');
-  await slide(page, 2).getByLabel(/^Write: (• )?Wheel$/).focus();
+  await slide(page, 2)
+    .getByLabel(/^Write: (• )?Wheel$/)
+    .focus();
   await page.keyboard.press('Enter');
   await page.getByRole('textbox', { name: 'Text' }).fill('Wheel and pit');
   await page.keyboard.press('Enter');
@@ -139,7 +143,9 @@ test('a theme dresses all slides', async ({ page }) => {
 });
 
 test('an edit that finds no place is kept and told', async ({ page }) => {
-  await slide(page, 2).getByLabel(/^Write: (• )?Wheel$/).dblclick();
+  await slide(page, 2)
+    .getByLabel(/^Write: (• )?Wheel$/)
+    .dblclick();
   await page.getByRole('textbox', { name: 'Text' }).fill('Wheel and pit');
   await page.keyboard.press('Enter');
   await page.getByRole('link', { name: 'Map' }).click();

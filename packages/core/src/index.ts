@@ -58,6 +58,7 @@ export {
   tableText,
 } from './content/index.ts';
 export {
+  type BranchRule,
   type Content,
   type Deck,
   DENSITIES,
@@ -157,7 +158,6 @@ export {
 } from './layout/index.ts';
 export { LIBRARY, LIBRARY_SIZE, type LibraryPicture, searchWords, type Tagged, TagIndex } from './library/index.ts';
 export {
-  type BranchRule,
   candidateMaps,
   type Costed,
   costMap,

@@ -1,4 +1,5 @@
 /** Where text goes, and the map that says so for each kind of text. */
+import type { BlockId } from '../ids/index.ts';
 
 export const DESTINATIONS = [
   'section',
@@ -38,6 +39,13 @@ export type TextKind = (typeof TEXT_KINDS)[number];
 
 /** One destination for each kind of text. */
 export type LevelMap = Readonly<Record<TextKind, Destination>>;
+
+/** Below one heading, a kind of text goes elsewhere than the map says. */
+export interface BranchRule {
+  readonly block: BlockId;
+  readonly text: TextKind;
+  readonly to: Destination;
+}
 
 const OBJECT_DESTINATIONS: readonly Destination[] = ['slide', 'notes', 'out'];
 

@@ -1,5 +1,5 @@
 /** What the edits decide before slides are made: map, look, and what single blocks become. */
-import type { Destination, FullRule, LevelMap, MatterKind, Prose, TextKind } from '../deck/index.ts';
+import type { BranchRule, Destination, FullRule, LevelMap, MatterKind, Prose } from '../deck/index.ts';
 import type { BlockId } from '../ids/index.ts';
 import type { DeckLook, TemplateUse } from '../theme/index.ts';
 import type { TakeSettings } from './take.ts';
@@ -7,9 +7,9 @@ import type { Target } from './target.ts';
 
 export interface Decisions {
   readonly map:
-    { readonly name: string | null; readonly map: LevelMap; readonly branches: readonly BranchDecision[] } | undefined;
+    { readonly name: string | null; readonly map: LevelMap; readonly branches: readonly BranchRule[] } | undefined;
   readonly prose: Prose;
-  readonly branches: readonly BranchDecision[];
+  readonly branches: readonly BranchRule[];
   readonly look: DeckLook;
   readonly template: TemplateUse | null;
   readonly full: FullRule;
@@ -23,13 +23,6 @@ export interface Decisions {
   readonly turned: ReadonlyMap<BlockId, Destination>;
   readonly cuts: ReadonlySet<BlockId>;
   readonly joins: ReadonlySet<BlockId>;
-}
-
-/** Below one heading, a kind of text goes elsewhere than the map says. */
-export interface BranchDecision {
-  readonly block: BlockId;
-  readonly text: TextKind;
-  readonly to: Destination;
 }
 
 /** Words a minute, spoken to an audience. */

@@ -1,6 +1,5 @@
 /** Ways to convert a document that are kept beside one another. */
-import type { BranchDecision } from './decisions.ts';
-import type { FullRule, LevelMap, Prose } from '../deck/index.ts';
+import type { BranchRule, FullRule, LevelMap, Prose } from '../deck/index.ts';
 
 /** How a document is converted; what takes differ in. */
 export interface TakeSettings {
@@ -10,5 +9,5 @@ export interface TakeSettings {
   readonly prose: Prose;
   readonly full: FullRule;
   /** Of the map. */
-  readonly branches?: readonly BranchDecision[];
+  readonly branches?: readonly BranchRule[];
 }

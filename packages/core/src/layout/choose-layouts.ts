@@ -52,7 +52,8 @@ export function layoutChoices(slide: Slide, options: LayoutOptions): readonly La
 const sameOptions = (a: LayoutOptions, b: LayoutOptions): boolean =>
   a.theme.layouts === b.theme.layouts && a.full === b.full && a.language === b.language && a.pictures === b.pictures;
 
-function weighed(slide: Slide, options: LayoutOptions): readonly LayoutChoice[] {
+/** @param bySign Only what a sign in its words asks for is tried, beside what the slide has anyway. */
+function weighed(slide: Slide, options: LayoutOptions, bySign = false): readonly LayoutChoice[] {
   if (slide.kind !== 'content' || slide.content.length === 0 || slide.matter !== undefined) return [];
   const { layout: _, arranged: __, ...plain } = slide;
   const usual = draftsOf(plain, options);
@@ -69,7 +70,8 @@ function weighed(slide: Slide, options: LayoutOptions): readonly LayoutChoice[] 
   });
   // A slide that is continued over many pages is no matter of layout, and trying them all would take long.
   if (slide.content.length > MOST_PARTS) return [...choices.values()];
-  const tried = [...signs.map(({ layout }) => layout), ...LAYOUT_NAMES.filter((layout) => !BY_SIGN.has(layout))];
+  const others = bySign ? [] : LAYOUT_NAMES.filter((layout) => !BY_SIGN.has(layout));
+  const tried = [...signs.map(({ layout }) => layout), ...others];
   for (const layout of new Set(tried)) {
     if (choices.has(layout)) continue;
     const pages = chosenPages(slide, layout, options);
@@ -148,6 +150,27 @@ function follows(before: LayoutName, after: LayoutName, sameSection: boolean): n
 const FAULT = 1.2;
 
 /**
+ * The layouts that signs ask for, and what the slide has anyway, each worth less where its pages cannot be shown as they are; all
+ * others only where none of these can be. For a whole deck at once this is many times quicker than weighing every layout.
+ */
+function judgedChoices(slide: Slide, options: LayoutOptions, judge: (slide: Slide) => number): readonly LayoutChoice[] {
+  const { arranged: _, ...plain } = slide;
+  const judged = (choices: readonly LayoutChoice[]) =>
+    choices.map((choice) => {
+      const fault = judge(choice.usual ? plain : { ...plain, arranged: choice.layout });
+      return { ...choice, fault, worth: choice.worth - FAULT * fault };
+    });
+  const best = (choices: readonly LayoutChoice[]) => {
+    const tried = choices.slice(0, CANDIDATES - 2);
+    // The usual one is what a slide has in the end, whatever it is worth.
+    return judged(tried.some(({ usual }) => usual) ? tried : [...tried, ...choices.filter(({ usual }) => usual)]);
+  };
+  const bySign = best(weighed(slide, options, true));
+  if (bySign.length === 0 || bySign.some(({ fault }) => fault === 0)) return bySign;
+  return judged(layoutChoices(slide, options).slice(0, CANDIDATES)).concat(bySign.filter(({ usual }) => usual));
+}
+
+/**
  * One layout for each slide of content that its author did not fix.
  * @param judge The share of a slide's pages that cannot be shown as they are, from 0 to 1.
  * @returns Pairs of slide and layout, only where that is not what the slide would have anyway.
@@ -155,26 +178,18 @@ const FAULT = 1.2;
 export function chooseLayouts(
   slides: readonly Slide[],
   options: LayoutOptions,
-  judge: (slide: Slide) => number = () => 0,
+  judge?: (slide: Slide) => number,
 ): readonly (readonly [SlideId, LayoutName])[] {
   const states = slides.map(
     (slide): readonly { readonly layout: LayoutName; readonly cost: number; readonly usual: boolean }[] => {
       const fixed = slide.layout;
       if (fixed !== undefined) return [{ layout: fixed, cost: 0, usual: true }];
-      const own = layoutChoices(slide, options);
+      const own = judge === undefined ? layoutChoices(slide, options) : judgedChoices(slide, options, judge);
       if (own.length === 0) {
         const layout = slide.kind === 'cover' || slide.kind === 'section' ? slide.kind : 'title-only';
         return [{ layout, cost: 0, usual: true }];
       }
-      const tried = own.slice(0, CANDIDATES);
-      // The usual one is what a slide has in the end, whatever it is worth.
-      const all = tried.some(({ usual }) => usual) ? tried : [...tried, own.find(({ usual }) => usual)!];
-      const { arranged: _, ...plain } = slide;
-      return all.map(({ layout, worth, usual }) => ({
-        layout,
-        cost: 1 - worth + FAULT * judge(usual ? plain : { ...plain, arranged: layout }),
-        usual,
-      }));
+      return own.slice(0, CANDIDATES).map(({ layout, worth, usual }) => ({ layout, cost: 1 - worth, usual }));
     },
   );
   const paths: { readonly cost: number; readonly from: number }[][] = [];

@@ -54,7 +54,12 @@ export function setFigure(
   }
   if (best === undefined) return undefined;
   const { i, size } = best;
-  const at = (height: number): FigureDraft => drafts(height)[i]!;
+  const at = (height: number): FigureDraft => {
+    let left = i;
+    for (const draft of FIGURE_DRAFTS[name](alike, new Pen({ ...frame, height: emu(height) }, theme)))
+      if (left-- === 0) return draft;
+    throw new RangeError(`The figure ${name} has no draft ${i}`);
+  };
   const { shapes, words } = FLEXIBLE.has(name) ? lowest(at, holds, size, frame.height) : at(frame.height);
   const freeText = (place: Frame, paras: readonly Para[]): Box =>
     textBox(paras, { ...place, style: { ...place.style, sizes: [size] } }, theme, size, true);
@@ -75,7 +80,7 @@ function lowest(
 ): FigureDraft {
   let [least, height] = [most * LEAST_HEIGHT, most];
   if (holds(draftAt(least), size)) return draftAt(least);
-  while (height - least > most / 50) {
+  while (height - least > most / 20) {
     const middle = (least + height) / 2;
     if (holds(draftAt(middle), size)) height = middle;
     else least = middle;

@@ -6,7 +6,7 @@ import { unreachable } from '../base/index.ts';
 import { readWords } from '../content/index.ts';
 import { blockText, findTitle, type Block, type DocumentModel } from '../document/index.ts';
 import type { BlockId } from '../ids/index.ts';
-import type { BranchRule } from './plan.ts';
+import type { BranchRule } from '../deck/index.ts';
 
 /** A heading with what stands below it. */
 interface Branch {

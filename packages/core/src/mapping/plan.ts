@@ -4,14 +4,13 @@ import {
   DESTINATIONS,
   TEXT_KINDS,
   WHOLE,
+  type BranchRule,
   type Destination,
   type LevelMap,
   type Prose,
-  type TextKind,
 } from '../deck/index.ts';
 import { blockIndex, branchEnd, findTitle, type Block, type DocumentModel } from '../document/index.ts';
 import { textKindOf } from './text-kind.ts';
-import type { BlockId } from '../ids/index.ts';
 
 /** What the author decided for single blocks, over the map. */
 export interface Overrides {
@@ -25,13 +24,6 @@ export interface Overrides {
   readonly prose: Prose;
   /** Whether the document's title makes a cover. */
   readonly cover: boolean;
-}
-
-/** Below one heading, a kind of text goes elsewhere than the map says. */
-export interface BranchRule {
-  readonly block: BlockId;
-  readonly text: TextKind;
-  readonly to: Destination;
 }
 
 export const NO_OVERRIDES: Overrides = {

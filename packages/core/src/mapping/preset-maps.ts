@@ -1,8 +1,15 @@
 /** Ready-made level maps, laid onto the heading levels that a document uses. */
-import { TOLD, WHOLE, type Destination, type LevelMap, type Prose, type TextKind } from '../deck/index.ts';
+import {
+  TOLD,
+  WHOLE,
+  type BranchRule,
+  type Destination,
+  type LevelMap,
+  type Prose,
+  type TextKind,
+} from '../deck/index.ts';
 import { findTitle, headingLevels, type DocumentModel } from '../document/index.ts';
 import { fitMap } from './fit-map.ts';
-import type { BranchRule } from './plan.ts';
 
 export const PRESET_NAMES = ['fitted', 'talk', 'reading', 'briefing', 'lesson', 'decision', 'prompter'] as const;
 export type PresetName = (typeof PRESET_NAMES)[number];

@@ -2,8 +2,7 @@
  * Lays a level map on the document. `name` is a ready-made map’s, or null for the author’s own. Without `prose` that stays as it was.
  * `branches` are rules below single headings that belong to this map: another map goes without them.
  */
-import type { LevelMap, Prose } from '../../deck/index.ts';
-import type { BranchDecision } from '../decisions.ts';
+import type { BranchRule, LevelMap, Prose } from '../../deck/index.ts';
 import type { EditKind } from '../kind.ts';
 
 export interface MapEdit {
@@ -11,7 +10,7 @@ export interface MapEdit {
   readonly name: string | null;
   readonly map: LevelMap;
   readonly prose?: Prose;
-  readonly branches?: readonly BranchDecision[];
+  readonly branches?: readonly BranchRule[];
 }
 
 export const map: EditKind<MapEdit> = {

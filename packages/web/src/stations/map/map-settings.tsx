@@ -157,6 +157,8 @@ export function FullSetting() {
 /** Below one heading, a kind of text goes elsewhere. */
 export function BranchSetting() {
   const branches = useDeck((state) => state.view?.branches) ?? [];
+  const waiting = useDeck((state) => state.view?.mapBranches) ?? [];
+  const map = useDeck((state) => state.view?.map);
   const blocks = useDeck((state) => state.blocks);
   const [adding, setAdding] = useState(false);
   const headings = blocks.flatMap((block) =>
@@ -168,9 +170,30 @@ export function BranchSetting() {
     const block = blocks.find((one) => one.id === id);
     return block === undefined ? 'a heading that is gone' : blockText(block);
   };
-  if (headings.length === 0) return null;
+  if (headings.length === 0 || map === undefined) return null;
+  // All kinds below such a heading are spoken: it is a part for the speaker.
+  const spoken = [
+    ...new Set(waiting.filter(({ text, to }) => text === 'body' && to === 'notes').map(({ block }) => block)),
+  ];
+  const isShown = (block: BlockId): boolean => branches.some((one) => one.block === block && one.text === 'body');
+  const show = (block: BlockId): void =>
+    edit({
+      kind: 'all',
+      edits: TEXT_KINDS.map((text) => ({ kind: 'branch', block, text, to: map[text] }) as const),
+    });
   return (
     <Box mb="8px">
+      {spoken
+        .filter((block) => !isShown(block))
+        .map((block) => (
+          <Row key={block} pl="12px">
+            <chakra.span fontFamily="heading">“{nameOf(block)}”</chakra.span>
+            <Small>is not for the audience, it seems, and waits as spoken</Small>
+            <Action size="small" onClick={() => show(block)}>
+              Show it on slides
+            </Action>
+          </Row>
+        ))}
       <Setting label="Below one heading">
         {branches.length === 0 && !adding && <Small>everything goes as the matrix says.</Small>}
         <Action size="small" look="quiet" aria-expanded={adding} onClick={() => setAdding(!adding)}>

@@ -104,11 +104,12 @@ const SAMPLES = 3;
 export function Matrix() {
   const blocks = useDeck((state) => state.blocks);
   const map = useDeck((state) => state.view?.map);
+  const branches = useDeck((state) => state.view?.mapBranches) ?? [];
   const found = useMemo(() => countKinds(blocks), [blocks]);
   const table = useRef<HTMLTableElement>(null);
   if (map === undefined) return null;
   const turn = (kind: TextKind, to: Destination) => {
-    if (map[kind] !== to) edit({ kind: 'map', name: null, map: { ...map, [kind]: to } });
+    if (map[kind] !== to) edit({ kind: 'map', name: null, map: { ...map, [kind]: to }, branches });
   };
   const onKeyDown = (event: KeyboardEvent, kind: TextKind) => {
     const choices = DESTINATIONS.filter((one) => destinationsOf(kind).includes(one));
