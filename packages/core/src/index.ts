@@ -160,6 +160,7 @@ export { LIBRARY, LIBRARY_SIZE, type LibraryPicture, searchWords, type Tagged, T
 export {
   candidateMaps,
   type Costed,
+  asMade,
   costMap,
   documentLanguage,
   type Ledger,

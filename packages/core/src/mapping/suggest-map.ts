@@ -40,6 +40,8 @@ export interface Costed extends Candidate {
   readonly spills: number;
   /** Slides with a title and nothing else. */
   readonly empty: number;
+  /** Share of points below the third level. */
+  readonly deep: number;
   readonly cost: number;
 }
 
@@ -90,15 +92,26 @@ export function costMap(
   target: MapTarget,
   overrides: Overrides = NO_OVERRIDES,
 ): Costed {
-  const deck = mapDocument(document, candidate.map, { ...overrides, prose: candidate.prose }, false);
+  const branches = [...(candidate.branches ?? []), ...overrides.branches];
+  const deck = mapDocument(document, candidate.map, { ...overrides, branches, prose: candidate.prose }, false);
   const [goesOn, shortened] = (['continue', 'shorten'] as const).map((full) =>
-    cost(deck, { ...candidate, full }, target),
+    cost(measure(deck, full), { ...candidate, full }, target),
   );
   return goesOn!.cost <= shortened!.cost ? goesOn! : shortened!;
 }
 
-function cost(deck: Deck, candidate: Candidate, target: MapTarget): Costed {
-  const measured = measure(deck, candidate.full);
+/** A candidate that was laid out in full: what is promised of it is what comes. @param spoken Words of its notes. */
+export const asMade = (
+  candidate: Costed,
+  made: { readonly slides: number; readonly spoken: number },
+  target: MapTarget,
+): Costed => cost({ ...candidate, ...made }, candidate, target);
+
+interface Measured extends Pick<Costed, 'slides' | 'words' | 'spills' | 'empty' | 'deep'> {
+  readonly spoken: number;
+}
+
+function cost(measured: Measured, candidate: Candidate, target: MapTarget): Costed {
   const spokenMinutes = measured.spoken / target.pace;
   const wanted = target.slides ?? (target.minutes === null ? null : Math.max(3, target.minutes * SLIDES_A_MINUTE));
   const [least, most] = IDEAL_WORDS;
@@ -121,14 +134,14 @@ function cost(deck: Deck, candidate: Candidate, target: MapTarget): Costed {
     WEIGHTS.leftOut * (measured.slides === 0 ? 5 : 0) +
     // A ready-made map is easier to speak of than one of its variations.
     (candidate.readyMade ? 0 : WEIGHTS.alike);
-  const { slides, words, spills, empty } = measured;
-  return { ...candidate, slides, words, spills, empty, spokenMinutes, cost: sum };
+  const { slides, words, spills, empty, deep } = measured;
+  return { ...candidate, slides, words, spills, empty, deep, spokenMinutes, cost: sum };
 }
 
 const LINE = 70; // characters, at the usual size
 const LINES = 12; // at the floor
 
-function measure(deck: Deck, full: Candidate['full']) {
+function measure(deck: Deck, full: Candidate['full']): Measured {
   let slides = 0;
   let words = 0;
   let spoken = 0;
@@ -189,6 +202,9 @@ export function suggest(costed: readonly Costed[], target: MapTarget): Suggestio
   return { best, reason: reasonFor(best, sorted, target), costed: sorted };
 }
 
+/** Of a target: what is as near as this keeps a promise. */
+const NEAR = 0.1;
+
 const counted = (n: number, one: string): string => `${n.toLocaleString('en-GB')} ${one}${n === 1 ? '' : 's'}`;
 
 function reasonFor(best: Costed, all: readonly Costed[], { slides, minutes }: MapTarget): string {
@@ -209,6 +225,14 @@ function reasonFor(best: Costed, all: readonly Costed[], { slides, minutes }: Ma
   ];
   const numbers = all.map((one) => one.slides);
   const [least, most] = [Math.min(...numbers), Math.max(...numbers)];
+  const wanted = slides ?? null;
+  const far = wanted !== null && Math.abs(best.slides - wanted) > Math.max(1, wanted * NEAR);
+  if (far || (minutes !== null && Math.abs(best.spokenMinutes - minutes) > Math.max(1, minutes * NEAR)))
+    return `No map comes near ${wanted !== null ? `the ${wanted} slides` : `the ${counted(minutes!, 'minute')}`} you want; the nearest makes ${counted(best.slides, 'slide')}, ${counted(spoken, 'minute')} to speak. ${
+      best.slides > (wanted ?? 0) && (wanted !== null || best.spokenMinutes > minutes!)
+        ? 'Leave out sections, or shorten the text, to come nearer.'
+        : 'The document has no more to say: titles from lower headings, or its text on slides, come nearest.'
+    }`;
   const rest =
     least === most ? '' : ` The ${all.length} maps that were tried make ${least} to ${counted(most, 'slide')}.`;
   return `Suggested because ${facts.slice(0, -1).join(', ')}, and ${facts.at(-1)}.${rest}`;

@@ -1,6 +1,6 @@
 /** What the worker answers, by the deck that it holds. */
 import { describe, expect, test } from '@jest/globals';
-import { convert, presetRecipe, type DocumentModel, type Edit, type SlideId } from '@alvex/core';
+import { convert, presetRecipe, type DocumentModel, type Edit, type SlideId, takeEdits } from '@alvex/core';
 import { doc, h, li, p, table } from '../../../core/src/test/build.ts';
 import { answer, type Held } from './answers.ts';
 import type { Answers, Asking, What } from './protocol.ts';
@@ -172,6 +172,23 @@ test('a map is suggested with what the author decided already', async () => {
   const cut: Edit = { kind: 'turn', block: mill.blocks[7]!.id, to: 'title' };
   const turned = await ask({ what: 'suggestion', target: null }, held([cut]));
   expect(Math.min(...turned.costed.map(({ slides }) => slides))).toBe(3);
+});
+
+test('what a suggested map promises is what it makes', async () => {
+  const long = doc(
+    ...Array.from({ length: 12 }, (_, i) => [
+      h(1, `Part ${i}`),
+      ...Array.from({ length: 9 }, (_, k) => li(`A point of part ${i} that says a thing in full, number ${k}`)),
+      h(2, `More of ${i}`),
+      li(`and this of part ${i}`),
+    ]).flat(),
+  );
+  for (const amount of [12, 24, 40]) {
+    const on = held([], { document: long, converted: convert(long, []) });
+    const { best } = await ask({ what: 'suggestion', target: { unit: 'slides', amount } }, on);
+    const used = convert(long, takeEdits({ ...best, name: best.readyMade ? best.base : null }));
+    expect(used.pages.length).toBe(best.slides);
+  }
 });
 
 test('an edition is read, compared, and told with what would find no place', async () => {

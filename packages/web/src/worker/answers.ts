@@ -40,6 +40,7 @@ import {
   judgeOf,
   readiness,
   runsText,
+  asMade,
 } from '@alvex/core';
 import { drawPage } from './draw.ts';
 import { findIcons } from './icons.ts';
@@ -261,17 +262,34 @@ async function readinessOf({ converted, pause }: Held): Promise<Answers['readine
   return { ready, of, lacking };
 }
 
-async function suggestion(target: Target | null, { converted, pause }: Held): Promise<Answers['suggestion']> {
+const MOST_MADE = 8;
+
+async function suggestion(target: Target | null, held: Held): Promise<Answers['suggestion']> {
+  const { converted, pause } = held;
   const { document, decisions } = converted;
   const wish = {
     slides: target?.unit === 'slides' ? target.amount : null,
     minutes: target?.unit === 'minutes' ? target.amount : null,
     pace: decisions.pace,
   };
-  const overrides = overridesOf(document, decisions);
-  const costed: Costed[] = [];
+  // Rules of the map in force are not those of another.
+  const overrides = { ...overridesOf(document, decisions), branches: decisions.branches };
+  let costed: Costed[] = [];
   for (const candidate of candidateMaps(document)) {
     costed.push(costMap(document, candidate, wish, overrides));
+    if (!(await pause())) return suggest(costed, wish);
+  }
+  // The best are laid out, until the best of all is one that was: what is said of it is then what it makes.
+  const made = new Set<Costed>();
+  for (let i = 0; i < MOST_MADE; i++) {
+    const { best } = suggest(costed, wish);
+    if (made.has(best)) break;
+    const settings = { ...best, name: best.readyMade ? best.base : null };
+    const { pages } = convert(held.document, [...held.edits, ...takeEdits(settings)], converted, held.templates);
+    const spoken = pages.reduce((sum, page) => sum + wordsOf(page).spoken, 0);
+    const known = asMade(best, { slides: pages.length, spoken }, wish);
+    made.add(known);
+    costed = costed.map((one) => (one === best ? known : one));
     if (!(await pause())) break;
   }
   return suggest(costed, wish);
