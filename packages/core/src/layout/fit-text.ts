@@ -65,6 +65,9 @@ export function withinPage(
 /** Text that takes less of its frame is spread until it does. */
 const FILLED = 0.64;
 const MOST_SPREAD = 6;
+/** Two or three lines stand further apart: they are the slide. */
+const MOST_SPREAD_OF_FEW = 11;
+const FEW = 3;
 
 /** By how much space between paragraphs grows so that few of them do not stand in a corner. */
 export function spreadOf(paras: readonly Para[], frame: Frame, theme: Theme, size: number): number {
@@ -73,7 +76,10 @@ export function spreadOf(paras: readonly Para[], frame: Frame, theme: Theme, siz
   const least = stackHeight(measures, 0);
   const space = stackHeight(measures) - least;
   const wanted = ptFromEmu(frame.height) * FILLED - least;
-  return space <= 0 ? 1 : Math.round(100 * Math.max(1, Math.min(MOST_SPREAD, wanted / space))) / 100;
+  return space <= 0
+    ? 1
+    : Math.round(100 * Math.max(1, Math.min(paras.length <= FEW ? MOST_SPREAD_OF_FEW : MOST_SPREAD, wanted / space))) /
+        100;
 }
 
 /** Pages at the largest size that needs no more of them than the floor does. */
