@@ -7,7 +7,7 @@ import { ptFromEmu } from '../base/index.ts';
 import type { Slide } from '../deck/index.ts';
 import { LAYOUT_NAMES, type LayoutName } from '../theme/index.ts';
 import { chosenPages } from './chosen-pages.ts';
-import type { LayoutOptions } from './draft.ts';
+import { sameOptions, type LayoutOptions } from './draft.ts';
 import { draftsOf } from './lay-out-slide.ts';
 import type { Box } from './page.ts';
 import { FIGURES } from './figure-drafts.ts';
@@ -48,9 +48,6 @@ export function layoutChoices(slide: Slide, options: LayoutOptions): readonly La
   known.set(slide, { options, choices });
   return choices;
 }
-
-const sameOptions = (a: LayoutOptions, b: LayoutOptions): boolean =>
-  a.theme.layouts === b.theme.layouts && a.full === b.full && a.language === b.language && a.pictures === b.pictures;
 
 /** @param bySign Only what a sign in its words asks for is tried, beside what the slide has anyway. */
 function weighed(slide: Slide, options: LayoutOptions, bySign = false): readonly LayoutChoice[] {

@@ -1,4 +1,5 @@
 /** Pages of a slide in a layout that was chosen for it; what the layout has no room for follows or goes before, as usual. */
+import { getOrMake } from '../base/index.ts';
 import { chartOf } from '../charts/index.ts';
 import { runsReadWords, runsText } from '../content/index.ts';
 import type { Content, PicturePart, Slide, TablePart } from '../deck/index.ts';
@@ -8,6 +9,7 @@ import {
   mostWords,
   paraOf,
   pictureBox,
+  sameOptions,
   stepFit,
   type Draft,
   type LayoutOptions,
@@ -34,10 +36,27 @@ interface Taken {
 
 const isText = (part: Content): part is TextContent => part.kind === 'point' || part.kind === 'text';
 
+interface Tried {
+  readonly options: LayoutOptions;
+  readonly pages: Map<LayoutName, readonly Draft[] | null>;
+}
+// A layout is weighed, then judged, then worn: with the same content it gives the same pages.
+const tried = new WeakMap<readonly Content[], Tried>();
+
 /** @returns undefined where the content does not suit the layout, or does not fit it. */
 export function chosenPages(slide: Slide, layout: LayoutName, options: LayoutOptions): readonly Draft[] | undefined {
   if (slide.kind !== 'content') return undefined;
-  const { content } = slide;
+  let known = tried.get(slide.content);
+  if (known === undefined || !sameOptions(known.options, options))
+    tried.set(slide.content, (known = { options, pages: new Map() }));
+  return getOrMake(known.pages, layout, () => makePages(slide.content, layout, options) ?? null) ?? undefined;
+}
+
+function makePages(
+  content: readonly Content[],
+  layout: LayoutName,
+  options: LayoutOptions,
+): readonly Draft[] | undefined {
   const sorted: Sorted = {
     texts: content.filter(isText),
     pictures: content.filter((part) => part.kind === 'picture'),

@@ -14,6 +14,14 @@ export interface LayoutOptions {
   /** Of the document; numbers are read by it. */
   readonly language?: string | null;
 }
+/** Whether slides come out the same by both. Colours change no page. */
+export const sameOptions = (a: LayoutOptions, b: LayoutOptions): boolean =>
+  a.theme.layouts === b.theme.layouts &&
+  a.theme.cards === b.theme.cards &&
+  a.full === b.full &&
+  a.language === b.language &&
+  a.pictures === b.pictures;
+
 /** Most words on a slide, beside a table: of one that is spoken to, and of one with running text, which is read. */
 const SPOKEN_WORDS = 55;
 const READ_WORDS = 130;
