@@ -57,16 +57,27 @@ export class Writer {
     const { deck, address, next, cut = 0 } = this.#options;
     const cutting = next() < cut;
     const patience = cutting ? Math.floor(next() * 12) : PATIENCE;
-    try {
+    const signal = AbortSignal.timeout(patience);
+    const ask = async (): Promise<{
+      readonly status: number;
+      readonly answer: Stale & { readonly version: number };
+    }> => {
       const response = await fetch(`${address()}/api/decks/${deck}/entries`, {
         method: 'POST',
         body: JSON.stringify({ base: this.#base, entries, batch, by: this.#name, ids: ID_FORMAT }),
         headers: { 'Content-Type': 'application/json' },
-        signal: AbortSignal.timeout(patience),
+        signal,
       });
-      const answer = (await response.json()) as Stale & { readonly version: number };
-      if (response.status === 200 || response.status === 409) this.#base = answer.version;
-      if (response.status === 200) return true;
+      return { status: response.status, answer: (await response.json()) as Stale & { readonly version: number } };
+    };
+    // A body that is cut off just as it begins never settles in Node's fetch; the signal does.
+    const over = new Promise<never>((_, reject) => {
+      signal.addEventListener('abort', () => reject(signal.reason as Error));
+    });
+    try {
+      const { status, answer } = await Promise.race([ask(), over]);
+      if (status === 200 || status === 409) this.#base = answer.version;
+      if (status === 200) return true;
       this.#refused(answer.error.code);
     } catch {
       this.#refused(cutting ? 'cut' : 'away');
