@@ -396,8 +396,15 @@ class Mapper {
   }
 
   #close(): void {
-    if (this.#slide !== undefined) this.#slides.push(this.#tells ? tell(this.#slide, this.#language) : this.#slide);
+    const slide = this.#slide;
+    if (slide !== undefined)
+      this.#slides.push(this.#tells ? tell(slide, this.#language, (note) => this.#isOnlySpoken(note)) : slide);
     this.#slide = undefined;
+  }
+
+  #isOnlySpoken({ blocks: [block] }: Note): boolean {
+    const place = block === undefined ? undefined : blockIndex(this.#document).places.get(block);
+    return place !== undefined && turnedAt(this.#plan, place);
   }
 
   /** The document's title, else the first words of what stands on the slide, else the first words of all. */

@@ -67,7 +67,9 @@ export function makePlan(document: DocumentModel, map: LevelMap, overrides: Over
     const row = TEXT_KINDS.indexOf(text);
     const from = places.get(block);
     if (from === undefined) continue;
-    for (let i = from; i < branchEnd(document.blocks, from); i++) if (rows[i] === row) codes[i] = ordinal(to);
+    // What a branch is said to be spoken is spoken whole: a map that shows parts of running text shows none of it.
+    const code = to === 'notes' ? ordinal(to) | TURNED : ordinal(to);
+    for (let i = from; i < branchEnd(document.blocks, from); i++) if (rows[i] === row) codes[i] = code;
   }
   for (const [block, to] of turned) {
     const place = places.get(block);

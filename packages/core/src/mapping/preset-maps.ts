@@ -1,5 +1,6 @@
 /** Ready-made level maps, laid onto the heading levels that a document uses. */
 import {
+  TEXT_KINDS,
   TOLD,
   WHOLE,
   type BranchRule,
@@ -9,6 +10,7 @@ import {
   type TextKind,
 } from '../deck/index.ts';
 import { findTitle, headingLevels, type DocumentModel } from '../document/index.ts';
+import { privateHeadings } from '../structure/index.ts';
 import { fitMap } from './fit-map.ts';
 
 export const PRESET_NAMES = ['fitted', 'talk', 'reading', 'briefing', 'lesson', 'decision', 'prompter'] as const;
@@ -60,12 +62,18 @@ export const presetMap = (name: PresetName, document: DocumentModel): LevelMap =
 export function presetRecipe(name: PresetName, document: DocumentModel): MapRecipe {
   const { sections, prose } = DESIGNS[name];
   const levels = headingLevels(document.blocks, findTitle(document.blocks));
-  if (name === 'fitted') {
-    const { above, branches } = fitMap(document, levels);
-    return { map: layOut(levels, listDepths(document), above, DESIGNS.fitted), prose, branches };
-  }
-  return { map: layOut(levels, listDepths(document), sections && levels.length >= 3 ? 1 : 0, DESIGNS[name]), prose };
+  const fitted = name === 'fitted' ? fitMap(document, levels) : undefined;
+  const above = fitted?.above ?? (sections && levels.length >= 3 ? 1 : 0);
+  const branches = [...(fitted?.branches ?? []), ...forTheSpeaker(document)];
+  const map = layOut(levels, listDepths(document), above, DESIGNS[name]);
+  return { map, prose, ...(branches.length === 0 ? {} : { branches }) };
 }
+
+/** What is not for the audience waits as spoken, whatever the map, until its author says otherwise. */
+const forTheSpeaker = (document: DocumentModel): readonly BranchRule[] =>
+  privateHeadings(document).flatMap(({ id: block }) =>
+    TEXT_KINDS.map((text): BranchRule => ({ block, text, to: 'notes' })),
+  );
 
 /** How many depths of lists a document has, up to those that a map knows. */
 export const listDepths = (document: DocumentModel): number =>

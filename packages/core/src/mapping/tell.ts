@@ -35,10 +35,12 @@ const FEW_LINES = 9;
 /**
  * A slide with nothing but a title says the sentences of its notes that tell most; one with a little code says what it is.
  * One with neither opens what comes after it.
+ * @param onlySpoken What somebody has said is to be spoken, or what is not for the audience: nothing of it is shown.
  */
-export function tell(slide: Slide, language: Language): Slide {
+export function tell(slide: Slide, language: Language, onlySpoken: (note: Note) => boolean): Slide {
   if (slide.kind !== 'content') return slide;
-  const { content, notes } = slide;
+  const { content } = slide;
+  const notes = slide.notes.filter((note) => !onlySpoken(note));
   const prose = notes.filter(({ runs }) => !isLabel(runs));
   const spoken = prose.length > 0 ? prose : notes;
   if (content.length === 0)

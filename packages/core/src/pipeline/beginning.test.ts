@@ -1,6 +1,7 @@
 /** What is decided for a document when a deck is made of it. */
 import { expect, test } from '@jest/globals';
 import { runsText } from '../content/index.ts';
+import { PRESET_NAMES, presetRecipe } from '../mapping/index.ts';
 import { readiness } from '../presentable/index.ts';
 import { doc, h, li, p, random, randomDocument, table, THEMES } from '../test/build.ts';
 import { beginning } from './beginning.ts';
@@ -25,14 +26,15 @@ const report = doc(
 );
 
 test('a first deck has its layouts chosen, no bare slides, and keeps for the speaker what is for the speaker', () => {
-  const { pages, deck, ledger, theme, unplaced } = convert(report, beginning(report));
+  const made = convert(report, beginning(report));
+  const { pages, deck, ledger, unplaced } = made;
   expect(pages.map(({ layout }) => layout)).toEqual(['cover', 'steps', expect.any(String), expect.any(String)]);
   expect(deck.slides.flatMap(({ notes }) => notes.map(({ runs }) => runsText(runs)))).toContain(
     'Do not mention the roof.',
   );
   expect(pages.flatMap(({ slide }) => runsText(slide.title.runs))).not.toContain('For the presenter only');
   expect([ledger.lost, unplaced]).toEqual([0, []]);
-  expect(readiness(pages, theme, new Map())).toMatchObject({ ready: 3, of: 3 });
+  expect(readiness(made)).toMatchObject({ ready: 3, of: 3 });
 });
 
 test('it is the same every time, and nothing of it is the author’s to take back', () => {
@@ -70,5 +72,19 @@ test('over random documents in every theme no word is lost, and the points of a 
       ),
     );
     expect(sizes.size).toBeLessThanOrEqual(2);
+  }
+});
+
+test('what is for the speaker stays with the speaker whatever ready-made map is taken', () => {
+  const alone = doc(h(1, 'The mill'), h(2, 'The roof'), h(3, 'Speaker notes'), p('Do not mention the roof.'));
+  for (const [name, document] of PRESET_NAMES.flatMap((name) => [[name, report] as const, [name, alone] as const])) {
+    const { pages } = convert(document, [
+      ...beginning(document),
+      { kind: 'map', name, ...presetRecipe(name, document) },
+    ]);
+    for (const { boxes } of pages)
+      for (const box of boxes)
+        if (box.kind === 'text')
+          for (const { runs } of box.paras) expect(runsText(runs)).not.toMatch(/presenter only|mention the roof/);
   }
 });

@@ -5,9 +5,7 @@
 import { decide, type SingleEdit } from '../edits/index.ts';
 import { chooseLayouts } from '../layout/index.ts';
 import { mapDocument, presetRecipe } from '../mapping/index.ts';
-import { TEXT_KINDS, type BranchRule } from '../deck/index.ts';
 import type { DocumentModel } from '../document/index.ts';
-import { privateHeadings } from '../structure/index.ts';
 import { deckSize } from './deck-size.ts';
 import { dress } from '../theme/index.ts';
 import { optionsOf, overridesOf } from './convert.ts';
@@ -15,17 +13,7 @@ import { judgeOf } from './judge.ts';
 
 /** @param look Edits that choose a look, where there is one already. */
 export function beginning(document: DocumentModel, look: readonly SingleEdit[] = []): readonly SingleEdit[] {
-  const recipe = presetRecipe('fitted', document);
-  // What is not for the audience waits as spoken, each part by rules that its author sees and can take back.
-  const spoken = privateHeadings(document).flatMap(({ id: block }) =>
-    TEXT_KINDS.map((text): BranchRule => ({ block, text, to: 'notes' })),
-  );
-  const map: SingleEdit = {
-    kind: 'map',
-    name: 'fitted',
-    ...recipe,
-    branches: [...(recipe.branches ?? []), ...spoken],
-  };
+  const map: SingleEdit = { kind: 'map', name: 'fitted', ...presetRecipe('fitted', document) };
   const decisions = decide([map, ...look]);
   const { slides } = mapDocument(document, map.map, overridesOf(document, decisions));
   const theme = dress(decisions.look);

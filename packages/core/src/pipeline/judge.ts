@@ -1,12 +1,11 @@
 /** What keeps a slide from being shown as it is, for those who choose between its layouts. */
-import type { Slide } from '../deck/index.ts';
-import { layOutSlide, type LayoutOptions } from '../layout/index.ts';
+import { layOutSlide, type Judge, type LayoutOptions } from '../layout/index.ts';
 import { faultsOf, MOST_WORDS } from '../presentable/index.ts';
 
 /** @returns The share of a slide's pages that break a rule. */
 export const judgeOf =
-  (options: LayoutOptions) =>
-  (slide: Slide): number => {
+  (options: LayoutOptions): Judge =>
+  (slide) => {
     const pages = layOutSlide(slide, options);
     const broken = pages.filter(
       (page, i) =>
