@@ -5,7 +5,14 @@ import { basename, join } from 'node:path';
 import { parseArgs } from 'node:util';
 import { createElement } from 'react';
 import { renderToStaticMarkup } from 'react-dom/server';
-import { beginning, convert, detectType, openDocument, readiness, type Edit } from '../packages/core/src/index.ts';
+import {
+  beginning,
+  convert,
+  detectType,
+  openDocument,
+  readiness,
+  type SingleEdit,
+} from '../packages/core/src/index.ts';
 import { CHROMIUM } from '../e2e/browser.ts';
 import { SlideDrawing } from '../packages/web/src/canvas/slide-drawing.tsx';
 import { drawPage } from '../packages/web/src/worker/draw.ts';
@@ -25,9 +32,10 @@ const [file] = positionals;
 if (file === undefined) throw new Error('Which document?');
 const bytes = new Uint8Array(await readFile(file));
 const { document, pictures } = await openDocument(bytes, detectType(bytes, basename(file)));
-const look: readonly Edit[] = values.theme === undefined ? [] : [{ kind: 'theme', theme: values.theme }];
-const { pages, theme } = convert(document, [...beginning(document, look as never), ...look]);
-const ready = readiness(pages, theme, new Map(document.pictures.map((picture) => [picture.id, picture])));
+const look: readonly SingleEdit[] = values.theme === undefined ? [] : [{ kind: 'theme', theme: values.theme }];
+const made = convert(document, [...beginning(document, look), ...look]);
+const { pages, theme } = made;
+const ready = readiness(made);
 console.log(`${ready.ready} of ${ready.of} ready`);
 
 const from = Number(values.from) - 1;

@@ -13,23 +13,14 @@ import {
   TableRow,
 } from 'docx';
 import MarkdownIt from 'markdown-it';
+import { filesIn } from '../e2e/readers/real-documents.ts';
 
 export interface RealDocument {
   readonly name: string;
   readonly bytes: Uint8Array;
 }
 
-const DEEPEST = 6;
 const LENGTH = [4_000, 120_000] as const; // bytes
-
-function* filesIn(folder: string, ending: RegExp, depth = 0): Generator<string> {
-  for (const entry of readdirSync(folder, { withFileTypes: true }).sort((a, b) => (a.name < b.name ? -1 : 1))) {
-    const path = join(folder, entry.name);
-    if (entry.isDirectory() && depth < DEEPEST) yield* filesIn(path, ending, depth + 1);
-    else if (entry.isFile() && ending.test(entry.name) && !/change|history|licen[sc]e|notice/i.test(entry.name))
-      yield path;
-  }
-}
 
 /** So many of them, spread evenly over all. */
 function spread<T>(all: readonly T[], count: number): readonly T[] {
@@ -40,7 +31,7 @@ function spread<T>(all: readonly T[], count: number): readonly T[] {
 
 function markdown(folder: string, count: number): readonly string[] {
   const seen = new Set<string>();
-  const all = [...filesIn(folder, /\.md$/i)].filter((path) => {
+  const all = [...filesIn(folder, /\.md$/i)].sort().filter((path) => {
     const { size } = statSync(path);
     if (size < LENGTH[0] || size > LENGTH[1]) return false;
     const text = readFileSync(path, 'utf8');

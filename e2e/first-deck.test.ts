@@ -99,5 +99,7 @@ test('Japanese and Arabic are drawn with fonts that ship, Arabic from the right'
     .toEqual(
       expect.arrayContaining([expect.stringContaining('Noto Sans JP'), expect.stringContaining('Noto Sans Arabic')]),
     );
-  await expect(page.getByTestId('ready')).not.toContainText('no font');
+  await page.getByRole('link', { name: 'Check' }).click();
+  await expect(page.getByTestId('ready')).toBeVisible();
+  await expect(page.getByText('a character that none of the fonts has')).toHaveCount(0);
 });

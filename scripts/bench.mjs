@@ -1,29 +1,21 @@
 /** `npm run bench [case ...]`: every case in a process of its own, all in one run; prints a table of ratios. */
-import { build } from 'esbuild';
 import { spawnSync } from 'node:child_process';
 import { mkdirSync, readdirSync, readFileSync, rmSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { gzipSync } from 'node:zlib';
+import { bundle } from './bundle.mjs';
 
 const root = join(dirname(fileURLToPath(import.meta.url)), '..');
-// Inside the project, so that packages are found from there.
 const out = join(root, 'dist/bench');
 rmSync(out, { recursive: true, force: true });
 mkdirSync(out, { recursive: true });
 const cases = readdirSync(join(root, 'bench/cases')).map((name) => name.replace(/\.ts$/, ''));
-await build({
-  entryPoints: cases.map((name) => join(root, `bench/cases/${name}.ts`)),
-  outdir: out,
-  outExtension: { '.js': '.mjs' },
-  bundle: true,
-  platform: 'node',
-  format: 'esm',
-  packages: 'external',
-  logLevel: 'error',
-  alias: { '@alvex/core': join(root, 'packages/core/src/index.ts') },
-  define: { 'import.meta.dirname': JSON.stringify(join(root, 'e2e')) },
-});
+await bundle(
+  root,
+  cases.map((name) => `bench/cases/${name}.ts`),
+  { outdir: out, outExtension: { '.js': '.mjs' } },
+);
 
 function run(name, ...args) {
   const { status, stdout, stderr } = spawnSync('node', ['--expose-gc', join(out, `${name}.mjs`), ...args], {

@@ -19,14 +19,12 @@ const counts = new Map<string, number>();
 const count = (name: string, by = 1): void => void counts.set(name, (counts.get(name) ?? 0) + by);
 for (const { name, bytes } of await presentableDocuments(process.cwd())) {
   const { document } = await openDocument(bytes, detectType(bytes, name));
-  const pictures = new Map(document.pictures.map((picture) => [picture.id, picture]));
   const themes = theme === 'all' ? THEME_DESIGNS.map((design) => design.name) : [theme!];
   count('documents');
   if (document.language !== null && !document.language.startsWith('en')) count('not English');
   for (const one of themes) {
     const look: readonly SingleEdit[] = [{ kind: 'theme', theme: one }];
-    const { pages, theme: worn } = convert(document, [...look, ...beginning(document, look)]);
-    const { ready, of, faults } = readiness(pages, worn, pictures);
+    const { ready, of, faults } = readiness(convert(document, [...look, ...beginning(document, look)]));
     count('ready', ready);
     count('of', of);
     count(`ready in ${one}`, ready);

@@ -6,7 +6,8 @@ const DEEPEST = 5;
 const SHORTEST = 1500; // bytes
 const LONGEST = 120_000;
 
-function* filesIn(folder: string, ending: RegExp, depth = 0): Generator<string> {
+/** Files of a folder and those below it, but for changes and licences. */
+export function* filesIn(folder: string, ending: RegExp, depth = 0): Generator<string> {
   for (const entry of readdirSync(folder, { withFileTypes: true })) {
     const path = join(folder, entry.name);
     if (entry.isDirectory() && depth < DEEPEST) yield* filesIn(path, ending, depth + 1);

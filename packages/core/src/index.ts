@@ -148,6 +148,7 @@ export {
   chooseLayouts,
   type Fit,
   type LayoutChoice,
+  judgedChoices,
   layoutChoices,
   layOutSlide,
   measureAhead,
@@ -284,4 +285,4 @@ export {
   variation,
 } from './theme/index.ts';
 export { openZip } from './container/index.ts';
-export { type Readiness, readiness, type Rule, RULES } from './presentable/index.ts';
+export { faultsIn, readiness, type Rule, RULES, tally } from './presentable/index.ts';

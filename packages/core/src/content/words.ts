@@ -39,6 +39,23 @@ export function readWords(text: string): number {
   const long = text.match(LETTERED)?.length ?? 0;
   return Math.round(words - short * (1 - 1 / PER_WORD) - long * (1 - 1 / PER_LONG_WORD));
 }
+/** Where so many words that are read end, not within one; undefined where there are no more than these. */
+export function endOfWords(text: string, most: number): number | undefined {
+  if (readWords(text) <= most) return undefined;
+  let [least, end] = [0, text.length];
+  // The longest beginning that has no more words, found by halves: what a word is differs from script to script.
+  while (least < end) {
+    const middle = (least + end + 1) >> 1;
+    if (readWords(text.slice(0, middle)) <= most) least = middle;
+    else end = middle - 1;
+  }
+  const space = isUnspaced(text.charAt(least)) ? -1 : text.slice(0, least + 1).search(/\s\S*$/);
+  return Math.max(1, space > least / 2 ? space : least);
+}
+
+/** Whether a text has characters of a script that sets no spaces between words. */
+export const isUnspaced = (text: string): boolean => BEYOND_LATIN.test(text) && text.search(UNSPACED) >= 0;
+
 export const runsReadWords = remembered((runs: Runs) => readWords(runsText(runs)));
 
 /** The number of words in `runs`; the same runs are counted once. */

@@ -67,7 +67,7 @@ export const otherScript = (codePoint: number, bold = false): OtherScript | unde
 /** What another script takes of a line's height, for the tallest in a text; 0 where there is none. */
 export function otherHeight(text: string): { readonly ascent: number; readonly lineHeight: number } {
   let [ascent, lineHeight] = [0, 0];
-  if (!BEYOND.test(text)) return { ascent, lineHeight };
+  if (!LETTER.test(text)) return { ascent, lineHeight };
   const seen = new Set<OtherScript>();
   for (const sign of text) {
     if (!LETTER.test(sign)) continue;
@@ -79,6 +79,5 @@ export function otherHeight(text: string): { readonly ascent: number; readonly l
   }
   return { ascent, lineHeight };
 }
-const BEYOND = /[\u0590-\u1cff\u2e80-\ufdff\ufe70-\ufeff\u{20000}-\u{3ffff}]/u;
 /** Signs among letters are drawn no taller than these. */
 const LETTER = /[\u0590-\u1cff\u2e80-\ufdff\ufe70-\ufeff\u{20000}-\u{3ffff}]/u;

@@ -143,6 +143,8 @@ function follows(before: LayoutName, after: LayoutName, sameSection: boolean): n
   return sameSection && a !== b && !QUIET.has(before) && !QUIET.has(after) ? OTHER_IN_SECTION : 0;
 }
 
+/** The share of a slide's pages that cannot be shown as they are, from 0 to 1; the same for the same options. */
+export type Judge = (slide: Slide) => number;
 /** What a fault on a slide's pages costs, against the worth of a layout: whatever shows it well goes before. */
 const FAULT = 1.2;
 
@@ -150,7 +152,16 @@ const FAULT = 1.2;
  * The layouts that signs ask for, and what the slide has anyway, each worth less where its pages cannot be shown as they are; all
  * others only where none of these can be. For a whole deck at once this is many times quicker than weighing every layout.
  */
-function judgedChoices(slide: Slide, options: LayoutOptions, judge: (slide: Slide) => number): readonly LayoutChoice[] {
+export function judgedChoices(slide: Slide, options: LayoutOptions, judge: Judge): readonly LayoutChoice[] {
+  const before = judgedBefore.get(slide);
+  if (before !== undefined && sameOptions(before.options, options)) return before.choices;
+  const choices = judgeAll(slide, options, judge);
+  judgedBefore.set(slide, { options, choices });
+  return choices;
+}
+const judgedBefore: typeof known = new WeakMap();
+
+function judgeAll(slide: Slide, options: LayoutOptions, judge: Judge): readonly LayoutChoice[] {
   const { arranged: _, ...plain } = slide;
   const judged = (choices: readonly LayoutChoice[]) =>
     choices.map((choice) => {
@@ -169,13 +180,13 @@ function judgedChoices(slide: Slide, options: LayoutOptions, judge: (slide: Slid
 
 /**
  * One layout for each slide of content that its author did not fix.
- * @param judge The share of a slide's pages that cannot be shown as they are, from 0 to 1.
+ * @param judge Without one, every layout is weighed and none is judged.
  * @returns Pairs of slide and layout, only where that is not what the slide would have anyway.
  */
 export function chooseLayouts(
   slides: readonly Slide[],
   options: LayoutOptions,
-  judge?: (slide: Slide) => number,
+  judge?: Judge,
 ): readonly (readonly [SlideId, LayoutName])[] {
   const states = slides.map(
     (slide): readonly { readonly layout: LayoutName; readonly cost: number; readonly usual: boolean }[] => {

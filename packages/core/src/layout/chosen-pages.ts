@@ -1,7 +1,7 @@
 /** Pages of a slide in a layout that was chosen for it; what the layout has no room for follows or goes before, as usual. */
 import { getOrMake } from '../base/index.ts';
 import { chartOf } from '../charts/index.ts';
-import { runsReadWords, runsText } from '../content/index.ts';
+import { runsText } from '../content/index.ts';
 import type { Content, PicturePart, Slide, TablePart } from '../deck/index.ts';
 import { frameIn, type Frame, type LayoutName, type Role } from '../theme/index.ts';
 import {
@@ -11,6 +11,7 @@ import {
   pictureBox,
   sameOptions,
   stepFit,
+  wordsIn,
   type Draft,
   type LayoutOptions,
   type TextContent,
@@ -78,8 +79,7 @@ function makePages(
 /** Whether more words would stand together than a slide may hold. */
 function tooManyWords(parts: readonly Content[], { full }: LayoutOptions): boolean {
   const paras = parts.filter(isText).map(paraOf);
-  const sum = paras.reduce((all, { style, runs }) => all + (style === 'code' ? 0 : runsReadWords(runs)), 0);
-  return full !== 'report' && sum > mostWords(paras);
+  return full !== 'report' && wordsIn(paras) > mostWords(paras);
 }
 
 function takeInto(layout: LayoutName, sorted: Sorted, options: LayoutOptions): Taken | undefined {

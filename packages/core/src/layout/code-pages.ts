@@ -3,7 +3,8 @@ import { emu, emuFromPt, inches, ptFromEmu } from '../base/index.ts';
 import { frameIn, type Frame } from '../theme/index.ts';
 import { stepFit, textBox, type Draft, type LayoutOptions } from './draft.ts';
 import { heightAt } from './fit-text.ts';
-import type { Box, Para, ShapeBox } from './page.ts';
+import { Pen, rectOf } from './figure-pen.ts';
+import type { Box, Para } from './page.ts';
 import { CODE_SCALE, measurePara } from './set-text.ts';
 
 /** Of the code itself, in points. */
@@ -45,17 +46,8 @@ export function codePage(paras: readonly Para[], size: number, options: LayoutOp
   const needed = emuFromPt(heightAt(code, inner, theme, own)) + 2 * PADDING;
   const height = Math.min(room, Math.max(needed, frame.height * LEAST - taken));
   const top = frame.y + (first > 0 ? taken : 0);
-  const panel: ShapeBox = {
-    kind: 'shape',
-    frame: { ...frame, y: emu(top), height: emu(height) },
-    geometry: theme.corners === 'round' ? 'round' : 'rect',
-    rect: { x: frame.x, y: emu(top), width: frame.width, height: emu(height) },
-    fill: 'panel',
-    line: null,
-    turned: 0,
-    inset: 0,
-    upsideDown: false,
-  };
+  const pen = new Pen({ ...frame, y: emu(top), height: emu(height) }, theme);
+  const panel = pen.shape(pen.card, rectOf(frame.x, top, frame.width, height), 'panel');
   const codeFrame: Frame = { ...inner, y: emu(top + PADDING), height: emu(height - 2 * PADDING) };
   // Code alone is what the slide's text is; beside words it is a figure of theirs.
   const free = words.length > 0;

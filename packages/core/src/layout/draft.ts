@@ -1,6 +1,6 @@
 /** A page before it knows its place, its title and its notes, and what its boxes are made of. */
 import { emu } from '../base/index.ts';
-import type { Picture, PictureId } from '../content/index.ts';
+import { runsReadWords, type Picture, type PictureId } from '../content/index.ts';
 import { PLAIN_DRESS, type Content, type FullRule, type PictureDress, type PicturePart } from '../deck/index.ts';
 import { frameIn, type Frame, type LayoutName, type Rect, type Role, type Theme } from '../theme/index.ts';
 import type { Box, Fit, Para, PictureBox, TextBox } from './page.ts';
@@ -16,17 +16,16 @@ export interface LayoutOptions {
 }
 /** Whether slides come out the same by both. Colours change no page. */
 export const sameOptions = (a: LayoutOptions, b: LayoutOptions): boolean =>
-  a.theme.layouts === b.theme.layouts &&
-  a.theme.cards === b.theme.cards &&
-  a.full === b.full &&
-  a.language === b.language &&
-  a.pictures === b.pictures;
+  a.theme.layouts === b.theme.layouts && a.full === b.full && a.language === b.language && a.pictures === b.pictures;
 
 /** Most words on a slide, beside a table: of one that is spoken to, and of one with running text, which is read. */
 const SPOKEN_WORDS = 55;
 const READ_WORDS = 130;
 export const mostWords = (texts: readonly Pick<Para, 'style'>[]): number =>
   texts.some(({ style }) => style === 'body') ? READ_WORDS : SPOKEN_WORDS;
+/** Words that are read in them; code is no words. */
+export const wordsIn = (paras: readonly Para[]): number =>
+  paras.reduce((sum, { style, runs }) => sum + (style === 'code' ? 0 : runsReadWords(runs)), 0);
 /** Lines of code on one slide. */
 export const MOST_CODE = 14;
 

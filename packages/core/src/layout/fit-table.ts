@@ -36,7 +36,7 @@ export function fitTable(source: Table, part: PartId, frame: Frame, theme: Theme
   const whole = onOneSlide(source, part, frame, theme);
   if (whole !== undefined) return whole;
   const size = theme.table.sizes.at(-1)!;
-  const boxes = splitColumns(withBoldHead(source), MOST_COLUMNS).flatMap((group) => {
+  const boxes = splitColumns(withBold(source), MOST_COLUMNS).flatMap((group) => {
     const single = withoutRowSpans(group);
     const widths = columnWidths(single, frame, theme, size);
     return pagesOf(single, widths, frame, theme, size).map((page) => setTable(page, widths, part, frame, theme, size));
@@ -47,7 +47,7 @@ export function fitTable(source: Table, part: PartId, frame: Frame, theme: Theme
 /** All of a table in one frame, at the largest size that allows it. @returns undefined where none does. */
 export function onOneSlide(source: Table, part: PartId, frame: Frame, theme: Theme): FittedTable | undefined {
   if (source.columns > MOST_COLUMNS) return undefined;
-  const table = withBoldHead(source);
+  const table = withBold(source);
   const { sizes } = theme.table;
   const room = ptFromEmu(frame.height);
   const size = sizes.find((candidate) => {
@@ -102,7 +102,7 @@ function withoutRowSpans(table: Table): Table {
 }
 
 /** Heads and sums stand out. */
-function withBoldHead(table: Table): Table {
+function withBold(table: Table): Table {
   const bolds = (row: TableRow, i: number): boolean =>
     row.header || (i > 0 && row.cells.length > 1 && isSum(cellText(row.cells[0]!)));
   if (!table.rows.some(bolds)) return table;
@@ -326,7 +326,6 @@ function setTable(
 
 /** Where a cell stands in its table, for how it looks. */
 export function placeOf({ row, rows, header }: SetCell, { cells, rowHeights }: TableBox) {
-  const last = row + rows >= rowHeights.length;
-  const below = cells.find((cell) => cell.row === row + rows);
-  return { header, row, last, endsHead: header && below?.header !== true };
+  const goesOn = header && cells.some((cell) => cell.header && cell.row === row + rows);
+  return { header, row, last: row + rows >= rowHeights.length, endsHead: header && !goesOn };
 }

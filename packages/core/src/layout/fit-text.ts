@@ -1,8 +1,8 @@
 /** Fits paragraphs into a frame by stepping type down, by two columns, or by going on on further pages. */
 import { ptFromEmu } from '../base/index.ts';
-import { runsReadWords, runsText } from '../content/index.ts';
+import { runsText } from '../content/index.ts';
 import type { Frame, Theme } from '../theme/index.ts';
-import { MOST_CODE } from './draft.ts';
+import { MOST_CODE, mostWords, wordsIn } from './draft.ts';
 import { paginate } from './paginate.ts';
 import { measurePara, stackHeight } from './set-text.ts';
 import type { Para } from './page.ts';
@@ -48,18 +48,10 @@ export function lastResortSize(
 }
 
 /** Whether paragraphs are no more than one page may hold, whatever room they take. @param size For the lines of code. */
-export function withinPage(
-  paras: readonly Para[],
-  frame: Frame,
-  theme: Theme,
-  size: number,
-  mostWords: number,
-): boolean {
-  let [words, code] = [0, 0];
-  for (const para of paras)
-    if (para.style === 'code') code += measurePara(para, frame, theme, size).lines.length;
-    else words += runsReadWords(para.runs);
-  return words <= mostWords && code <= MOST_CODE;
+export function withinPage(paras: readonly Para[], frame: Frame, theme: Theme, size: number): boolean {
+  const code = paras.filter(({ style }) => style === 'code');
+  const lines = code.reduce((sum, para) => sum + measurePara(para, frame, theme, size).lines.length, 0);
+  return wordsIn(paras) <= mostWords(paras) && lines <= MOST_CODE;
 }
 
 /** Text that takes less of its frame is spread until it does. */
@@ -76,10 +68,9 @@ export function spreadOf(paras: readonly Para[], frame: Frame, theme: Theme, siz
   const least = stackHeight(measures, 0);
   const space = stackHeight(measures) - least;
   const wanted = ptFromEmu(frame.height) * FILLED - least;
-  return space <= 0
-    ? 1
-    : Math.round(100 * Math.max(1, Math.min(paras.length <= FEW ? MOST_SPREAD_OF_FEW : MOST_SPREAD, wanted / space))) /
-        100;
+  if (space <= 0) return 1;
+  const most = paras.length <= FEW ? MOST_SPREAD_OF_FEW : MOST_SPREAD;
+  return Math.round(100 * Math.max(1, Math.min(most, wanted / space))) / 100;
 }
 
 /** Pages at the largest size that needs no more of them than the floor does. */
@@ -87,13 +78,12 @@ export function continuedPages(
   paras: readonly Para[],
   frame: Frame,
   theme: Theme,
-  mostWords: number,
 ): { size: number; pages: readonly (readonly Para[])[] } {
   // From the floor up: a larger size never needs fewer pages, so the first that needs more ends the search.
   const [floor, ...larger] = frame.style.sizes.toReversed();
-  let best = { size: floor!, pages: paginate(paras, frame, theme, floor!, mostWords) };
+  let best = { size: floor!, pages: paginate(paras, frame, theme, floor!) };
   for (const size of larger) {
-    const pages = paginate(paras, frame, theme, size, mostWords);
+    const pages = paginate(paras, frame, theme, size);
     if (pages.length > best.pages.length) break;
     best = { size, pages };
   }

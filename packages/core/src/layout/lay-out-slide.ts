@@ -1,10 +1,11 @@
 /** Lays one slide out: by the layout that was chosen for it, else by what is on it; fits its text, and goes on on further pages where it must. */
 import { emu, ptFromEmu, remembered } from '../base/index.ts';
-import { mergeRuns, plain, runsText, sliceRuns, type Runs } from '../content/index.ts';
+import { isUnspaced, mergeRuns, plain, runsText, sliceRuns, type Runs } from '../content/index.ts';
 import type { MatterKind, Note, Slide } from '../deck/index.ts';
+import type { Line } from '../fonts/index.ts';
 import { frameIn, frameOf, layoutNamed, type Frame, type LayoutName, type Theme } from '../theme/index.ts';
 import { chosenPages } from './chosen-pages.ts';
-import { FITS, mostWords, paraOf, pictureBox, textBox, type Draft, type LayoutOptions } from './draft.ts';
+import { FITS, paraOf, pictureBox, textBox, type Draft, type LayoutOptions } from './draft.ts';
 import { largestSize, twoColumns, withinPage } from './fit-text.ts';
 import type { Fit, Page, Para } from './page.ts';
 import { measurePara } from './set-text.ts';
@@ -75,7 +76,7 @@ export function titleFits(runs: Runs, theme: Theme): boolean {
 export function textFits({ content }: Slide, theme: Theme): boolean {
   const paras = content.flatMap((part) => (part.kind === 'point' || part.kind === 'text' ? [paraOf(part)] : []));
   const frame = frameOf(layoutNamed(theme, 'points'), 'body')!;
-  if (!withinPage(paras, frame, theme, frame.style.sizes.at(-1)!, mostWords(paras))) return false;
+  if (!withinPage(paras, frame, theme, frame.style.sizes.at(-1)!)) return false;
   if (largestSize(paras, frame, theme, frame.style.sizes.slice(-1)) !== undefined) return true;
   const layout = layoutNamed(theme, 'columns');
   const [left, right] = [frameOf(layout, 'body')!, frameOf(layout, 'body2')!];
@@ -117,24 +118,29 @@ function withTitle(draft: Draft, runs: Runs, theme: Theme): { draft: Draft; titl
   return { draft: { ...draft, boxes: [textBox([cut], frame, theme, least), ...draft.boxes], fit }, titleCut: true };
 }
 
-const MOST_TITLE_LINES = 2;
+export const MOST_TITLE_LINES = 2;
 
 /** The largest size at which a title takes no more than two lines, the last of which is no single word; else the largest that fits. */
 function titleSize(para: Para, frame: Frame, theme: Theme): number | undefined {
   const { sizes } = frame.style;
   const all = [...sizes, ...TITLE_FLOOR.filter((small) => small < sizes.at(-1)!)];
   const fitting = all.filter((size) => largestSize([para], frame, theme, [size]) !== undefined);
-  const text = runsText(para.runs);
   return (
     fitting.find((size) => {
       const { lines } = measurePara(para, evenFrame(para, frame, theme, size), theme, size);
-      const last = lines.at(-1);
-      return (
-        lines.length <= MOST_TITLE_LINES && (lines.length < 2 || /\s/.test(text.slice(last!.start, last!.end).trim()))
-      );
+      return lines.length <= MOST_TITLE_LINES && !endsAlone(para, lines);
     }) ?? fitting[0]
   );
 }
+
+/** Whether one word stands alone on the last of several lines; where no spaces are set, as few characters as one word has. */
+export function endsAlone({ runs }: Para, lines: readonly Line[]): boolean {
+  const last = lines.at(-1);
+  if (last === undefined || lines.length === 1) return false;
+  const words = runsText(runs).slice(last.start, last.end).trim();
+  return !/\s/.test(words) && !(isUnspaced(words) && [...words].length > LEAST_UNSPACED);
+}
+const LEAST_UNSPACED = 3; // characters
 
 /** A little more than the text needs, so that another program breaks it where we do. */
 const SLACK = 1.012;

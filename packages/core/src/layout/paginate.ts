@@ -4,10 +4,10 @@
  * that keep a point with what stands below it. A page that begins below a point repeats that point.
  */
 import { ptFromEmu } from '../base/index.ts';
-import { readWords, runsReadWords, runsText, sliceRuns, trimRuns } from '../content/index.ts';
+import { endOfWords, runsReadWords, runsText, sliceRuns, trimRuns } from '../content/index.ts';
 import type { Line } from '../fonts/index.ts';
 import type { Frame, Theme } from '../theme/index.ts';
-import { MOST_CODE } from './draft.ts';
+import { MOST_CODE, mostWords, wordsIn } from './draft.ts';
 import { measurePara, stackHeight } from './set-text.ts';
 import type { Para } from './page.ts';
 
@@ -27,22 +27,22 @@ export function paginate(
   frame: Frame,
   theme: Theme,
   size: number,
-  mostWords: number,
+  most = mostWords(paras),
 ): readonly (readonly Para[])[] {
   const room = ptFromEmu(frame.height);
-  const pieces = paras.flatMap((para) => splitPara(para, frame, theme, size, room, mostWords));
+  const pieces = paras.flatMap((para) => splitPara(para, frame, theme, size, room, most));
   const measures = pieces.map((piece) => measurePara(piece, frame, theme, size));
-  const words = sums(pieces.map(({ style, runs }) => (style === 'code' ? 0 : runsReadWords(runs))));
+  const words = sums(pieces.map((piece) => wordsIn([piece])));
   const code = sums(pieces.map(({ style }, i) => (style === 'code' ? measures[i]!.lines.length : 0)));
   const tooMuch = (from: number, to: number): boolean =>
-    words[to]! - words[from]! + wordsIn(repeated(from)) > mostWords || code[to]! - code[from]! > MOST_CODE;
+    words[to]! - words[from]! + wordsIn(repeated(from)) > most || code[to]! - code[from]! > MOST_CODE;
   const measured = (para: Para) => measurePara(para, frame, theme, size);
   const parents = new Map<number, readonly Para[]>();
   const repeated = (from: number): readonly Para[] => {
     let found = parents.get(from);
     if (found === undefined) {
       found = parentsOf(pieces, from);
-      if (stackHeight(found.map(measured)) > room * MOST_REPEATED || wordsIn(found) > mostWords * MOST_REPEATED_WORDS)
+      if (stackHeight(found.map(measured)) > room * MOST_REPEATED || wordsIn(found) > most * MOST_REPEATED_WORDS)
         found = [];
       parents.set(from, found);
     }
@@ -66,9 +66,6 @@ export function paginate(
   }
   return pages;
 }
-
-const wordsIn = (paras: readonly Para[]): number =>
-  paras.reduce((sum, { style, runs }) => sum + (style === 'code' ? 0 : runsReadWords(runs)), 0);
 
 /** What stands before each place of a list, and at the end all of it. */
 function sums(values: readonly number[]): readonly number[] {
@@ -107,17 +104,10 @@ function pageCost(pieces: readonly Para[], from: number, to: number, slack: numb
 }
 
 /** Splits a paragraph that alone is too much for a page: after a sentence where one ends on it, code at an empty line, else after a line. */
-function splitPara(
-  para: Para,
-  frame: Frame,
-  theme: Theme,
-  size: number,
-  room: number,
-  mostWords: number,
-): readonly Para[] {
+function splitPara(para: Para, frame: Frame, theme: Theme, size: number, room: number, words: number): readonly Para[] {
   const isCode = para.style === 'code';
   const { height: whole, lines: all } = measurePara(para, frame, theme, size);
-  if (whole <= room && (isCode ? all.length <= MOST_CODE : runsReadWords(para.runs) <= mostWords)) return [para];
+  if (whole <= room && (isCode ? all.length <= MOST_CODE : runsReadWords(para.runs) <= words)) return [para];
   const text = runsText(para.runs);
   const trim = (runs: Para['runs']): Para['runs'] => (isCode ? runs : trimRuns(runs));
   const pieces: Para[] = [];
@@ -130,7 +120,7 @@ function splitPara(
     const { lines, height, lineHeight } = measurePara({ ...para, runs }, frame, theme, size);
     const atEnd = from + window >= text.length;
     const piece = runsText(runs);
-    const wordsEnd = isCode ? undefined : endOfWords(piece, mostWords);
+    const wordsEnd = isCode ? undefined : endOfWords(piece, words);
     if (height <= room && wordsEnd === undefined && !(isCode && lines.length > MOST_CODE)) {
       if (atEnd) return runs.length === 0 ? pieces : [...pieces, { ...para, runs }];
       window *= 2;
@@ -147,20 +137,6 @@ function splitPara(
     window = Math.max(LEAST_WINDOW, 2 * (skipped + at));
   }
   return pieces;
-}
-
-/** Where so many words end; undefined where there are no more than these. */
-function endOfWords(text: string, most: number): number | undefined {
-  if (readWords(text) <= most) return undefined;
-  let [least, end] = [0, text.length];
-  // The longest beginning that has no more words, found by halves: what a word is differs from script to script.
-  while (least < end) {
-    const middle = (least + end + 1) >> 1;
-    if (readWords(text.slice(0, middle)) <= most) least = middle;
-    else end = middle - 1;
-  }
-  const space = text.slice(0, least + 1).search(/\s\S*$/);
-  return Math.max(1, space > least / 2 ? space : least);
 }
 
 /** Behind the last empty line among the first ones of a piece of code, if that is in their second half. */

@@ -5,7 +5,6 @@ import type { Content, PicturePart, TablePart } from '../deck/index.ts';
 import { frameIn, type Frame, type LayoutName, type Theme } from '../theme/index.ts';
 import {
   FITS,
-  mostWords,
   paraOf,
   pictureBox,
   stepFit,
@@ -94,7 +93,7 @@ export function withTable(
   if (part.chart !== undefined) return undefined;
   const [body, below] = [frameIn(theme, 'table-points', 'body'), frameIn(theme, 'table-points', 'table')];
   const [top, bottom] = [Math.min(body.y, below.y), Math.max(body.y + body.height, below.y + below.height)];
-  if (!withinPage(paras, body, theme, body.style.sizes[0]!, mostWords(paras))) return undefined;
+  if (!withinPage(paras, body, theme, body.style.sizes[0]!)) return undefined;
   for (const size of body.style.sizes) {
     const height = emuFromPt(heightAt(paras, body, theme, size) + 1);
     if (height > (bottom - top) * MOST_TEXT) continue;
@@ -156,7 +155,7 @@ export function besidePicture(
   const { theme } = options;
   const frame = frameIn(theme, layout, 'body');
   const size = largestSize(paras, frame, theme, frame.style.sizes);
-  if (size === undefined || !withinPage(paras, frame, theme, size, mostWords(paras))) return undefined;
+  if (size === undefined || !withinPage(paras, frame, theme, size)) return undefined;
   return {
     layout,
     boxes: [spreadText(paras, frame, options, size), pictureBox(picture, layout, 'picture', options)],
@@ -166,13 +165,12 @@ export function besidePicture(
 
 export function textPages(paras: readonly Para[], options: LayoutOptions): readonly Draft[] {
   const { theme, full } = options;
-  const words = mostWords(paras);
   const lone = paras.length === 1 ? statement(paras[0]!, options) : undefined;
   if (lone !== undefined) return [lone];
   const frame = frameIn(theme, 'points', 'body');
   const { sizes } = frame.style;
   const one = (size: number, fit?: Fit): readonly Draft[] => [pageOf(paras, size, options, fit)];
-  const within = full === 'report' || withinPage(paras, frame, theme, sizes.at(-1)!, words);
+  const within = full === 'report' || withinPage(paras, frame, theme, sizes.at(-1)!);
   const fitting = within ? largestSize(paras, frame, theme, sizes) : undefined;
   if (fitting !== undefined) return one(fitting);
   const [left, right] = [frameIn(theme, 'columns', 'body'), frameIn(theme, 'columns', 'body2')];
@@ -193,7 +191,7 @@ export function textPages(paras: readonly Para[], options: LayoutOptions): reado
     if (spilled !== undefined)
       return one(spilled.size, { state: 'spills', points: spilled.size, linesOver: spilled.linesOver });
   }
-  const { size, pages } = continuedPages(paras, frame, theme, words);
+  const { size, pages } = continuedPages(paras, frame, theme);
   return pages.map((page) => {
     // What is left over alone is said as such.
     const alone = page.length === 1 ? statement(page[0]!, options) : undefined;
@@ -228,7 +226,7 @@ function statement(para: Para, { theme }: LayoutOptions): Draft | undefined {
   const { quote, source } = layout === 'quotation' ? quoted(para.runs) : { quote: para.runs, source: [] };
   const said: Para = { ...para, style: 'plain', level: 1, runs: quote };
   const size = largestSize([said], frame, theme, frame.style.sizes);
-  if (size === undefined || !withinPage([said], frame, theme, size, mostWords([said]))) return undefined;
+  if (size === undefined || !withinPage([said], frame, theme, size)) return undefined;
   const by = source.length === 0 ? undefined : captionOf({ ...said, runs: source }, theme);
   if (source.length > 0 && by === undefined) return undefined;
   return { layout, boxes: [textBox([said], frame, theme, size), ...(by === undefined ? [] : [by])], fit: FITS(size) };

@@ -1,2 +1,2 @@
 export * from './presentable.ts';
-export { faultsOf, isPhotograph, MOST_WORDS, reach, RULES, type Rule } from './rules.ts';
+export { faultsOf, MOST_WORDS, RULES, type Rule } from './rules.ts';

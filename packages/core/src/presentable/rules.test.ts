@@ -175,8 +175,8 @@ describe('each rule', () => {
 
 test('pages with content are counted, and openings only where they break a rule', () => {
   const pages = pagesOf(h(1, 'The mill'), h(2, 'Gates'), ...GOOD.slice(1), h(2, 'Bare'), h(2, 'Pond'), p('It fills.'));
-  const { ready, of, faults } = readiness(pages, theme, pictures);
+  const { ready, of, faults } = readiness({ pages, theme, document: { pictures: [...pictures.values()] } });
   expect([ready, of]).toEqual([1, 3]);
   expect(faults).toEqual([[], [], ['bare'], ['bare']]);
-  expect(readiness(pages, theme, pictures).faults[2]).toBe(faults[2]);
+  expect(readiness({ pages, theme, document: { pictures: [...pictures.values()] } }).faults[2]).toBe(faults[2]);
 });

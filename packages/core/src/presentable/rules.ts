@@ -3,13 +3,17 @@
  * another width is measured as if it were as wide.
  */
 import { emuFromPt, getOrMake, ptFromEmu, remembered } from '../base/index.ts';
-import { runsReadWords, runsText, type Picture, type PictureId, type Runs } from '../content/index.ts';
+import { runsText, type Picture, type PictureId, type Runs } from '../content/index.ts';
 import { fontFace } from '../fonts/index.ts';
 import {
+  endsAlone,
   longestWord,
   measurePara,
+  MOST_CODE,
+  MOST_TITLE_LINES,
   paraSetting,
   stackHeight,
+  wordsIn,
   type Box,
   type Page,
   type Para,
@@ -51,7 +55,7 @@ export const RULES = [
 ] as const;
 export type Rule = (typeof RULES)[number];
 
-export interface Shown {
+export interface ShownPage {
   readonly page: Page;
   /** The page before it, as it is shown. */
   readonly before: Page | undefined;
@@ -60,12 +64,11 @@ export interface Shown {
   /** Most words beside a table; more stand on slides that are read. */
   readonly words: number;
 }
-type Test = (shown: Shown) => boolean;
+type Test = (shown: ShownPage) => boolean;
 
 /** Words of a slide that is spoken to, and of one that is read. */
 export const MOST_WORDS = { spoken: 60, read: 140 } as const;
 const LEAST = { points: 18, lower: 16, cells: 14, code: 14, figure: 16 } as const; // points of type
-const MOST_CODE = 14; // lines
 const LEAST_REACH = 0.5;
 const LEAST_PICTURE = 0.08;
 /** Sizes are compared with this much grace: a step of a scale is no whole number of points. */
@@ -158,12 +161,7 @@ const smallFigure: Test = ({ page, theme }) =>
       ),
   );
 
-const wordsOf = remembered((page: Page): number =>
-  contentTexts(page)
-    .flatMap(({ paras }) => paras)
-    .reduce((sum, { style, runs }) => sum + (style === 'code' ? 0 : runsReadWords(runs)), 0),
-);
-const manyWords: Test = ({ page, words }) => wordsOf(page) > words;
+const manyWords: Test = ({ page, words }) => wordsIn(contentTexts(page).flatMap(({ paras }) => paras)) > words;
 
 const longCode: Test = ({ page, theme }) =>
   contentTexts(page).some(
@@ -182,23 +180,16 @@ const longTitle: Test = ({ page, theme }) =>
     .some((box) =>
       box.paras.some((para) => {
         const { lines } = measurePara(para, box.frame, theme, sizeOf(box));
-        const last = lines.at(-1);
-        if (last === undefined || lines.length === 1) return false;
-        const words = runsText(para.runs).slice(last.start, last.end).trim();
-        // Where no word ends at a space, a short last line is what one word would be.
-        const alone = !/\s/.test(words) && !(isUnspaced(words) && [...words].length > LEAST_UNSPACED);
-        return lines.length > 2 || alone;
+        return lines.length > MOST_TITLE_LINES || endsAlone(para, lines);
       }),
     );
-const LEAST_UNSPACED = 3; // characters
-const isUnspaced = (text: string): boolean =>
-  /[\p{Script=Han}\p{Script=Hiragana}\p{Script=Katakana}\p{Script=Thai}]/u.test(text);
 
-const titleOf = (page: Page): string =>
+const titleOf = remembered((page: Page): string =>
   textBoxes(page)
     .filter(isTitle)
     .flatMap(({ paras }) => paras.map(({ runs }) => runsText(runs).trim()))
-    .join(' ');
+    .join(' '),
+);
 const repeatedTitle: Test = ({ page, before }) => {
   const title = titleOf(page);
   return before !== undefined && title !== '' && title === titleOf(before);
@@ -210,7 +201,7 @@ const smallPicture: Test = ({ page, theme }) => {
 };
 
 /** Formats without loss are used for what was drawn: diagrams, screens, charts. */
-export const isPhotograph = (picture: Pick<Picture, 'mime'> | undefined): boolean => picture?.mime === 'image/jpeg';
+const isPhotograph = (picture: Pick<Picture, 'mime'> | undefined): boolean => picture?.mime === 'image/jpeg';
 const cutPicture: Test = ({ page, pictures }) =>
   page.boxes.some(
     (box) =>
@@ -309,7 +300,7 @@ const AMONG_OTHERS: Readonly<Partial<Record<Rule, Test>>> = {
 /** What an opening can break, which has few words and no content. */
 const OF_OPENINGS: ReadonlySet<Rule> = new Set(['no-glyph', 'spills', 'contrast', 'cover-not-first']);
 
-const broken = (tests: Readonly<Partial<Record<Rule, Test>>>, shown: Shown): readonly Rule[] =>
+const broken = (tests: Readonly<Partial<Record<Rule, Test>>>, shown: ShownPage): readonly Rule[] =>
   RULES.filter(
     (rule) =>
       tests[rule] !== undefined && (shown.page.slide.kind === 'content' || OF_OPENINGS.has(rule)) && tests[rule](shown),
@@ -318,7 +309,7 @@ const broken = (tests: Readonly<Partial<Record<Rule, Test>>>, shown: Shown): rea
 const known = new WeakMap<Page, { readonly theme: Theme; readonly words: number; readonly rules: readonly Rule[] }>();
 
 /** Rules that a page breaks, in the order of `RULES`; none where it can be shown as it is. */
-export function faultsOf(shown: Shown): readonly Rule[] {
+export function faultsOf(shown: ShownPage): readonly Rule[] {
   const { page, theme, words } = shown;
   let own = known.get(page);
   if (own?.theme !== theme || own.words !== words) known.set(page, (own = { theme, words, rules: broken(OWN, shown) }));

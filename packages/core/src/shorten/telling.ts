@@ -1,5 +1,5 @@
 /** The few sentences that say most of a text, each short enough for a slide; all of the text is spoken. */
-import { readWords } from '../content/index.ts';
+import { endOfWords, readWords } from '../content/index.ts';
 import type { Range } from '../deck/index.ts';
 import type { Language } from './languages.ts';
 import { marginal, vectorsOf, worths } from './rank.ts';
@@ -88,7 +88,7 @@ function clipped(text: string, kept: Kept, longest: number): Told {
       left -= words;
       continue;
     }
-    const end = endOf(piece, left);
+    const end = endOfWords(piece, left) ?? piece.length;
     const clause = piece.slice(0, end).search(/[,;:–—，、；][^,;:–—，、；]*$/u);
     const at = clause > end * LEAST_CLAUSE ? clause : end;
     const stop = from + piece.slice(0, at).trimEnd().length;
@@ -97,18 +97,3 @@ function clipped(text: string, kept: Kept, longest: number): Told {
   }
   return { kept: result, cut: false };
 }
-
-/** Where so many words of a text end. */
-function endOf(text: string, most: number): number {
-  let [least, end] = [0, text.length];
-  while (least < end) {
-    const middle = (least + end + 1) >> 1;
-    if (readWords(text.slice(0, middle)) <= most) least = middle;
-    else end = middle - 1;
-  }
-  // Not within a word.
-  const within = least < text.length && /[^\s]/.test(text.charAt(least)) && /\s/.test(text.slice(0, least));
-  const space = text.slice(0, least).search(/\s\S*$/);
-  return Math.max(1, within && space > 0 && !UNSPACED.test(text.charAt(least)) ? space : least);
-}
-const UNSPACED = /[\p{Script=Han}\p{Script=Hiragana}\p{Script=Katakana}\p{Script=Thai}\p{Script=Lao}\p{Script=Khmer}]/u;

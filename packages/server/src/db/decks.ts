@@ -14,14 +14,30 @@ export interface DeckRow {
   readonly version: number;
   /** How the ids in its log were made. */
   readonly ids: number;
-  /** Edits before its log, as JSON; null where nothing was decided when it was made. */
-  readonly beginning: string | null;
   readonly updated_at: Date;
   readonly deleted_at: Date | null;
 }
 
-export const beginningOf = ({ beginning }: DeckRow): readonly Edit[] =>
-  beginning === null ? [] : (JSON.parse(beginning) as readonly Edit[]);
+/** What a deck began with is long, and wanted only with its whole log. */
+const COLUMNS: readonly (keyof DeckRow)[] = [
+  'id',
+  'workspace_id',
+  'name',
+  'file_name',
+  'type',
+  'original',
+  'words',
+  'version',
+  'ids',
+  'updated_at',
+  'deleted_at',
+];
+
+/** Edits before a deck's log; none where nothing was decided when it was made. */
+export async function getBeginning(db: Db, id: string): Promise<readonly Edit[]> {
+  const row = (await db('decks').where({ id }).first('beginning')) as { readonly beginning: string | null } | undefined;
+  return row === undefined || row.beginning === null ? [] : (JSON.parse(row.beginning) as readonly Edit[]);
+}
 
 export const summary = (row: DeckRow): DeckSummary => ({
   id: row.id,
@@ -36,6 +52,7 @@ export const summary = (row: DeckRow): DeckSummary => ({
 
 export async function listDecks(db: Db, workspace: number): Promise<readonly DeckRow[]> {
   return (await db('decks')
+    .select(COLUMNS)
     .where({ workspace_id: workspace, deleted_at: null })
     .orderBy([{ column: 'updated_at', order: 'desc' }, { column: 'id' }])) as DeckRow[];
 }
@@ -43,13 +60,14 @@ export async function listDecks(db: Db, workspace: number): Promise<readonly Dec
 /** Those of the workspace that can be restored, the last deleted first. */
 export const deletedDecks = async (db: Db, workspace: number): Promise<readonly DeckRow[]> =>
   (await db('decks')
+    .select(COLUMNS)
     .where({ workspace_id: workspace })
     .whereNotNull('deleted_at')
     .orderBy([{ column: 'deleted_at', order: 'desc' }, { column: 'id' }])) as DeckRow[];
 
 /** All of the workspace, deleted ones too. */
 export const allDecks = async (db: Db, workspace: number): Promise<readonly DeckRow[]> =>
-  (await db('decks').where({ workspace_id: workspace })) as DeckRow[];
+  (await db('decks').select(COLUMNS).where({ workspace_id: workspace })) as DeckRow[];
 
 /** Ends a deck with its log. */
 export async function dropDeck(db: Db, id: string): Promise<void> {
@@ -61,16 +79,24 @@ export async function dropDeck(db: Db, id: string): Promise<void> {
 }
 
 export async function getDeck(db: Db, workspace: number, id: string): Promise<DeckRow | undefined> {
-  return (await db('decks').where({ workspace_id: workspace, id }).first()) as DeckRow | undefined;
+  return (await db('decks').select(COLUMNS).where({ workspace_id: workspace, id }).first()) as DeckRow | undefined;
 }
 
 export async function insertDeck(
   db: Db,
   row: Omit<DeckRow, 'version' | 'updated_at' | 'deleted_at'>,
+  beginning: readonly Edit[],
   now: Date,
   deleted: Date | null = null,
 ): Promise<void> {
-  await db('decks').insert({ ...row, version: 0, created_at: now, updated_at: now, deleted_at: deleted });
+  await db('decks').insert({
+    ...row,
+    beginning: JSON.stringify(beginning),
+    version: 0,
+    created_at: now,
+    updated_at: now,
+    deleted_at: deleted,
+  });
 }
 
 export async function updateDeck(

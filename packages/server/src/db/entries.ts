@@ -71,7 +71,7 @@ export async function rewriteEntries(
   deck: string,
   entries: readonly LogEntry[],
   ids: number,
-  beginning: string,
+  beginning: readonly LogEntry[],
 ): Promise<void> {
   await db.transaction(async (trx) => {
     const row = (await trx('decks').where({ id: deck }).forUpdate().first('ids', 'version')) as
@@ -81,7 +81,9 @@ export async function rewriteEntries(
       await trx('entries')
         .where({ deck_id: deck, version: i + 1 })
         .update({ entry: JSON.stringify(entry) });
-    await trx('decks').where({ id: deck }).update({ ids, beginning });
+    await trx('decks')
+      .where({ id: deck })
+      .update({ ids, beginning: JSON.stringify(beginning) });
   });
 }
 

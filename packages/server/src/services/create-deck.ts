@@ -28,8 +28,8 @@ export async function createDeck(
       original: hash,
       words,
       ids: ID_FORMAT,
-      beginning: JSON.stringify(beginning),
     },
+    beginning,
     context.now(),
   );
   return summary(await existing(context, id));

@@ -122,8 +122,8 @@ export async function bringDeckIn(context: Context, file: NewFile, watching: Wat
       original,
       words,
       ids,
-      beginning: JSON.stringify(beginning),
     },
+    beginning,
     now,
     // Not seen before it is whole.
     now,

@@ -13,8 +13,10 @@ export const restorableDecks = async ({ db, workspace }: Context): Promise<reado
   (await deletedDecks(db, workspace)).map(summary);
 
 export async function openDeck(context: Context, id: string): Promise<OpenDeck> {
+  const row = await existing(context, id);
   const { entries: log, by, beginning } = await wholeLog(context, id);
-  return { deck: summary(await existing(context, id)), beginning, log, by };
+  // The version that the log has, whatever was written between the two questions.
+  return { deck: summary({ ...row, version: log.length }), beginning, log, by };
 }
 
 export async function renameDeck(context: Context, id: string, name: string): Promise<DeckSummary> {

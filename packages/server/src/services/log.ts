@@ -1,7 +1,7 @@
 /** The log of a deck: read, appended to, told to other windows. */
 import type { AppendEntries, Newer } from '@alvex/contract';
 import { ID_FORMAT, type Edit, type LogEntry } from '@alvex/core';
-import { beginningOf, type DeckRow } from '../db/decks.ts';
+import { getBeginning, type DeckRow } from '../db/decks.ts';
 import { appendEntries, batchVersion, entriesAfter, rewriteEntries, type WrittenEntries } from '../db/entries.ts';
 import { AppError } from './app-error.ts';
 import type { Context } from './context.ts';
@@ -49,18 +49,17 @@ export async function wholeLog(
   id: string,
 ): Promise<WrittenEntries & { readonly beginning: readonly Edit[] }> {
   await carryIds(context, await existing(context, id));
-  const beginning = beginningOf(await existing(context, id));
-  return { ...(await entriesAfter(context.db, id, 0)), beginning };
+  return { ...(await entriesAfter(context.db, id, 0)), beginning: await getBeginning(context.db, id) };
 }
 
 /** The edits of a deck of an older Alvex get the ids of today, once. */
 async function carryIds(context: Context, row: DeckRow): Promise<void> {
   if (row.ids === ID_FORMAT) return;
   const { entries } = await entriesAfter(context.db, row.id, 0);
-  const begun = beginningOf(row);
+  const begun = await getBeginning(context.db, row.id);
   const carried = await withTodaysIds(context, row, [...begun, ...entries], row.ids);
   const beginning = carried.slice(0, begun.length);
-  await rewriteEntries(context.db, row.id, carried.slice(begun.length), ID_FORMAT, JSON.stringify(beginning));
+  await rewriteEntries(context.db, row.id, carried.slice(begun.length), ID_FORMAT, beginning);
 }
 
 async function withTodaysIds(

@@ -20,9 +20,10 @@ interface Props {
 export function DeckSlide({ slideKey, number, chosen, hidden, actions }: Props) {
   const { row, drawing } = usePage(slideKey);
   const deck = useDeck((state) => state.deck?.id ?? '');
+  const language = useDeck((state) => state.language ?? undefined);
   const label = `Slide ${number}: ${row === undefined ? '' : runsText(row.title.runs)}`;
   return (
-    <Sheet>
+    <Sheet lang={language}>
       <SlideDrawing
         drawing={drawing}
         deck={deck}

@@ -19,6 +19,8 @@ export interface DeckState {
   readonly phase: 'none' | 'opening' | 'open' | 'failed';
   readonly failure: string | null;
   readonly deck: DeckSummary | null;
+  /** Of the document. */
+  readonly language: string | null;
   readonly blocks: readonly Block[];
   readonly blockById: ReadonlyMap<string, Block>;
   readonly diagnostics: readonly Diagnostic[];
@@ -35,6 +37,7 @@ const EMPTY: DeckState = {
   phase: 'none',
   failure: null,
   deck: null,
+  language: null,
   blocks: [],
   blockById: new Map(),
   diagnostics: [],
@@ -58,8 +61,8 @@ const indexed = (blocks: readonly Block[]): Blocks => ({
   blockById: new Map(blocks.map((block) => [block.id, block])),
 });
 
-export const takeDocument = ({ blocks, diagnostics, presets }: Told<'document'>): void =>
-  set({ ...indexed(blocks), diagnostics, presets, structure: null });
+export const takeDocument = ({ language, blocks, diagnostics, presets }: Told<'document'>): void =>
+  set({ ...indexed(blocks), language, diagnostics, presets, structure: null });
 
 export const takeStructure = ({ groups, findings }: Told<'structure'>): void =>
   set({ structure: { groups, findings } });

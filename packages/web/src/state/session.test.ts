@@ -102,7 +102,7 @@ test('a new edition has the worker fetch its document, and undoing it the first 
   edit({ kind: 'all', edits: [{ kind: 'edition', original, type: 'docx', fileName: 'b.docx', ids: [] }] });
   expect(FakeWorker.last.asked('open').url).toBe(`/api/decks/d/document?edition=${original}`);
   expect(edits()).toBe(before);
-  FakeWorker.last.say({ kind: 'document', title: null, blocks: [], diagnostics: [], presets: {} });
+  FakeWorker.last.say({ kind: 'document', title: null, language: null, blocks: [], diagnostics: [], presets: {} });
   expect(edits()).toBe(before + 1);
   undo();
   expect(FakeWorker.last.asked('open').url).toBe('/api/decks/d/document');
@@ -139,7 +139,7 @@ test('an answer that comes late falls on the deck that it was for, not on the on
   expect(useDeck.getState().deck?.id).toBe('b');
   expect(useLog.getState().log).toHaveLength(2);
   expect(workerOfA.ended).toBe(true);
-  workerOfA.say({ kind: 'document', title: null, blocks: [], diagnostics: [], presets: {} });
+  workerOfA.say({ kind: 'document', title: null, language: null, blocks: [], diagnostics: [], presets: {} });
   workerOfA.break('late');
   expect(useDeck.getState().phase).toBe('opening');
   // What is done now goes to the open deck alone.

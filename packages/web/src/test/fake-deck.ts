@@ -101,6 +101,13 @@ export async function openFake(): Promise<void> {
     },
   });
   await openDeck('d');
-  FakeWorker.last.say({ kind: 'document', title: null, blocks: document.blocks, diagnostics: [], presets: {} });
+  FakeWorker.last.say({
+    kind: 'document',
+    title: null,
+    language: null,
+    blocks: document.blocks,
+    diagnostics: [],
+    presets: {},
+  });
   FakeWorker.last.say({ kind: 'view', seq: 1, ms: 1, view: view() });
 }

@@ -38,9 +38,12 @@ import {
   type BlockId,
   type PartId,
   judgeOf,
-  readiness,
   runsText,
   asMade,
+  faultsIn,
+  tally,
+  type Rule,
+  judgedChoices,
 } from '@alvex/core';
 import { drawPage } from './draw.ts';
 import { findIcons } from './icons.ts';
@@ -120,15 +123,16 @@ const SLICE_MS = 12;
 async function arrangement({ document, edits, converted, templates, pause }: Held): Promise<Arrangement> {
   const { deck, theme, decisions, pages } = converted;
   const options = optionsOf(converted.document, theme, decisions.full);
+  const judge = judgeOf(options);
   // In slices, between which edits are answered; what is weighed here is not weighed again.
   let slice = performance.now();
   for (const slide of deck.slides) {
-    layoutChoices(slide, options);
+    judgedChoices(slide, options, judge);
     if (performance.now() - slice < SLICE_MS) continue;
     if (!(await pause())) return { layouts: [], changes: [], fixed: 0 };
     slice = performance.now();
   }
-  const layouts = chooseLayouts(deck.slides, options, judgeOf(options)).map(([slide, layout]) => ({ slide, layout }));
+  const layouts = chooseLayouts(deck.slides, options, judge).map(([slide, layout]) => ({ slide, layout }));
   const then = convert(document, [...edits, { kind: 'arrange', layouts }], converted, templates);
   const before = new Map(pages.map((page, i) => [page.key, { page, number: i + 1 }]));
   const changes = then.pages.flatMap((page) => {
@@ -248,18 +252,18 @@ const AT_ONCE = 40; // pages between which edits are answered
 
 /** Pages are weighed once: after an edit only those that it changed. */
 async function readinessOf({ converted, pause }: Held): Promise<Answers['readiness']> {
-  const { document, pages, theme, map } = converted;
-  const pictures = new Map(document.pictures.map((picture) => [picture.id, picture]));
-  const read = map.body === 'slide';
-  for (let from = 0; from < pages.length; from += AT_ONCE) {
-    readiness(pages.slice(from, from + AT_ONCE), theme, pictures, read);
-    if (!(await pause())) break;
+  const { pages, map } = converted;
+  const faultsAt = faultsIn(converted, map.body === 'slide');
+  const faults: (readonly Rule[])[] = [];
+  for (let i = 0; i < pages.length; i++) {
+    faults.push(faultsAt(i));
+    if (i % AT_ONCE === AT_ONCE - 1 && !(await pause())) break;
   }
-  const { ready, of, faults } = readiness(pages, theme, pictures, read);
-  const lacking = pages.flatMap(({ key, slide }, i) =>
-    faults[i]!.length === 0 ? [] : [{ number: i + 1, key, title: runsText(slide.title.runs), rules: faults[i]! }],
-  );
-  return { ready, of, lacking };
+  const lacking = pages.flatMap(({ key, slide }, i) => {
+    const rules = faults[i] ?? [];
+    return rules.length === 0 ? [] : [{ number: i + 1, key, title: runsText(slide.title.runs), rules }];
+  });
+  return { ...tally(pages, faults), lacking };
 }
 
 const MOST_MADE = 8;

@@ -127,6 +127,7 @@ async function open(url: string): Promise<void> {
   say({
     kind: 'document',
     title: model.title,
+    language: model.language,
     blocks: model.blocks,
     diagnostics: model.diagnostics,
     presets: presetsOf(model),

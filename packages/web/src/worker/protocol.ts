@@ -310,6 +310,7 @@ export type FromWorker =
   | {
       readonly kind: 'document';
       readonly title: string | null;
+      readonly language: string | null;
       readonly blocks: readonly Block[];
       readonly diagnostics: readonly Diagnostic[];
       readonly presets: Presets;

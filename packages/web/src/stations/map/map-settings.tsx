@@ -14,6 +14,7 @@ import {
   type TextKind,
   type BlockId,
 } from '@alvex/core';
+import { useSpokenParts } from './spoken-parts.ts';
 import { useDeck } from '../../state/deck-store.ts';
 import { edit } from '../../state/log-store.ts';
 import { DENSITY_LABELS, DESTINATION_LABELS, FULL_LABELS, KIND_LABELS, MATTER_LABELS } from '../../ui/labels.ts';
@@ -118,6 +119,7 @@ export function MatterSetting() {
 
 /** Section openers are a matter of the map: every heading level one destination up or down. */
 function SectionSwitch() {
+  const branches = useSpokenParts();
   const map = useDeck((state) => state.view?.map);
   const levels = useDeck((state) => state.blocks)
     .filter((block) => block.kind === 'heading' && block.left === undefined)
@@ -135,7 +137,7 @@ function SectionSwitch() {
     }),
   );
   return (
-    <Choice on={on} choose={() => edit({ kind: 'map', name: null, map: { ...map, ...shifted } })}>
+    <Choice on={on} choose={() => edit({ kind: 'map', name: null, map: { ...map, ...shifted }, branches })}>
       Section openers
     </Choice>
   );
@@ -157,7 +159,7 @@ export function FullSetting() {
 /** Below one heading, a kind of text goes elsewhere. */
 export function BranchSetting() {
   const branches = useDeck((state) => state.view?.branches) ?? [];
-  const waiting = useDeck((state) => state.view?.mapBranches) ?? [];
+  const waiting = useSpokenParts();
   const map = useDeck((state) => state.view?.map);
   const blocks = useDeck((state) => state.blocks);
   const [adding, setAdding] = useState(false);
@@ -171,10 +173,7 @@ export function BranchSetting() {
     return block === undefined ? 'a heading that is gone' : blockText(block);
   };
   if (headings.length === 0 || map === undefined) return null;
-  // All kinds below such a heading are spoken: it is a part for the speaker.
-  const spoken = [
-    ...new Set(waiting.filter(({ text, to }) => text === 'body' && to === 'notes').map(({ block }) => block)),
-  ];
+  const spoken = [...new Set(waiting.map(({ block }) => block))];
   const isShown = (block: BlockId): boolean => branches.some((one) => one.block === block && one.text === 'body');
   const show = (block: BlockId): void =>
     edit({

@@ -4,6 +4,7 @@ import type { OwnMap } from '@alvex/contract';
 import { DENSITIES, destinationsOf, TEXT_KINDS, type LevelMap, type Prose } from '@alvex/core';
 import { useEffect, useRef, useState } from 'react';
 import { ApiError, dropMap, keepMap, listMaps, renameMap } from '../../api/client.ts';
+import { useSpokenParts } from './spoken-parts.ts';
 import { useDeck } from '../../state/deck-store.ts';
 import { edit } from '../../state/log-store.ts';
 import { Action, Field, Small } from '../../ui/recipes.tsx';
@@ -27,6 +28,7 @@ export function OwnMaps() {
   const view = useDeck((state) => state.view);
   const [maps, setMaps] = useState<readonly OwnMap[] | null>(null);
   const [fault, setFault] = useState<string | null>(null);
+  const branches = useSpokenParts();
   const [naming, setNaming] = useState<string | null>(null);
   const chooser = useRef<HTMLInputElement>(null);
   const refresh = () => listMaps().then(setMaps, (error: unknown) => setFault(sentence(error)));
@@ -76,7 +78,10 @@ export function OwnMaps() {
               {own.name}
             </chakra.b>
           )}
-          <Action size="small" onClick={() => edit({ kind: 'map', name: null, map: own.map, prose: own.prose })}>
+          <Action
+            size="small"
+            onClick={() => edit({ kind: 'map', name: null, map: own.map, prose: own.prose, branches })}
+          >
             Use
           </Action>
           <Action size="small" look="quiet" onClick={() => setNaming(own.id)}>
@@ -144,7 +149,10 @@ function readMap(text: string): { name: string; map: LevelMap; prose: Prose } | 
     const { name, map, prose } = JSON.parse(text) as { name?: unknown; map?: LevelMap; prose?: Prose };
     if (!TEXT_KINDS.every((kind) => map !== undefined && destinationsOf(kind).includes(map[kind]))) return undefined;
     const known =
-      prose?.as === 'whole' || prose?.as === 'first' || (prose?.as === 'short' && DENSITIES.includes(prose.density));
+      prose?.as === 'whole' ||
+      prose?.as === 'told' ||
+      prose?.as === 'first' ||
+      (prose?.as === 'short' && DENSITIES.includes(prose.density));
     const only = Object.fromEntries(TEXT_KINDS.map((kind) => [kind, map![kind]])) as LevelMap;
     return {
       name: typeof name === 'string' ? name.slice(0, 100) : '',

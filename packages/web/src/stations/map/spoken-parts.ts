@@ -1,0 +1,11 @@
+/** Rules of the map for parts that are not for the audience: they go with every map, until the author takes them back. */
+import type { BranchRule } from '@alvex/core';
+import { useMemo } from 'react';
+import { useDeck } from '../../state/deck-store.ts';
+
+const NONE: readonly BranchRule[] = [];
+
+export function useSpokenParts(): readonly BranchRule[] {
+  const rules = useDeck((state) => state.view?.mapBranches) ?? NONE;
+  return useMemo(() => rules.filter(({ to }) => to === 'notes'), [rules]);
+}
