@@ -3,6 +3,7 @@ export * from './diagnostic-text.ts';
 export * from './join-bytes.ts';
 export * from './language-tag.ts';
 export * from './limits.ts';
+export * from './number-format.ts';
 export * from './read-error.ts';
 export * from './remember.ts';
 export * from './report.ts';

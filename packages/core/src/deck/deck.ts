@@ -21,11 +21,20 @@ export interface Point extends Part<PartId> {
   readonly kind: 'point';
   readonly level: PointLevel;
   readonly runs: Runs;
-  /** It comes from a numbered list. */
-  readonly ordered?: true;
+  /** What its list sets before it, where that is no bullet. */
+  readonly mark?: ItemMark;
   /** Drawn beside it where it stands in a figure. */
   readonly icon?: Icon;
 }
+/** The number of an item as the original counts and writes it, or the box of a task. */
+export interface ItemMark {
+  readonly text: string /* `iv)`, `3.1`, `☐` */;
+  /** Of a numbered list. */
+  readonly value?: number;
+}
+/** Whether a part comes from a numbered list. */
+export const isNumbered = (part: Content): boolean => part.kind === 'point' && part.mark?.value !== undefined;
+
 /** A symbol of lines in a square of 24 by 24. */
 export interface Icon {
   readonly name: string;
@@ -85,6 +94,7 @@ export interface Note extends Part<NoteId> {
   readonly kind: 'paragraph' | 'item';
   readonly depth: number /* 0 for paragraphs, 1.. for items */;
   readonly ordered: boolean;
+  readonly mark?: ItemMark;
   readonly runs: Runs;
   /** The content that it explains; null for the title. */
   readonly anchor: PartId | null;

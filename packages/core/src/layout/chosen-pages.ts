@@ -2,12 +2,20 @@
 import { getOrMake } from '../base/index.ts';
 import { chartOf } from '../charts/index.ts';
 import { runsText } from '../content/index.ts';
-import type { Content, PicturePart, Slide, TablePart } from '../deck/index.ts';
+import {
+  isNumbered,
+  type Content,
+  type PicturePart,
+  type Point,
+  type PointLevel,
+  type Slide,
+  type TablePart,
+} from '../deck/index.ts';
 import { frameIn, type Frame, type LayoutName, type Role } from '../theme/index.ts';
 import {
   FITS,
   mostWords,
-  paraOf,
+  parasOf,
   pictureBox,
   sameOptions,
   stepFit,
@@ -78,7 +86,7 @@ function makePages(
 
 /** Whether more words would stand together than a slide may hold. */
 function tooManyWords(parts: readonly Content[], { full }: LayoutOptions): boolean {
-  const paras = parts.filter(isText).map(paraOf);
+  const paras = parasOf(parts.filter(isText));
   return full !== 'report' && wordsIn(paras) > mostWords(paras);
 }
 
@@ -89,7 +97,7 @@ function takeInto(layout: LayoutName, sorted: Sorted, options: LayoutOptions): T
     case 'agenda':
     case 'key-points':
     case 'sources':
-      return texts.length === 0 ? undefined : one(inFrames(layout, [['body', texts.map(paraOf)]], options), texts);
+      return texts.length === 0 ? undefined : one(inFrames(layout, [['body', parasOf(texts)]], options), texts);
     case 'columns':
       return inColumns(layout, texts, ['body', 'body2'], options);
     case 'columns-3':
@@ -102,7 +110,7 @@ function takeInto(layout: LayoutName, sorted: Sorted, options: LayoutOptions): T
     case 'picture-bleed': {
       const [picture] = pictures;
       if (picture === undefined || texts.length === 0) return undefined;
-      return one(besidePicture(layout, texts.map(paraOf), picture, options), [...texts, picture]);
+      return one(besidePicture(layout, parasOf(texts), picture, options), [...texts, picture]);
     }
     case 'picture':
       return pictures[0] === undefined
@@ -135,7 +143,7 @@ function takeInto(layout: LayoutName, sorted: Sorted, options: LayoutOptions): T
       const [table] = tables;
       if (table === undefined || texts.length === 0) return undefined;
       const { chart: _, ...plain } = table;
-      return one(withTable(texts.map(paraOf), textFirst, plain, options), [...texts, table]);
+      return one(withTable(parasOf(texts), textFirst, plain, options), [...texts, table]);
     }
     case 'chart':
     case 'chart-points':
@@ -155,7 +163,7 @@ function takeInto(layout: LayoutName, sorted: Sorted, options: LayoutOptions): T
       const rest = texts.filter((part) => part.kind === 'text');
       if (rest.length === 0) return undefined;
       // Numbers are for what has an order.
-      const ordered = points.some((part) => part.kind === 'point' && part.ordered === true);
+      const ordered = points.some((part) => isNumbered(part));
       for (const figure of ordered ? FIGURES : (['timeline', 'icon-grid', ...FIGURES] as const)) {
         if (figure === 'timeline' && !points.every(({ runs }) => leadingDate(runs) !== undefined)) continue;
         const page = figured(layout, figure, points, rest, options);
@@ -168,7 +176,7 @@ function takeInto(layout: LayoutName, sorted: Sorted, options: LayoutOptions): T
       return one(
         inFrames(
           layout,
-          [['subtitle', texts.map((part) => ({ ...paraOf(part), style: 'subtitle', level: 1 }))]],
+          [['subtitle', parasOf(texts).map((para) => ({ ...para, style: 'subtitle', level: 1 }))]],
           options,
         ),
         texts,
@@ -237,9 +245,11 @@ function inColumns(
   search([], roles.length - 1);
   if (best === undefined) return undefined;
   const edges = [0, ...best.cuts, texts.length];
-  const filled = roles.map((role, i): Filled => [role, texts.slice(edges[i], edges[i + 1]).map(paraOf)]);
+  const filled = roles.map((role, i): Filled => [role, parasOf(texts.slice(edges[i], edges[i + 1]))]);
   return one(inFrames(layout, filled, options), texts);
 }
+
+const higher = (point: Point): Point => ({ ...point, level: Math.max(1, point.level - 1) as PointLevel });
 
 /** Two points with what stands below each. */
 function comparison(texts: readonly TextContent[], options: LayoutOptions): Taken | undefined {
@@ -248,10 +258,7 @@ function comparison(texts: readonly TextContent[], options: LayoutOptions): Take
   const at = heads[1]!;
   const side = (parts: readonly TextContent[]): readonly [readonly Para[], readonly Para[]] => [
     parts.slice(0, 1).map(plainPara),
-    parts.slice(1).map((part) => {
-      const para = paraOf(part);
-      return para.style === 'point' ? { ...para, level: Math.max(1, para.level - 1) } : para;
-    }),
+    parasOf(parts.slice(1).map((part) => (part.kind === 'point' ? higher(part) : part))),
   ];
   const [head, body] = side(texts.slice(0, at));
   const [head2, body2] = side(texts.slice(at));
@@ -297,7 +304,7 @@ function big(texts: readonly TextContent[], options: LayoutOptions): Taken | und
   const { big: number, rest } = found;
   const below: readonly Para[] = [
     ...(rest.length === 0 ? [] : [{ part: first.id, style: 'plain' as const, level: 1, runs: rest }]),
-    ...others.map(paraOf),
+    ...parasOf(others),
   ];
   const shown: Para = { part: first.id, style: 'plain', level: 1, runs: number };
   return one(
@@ -356,7 +363,7 @@ function charted(layout: LayoutName, { texts, tables }: Sorted, options: LayoutO
   if (layout === 'chart')
     return one({ layout, boxes: [box], fit: FITS(frameIn(options.theme, layout, 'title').style.sizes[0]!) }, [table]);
   if (texts.length === 0) return undefined;
-  const words = inFrames(layout, [['body', texts.map(paraOf)]], options);
+  const words = inFrames(layout, [['body', parasOf(texts)]], options);
   return one(words && { ...words, boxes: [...words.boxes, box] }, [...texts, table]);
 }
 
@@ -374,6 +381,6 @@ function figured(
   if (set === undefined) return undefined;
   const fit: Fit = { state: set.size < FIGURE_EASY ? 'tight' : 'fits', points: set.size, linesOver: 0 };
   if (rest.length === 0) return { layout, boxes: set.boxes, fit };
-  const words = inFrames(layout, [['body', rest.map(paraOf)]], options);
+  const words = inFrames(layout, [['body', parasOf(rest)]], options);
   return words && { layout, boxes: [...words.boxes, ...set.boxes], fit };
 }

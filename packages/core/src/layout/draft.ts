@@ -43,10 +43,21 @@ export const stepFit = (size: number, frame: Frame): Fit => ({
   linesOver: 0,
 });
 
-export const paraOf = (part: TextContent): Para =>
-  part.kind === 'point'
-    ? { part: part.id, style: 'point', level: part.level, runs: part.runs }
-    : { part: part.id, style: part.style, level: 1, runs: part.runs };
+/** Paragraphs of the texts of a slide. */
+export function parasOf(texts: readonly TextContent[]): readonly Para[] {
+  const marks: (string | undefined)[] = [];
+  for (const part of texts)
+    if (part.kind === 'point' && part.mark !== undefined) {
+      const { text } = part.mark;
+      if (text.length > (marks[part.level - 1]?.length ?? 0)) marks[part.level - 1] = text;
+    }
+  return texts.map(({ id, runs, ...part }): Para => {
+    if (part.kind === 'text') return { part: id, style: part.style, level: 1, runs };
+    const { level, mark } = part;
+    const point: Para = { part: id, style: 'point', level, runs };
+    return marks.length === 0 ? point : { ...point, ...(mark === undefined ? {} : { mark }), marks };
+  });
+}
 
 /** @param free It stands in no placeholder. @param spread See `TextBox`. */
 export function textBox(

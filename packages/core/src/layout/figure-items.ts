@@ -1,6 +1,6 @@
 /** What a list says when it is read as a figure: its points, and what stands below each. */
 import { runsText, sliceRuns, trimRuns, type Runs } from '../content/index.ts';
-import type { Content, Icon } from '../deck/index.ts';
+import { isNumbered, type Content, type Icon } from '../deck/index.ts';
 import type { Para } from './page.ts';
 import type { PartId } from '../ids/index.ts';
 
@@ -21,7 +21,7 @@ export function figureItems(content: readonly Content[]): readonly FigureItem[] 
     if (part.kind !== 'point') return undefined;
     if (part.level === 1)
       items.push({
-        item: { part: part.id, runs: part.runs, icon: part.icon, ordered: part.ordered === true },
+        item: { part: part.id, runs: part.runs, icon: part.icon, ordered: isNumbered(part) },
         details: [],
       });
     else if (items.length === 0) return undefined;

@@ -5,7 +5,7 @@ import type { MatterKind, Note, Slide } from '../deck/index.ts';
 import type { Line } from '../fonts/index.ts';
 import { frameIn, frameOf, layoutNamed, type Frame, type LayoutName, type Theme } from '../theme/index.ts';
 import { chosenPages } from './chosen-pages.ts';
-import { FITS, paraOf, pictureBox, textBox, type Draft, type LayoutOptions } from './draft.ts';
+import { FITS, mostWords, parasOf, pictureBox, textBox, wordsIn, type Draft, type LayoutOptions } from './draft.ts';
 import { largestSize, twoColumns, withinPage } from './fit-text.ts';
 import type { Fit, Page, Para } from './page.ts';
 import { measurePara } from './set-text.ts';
@@ -72,9 +72,19 @@ export function titleFits(runs: Runs, theme: Theme): boolean {
   return largestSize([{ part: null, style: 'title', level: 1, runs }], frame, theme, frame.style.sizes) !== undefined;
 }
 
+const textOf = ({ content }: Slide): readonly Para[] =>
+  parasOf(content.filter((part) => part.kind === 'point' || part.kind === 'text'));
+
+/** Whether a slide has text, and no more words than one page may hold at any size. */
+export function isOnePage(slide: Slide): boolean {
+  const paras = textOf(slide);
+  const words = wordsIn(paras);
+  return words > 0 && words <= mostWords(paras);
+}
+
 /** Whether all text of a slide stands on one page at the floor, whatever pictures and tables it has besides. */
-export function textFits({ content }: Slide, theme: Theme): boolean {
-  const paras = content.flatMap((part) => (part.kind === 'point' || part.kind === 'text' ? [paraOf(part)] : []));
+export function textFits(slide: Slide, theme: Theme): boolean {
+  const paras = textOf(slide);
   const frame = frameOf(layoutNamed(theme, 'points'), 'body')!;
   if (!withinPage(paras, frame, theme, frame.style.sizes.at(-1)!)) return false;
   if (largestSize(paras, frame, theme, frame.style.sizes.slice(-1)) !== undefined) return true;
@@ -186,7 +196,7 @@ function coverPages(slide: Slide, options: LayoutOptions): readonly Draft[] {
   const size = largestSize(paras, frame, theme, [...frame.style.sizes, ...COVER_FLOOR]);
   if (size !== undefined) return [{ layout, boxes: [textBox(paras, frame, theme, size), ...pictures], fit }];
   const texts = slide.content.filter((part) => part.kind === 'text');
-  return [{ layout, boxes: pictures, fit }, ...textPages(texts.map(paraOf), options)];
+  return [{ layout, boxes: pictures, fit }, ...textPages(parasOf(texts), options)];
 }
 
 /** Pages of each part; looked for only where a slide takes more than one. */

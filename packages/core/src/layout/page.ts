@@ -2,7 +2,7 @@
 import type { Emu } from '../base/index.ts';
 import type { Chart } from '../charts/index.ts';
 import type { PictureId, Runs, Table } from '../content/index.ts';
-import type { Icon, Note, PictureDress, Slide } from '../deck/index.ts';
+import type { Icon, ItemMark, Note, PictureDress, Slide } from '../deck/index.ts';
 import type { ColorName, Frame, Geometry, LayoutName, Rect } from '../theme/index.ts';
 import type { BlockId, PageKey, PartId } from '../ids/index.ts';
 
@@ -24,6 +24,10 @@ export interface Para {
   /** 1 to 5 for points, else 1. */
   readonly level: number;
   readonly runs: Runs;
+  /** What stands before a point in place of its bullet; without text where its beginning stands on the page before. */
+  readonly mark?: ItemMark;
+  /** The widest mark of each level of its slide, from level 1; so much room stands before all points of that level. */
+  readonly marks?: readonly (string | undefined)[];
   /** It stands on the page before too, and is said again for what is below it. */
   readonly repeated?: true;
 }

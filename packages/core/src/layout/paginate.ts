@@ -111,6 +111,8 @@ function splitPara(para: Para, frame: Frame, theme: Theme, size: number, room: n
   const text = runsText(para.runs);
   const trim = (runs: Para['runs']): Para['runs'] => (isCode ? runs : trimRuns(runs));
   const pieces: Para[] = [];
+  /** Only its beginning has its number. */
+  const rest = (): Para => (para.mark === undefined || pieces.length === 0 ? para : { ...para, mark: { text: '' } });
   let from = 0;
   let window = WINDOW;
   while (from < text.length) {
@@ -122,7 +124,7 @@ function splitPara(para: Para, frame: Frame, theme: Theme, size: number, room: n
     const piece = runsText(runs);
     const wordsEnd = isCode ? undefined : endOfWords(piece, words);
     if (height <= room && wordsEnd === undefined && !(isCode && lines.length > MOST_CODE)) {
-      if (atEnd) return runs.length === 0 ? pieces : [...pieces, { ...para, runs }];
+      if (atEnd) return runs.length === 0 ? pieces : [...pieces, { ...rest(), runs }];
       window *= 2;
       continue;
     }
@@ -132,7 +134,7 @@ function splitPara(para: Para, frame: Frame, theme: Theme, size: number, room: n
     const at = isCode
       ? (emptyLine(piece, lines.slice(0, most)) ?? limit)
       : (sentenceEnd(piece.slice(0, limit)) ?? limit);
-    pieces.push({ ...para, runs: isCode ? withoutEdges(sliceRuns(runs, 0, at)) : trim(sliceRuns(runs, 0, at)) });
+    pieces.push({ ...rest(), runs: isCode ? withoutEdges(sliceRuns(runs, 0, at)) : trim(sliceRuns(runs, 0, at)) });
     from += skipped + at;
     window = Math.max(LEAST_WINDOW, 2 * (skipped + at));
   }

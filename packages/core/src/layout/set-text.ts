@@ -35,7 +35,11 @@ export const CODE_SCALE = 0.78;
 /** Size of superscripts and subscripts, as receivers draw them. */
 export const SCRIPT_SCALE = 0.66;
 
-export function paraSetting(para: Pick<Para, 'style' | 'level'>, frame: Frame, theme: Theme): ParaSetting {
+export function paraSetting(
+  para: Pick<Para, 'style' | 'level' | 'mark' | 'marks'>,
+  frame: Frame,
+  theme: Theme,
+): ParaSetting {
   const base = {
     scale: 1,
     color: frame.style.color,
@@ -71,9 +75,39 @@ export function paraSetting(para: Pick<Para, 'style' | 'level'>, frame: Frame, t
       return { ...base, spaceBefore: theme.levels[0].spaceBefore, scale: CODE_SCALE, mono: true };
     case 'point': {
       const level = theme.levels[para.level - 1]!;
-      return { ...base, ...level };
+      return para.marks === undefined
+        ? { ...base, ...level }
+        : { ...base, ...level, ...marked(para.level, para.mark, para.marks, frame, theme) };
     }
   }
+}
+
+/** Between a mark and its text, in points. */
+const AFTER_MARK = 6;
+/** A mark has room at any size that its level may take. */
+const LARGEST = 1.17;
+
+/** The bullet of a point of a list with numbers, and how far it stands in: so far that the widest number has room. */
+function marked(
+  level: number,
+  mark: Para['mark'],
+  marks: NonNullable<Para['marks']>,
+  frame: Frame,
+  theme: Theme,
+): Partial<ParaSetting> {
+  const face = faceOf(theme.fonts[frame.style.font], frame.style.bold, false);
+  const own = theme.levels[level - 1]!;
+  const wider = theme.levels.slice(0, level).map(({ scale, hanging }, i) => {
+    const text = marks[i];
+    if (text === undefined) return 0;
+    const wide = face.width(text) * frame.style.sizes[0]! * scale * LARGEST + AFTER_MARK;
+    return Math.max(0, Math.round(wide - hanging));
+  });
+  return {
+    indent: own.indent + wider.reduce((sum, one) => sum + one, 0),
+    hanging: own.hanging + wider.at(-1)!,
+    ...(mark === undefined ? {} : { bullet: mark.text }),
+  };
 }
 
 interface Measured {

@@ -1,7 +1,7 @@
 /** Signs in a slide's words that a layout or a figure suits it; each with the reason that is told to the author. */
 import { readChart } from '../charts/index.ts';
 import { runsText, runsWords } from '../content/index.ts';
-import type { Slide } from '../deck/index.ts';
+import { isNumbered, type Slide } from '../deck/index.ts';
 import { beginningOf } from '../shorten/index.ts';
 import type { LayoutName } from '../theme/index.ts';
 import { bigNumber, figureItems, isQuoted, leadingDate } from './figure-items.ts';
@@ -68,7 +68,9 @@ export function signsOf(slide: Slide, language: string | null): readonly Sign[] 
   const points = texts.filter((part) => part.kind === 'point');
   const pictures = slide.content.filter((part) => part.kind === 'picture').length;
   const tables = slide.content.filter((part) => part.kind === 'table');
-  const items = figureItems(points) ?? [];
+  // What is done and what is not is seen by the boxes of a list alone.
+  const tasks = points.some((part) => part.mark !== undefined && !isNumbered(part));
+  const items = (tasks ? undefined : figureItems(points)) ?? [];
   const lines = items.map(({ runs }) => runsText(runs));
   const n = items.length;
   if (n >= 2) {

@@ -5,7 +5,7 @@ import type { Content, PicturePart, TablePart } from '../deck/index.ts';
 import { frameIn, type Frame, type LayoutName, type Theme } from '../theme/index.ts';
 import {
   FITS,
-  paraOf,
+  parasOf,
   pictureBox,
   stepFit,
   textBox,
@@ -53,7 +53,7 @@ export const usualPages = (
 /** @param layout For text, instead of `points`, where it all fits on one page of it. */
 function groupPages({ texts, before, object }: Group, options: LayoutOptions, layout?: LayoutName): readonly Draft[] {
   const { theme } = options;
-  const paras = texts.map(paraOf);
+  const paras = parasOf(texts);
   if (object === undefined) return (layout && onePage(paras, layout, options)) ?? textPages(paras, options);
   const pages = (from: number, to?: number): readonly Draft[] => {
     const some = paras.slice(from, to);

@@ -8,6 +8,7 @@ import {
   type Content,
   type Deck,
   type Destination,
+  type ItemMark,
   type LeftOut,
   type LevelMap,
   type Note,
@@ -260,7 +261,7 @@ class Mapper {
       kind: 'point',
       level: turned ? this.#nesting.placeAt(level, rank) : this.#nesting.place(rank),
       runs,
-      ...(block.kind === 'listItem' && block.ordered ? { ordered: true as const } : {}),
+      ...marked(block),
       ...common,
     };
   }
@@ -310,14 +311,13 @@ class Mapper {
     if (level === undefined || trimmed === null) return false;
     const placed = this.#nesting.place(BELOW_HEADINGS + level);
     this.#destinations[i] = `point${placed}`;
-    const ordered = block.kind === 'listItem' && block.ordered ? { ordered: true as const } : {};
     this.#addContent(block, {
       kind: 'point',
       level: placed,
       id: partOf(block.id),
       blocks: [block.id],
       ...trimmed,
-      ...ordered,
+      ...marked(block),
     });
     this.#speak(block, blockRuns(block));
     return true;
@@ -354,6 +354,7 @@ class Mapper {
       kind: item ? 'item' : 'paragraph',
       depth: item ? block.depth : 0,
       ordered: item && block.ordered,
+      ...marked(block),
       id: noteOf(block.id, i),
       runs,
       blocks: [block.id],
@@ -413,6 +414,17 @@ class Mapper {
     const words = [runsText(first), ...blocks.map(blockText)].find((text) => text.trim() !== '');
     return plain(title ?? (words === undefined ? 'Untitled' : suggestTitle(words)));
   }
+}
+
+const BOXES = { true: '☑', false: '☐' } as const;
+
+/** What an item's list sets before it: a number as the original writes it, or the box of a task. */
+function marked(block: Block): { readonly mark?: ItemMark } {
+  if (block.kind !== 'listItem') return {};
+  if (block.checked !== undefined) return { mark: { text: BOXES[`${block.checked}`] } };
+  if (!block.ordered) return {};
+  const { number: value = 1, label: text = `${value}.` } = block;
+  return { mark: { text, value } };
 }
 
 const rankOf = (block: Block, level: number): number => (block.kind === 'heading' ? level : BELOW_HEADINGS + level);

@@ -1,8 +1,6 @@
 /** One size for the points of a whole deck: slides beside each other in very different type look like an accident. */
-import { runsReadWords } from '../content/index.ts';
 import type { Slide } from '../deck/index.ts';
-import { textFits } from '../layout/index.ts';
-import { MOST_WORDS } from '../presentable/index.ts';
+import { isOnePage, textFits } from '../layout/index.ts';
 import { dress, TYPE_SCALE, type Theme } from '../theme/index.ts';
 
 /** Slides that fit at a size, or the step below it, for it to be the deck's. */
@@ -16,10 +14,7 @@ export function deckSize(slides: readonly Slide[], theme: Theme): number | null 
   const own = theme.layouts.find(({ name }) => name === 'points')!.frames.find(({ role }) => role === 'body')!.style
     .sizes[0]!;
   // What has more words than a slide may hold goes on on another at any size.
-  const texts = slides.filter(({ kind, content }) => {
-    const words = content.reduce((sum, part) => sum + ('runs' in part ? runsReadWords(part.runs) : 0), 0);
-    return kind === 'content' && words > 0 && words <= MOST_WORDS.spoken;
-  });
+  const texts = slides.filter((slide) => slide.kind === 'content' && isOnePage(slide));
   if (texts.length === 0) return null;
   for (const size of TYPE_SCALE) {
     if (size > LARGEST) continue;

@@ -1,5 +1,5 @@
 // What writers need of the stages before; they import the scene alone.
-export type { Note } from '../deck/index.ts';
+export type { ItemMark, Note } from '../deck/index.ts';
 export {
   capitals,
   CELL_PADDING,

@@ -13,10 +13,12 @@ export const p = (text: string | Runs, role?: 'title' | 'subtitle' | 'contents')
   runs: runs(text),
   ...(role === undefined ? {} : { role }),
 });
-export const li = (text: string, depth = 1, ordered = false): Draft => ({
+/** @param ordered The number of an item of a numbered list. */
+export const li = (text: string, depth = 1, ordered: boolean | number = false): Draft => ({
   kind: 'listItem',
   depth,
-  ordered,
+  ordered: ordered !== false,
+  ...(typeof ordered === 'number' ? { number: ordered } : {}),
   runs: runs(text),
 });
 export const quote = (text: string): Draft => ({ kind: 'quote', runs: runs(text) });

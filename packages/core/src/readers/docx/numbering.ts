@@ -1,6 +1,7 @@
 /** Reads numbering.xml and counts list items as the original shows them (ECMA-376-1 §17.9). */
 import { readXmlPart, type ZipReader } from '../../container/index.ts';
-import { formatNumber, itemLabel, type NumberFormat } from '../list-label.ts';
+import { formatNumber, type NumberFormat } from '../../base/index.ts';
+import { itemLabel } from '../list-label.ts';
 import { isOn } from './styles.ts';
 
 interface ListLevel {

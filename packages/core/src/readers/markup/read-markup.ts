@@ -3,7 +3,7 @@
  * out; unknown elements give their text.
  */
 import { parse, parseFragment } from 'parse5';
-import { LIMITS, ReadError, type Report, type SourcePlace } from '../../base/index.ts';
+import { formatNumber, LIMITS, ReadError, type NumberFormat, type Report, type SourcePlace } from '../../base/index.ts';
 import {
   runsText,
   safeLink,
@@ -23,7 +23,7 @@ import { Spoken } from '../spoken.ts';
 import { draftBreak, type Draft } from '../read-result.ts';
 import { attribute, isElement, isText, textOf, type Element, type Node } from './elements.ts';
 import { findFurniture } from './furniture.ts';
-import { FORMAT_BY_SIGN, formatNumber, itemLabel, type NumberFormat } from '../list-label.ts';
+import { FORMAT_BY_SIGN, itemLabel } from '../list-label.ts';
 import { findNotes, target, type PageNote } from './notes.ts';
 import { findTitles } from './page-title.ts';
 import { isSpacer } from '../spacer.ts';

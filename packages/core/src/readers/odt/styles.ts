@@ -2,7 +2,8 @@
 import { readXmlPart, type Attributes, type ZipReader } from '../../container/index.ts';
 import type { Direction } from '../../document/index.ts';
 import type { ByScript } from '../spoken.ts';
-import { FORMAT_BY_SIGN, formatNumber, type NumberFormat } from '../list-label.ts';
+import { formatNumber, type NumberFormat } from '../../base/index.ts';
+import { FORMAT_BY_SIGN } from '../list-label.ts';
 import { styleUse, type StyleUse } from '../style-names.ts';
 
 interface Raw {

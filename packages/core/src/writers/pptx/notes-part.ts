@@ -1,6 +1,7 @@
 /** Notes slides and their master (ECMA-376-1 §19.3.1.26, §19.3.1.27). */
 import type { Note } from '../../scene/index.ts';
 import type { Theme } from '../../theme/index.ts';
+import { bulletsOf, withMark, type Bullet } from './bullet.ts';
 import { runsXml, type TextContext } from './text.ts';
 import { colorMap } from './theme-part.ts';
 import { NS, tree, XML } from './xml.ts';
@@ -31,15 +32,26 @@ export function notesMasterPart(theme: Theme): string {
 }
 
 export function notesSlidePart(notes: readonly Note[], context: TextContext): string {
-  const body = notes.map((note) => `<a:p>${noteProperties(note)}${runsXml(note.runs, context)}</a:p>`).join('');
-  return `${XML}<p:notes ${NS}><p:cSld>${tree(image('') + text('', body))}</p:cSld><p:clrMapOvr><a:masterClrMapping/></p:clrMapOvr></p:notes>`;
+  const bullets = bulletsOf(notes.map(asItem));
+  const body = notes.map(
+    (note, i) => `<a:p>${noteProperties(note, bullets[i])}${runsXml(withMark(note.runs, bullets[i]), context)}</a:p>`,
+  );
+  return `${XML}<p:notes ${NS}><p:cSld>${tree(image('') + text('', body.join('')))}</p:cSld><p:clrMapOvr><a:masterClrMapping/></p:clrMapOvr></p:notes>`;
 }
 
-function noteProperties({ kind, depth, ordered }: Note): string {
-  if (kind === 'paragraph') return '';
-  const level = Math.min(depth, 5) - 1;
-  const bullet = ordered
+const levelOf = ({ depth }: Note): number => Math.min(Math.max(depth, 1), 5);
+
+function asItem(note: Note): Parameters<typeof bulletsOf>[0][number] {
+  if (note.kind === 'paragraph') return { style: 'body', level: 1 };
+  return { style: 'point', level: levelOf(note), ...(note.mark === undefined ? {} : { mark: note.mark }) };
+}
+
+function noteProperties(note: Note, bullet: Bullet | undefined): string {
+  if (note.kind === 'paragraph') return '';
+  const level = levelOf(note);
+  // What an author wrote has no number of the original's: the receiver counts.
+  const usual = note.ordered
     ? '<a:buFont typeface="+mj-lt"/><a:buAutoNum type="arabicPeriod"/>'
     : '<a:buFont typeface="Arial"/><a:buChar char="•"/>';
-  return `<a:pPr marL="${(level + 1) * 228_600}" lvl="${level}" indent="-228600">${bullet}</a:pPr>`;
+  return `<a:pPr marL="${level * 228_600}" lvl="${level - 1}" indent="-228600">${bullet?.xml ?? usual}</a:pPr>`;
 }

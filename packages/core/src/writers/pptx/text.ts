@@ -5,6 +5,7 @@ import type { Run, Runs } from '../../content/index.ts';
 import { isRightToLeft, paraSetting, type Para, type TextBox } from '../../scene/index.ts';
 import type { Frame, Theme } from '../../theme/index.ts';
 import { schemeColor, solidFill } from './colors.ts';
+import { bulletsOf, withMark, type Bullet } from './bullet.ts';
 import { ALIGN, ANCHOR, faces, spacing } from './text-style.ts';
 import { emuOf, hundredths } from './xml.ts';
 
@@ -43,9 +44,11 @@ export function textBody(
       ? `<a:bodyPr${attributes}><a:normAutofit fontScale="${Math.round(scale * 100_000)}"/></a:bodyPr>`
       : `<a:bodyPr${attributes}/>`;
   const larger = Math.max(1, scale);
-  const set = paras.map((para, i) =>
-    paragraphXml(para, frame, context, larger, i === 0 || spread === 1 ? '' : spreadXml(para, frame, spread, context)),
-  );
+  const bullets = bulletsOf(paras);
+  const set = paras.map((para, i) => {
+    const space = i === 0 || spread === 1 ? '' : spreadXml(para, frame, spread, context);
+    return paragraphXml(para, frame, context, larger, space, bullets[i]);
+  });
   return `<p:txBody>${fit}<a:lstStyle/>${set.join('')}</p:txBody>`;
 }
 
@@ -56,30 +59,43 @@ const spreadXml = (para: Para, frame: Frame, spread: number, { theme }: TextCont
 export function freeTextBody({ paras, frame, scale, spread }: TextBox, anchor: string, context: TextContext): string {
   const { style, align } = frame;
   const size = style.sizes[0]! * scale;
+  const bullets = bulletsOf(paras);
   const paragraphs = paras.map((para, i) => {
     const set = paraSetting(para, frame, context.theme);
     const attributes = ` sz="${hundredths(size * set.scale)}"${style.bold || set.bold === true ? ' b="1"' : ''}${set.italic ? ' i="1"' : ''}${style.caps ? ' cap="all"' : ''}`;
     const bullet =
       set.bullet === null || set.bullet === ''
         ? '<a:buNone/>'
-        : `<a:buClr>${schemeColor(set.bulletColor)}</a:buClr><a:buChar char="${xmlText(set.bullet)}"/>`;
+        : `<a:buClr>${schemeColor(set.bulletColor)}</a:buClr>${bullets[i]?.xml ?? `<a:buChar char="${xmlText(set.bullet)}"/>`}`;
     const indent = set.indent === 0 ? '' : ` marL="${emuOf(set.indent)}" indent="${-emuOf(set.hanging)}"`;
     const rtl = isRightToLeft(para.runs);
     const properties = `<a:pPr${indent} algn="${rtl && align === 'left' ? 'r' : ALIGN[align]}"${rtl ? ' rtl="1"' : ''}>${spacing(style, i === 0 ? 0 : set.spaceBefore * spread)}${bullet}</a:pPr>`;
     const extra: Extra = { attributes, fill: solidFill(set.color), mono: set.mono, faces: faces(style) };
-    return `<a:p>${properties}${runsXml(para.runs, context, extra)}</a:p>`;
+    return `<a:p>${properties}${runsXml(withMark(para.runs, bullets[i]), context, extra)}</a:p>`;
   });
   return `<p:txBody><a:bodyPr wrap="square" lIns="0" tIns="0" rIns="0" bIns="0" anchor="${anchor}"><a:noAutofit/></a:bodyPr><a:lstStyle/>${paragraphs.join('')}</p:txBody>`;
 }
 
 /** @param larger Factor by which type is larger than the placeholder's. @param space Its own space before it. */
-function paragraphXml(paragraph: Para, frame: Frame, context: TextContext, larger: number, space: string): string {
+function paragraphXml(
+  paragraph: Para,
+  frame: Frame,
+  context: TextContext,
+  larger: number,
+  space: string,
+  bullet: Bullet | undefined,
+): string {
   const set = paraSetting(paragraph, frame, context.theme);
   const size =
     larger > 1 || paragraph.style === 'code' ? ` sz="${hundredths(frame.style.sizes[0]! * set.scale * larger)}"` : '';
   const attributes = `${paragraph.style === 'quote' ? ' i="1"' : ''}${size}`;
   const fill = paragraph.style === 'quote' ? solidFill(set.color) : '';
-  const runs = runsXml(paragraph.runs, context, { ...NOTHING, attributes, fill, mono: paragraph.style === 'code' });
+  const runs = runsXml(withMark(paragraph.runs, bullet), context, {
+    ...NOTHING,
+    attributes,
+    fill,
+    mono: paragraph.style === 'code',
+  });
   const direction = directionOf(paragraph.runs, frame);
   const paragraphed = (level: string, inner: string): string => {
     const own = `${level}${direction}`;
@@ -93,8 +109,13 @@ function paragraphXml(paragraph: Para, frame: Frame, context: TextContext, large
     case 'title':
     case 'subtitle':
       return paragraphed('', '');
-    case 'point':
-      return paragraphed(paragraph.level > 1 ? ` lvl="${paragraph.level - 1}"` : '', '');
+    case 'point': {
+      const level = paragraph.level > 1 ? ` lvl="${paragraph.level - 1}"` : '';
+      if (paragraph.marks === undefined) return paragraphed(level, '');
+      // Numbers want more room than bullets; what goes on from the page before has none to hang.
+      const hanging = paragraph.mark?.text === '' ? 0 : -emuOf(set.hanging);
+      return paragraphed(` marL="${emuOf(set.indent)}"${level} indent="${hanging}"`, bullet?.xml ?? '');
+    }
     case 'plain':
     case 'item':
     case 'detail':

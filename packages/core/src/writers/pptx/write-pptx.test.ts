@@ -199,7 +199,7 @@ test('over random documents every part is well-formed, every relationship leads 
 });
 
 test('numbered notes are numbered, others have bullets, paragraphs neither', () => {
-  const source = doc(h(1, 'A'), p('Spoken.'), li('first', 1, true), li('second', 1, true), li('deep', 2), li('other'));
+  const source = doc(h(1, 'A'), p('Spoken.'), li('first', 1, true), li('second', 1, 2), li('deep', 2), li('other'));
   const map = { ...presetMap('talk', source), list1: 'notes', list2: 'notes' } as const;
   const xml = write(source, [{ kind: 'map', name: null, map }])['ppt/notesSlides/notesSlide1.xml']!;
   const marks = [

@@ -102,7 +102,9 @@ export function NotesBox({ row }: { readonly row: Row }) {
               style={{ paddingInlineStart: note.kind === 'item' ? (note.depth - 1) * 16 : 0 }}
             >
               {note.kind === 'item' && (
-                <chakra.span color="soft">{note.ordered ? `${numberOf(row.notes, i)}. ` : '• '}</chakra.span>
+                <chakra.span color="soft">
+                  {note.mark?.text ?? (note.ordered ? `${numberOf(row.notes, i)}.` : '•')}{' '}
+                </chakra.span>
               )}
               <RunsText runs={note.runs} />
             </Box>
