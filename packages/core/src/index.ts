@@ -196,6 +196,7 @@ export {
   layOutAhead,
   neededSizes,
   openDocument,
+  lookFor,
   optionsOf,
   type Outlines,
   outputFormat,

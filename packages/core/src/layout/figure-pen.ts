@@ -1,6 +1,16 @@
 /** Draws within a figure's frame: shapes in the theme's accents, and places for text. All lengths in EMU. */
 import { emu, inches } from '../base/index.ts';
-import type { ColorName, Frame, Geometry, Rect, TextStyle, Theme } from '../theme/index.ts';
+import {
+  isPointing,
+  mirroredRect,
+  opposite,
+  type ColorName,
+  type Frame,
+  type Geometry,
+  type Rect,
+  type TextStyle,
+  type Theme,
+} from '../theme/index.ts';
 import type { FigureItem } from './figure-items.ts';
 import type { IconBox, Para, ShapeBox } from './page.ts';
 
@@ -26,6 +36,11 @@ export class Pen {
   constructor(frame: Frame, theme: Theme) {
     this.frame = frame;
     this.theme = theme;
+  }
+
+  /** Figures are drawn from the left, and mirrored as a whole where the deck begins at the right. */
+  #placed(rect: Rect): Rect {
+    return this.theme.mirrored ? mirroredRect(rect, this.frame) : rect;
   }
 
   /** In figures of many parts one accent is calmer than six. */
@@ -70,11 +85,11 @@ export class Pen {
   }
 
   shape(geometry: Geometry, rect: Rect, fill: ColorName | null, more: Partial<ShapeBox> = {}): ShapeBox {
-    return {
+    const shape: ShapeBox = {
       kind: 'shape',
       frame: this.frame,
       geometry,
-      rect,
+      rect: this.#placed(rect),
       fill,
       line: null,
       turned: 0,
@@ -82,12 +97,15 @@ export class Pen {
       upsideDown: false,
       ...more,
     };
+    return this.theme.mirrored && isPointing(geometry)
+      ? { ...shape, mirrored: true, turned: (360 - shape.turned) % 360 }
+      : shape;
   }
 
   icon(item: FigureItem, rect: Rect, color: ColorName): readonly IconBox[] {
     return item.icon === undefined
       ? []
-      : [{ kind: 'icon', frame: this.frame, part: item.part, icon: item.icon, rect, color }];
+      : [{ kind: 'icon', frame: this.frame, part: item.part, icon: item.icon, rect: this.#placed(rect), color }];
   }
 
   words(rect: Rect, paras: readonly Para[], style: Partial<TextStyle> & Pick<Frame, 'anchor' | 'align'>): Words {
@@ -95,7 +113,16 @@ export class Pen {
     // A template's own colour is for its ground, not for shapes.
     const { paint: _, ...own } = this.frame.style;
     const base: TextStyle = { ...own, color: 'text', font: 'body', bold: false, lineSpacing: 1, ...rest };
-    return { frame: { ...this.frame, ...rect, anchor, align, style: base }, paras };
+    return {
+      frame: {
+        ...this.frame,
+        ...this.#placed(rect),
+        anchor,
+        align: this.theme.mirrored ? opposite(align) : align,
+        style: base,
+      },
+      paras,
+    };
   }
 }
 

@@ -14,7 +14,7 @@ import {
 import { breakLines, type Line } from '../fonts/index.ts';
 import type { Frame, Theme } from '../theme/index.ts';
 import type { SetCell, SetLine, TableBox } from './page.ts';
-import { isRightToLeft, lineHeight, measureRuns } from './set-text.ts';
+import { lineHeight, measureRuns, sideOf } from './set-text.ts';
 import { splitColumns } from './split-columns.ts';
 import type { PartId } from '../ids/index.ts';
 
@@ -290,13 +290,14 @@ function setTable(
   const line = lineHeight(theme, frame, PLAIN) * size;
   const ascent = line * 0.78;
   const cells = placeCells(table.rows).map(({ row, column, cell }): SetCell => {
-    const x = frame.x + offset(columnEmu, column);
     const y = frame.y + offset(rowEmu, row);
     const width = emu(offset(columnEmu, column + cell.columns) - offset(columnEmu, column));
+    const before = offset(columnEmu, column);
+    const x = theme.mirrored ? frame.x + frame.width - before - width : frame.x + before;
     const height = emu(offset(rowEmu, Math.min(row + cell.rows, rowEmu.length)) - offset(rowEmu, row));
     const text = ptFromEmu(width) - 2 * CELL_PADDING.x;
-    const rtl = isRightToLeft(cell.runs);
-    const align = rtl || (cell.columns === 1 && right.has(column)) ? 'right' : 'left';
+    const { fromRight } = sideOf(cell, theme);
+    const align = fromRight || (cell.columns === 1 && right.has(column)) ? 'right' : 'left';
     const broken = cellLines(cell.runs, text, theme, frame, size);
     const over = Math.max(0, ptFromEmu(height) - 2 * CELL_PADDING.y - Math.max(1, broken.length) * line);
     const lines = broken.map((set, i): SetLine => {

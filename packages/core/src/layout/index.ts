@@ -7,7 +7,8 @@ export * from './measure-ahead.ts';
 export * from './page.ts';
 export {
   capitals,
-  isRightToLeft,
+  sidedAlign,
+  sideOf,
   longestWord,
   measurePara,
   type ParaSetting,

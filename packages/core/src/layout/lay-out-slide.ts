@@ -8,7 +8,7 @@ import { chosenPages } from './chosen-pages.ts';
 import { FITS, mostWords, parasOf, pictureBox, textBox, wordsIn, type Draft, type LayoutOptions } from './draft.ts';
 import { largestSize, twoColumns, withinPage } from './fit-text.ts';
 import type { Fit, Page, Para } from './page.ts';
-import { measurePara } from './set-text.ts';
+import { measurePara, sidedAlign, sideOf } from './set-text.ts';
 import { textPages, usualPages } from './usual-pages.ts';
 import { pageKey, titleNote, type BlockId } from '../ids/index.ts';
 
@@ -168,7 +168,8 @@ function evenFrame(para: Para, frame: Frame, theme: Theme, size: number): Frame 
   }
   const width = emu(Math.min(frame.width, most * SLACK));
   const spare = frame.width - width;
-  const x = emu(frame.x + (frame.align === 'left' ? 0 : frame.align === 'center' ? spare / 2 : spare));
+  const align = sidedAlign(frame.align, sideOf(para, theme).fromRight, theme);
+  const x = emu(frame.x + (align === 'left' ? 0 : align === 'center' ? spare / 2 : spare));
   return { ...frame, x, width };
 }
 const MOST_EVEN = 3; // lines

@@ -38,10 +38,12 @@ export type ParagraphStyle = 'title' | 'subtitle' | 'point' | 'body' | 'quote' |
 export interface SetParagraph extends Para {
   readonly size: number /* points */;
   readonly lines: readonly SetLine[];
-  /** Left edge of the bullet, where there is one; its right edge where the text is written from the right. */
+  /** Left edge of the bullet, where there is one; its right edge where the text is set from the right. */
   readonly bulletX: Emu | null;
   /** It is written from right to left. */
   readonly rtl?: true;
+  /** It is set from the right, and its bullet stands there. */
+  readonly fromRight?: true;
 }
 
 export interface TextBox {
@@ -91,6 +93,8 @@ export interface ShapeBox {
   readonly inset: number;
   /** Its upper edge is the wider one. */
   readonly upsideDown: boolean;
+  /** It points to the left. */
+  readonly mirrored?: true;
 }
 export interface IconBox {
   readonly kind: 'icon';

@@ -1,5 +1,13 @@
 /** Sets paragraphs in a frame: which lines they take at a size, and where each line stands. */
-import { EMU_PER_POINT, emuFromPt, firstStrong, ptFromEmu, remembered, type Emu } from '../base/index.ts';
+import {
+  EMU_PER_POINT,
+  emuFromPt,
+  firstStrong,
+  hasRightToLeft,
+  ptFromEmu,
+  remembered,
+  type Emu,
+} from '../base/index.ts';
 import { runsText, type Run, type Runs } from '../content/index.ts';
 import {
   breakLines,
@@ -174,8 +182,22 @@ export interface Measure {
 
 /** What characters of other scripts take of a line, for a size of 1. */
 const otherHeightOf = remembered((runs: Runs) => otherHeight(runsText(runs)));
-/** Whether a paragraph is written from right to left. */
-export const isRightToLeft = remembered((runs: Runs): boolean => firstStrong(runsText(runs)) === 'rtl');
+const directionsIn = remembered((runs: Runs) => {
+  const text = runsText(runs);
+  return { first: firstStrong(text), any: hasRightToLeft(text) };
+});
+
+/** How a text is written, and from which side it is set: in a deck that begins at the right, all but code is. */
+export function sideOf(
+  { runs, style }: { readonly runs: Runs; readonly style?: Para['style'] },
+  theme: Theme,
+): { readonly rtl: boolean; readonly fromRight: boolean } {
+  if (style === 'code') return LEFT;
+  const { first, any } = directionsIn(runs);
+  const rtl = first === 'rtl' || (theme.mirrored === true && any);
+  return { rtl, fromRight: rtl || theme.mirrored === true };
+}
+const LEFT = { rtl: false, fromRight: false } as const;
 
 /** Breaks one paragraph. @param size Of level 1, in points. */
 export function measurePara(para: Para, frame: Frame, theme: Theme, size: number): Measure {
@@ -204,6 +226,12 @@ export function stackHeight(measures: readonly Measure[], spread = 1): number {
   );
 }
 
+/** What begins where its frame's text begins does so on the side from which it is set. */
+export function sidedAlign(align: Frame['align'], fromRight: boolean, theme: Theme): Frame['align'] {
+  const begins = theme.mirrored ? 'right' : 'left';
+  return align !== begins ? align : fromRight ? 'right' : 'left';
+}
+
 /** Places lines in the frame; they must have been found to fit. */
 export function placeText(
   paras: readonly Para[],
@@ -221,11 +249,11 @@ export function placeText(
     const ascent =
       Math.max(baseFace(theme, frame, setting).ascent, otherHeightOf(para.runs).ascent) * frame.style.lineSpacing * own;
     if (i > 0) y += spread * setting.spaceBefore * height;
-    const rtl = isRightToLeft(para.runs);
+    const { rtl, fromRight } = sideOf(para, theme);
     const indent = emuFromPt(setting.indent);
-    const left = frame.x + (rtl ? 0 : indent);
+    const left = frame.x + (fromRight ? 0 : indent);
     const room = frame.width - indent;
-    const align = rtl && frame.align === 'left' ? 'right' : frame.align;
+    const align = sidedAlign(frame.align, fromRight, theme);
     const placed = lines.map((line): SetLine => {
       const width = Math.min(emuFromPt(line.width * own), room) as Emu;
       const slack = align === 'left' ? 0 : align === 'right' ? room - width : (room - width) / 2;
@@ -241,10 +269,11 @@ export function placeText(
     });
     if (lines.length === 0) y += height;
     const hanging = setting.hanging * EMU_PER_POINT;
-    const bulletX = setting.bullet === null ? null : ((rtl ? left + room + hanging : left - hanging) as Emu);
+    const bulletX = setting.bullet === null ? null : ((fromRight ? left + room + hanging : left - hanging) as Emu);
     return {
       ...para,
       ...(rtl ? { rtl } : {}),
+      ...(fromRight ? { fromRight } : {}),
       size: own,
       lines: placed,
       bulletX,

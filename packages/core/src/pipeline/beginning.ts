@@ -8,7 +8,7 @@ import { mapDocument, presetRecipe } from '../mapping/index.ts';
 import type { DocumentModel } from '../document/index.ts';
 import { deckSize } from './deck-size.ts';
 import { dress } from '../theme/index.ts';
-import { optionsOf, overridesOf } from './convert.ts';
+import { lookFor, optionsOf, overridesOf } from './convert.ts';
 import { judgeOf } from './judge.ts';
 
 /** @param look Edits that choose a look, where there is one already. */
@@ -16,10 +16,10 @@ export function beginning(document: DocumentModel, look: readonly SingleEdit[] =
   const map: SingleEdit = { kind: 'map', name: 'fitted', ...presetRecipe('fitted', document) };
   const decisions = decide([map, ...look]);
   const { slides } = mapDocument(document, map.map, overridesOf(document, decisions));
-  const theme = dress(decisions.look);
+  const theme = dress(lookFor(document, decisions.look));
   const size = deckSize(slides, theme);
   const type: readonly SingleEdit[] = size === null ? [] : [{ kind: 'type', role: 'points', rule: { size } }];
-  const options = optionsOf(document, dress(decide([map, ...look, ...type]).look), decisions.full);
+  const options = optionsOf(document, dress(lookFor(document, decide([map, ...look, ...type]).look)), decisions.full);
   const layouts = chooseLayouts(slides, options, judgeOf(options)).map(([slide, layout]) => ({ slide, layout }));
   return [map, ...type, ...(layouts.length === 0 ? [] : [{ kind: 'arrange', layouts } as const])];
 }

@@ -1,10 +1,10 @@
 /** Joins the stages: document and edits to deck, pages and ledger. */
 import equal from 'fast-deep-equal';
-import { getOrMake, remembered } from '../base/index.ts';
+import { firstStrong, getOrMake, remembered } from '../base/index.ts';
 import { carryOver, decide, replay, singleEdits, type Decisions, type Edit, type Unplaced } from '../edits/index.ts';
 import type { Deck, Destination, FullRule, LevelMap, Slide } from '../deck/index.ts';
 import type { Picture, PictureId } from '../content/index.ts';
-import { blockIndex, type DocumentModel } from '../document/index.ts';
+import { blockIndex, blockText, type DocumentModel } from '../document/index.ts';
 import { isStructureChange, Restructuring, type Restructured, type StructureChange } from '../structure/index.ts';
 import { layOutSlide, type Page } from '../layout/index.ts';
 import {
@@ -21,7 +21,7 @@ import {
 } from '../mapping/index.ts';
 import { templateTheme, type TemplateModel } from '../template/index.ts';
 import { relieve, type ReliefOptions } from './relieve.ts';
-import { dress, type Theme } from '../theme/index.ts';
+import { dress, type DeckLook, type Theme } from '../theme/index.ts';
 
 export interface Converted {
   /** The document as the author's changes of structure and text left it. */
@@ -65,7 +65,7 @@ export function convert(
   // A slide that is not what it was, be it in identity alone, has all edits laid anew.
   const mapped = previous === undefined ? fresh : { ...fresh, slides: keepIdentity(previous.mapped, fresh.slides) };
   const { deck: replayed, unplaced } = replay(mapped, edits, blockIds(document));
-  const theme = themeOf(decisions, templates);
+  const theme = themeOf(document, decisions, templates);
   const options = optionsOf(document, theme, decisions.full);
   const kept = previous === undefined ? replayed.slides : keepIdentity(previous.unrelieved, replayed.slides);
   const relieved = fillMatter({ ...replayed, slides: kept.map((slide) => relieve(slide, options)) }, document);
@@ -110,9 +110,22 @@ function structured(original: DocumentModel, changes: readonly StructureChange[]
 export type Templates = ReadonlyMap<string, TemplateModel>;
 const NO_TEMPLATES: Templates = new Map();
 
-function themeOf({ look, template }: Decisions, templates: Templates): Theme {
+/** A look as a document wears it: mirrored, where most of it is written from right to left. */
+export const lookFor = (document: DocumentModel, look: DeckLook): DeckLook =>
+  isRightToLeft(document) ? { ...look, mirrored: true } : look;
+
+const isRightToLeft = remembered(({ blocks }: DocumentModel): boolean => {
+  let lean = 0;
+  for (const block of blocks) if (block.kind !== 'code') lean += LEAN[firstStrong(blockText(block)) ?? 'none'];
+  return lean < 0;
+});
+const LEAN = { ltr: 1, rtl: -1, none: 0 } as const;
+
+function themeOf(document: DocumentModel, { look, template }: Decisions, templates: Templates): Theme {
   const model = template === null ? undefined : templates.get(template.hash);
-  return template === null || model === undefined ? dress(look) : templateTheme(model, template, look);
+  return template === null || model === undefined
+    ? dress(lookFor(document, look))
+    : templateTheme(model, template, look);
 }
 
 /** How slides of a document are laid out. */

@@ -9,6 +9,7 @@ import {
   cellLook,
   contains,
   frameOf,
+  type Align,
   type CellLook,
   type ColorName,
   type Frame,
@@ -30,9 +31,11 @@ export interface DrawnSlide {
   readonly shapes: readonly DrawnShape[];
   readonly pictures: readonly DrawnPicture[];
   readonly texts: readonly DrawnText[];
-  /** Where the slide's number ends. Whoever draws writes it: numbers shift with every slide that is added. */
+  /** Where the slide's number stands. Whoever draws writes it: numbers shift with every slide that is added. */
   readonly number: {
-    readonly right: number;
+    readonly x: number;
+    /** Which part of it is at `x`. */
+    readonly anchor: 'start' | 'middle' | 'end';
     readonly y: number;
     readonly size: number;
     readonly family: string;
@@ -259,13 +262,24 @@ function drawFoot(frame: Frame, slide: SceneSlide, { theme, palette }: Look): re
   ];
 }
 
+const NUMBER_AT: Readonly<
+  Record<
+    Align,
+    (at: { readonly x: number; readonly width: number }) => Pick<NonNullable<DrawnSlide['number']>, 'x' | 'anchor'>
+  >
+> = {
+  left: ({ x }) => ({ x, anchor: 'start' }),
+  center: ({ x, width }) => ({ x: x + width / 2, anchor: 'middle' }),
+  right: ({ x, width }) => ({ x: x + width, anchor: 'end' }),
+};
+
 function numberOf(slide: SceneSlide, { theme, palette }: Look): DrawnSlide['number'] {
   const frame = frameOf(slide.layout, 'number');
   if (frame === undefined) return null;
   const at = rect(frame);
   const size = frame.style.sizes[0]!;
   return {
-    right: at.x + at.width,
+    ...NUMBER_AT[frame.align](at),
     y: at.y + at.height / 2 + size * 0.35,
     size,
     family: shippedFamily(theme.fonts.body).family,

@@ -25,11 +25,15 @@ const polygon = (...corners: readonly (readonly [number, number])[]): string =>
 
 export function outline(
   geometry: Geometry,
-  { x, y, width: w, height: h }: { x: number; y: number; width: number; height: number },
+  { x: left, y, width: w, height: h }: { x: number; y: number; width: number; height: number },
   inset = 0,
   upsideDown = false,
+  mirrored = false,
 ): string {
-  const right = x + w;
+  // What points to the left is drawn from its right edge on.
+  const x = mirrored ? left + w : left;
+  const right = mirrored ? left : left + w;
+  const to = (distance: number): number => (mirrored ? right + distance : right - distance);
   const bottom = y + h;
   const middle = y + h / 2;
   const depth = Math.min(w, h) * POINT_DEPTH;
@@ -50,16 +54,16 @@ export function outline(
     case 'chevron':
       return polygon(
         [x, y],
-        [right - depth, y],
+        [to(depth), y],
         [right, middle],
-        [right - depth, bottom],
+        [to(depth), bottom],
         [x, bottom],
-        [x + depth, middle],
+        [mirrored ? x - depth : x + depth, middle],
       );
     case 'tag':
-      return polygon([x, y], [right - depth, y], [right, middle], [right - depth, bottom], [x, bottom]);
+      return polygon([x, y], [to(depth), y], [right, middle], [to(depth), bottom], [x, bottom]);
     case 'arrow': {
-      const neck = right - Math.min(w, h) / 2;
+      const neck = to(Math.min(w, h) / 2);
       return polygon(
         [x, y + h / 4],
         [neck, y + h / 4],
@@ -87,7 +91,7 @@ const points = ({ x, y, width, height }: Rect) => ({
 });
 
 export function drawMark(mark: Mark, palette: Palette): DrawnShape {
-  const d = outline(mark.shape ?? 'rect', points(mark));
+  const d = outline(mark.shape ?? 'rect', points(mark), 0, false, mark.mirrored);
   const color = mark.paint ?? palette[mark.color];
   return mark.outline === undefined
     ? { d, fill: color, stroke: null, strokeWidth: 0 }
@@ -97,7 +101,7 @@ export function drawMark(mark: Mark, palette: Palette): DrawnShape {
 export function drawShape(box: ShapeBox, palette: Palette): DrawnShape {
   const rect = points(box.rect);
   return {
-    d: outline(box.geometry, rect, box.inset, box.upsideDown),
+    d: outline(box.geometry, rect, box.inset, box.upsideDown, box.mirrored),
     fill: box.fill === null ? null : palette[box.fill],
     stroke: box.line === null ? null : palette[box.line.color],
     strokeWidth: box.line?.width ?? 0,

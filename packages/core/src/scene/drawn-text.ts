@@ -2,14 +2,7 @@
 import { emu, emuFromPt, type Emu } from '../base/index.ts';
 import { sliceRuns, type Run, type Runs } from '../content/index.ts';
 import { fontFace, type FaceStyle } from '../fonts/index.ts';
-import {
-  capitals,
-  isRightToLeft,
-  paraSetting,
-  SCRIPT_SCALE,
-  type SetLine,
-  type SetParagraph,
-} from '../layout/index.ts';
+import { capitals, sideOf, paraSetting, SCRIPT_SCALE, type SetLine, type SetParagraph } from '../layout/index.ts';
 import type { Frame, Palette, Theme } from '../theme/index.ts';
 
 export interface Piece {
@@ -77,7 +70,7 @@ export function drawParagraph(
     strike: false,
     link: undefined,
     color: paint ?? palette[para.bulletColor],
-    ...(rtl ? { rtl } : {}),
+    ...(paragraph.fromRight ? { rtl: true } : {}),
   };
   return [bullet, ...pieces];
 }
@@ -101,7 +94,7 @@ export function drawCell(
     linkColor: header ? color : palette.link,
     caps: false,
   };
-  return drawLines(runs, lines, setting, isRightToLeft(runs));
+  return drawLines(runs, lines, setting, sideOf({ runs }, theme).rtl);
 }
 
 function drawLines(runs: Runs, lines: readonly SetLine[], setting: Setting, rtl: boolean): readonly Piece[] {

@@ -3,7 +3,8 @@ export type { ItemMark, Note } from '../deck/index.ts';
 export {
   capitals,
   CELL_PADDING,
-  isRightToLeft,
+  sidedAlign,
+  sideOf,
   paraSetting,
   placeOf,
   type Box,

@@ -14,6 +14,7 @@ import {
   type RuledRole,
   type TextRule,
 } from './look.ts';
+import { mirrored } from './mirror.ts';
 import { makePalette, READABLE, type Palette, type PaletteSeed } from './palette.ts';
 import {
   isFoot,
@@ -79,6 +80,7 @@ function made(look: DeckLook): Theme {
   const points = look.rules.points;
   return {
     look,
+    ...(look.mirrored ? { mirrored: true as const } : {}),
     name: design.name,
     label: design.label,
     dark,
@@ -100,13 +102,15 @@ const built = new Map<string, readonly Layout[]>();
 
 /** Layouts are the same, down to their identity, whatever the colours: what is laid out once need not be again. */
 function layoutsOf(design: ThemeDesign, look: DeckLook, palette: Palette): readonly Layout[] {
-  const { fonts, rules, foot } = look;
+  const { fonts, rules, foot, mirrored: fromRight } = look;
   const colored = Object.values(rules).some(({ color }) => color !== undefined);
-  const key = JSON.stringify([design.name, fonts, rules, foot, colored ? palette : null]);
+  const key = JSON.stringify([design.name, fonts, rules, foot, fromRight, colored ? palette : null]);
   let layouts = built.get(key);
   if (layouts === undefined) {
     if (built.size >= MOST_DRESSED) built.clear();
-    layouts = footed(buildLayouts(design.layout), foot).map((layout) => ruled(layout, rules, palette));
+    layouts = footed(buildLayouts(design.layout), foot)
+      .map((layout) => (fromRight ? mirrored(layout, SLIDE_WIDTH) : layout))
+      .map((layout) => ruled(layout, rules, palette));
     built.set(key, layouts);
   }
   return layouts;

@@ -5,6 +5,7 @@ export * from './designs.ts';
 export * from './dress.ts';
 export * from './font-pairs.ts';
 export * from './look.ts';
+export { isPointing, mirroredRect, opposite } from './mirror.ts';
 export * from './palette.ts';
 export * from './picture-colors.ts';
 export * from './rect.ts';

@@ -48,4 +48,6 @@ export interface DeckLook {
   readonly fonts: string | null /* the theme's own pair */;
   readonly rules: Readonly<Partial<Record<RuledRole, TextRule>>>;
   readonly foot: Foot;
+  /** Of a document that is written from right to left. */
+  readonly mirrored?: true;
 }

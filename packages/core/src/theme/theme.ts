@@ -95,6 +95,8 @@ export interface Mark extends Rect {
   readonly shape?: Geometry;
   /** Drawn as a line of so many points instead of filled. */
   readonly outline?: number;
+  /** It points to the left. */
+  readonly mirrored?: true;
 }
 /** A picture of the layout, behind everything: a logo, or a template's ground. */
 export interface LayoutPicture extends Rect {
@@ -166,6 +168,8 @@ export type TableLines = 'rows' | 'book' | 'base' | 'bands' | 'grid';
 export interface Theme {
   /** What it was dressed by; absent for a template's. */
   readonly look?: DeckLook;
+  /** Everything begins at the right: for text that is written from right to left. */
+  readonly mirrored?: true;
   readonly name: string;
   readonly label: string;
   readonly dark: boolean;

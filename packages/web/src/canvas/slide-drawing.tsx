@@ -184,9 +184,9 @@ export const SlideDrawing = memo(function SlideDrawing({
         )}
       {drawing?.number && (
         <text
-          x={drawing.number.right}
+          x={drawing.number.x}
           y={drawing.number.y}
-          textAnchor="end"
+          textAnchor={drawing.number.anchor}
           fontFamily={`'${drawing.number.family}'`}
           fontSize={drawing.number.size}
           fill={`#${drawing.number.color}`}

@@ -21,6 +21,7 @@ import {
   type TemplateModel,
   type PageKey,
   type BlockId,
+  lookFor,
 } from '@alvex/core';
 import { answer } from './answers.ts';
 import { drawPage } from './draw.ts';
@@ -304,7 +305,7 @@ function seenPages(keys: readonly PageKey[]): SeenPages {
 function dressed(look: DeckLook, keys: readonly PageKey[]): void {
   if (converted === undefined) return;
   const { document: model, decisions } = converted;
-  const theme = dress(look);
+  const theme = dress(lookFor(model, look));
   const options = optionsOf(model, theme, decisions.full);
   const drawings = keys.flatMap((key) => {
     const found = known.get(key);

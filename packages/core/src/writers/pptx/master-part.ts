@@ -49,7 +49,7 @@ function markShape(mark: Mark, id: number): string {
     mark.outline === undefined
       ? `${solidFill(mark.color)}<a:ln><a:noFill/></a:ln>`
       : `<a:noFill/><a:ln w="${emuOf(mark.outline)}">${solidFill(mark.color)}<a:miter lim="800000"/></a:ln>`;
-  return `<p:sp><p:nvSpPr><p:cNvPr id="${id}" name="Mark ${id}"/><p:cNvSpPr/><p:nvPr userDrawn="1"/></p:nvSpPr><p:spPr>${xfrm(mark)}${presetGeometry(mark.shape ?? 'rect', mark)}${paint}</p:spPr></p:sp>`;
+  return `<p:sp><p:nvSpPr><p:cNvPr id="${id}" name="Mark ${id}"/><p:cNvSpPr/><p:nvPr userDrawn="1"/></p:nvSpPr><p:spPr>${mark.mirrored ? xfrm(mark).replace('<a:xfrm>', '<a:xfrm flipH="1">') : xfrm(mark)}${presetGeometry(mark.shape ?? 'rect', mark)}${paint}</p:spPr></p:sp>`;
 }
 
 function pictureShape(picture: LayoutPicture, id: number, rel: PictureRel): string {
@@ -87,7 +87,9 @@ export function masterPart(theme: Theme, rel: PictureRel): string {
     ...masterPictures(theme).map((picture) => pictureShape(picture, id++, rel)),
   ].join('');
   const layouts = theme.layouts.map((_, i) => `<p:sldLayoutId id="${2_147_483_649 + i}" r:id="rId${i + 1}"/>`).join('');
-  const levels = theme.levels.map((level, i) => pointLevel(i, level, points.style, points.align)).join('');
+  const levels = theme.levels
+    .map((level, i) => pointLevel(i, level, points.style, points.align, theme.mirrored))
+    .join('');
   const other = Array.from(
     { length: 9 },
     (_, i) =>
@@ -125,7 +127,7 @@ function ownStyle(frame: Frame, theme: Theme): string {
     const inherited = frameIn(theme, 'points', 'body');
     return sameStyle(inherited, frame)
       ? ''
-      : theme.levels.map((level, i) => pointLevel(i, level, style, align)).join('');
+      : theme.levels.map((level, i) => pointLevel(i, level, style, align, theme.mirrored)).join('');
   }
   if (role === 'title' && sameStyle(frameIn(theme, 'points', 'title'), frame)) return '';
   const object = role.startsWith('picture') || role === 'table' || role === 'chart';

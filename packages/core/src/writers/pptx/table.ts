@@ -1,5 +1,5 @@
 /** A native table (ECMA-376-1 §21.1.3). */
-import { CELL_PADDING, isRightToLeft, placeOf, type SetCell, type TableBox } from '../../scene/index.ts';
+import { CELL_PADDING, placeOf, sideOf, type SetCell, type TableBox } from '../../scene/index.ts';
 import { cellLook, type CellLine, type CellLook } from '../../theme/index.ts';
 import { solidFill } from './colors.ts';
 import { runsXml, type TextContext } from './text.ts';
@@ -23,7 +23,7 @@ export function tableXml(box: TableBox, context: TextContext): string {
     });
     return `<a:tr h="${height}">${cells.join('')}</a:tr>`;
   });
-  const head = box.cells.some((cell) => cell.header) ? ' firstRow="1"' : '';
+  const head = `${theme.mirrored ? ' rtl="1"' : ''}${box.cells.some((cell) => cell.header) ? ' firstRow="1"' : ''}`;
   return `<a:tbl><a:tblPr${head}/><a:tblGrid>${columns}</a:tblGrid>${rows.join('')}</a:tbl>`;
 }
 
@@ -38,7 +38,7 @@ function cellXml(cell: SetCell, size: number, look: CellLook, context: TextConte
   };
   const text =
     runsXml(cell.runs, context, extra) || `<a:endParaRPr lang="${context.language}" sz="${hundredths(size)}"/>`;
-  return `<a:tc${spans}><a:txBody><a:bodyPr/><a:lstStyle/><a:p>${cell.align === 'right' ? `<a:pPr algn="r"${isRightToLeft(cell.runs) ? ' rtl="1"' : ''}/>` : ''}${text}</a:p></a:txBody>${cellProperties(look)}</a:tc>`;
+  return `<a:tc${spans}><a:txBody><a:bodyPr/><a:lstStyle/><a:p>${cell.align === 'right' ? `<a:pPr algn="r"${sideOf(cell, theme).rtl ? ' rtl="1"' : ''}/>` : ''}${text}</a:p></a:txBody>${cellProperties(look)}</a:tc>`;
 }
 
 /** What a merged cell covers looks as it does. */

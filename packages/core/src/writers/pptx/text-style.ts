@@ -20,7 +20,13 @@ const look = (style: TextStyle, size: number, color = style.color): string =>
 export const plainLevel = (tag: string, style: TextStyle, align: Frame['align'], before = 0): string =>
   `<a:${tag} marL="0" indent="0" algn="${ALIGN[align]}">${spacing(style, before)}<a:buNone/>${look(style, style.sizes[0]!)}</a:${tag}>`;
 
-export function pointLevel(index: number, level: LevelStyle, style: TextStyle, align: Frame['align']): string {
+export function pointLevel(
+  index: number,
+  level: LevelStyle,
+  style: TextStyle,
+  align: Frame['align'],
+  fromRight = false,
+): string {
   const tag = `lvl${index + 1}pPr`;
-  return `<a:${tag} marL="${emuOf(level.indent)}" indent="${-emuOf(level.hanging)}" algn="${ALIGN[align]}">${spacing(style, level.spaceBefore)}<a:buClr>${schemeColor(level.bulletColor)}</a:buClr><a:buFont typeface="+mj-lt"/><a:buChar char="${xmlText(level.bullet)}"/>${look(style, style.sizes[0]! * level.scale, level.color)}</a:${tag}>`;
+  return `<a:${tag} marL="${emuOf(level.indent)}" indent="${-emuOf(level.hanging)}" algn="${ALIGN[align]}"${fromRight ? ' rtl="1"' : ''}>${spacing(style, level.spaceBefore)}<a:buClr>${schemeColor(level.bulletColor)}</a:buClr><a:buFont typeface="+mj-lt"/><a:buChar char="${xmlText(level.bullet)}"/>${look(style, style.sizes[0]! * level.scale, level.color)}</a:${tag}>`;
 }

@@ -2,7 +2,7 @@
 import type { LanguageTag } from '../../base/index.ts';
 import { xmlText } from '../../container/index.ts';
 import type { Run, Runs } from '../../content/index.ts';
-import { isRightToLeft, paraSetting, type Para, type TextBox } from '../../scene/index.ts';
+import { paraSetting, sidedAlign, sideOf, type Para, type TextBox } from '../../scene/index.ts';
 import type { Frame, Theme } from '../../theme/index.ts';
 import { schemeColor, solidFill } from './colors.ts';
 import { bulletsOf, withMark, type Bullet } from './bullet.ts';
@@ -68,8 +68,9 @@ export function freeTextBody({ paras, frame, scale, spread }: TextBox, anchor: s
         ? '<a:buNone/>'
         : `<a:buClr>${schemeColor(set.bulletColor)}</a:buClr>${bullets[i]?.xml ?? `<a:buChar char="${xmlText(set.bullet)}"/>`}`;
     const indent = set.indent === 0 ? '' : ` marL="${emuOf(set.indent)}" indent="${-emuOf(set.hanging)}"`;
-    const rtl = isRightToLeft(para.runs);
-    const properties = `<a:pPr${indent} algn="${rtl && align === 'left' ? 'r' : ALIGN[align]}"${rtl ? ' rtl="1"' : ''}>${spacing(style, i === 0 ? 0 : set.spaceBefore * spread)}${bullet}</a:pPr>`;
+    const { rtl, fromRight } = sideOf(para, context.theme);
+    const side = ALIGN[sidedAlign(align, fromRight, context.theme)];
+    const properties = `<a:pPr${indent} algn="${side}"${rtl ? ' rtl="1"' : ''}>${spacing(style, i === 0 ? 0 : set.spaceBefore * spread)}${bullet}</a:pPr>`;
     const extra: Extra = { attributes, fill: solidFill(set.color), mono: set.mono, faces: faces(style) };
     return `<a:p>${properties}${runsXml(withMark(para.runs, bullets[i]), context, extra)}</a:p>`;
   });
@@ -96,7 +97,7 @@ function paragraphXml(
     fill,
     mono: paragraph.style === 'code',
   });
-  const direction = directionOf(paragraph.runs, frame);
+  const direction = directionOf(paragraph, frame, context.theme);
   const paragraphed = (level: string, inner: string): string => {
     const own = `${level}${direction}`;
     return own === '' && inner === '' && space === ''
@@ -130,8 +131,14 @@ function paragraphXml(
 }
 
 /** Text that is written from the right begins there, unless it stands in the middle (§21.1.2.2.7). */
-const directionOf = (runs: Runs, { align }: Frame): string =>
-  isRightToLeft(runs) ? `${align === 'left' ? ' algn="r"' : ''} rtl="1"` : '';
+function directionOf(para: Para, { align }: Frame, theme: Theme): string {
+  const { rtl, fromRight } = sideOf(para, theme);
+  const side = sidedAlign(align, fromRight, theme);
+  const own = side === align ? '' : ` algn="${ALIGN[side]}"`;
+  // A bullet stands at the right of a paragraph from right to left alone.
+  const written = rtl || (fromRight && para.style === 'point');
+  return `${own}${written ? ' rtl="1"' : theme.mirrored ? ' rtl="0"' : ''}`;
+}
 
 export function runsXml(runs: Runs, context: TextContext, extra: Extra = NOTHING): string {
   let xml = '';

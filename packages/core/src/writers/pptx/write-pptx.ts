@@ -90,7 +90,7 @@ function presentationPart(scene: Scene): string {
   const ids = slideIds.map((id, i) => `<p:sldId id="${id}" r:id="rId${i + 7}"/>`).join('');
   const extension = sectionList(scene, slideIds);
   const slideList = ids === '' ? '' : `<p:sldIdLst>${ids}</p:sldIdLst>`;
-  return `${XML}<p:presentation ${NS}><p:sldMasterIdLst><p:sldMasterId id="2147483648" r:id="rId1"/></p:sldMasterIdLst><p:notesMasterIdLst><p:notesMasterId r:id="rId2"/></p:notesMasterIdLst>${slideList}<p:sldSz cx="${theme.size.width}" cy="${theme.size.height}"/><p:notesSz cx="${NOTES_WIDTH}" cy="${NOTES_HEIGHT}"/>${extension === '' ? '' : `<p:extLst>${extension}</p:extLst>`}</p:presentation>`;
+  return `${XML}<p:presentation ${NS}${theme.mirrored ? ' rtl="1"' : ''}><p:sldMasterIdLst><p:sldMasterId id="2147483648" r:id="rId1"/></p:sldMasterIdLst><p:notesMasterIdLst><p:notesMasterId r:id="rId2"/></p:notesMasterIdLst>${slideList}<p:sldSz cx="${theme.size.width}" cy="${theme.size.height}"/><p:notesSz cx="${NOTES_WIDTH}" cy="${NOTES_HEIGHT}"/>${extension === '' ? '' : `<p:extLst>${extension}</p:extLst>`}</p:presentation>`;
 }
 
 function coreProperties({ title, author, language }: Scene): string {
