@@ -2,12 +2,13 @@
 import { expect, test } from '@jest/globals';
 import { ptFromEmu } from '../base/index.ts';
 import { plain } from '../content/index.ts';
-import type { Content, Slide } from '../deck/index.ts';
+import type { Content, Point, Slide } from '../deck/index.ts';
 import { drawChart, drawParagraph, drawShape, sceneSlide } from '../scene/index.ts';
 import { THEMES } from '../test/build.ts';
 import {
   contains,
   contrastRatio,
+  dress,
   LAYOUT_NAMES,
   overlaps,
   type LayoutName,
@@ -78,6 +79,17 @@ const STRESS: Readonly<Record<string, { readonly title: string; readonly content
   'right to left': {
     title: 'طاحونة المد والجزر',
     content: points('تفتح البوابة', 'يدور الدولاب', 'גלגל הטחנה מסתובב', 'الدقيق'),
+  },
+  'numbers of a list': {
+    title: 'In order',
+    content: ['xviii.', '(104)', '3.1.12', '☑'].map((text, i) => ({
+      ...(point(`A step that is told in a line of the middling length, number ${i + 1}`, i) as Point),
+      mark: { text, value: i + 1 },
+    })),
+  },
+  scripts: {
+    title: 'ज्वार की चक्की · โรงสีน้ำขึ้นน้ำลง · 조수 방앗간',
+    content: points('पानी तालाब भरता है', 'ประตูน้ำปิดเมื่อน้ำขึ้นสูงสุด', '밀물이 연못을 채웁니다', 'Το νερό και η Βода'),
   },
   emoji: { title: '🌊 Tide 👩‍👩‍👧‍👦', content: points('🌾 Grain', '⚙️ Wheel 🏴󠁧󠁢󠁷󠁬󠁳󠁿', '🍞', '🛶 Boats') },
   'two sides': {
@@ -196,7 +208,12 @@ function faultsOf(page: Page, theme: Theme): readonly string[] {
   return faults;
 }
 
-test.each(THEMES.map((theme) => [theme.name, theme] as const))('%s', (_, theme) => {
+const WORN = THEMES.flatMap((theme) => [
+  [theme.name, theme] as const,
+  [`${theme.name}, mirrored`, dress({ ...theme.look!, mirrored: true })] as const,
+]);
+
+test.each(WORN)('%s', (_, theme) => {
   const taken = new Set<LayoutName>();
   const faults: string[] = [];
   for (const layout of LAYOUT_NAMES)
