@@ -2,34 +2,26 @@
 import { getOrMake } from '../base/index.ts';
 import { chartOf } from '../charts/index.ts';
 import { runsText } from '../content/index.ts';
-import {
-  isNumbered,
-  type Content,
-  type PicturePart,
-  type Point,
-  type PointLevel,
-  type Slide,
-  type TablePart,
-} from '../deck/index.ts';
-import { frameIn, type Frame, type LayoutName, type Role } from '../theme/index.ts';
+import { isNumbered, type Content, type PicturePart, type Slide, type TablePart } from '../deck/index.ts';
+import { frameIn, type LayoutName, type Role } from '../theme/index.ts';
 import {
   FITS,
   mostWords,
   parasOf,
   pictureBox,
   sameOptions,
-  stepFit,
   wordsIn,
   type Draft,
   type LayoutOptions,
   type TextContent,
 } from './draft.ts';
-import { bigNumber, figureItems, leadingDate, quoted } from './figure-items.ts';
-import { largestSize } from './fit-text.ts';
+import { datedRows, figureItems, leadingDate, type FigureItem } from './figure-items.ts';
+import { inFrames, one, plainPara, type Filled, type Taken } from './in-frames.ts';
 import type { Box, Fit, Para } from './page.ts';
 import { FIGURES, type FigureName } from './figure-drafts.ts';
 import { FIGURE_EASY, setFigure } from './set-figure.ts';
-import { besidePicture, spreadText, tablePages, usualPages, withTable } from './usual-pages.ts';
+import { big, comparison, quotation } from './said-pages.ts';
+import { besidePicture, tablePages, usualPages, withTable } from './usual-pages.ts';
 
 interface Sorted {
   readonly texts: readonly TextContent[];
@@ -37,12 +29,6 @@ interface Sorted {
   readonly tables: readonly TablePart[];
   readonly textFirst: boolean;
 }
-interface Taken {
-  readonly pages: readonly Draft[];
-  /** Parts of the content that stand on these pages. */
-  readonly parts: readonly Content[];
-}
-
 const isText = (part: Content): part is TextContent => part.kind === 'point' || part.kind === 'text';
 
 interface Tried {
@@ -155,8 +141,13 @@ function takeInto(layout: LayoutName, sorted: Sorted, options: LayoutOptions): T
     case 'pyramid':
     case 'funnel':
     case 'matrix': {
+      const [table] = tables;
+      if (layout === 'timeline' && texts.length === 0 && table !== undefined) {
+        const rows = datedRows(table);
+        return rows && one(figured(layout, layout, rows, [], options), [table]);
+      }
       const points = texts.filter((part) => part.kind === 'point');
-      return one(figured(layout, layout, points, [], options), points);
+      return one(figured(layout, layout, figureItems(points), [], options), points);
     }
     case 'figure-text': {
       const points = texts.filter((part) => part.kind === 'point');
@@ -166,7 +157,7 @@ function takeInto(layout: LayoutName, sorted: Sorted, options: LayoutOptions): T
       const ordered = points.some((part) => isNumbered(part));
       for (const figure of ordered ? FIGURES : (['timeline', 'icon-grid', ...FIGURES] as const)) {
         if (figure === 'timeline' && !points.every(({ runs }) => leadingDate(runs) !== undefined)) continue;
-        const page = figured(layout, figure, points, rest, options);
+        const page = figured(layout, figure, figureItems(points), rest, options);
         if (page !== undefined) return one(page, texts);
       }
       return undefined;
@@ -189,34 +180,6 @@ function takeInto(layout: LayoutName, sorted: Sorted, options: LayoutOptions): T
       return undefined;
   }
 }
-
-const one = (page: Draft | undefined, parts: readonly Content[]): Taken | undefined =>
-  page === undefined || parts.length === 0 ? undefined : { pages: [page], parts };
-
-const plainPara = (part: TextContent): Para => ({ part: part.id, style: 'plain', level: 1, runs: part.runs });
-
-type Filled = readonly [role: Role, paras: readonly Para[]];
-
-/** Text in several frames of a layout, those of one style at one size. @returns undefined where some does not fit. */
-function inFrames(layout: LayoutName, filled: readonly Filled[], options: LayoutOptions): Draft | undefined {
-  const { theme } = options;
-  const places = filled
-    .filter(([, paras]) => paras.length > 0)
-    .map(([role, paras]) => ({ paras, frame: frameIn(theme, layout, role) }));
-  const sizes = new Map<string, number>();
-  for (const { paras, frame } of places) {
-    const size = largestSize(paras, frame, theme, frame.style.sizes);
-    if (size === undefined) return undefined;
-    const alike = likeness(frame);
-    sizes.set(alike, Math.min(size, sizes.get(alike) ?? Infinity));
-  }
-  const boxes = places.map(({ paras, frame }) => spreadText(paras, frame, options, sizes.get(likeness(frame))!));
-  const main = places.at(-1)?.frame ?? frameIn(theme, layout, 'title');
-  return { layout, boxes, fit: stepFit(Math.min(main.style.sizes[0]!, ...sizes.values()), main) };
-}
-
-/** The same for frames whose text is set at one size. */
-const likeness = ({ role, style }: Frame): string => `${style.sizes[0]} ${style.font} ${role.startsWith('head')}`;
 
 /** More are no columns, and finding where to part them would take long. */
 const MOST_IN_COLUMNS = 40;
@@ -247,77 +210,6 @@ function inColumns(
   const edges = [0, ...best.cuts, texts.length];
   const filled = roles.map((role, i): Filled => [role, parasOf(texts.slice(edges[i], edges[i + 1]))]);
   return one(inFrames(layout, filled, options), texts);
-}
-
-const higher = (point: Point): Point => ({ ...point, level: Math.max(1, point.level - 1) as PointLevel });
-
-/** Two points with what stands below each. */
-function comparison(texts: readonly TextContent[], options: LayoutOptions): Taken | undefined {
-  const heads = texts.flatMap((part, i) => (part.kind === 'point' && part.level === 1 ? [i] : []));
-  if (heads.length !== 2 || heads[0] !== 0) return undefined;
-  const at = heads[1]!;
-  const side = (parts: readonly TextContent[]): readonly [readonly Para[], readonly Para[]] => [
-    parts.slice(0, 1).map(plainPara),
-    parasOf(parts.slice(1).map((part) => (part.kind === 'point' ? higher(part) : part))),
-  ];
-  const [head, body] = side(texts.slice(0, at));
-  const [head2, body2] = side(texts.slice(at));
-  if (body.length === 0 || body2.length === 0) return undefined;
-  const filled: readonly Filled[] = [
-    ['head', head],
-    ['body', body],
-    ['head2', head2],
-    ['body2', body2],
-  ];
-  return one(inFrames('comparison', filled, options), texts);
-}
-
-/** One long sentence, as said by somebody. */
-function quotation(texts: readonly TextContent[], options: LayoutOptions): Taken | undefined {
-  const [first, second] = texts;
-  if (first === undefined || texts.length > 2) return undefined;
-  const { quote, source } = quoted(first.runs);
-  const who: readonly Para[] =
-    second !== undefined
-      ? [plainPara(second)]
-      : source.length > 0
-        ? [{ part: first.id, style: 'plain', level: 1, runs: source }]
-        : [];
-  const said: Para = { part: first.id, style: 'plain', level: 1, runs: second === undefined ? quote : first.runs };
-  return one(
-    inFrames(
-      'quotation',
-      [
-        ['quote', [said]],
-        ['caption', who],
-      ],
-      options,
-    ),
-    texts,
-  );
-}
-
-function big(texts: readonly TextContent[], options: LayoutOptions): Taken | undefined {
-  const [first, ...others] = texts;
-  const found = first === undefined ? undefined : bigNumber(first.runs);
-  if (first === undefined || found === undefined || texts.length > 4) return undefined;
-  const { big: number, rest } = found;
-  const below: readonly Para[] = [
-    ...(rest.length === 0 ? [] : [{ part: first.id, style: 'plain' as const, level: 1, runs: rest }]),
-    ...parasOf(others),
-  ];
-  const shown: Para = { part: first.id, style: 'plain', level: 1, runs: number };
-  return one(
-    inFrames(
-      'big-number',
-      [
-        ['big', [shown]],
-        ['body', below],
-      ],
-      options,
-    ),
-    texts,
-  );
 }
 
 const PICTURE_ROLES: readonly Role[] = ['picture', 'picture2', 'picture3', 'picture4'];
@@ -370,12 +262,11 @@ function charted(layout: LayoutName, { texts, tables }: Sorted, options: LayoutO
 function figured(
   layout: LayoutName,
   figure: FigureName,
-  points: readonly TextContent[],
+  items: readonly FigureItem[] | undefined,
   rest: readonly TextContent[],
   options: LayoutOptions,
 ): Draft | undefined {
   const { theme } = options;
-  const items = figureItems(points);
   const frame = frameIn(theme, layout, 'figure');
   const set = items === undefined ? undefined : setFigure(figure, items, frame, theme);
   if (set === undefined) return undefined;

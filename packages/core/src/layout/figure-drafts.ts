@@ -2,7 +2,7 @@
 import { inches } from '../base/index.ts';
 import { plain, runsText } from '../content/index.ts';
 import type { CardKind } from '../theme/index.ts';
-import { leadingDate, type FigureItem } from './figure-items.ts';
+import { bigNumber, leadingDate, type FigureItem } from './figure-items.ts';
 import { rectOf, within, type Pen, type Words } from './figure-pen.ts';
 import type { IconBox, Para, ShapeBox } from './page.ts';
 
@@ -151,6 +151,8 @@ function cycle(items: readonly SetItem[], pen: Pen): FigureDraft {
   return { shapes, words };
 }
 
+const TOP_LEFT = { anchor: 'top', align: 'left' } as const;
+
 /** The date at its place on the line, the rest of the text by it. */
 function dated(item: SetItem, i: number): { readonly when: Para; readonly what: readonly Para[] } {
   const found = leadingDate(item.runs);
@@ -163,7 +165,7 @@ function timelineAcross(items: readonly SetItem[], pen: Pen): FigureDraft {
   const { x, y, width, height } = pen.frame;
   const gap = inches(0.2);
   const each = (width - gap * (items.length - 1)) / items.length;
-  const line = y + height * 0.34;
+  const line = y + height * 0.3;
   const dot = inches(0.24);
   const shapes: ShapeBox[] = [pen.shape('rect', rectOf(x, line - inches(0.02), width, inches(0.04)), 'muted')];
   const words: Words[] = [];
@@ -171,7 +173,8 @@ function timelineAcross(items: readonly SetItem[], pen: Pen): FigureDraft {
     const at = x + i * (each + gap);
     const { when, what } = dated(item, i);
     const color = pen.accent(i, items.length > 4);
-    shapes.push(pen.shape('ellipse', rectOf(at, line - dot / 2, dot, dot), color));
+    const stem = rectOf(at + dot / 2 - inches(0.01), line, inches(0.02), y + height - line);
+    shapes.push(pen.shape('rect', stem, 'muted'), pen.shape('ellipse', rectOf(at, line - dot / 2, dot, dot), color));
     words.push(
       pen.words(rectOf(at, y, each, line - dot - y), [when], {
         anchor: 'bottom',
@@ -179,7 +182,7 @@ function timelineAcross(items: readonly SetItem[], pen: Pen): FigureDraft {
         color,
         font: 'heading',
       }),
-      pen.words(rectOf(at, line + dot, each, y + height - line - dot), what, { anchor: 'top', align: 'left' }),
+      pen.words(rectOf(at + dot * 1.3, line + dot, each - dot * 1.3, y + height - line - dot), what, TOP_LEFT),
     );
   });
   return { shapes, words };
@@ -236,6 +239,7 @@ function cards(items: readonly SetItem[], pen: Pen, columns: number): FigureDraf
     ({ details, runs }) => details.length === 0 && runsText(runs).length <= MOST_IN_MIDDLE,
   );
   const marked = items.some(({ icon, ordered }) => icon !== undefined || ordered);
+  const numbers = marked ? undefined : numbersOf(items);
   items.forEach((item, i) => {
     const column = i % columns;
     const place = rectOf(
@@ -248,7 +252,12 @@ function cards(items: readonly SetItem[], pen: Pen, columns: number): FigureDraf
     const card = pen.cardAt(place, color, column > 0);
     shapes.push(...card.shapes);
     const { x: left, y: top, width: wide, height: high } = card.inside;
-    const side = marked ? Math.min(inches(0.62), high * 0.34) : 0;
+    const number = numbers?.[i];
+    const side = marked
+      ? Math.min(inches(0.62), high * 0.34)
+      : number === undefined
+        ? 0
+        : Math.min(inches(0.9), high * 0.45);
     const spot = rectOf(left, top, side, side);
     if (item.icon !== undefined) shapes.push(...pen.icon(item, spot, card.mark));
     else if (item.ordered)
@@ -261,11 +270,18 @@ function cards(items: readonly SetItem[], pen: Pen, columns: number): FigureDraf
           bold: true,
         }),
       );
-    const from = marked ? side + inches(0.1) : 0;
+    if (number !== undefined) {
+      const large = { anchor: 'top', align: 'left', color: card.mark, font: 'heading', bold: true } as const;
+      const para: Para = { part: item.part, style: 'plain', level: 1, runs: number.big };
+      words.push({ ...pen.words(rectOf(left, top, wide, side), [para], large), large: true });
+    }
+    const from = side === 0 ? 0 : side + inches(0.1);
+    const said = number === undefined ? item : { ...item, runs: number.rest, heads: false };
+    if (said.runs.length + said.details.length === 0) return;
     words.push(
-      pen.words(rectOf(left, top + from, wide, high - from), itemParas(item), {
+      pen.words(rectOf(left, top + from, wide, high - from), itemParas(said), {
         // A few words alone stand in the middle of their box.
-        ...(boxed && plainItems && !marked ? MIDDLE : TOP_LEFT),
+        ...(boxed && plainItems && side === 0 ? MIDDLE : TOP_LEFT),
         color: card.text,
       }),
     );
@@ -273,9 +289,17 @@ function cards(items: readonly SetItem[], pen: Pen, columns: number): FigureDraf
   return { shapes, words };
 }
 
+/** Numbers with their units, where each item of a few has one: they are what is looked at. */
+function numbersOf(items: readonly SetItem[]): readonly NonNullable<ReturnType<typeof bigNumber>>[] | undefined {
+  const found = items.map(({ runs }) => bigNumber(runs));
+  return items.length <= MOST_NUMBERS && found.every((number) => number?.unit === true)
+    ? (found as readonly NonNullable<ReturnType<typeof bigNumber>>[])
+    : undefined;
+}
+const MOST_NUMBERS = 4;
+
 const BOXES: ReadonlySet<CardKind> = new Set(['panel', 'solid', 'outline']);
 const MOST_IN_MIDDLE = 40; // characters
-const TOP_LEFT = { anchor: 'top', align: 'left' } as const;
 const MIDDLE = { anchor: 'middle', align: 'center' } as const;
 
 /** Layers from the top down: a pyramid, or the other way round a funnel; the text stands beside them. */

@@ -1,11 +1,12 @@
 /** What a list says when it is read as a figure: its points, and what stands below each. */
-import { runsText, sliceRuns, trimRuns, type Runs } from '../content/index.ts';
-import { isNumbered, type Content, type Icon } from '../deck/index.ts';
+import { cellText, plain, runsText, sliceRuns, trimRuns, type Runs, type TableCell } from '../content/index.ts';
+import { isNumbered, type Content, type Icon, type TablePart } from '../deck/index.ts';
 import type { Para } from './page.ts';
 import type { PartId } from '../ids/index.ts';
 
 export interface FigureItem {
-  readonly part: PartId;
+  /** Null for what is no part of its own: a row of a table. */
+  readonly part: PartId | null;
   readonly runs: Runs;
   readonly icon: Icon | undefined;
   readonly ordered: boolean;
@@ -31,12 +32,12 @@ export function figureItems(content: readonly Content[]): readonly FigureItem[] 
 }
 
 const MONTH =
-  '(?:jan(?:uar[yi]?|vier)?|feb(?:ruar[yi]?)?|f[ée]vr(?:ier)?|mar(?:ch|s|zo)?|m[äa]rz|apr(?:il)?|avril|may|mai|mayo|june?|juin|junio|jul[yi]?o?|juillet|aug(?:ust)?|ao[ûu]t|agosto|sept?(?:ember|embre|iembre)?|okt(?:ober)?|oct(?:ober|obre|ubre)?|nov(?:ember|embre|iembre)?|de[cz](?:ember|embre)?|d[ée]cembre|diciembre|enero|febrero|abril|januar|februar)\\.?';
+  '(?:jan(?:uar[yi]?|vier)?|feb(?:ruar[yi]?)?|f[ée]vr(?:ier)?|mar(?:ch|s|zo)?|m[äa]rz|apr(?:il)?|avril|may|mai|mayo|june?|juin|junio|jul[yi]?o?|juillet|aug(?:ust)?|ao[ûu]t|agosto|sept?(?:ember|embre|iembre)?|okt(?:ober)?|oct(?:ober|obre|ubre)?|nov(?:ember|embre|iembre)?|de[cz](?:ember|embre)?|d[ée]cembre|diciembre|enero|febrero|abril|januar|februar|gennaio|febbraio|aprile|maggio|giugno|luglio|settembre|ottobre|dicembre|janeiro|fevereiro|março|maio|junho|julho|setembro|outubro|dezembro|januari|februari|maart|mei|augustus)\\.?';
 const YEAR = '(?:1[0-9]|20|21)\\d\\d';
 /** A date at the beginning of a line: year, month and year, day, quarter, week, or a span of them. */
-const ONE_DATE = `(?:\\d{1,2}(?:st|nd|rd|th|\\.)?\\s+(?:de\\s+)?${MONTH}(?:\\s+(?:de\\s+)?${YEAR})?|${MONTH}\\s+\\d{1,2}(?:st|nd|rd|th)?,?(?:\\s+${YEAR})?|${MONTH}(?:\\s+(?:de\\s+)?${YEAR})?|Q[1-4](?:\\s+${YEAR})?|${YEAR}s?|(?:week|month|day|year|phase|woche|monat|tag|jahr|semaine|mois|jour|année|semana|mes|día|año)\\s+\\d{1,3}|\\d{1,2}:\\d{2})`;
+const ONE_DATE = `(?:${YEAR}-\\d{2}(?:-\\d{2})?|\\d{1,2}[./]\\d{1,2}[./](?:\\d{2}|${YEAR})|${YEAR}年(?:\\d{1,2}月(?:\\d{1,2}日)?)?|\\d{1,2}(?:st|nd|rd|th|\\.)?\\s+(?:de\\s+)?${MONTH}(?:\\s+(?:de\\s+)?${YEAR})?|${MONTH}\\s+\\d{1,2}(?:st|nd|rd|th)?,?(?:\\s+${YEAR})?|${MONTH}(?:\\s+(?:de\\s+)?${YEAR})?|Q[1-4](?:\\s+${YEAR})?|${YEAR}s?|(?:week|month|day|year|phase|woche|monat|tag|jahr|semaine|mois|jour|année|semana|mes|día|año)\\s+\\d{1,3}|\\d{1,2}:\\d{2})`;
 const DATE = new RegExp(
-  `^(?:(?:in|on|by|from|since|until|am|ab|im|bis|seit|le|en|dès|desde|el)\\s+)?(${ONE_DATE}(?:\\s*(?:–|—|-|to|bis|au|a)\\s*${ONE_DATE})?)(?=$|[\\s,.:;–—-])`,
+  `^(?:(?:in|on|by|from|since|until|am|ab|im|bis|seit|le|en|dès|desde|el)\\s+)?(${ONE_DATE}(?:\\s*(?:–|—|-|to|bis|au|a)\\s*${ONE_DATE})?)(?=$|[\\s,.:;：、–—-])`,
   'iu',
 );
 
@@ -47,12 +48,45 @@ export function leadingDate(runs: Runs): { readonly date: Runs; readonly rest: R
   if (match === null) return undefined;
   const start = match[0].length - match[1]!.length;
   const end = match[0].length;
-  const separator = /^\s*[,:;–—-]?\s*/.exec(text.slice(end))![0].length;
+  const separator = /^\s*[,:;：、–—-]?\s*/.exec(text.slice(end))![0].length;
   return { date: sliceRuns(runs, start, end), rest: trimRuns(sliceRuns(runs, end + separator, text.length)) };
 }
 
+/** What a text says first of what it speaks, and the rest: `After: a hoist lifts them`. */
+export function labelled(runs: Runs): { readonly label: Runs; readonly rest: Runs } | undefined {
+  const match = LABEL.exec(runsText(runs));
+  if (match === null) return undefined;
+  const [whole, label] = match;
+  const rest = trimRuns(sliceRuns(runs, whole.length, runsText(runs).length));
+  return rest.length === 0 ? undefined : { label: sliceRuns(runs, 0, label!.length), rest };
+}
+const LABEL = /^(\p{L}[^:：.!?\n]{0,29}?)(?:\s*:\s+|：\s*|\s+[–—]\s+)/u;
+
+/** Rows of a table whose first column has dates, as items of a timeline; undefined for any other table. */
+export function datedRows({ table }: TablePart): readonly FigureItem[] | undefined {
+  const rows = table.rows.filter(({ header }) => !header);
+  const heads = table.rows.find(({ header }) => header)?.cells.map(cellText) ?? [];
+  if (table.columns < 2 || table.columns > MOST_COLUMNS || rows.some(({ cells }) => cells.length !== table.columns))
+    return undefined;
+  const items = rows.map(({ cells: [when, ...what] }): FigureItem | undefined => {
+    const date = leadingDate(when!.runs);
+    if (date === undefined || date.rest.length > 0 || what.some(({ rows, columns }) => rows > 1 || columns > 1))
+      return undefined;
+    const [{ runs: first }, ...more] = what as [TableCell, ...TableCell[]];
+    const details = more.flatMap(({ runs }, i): readonly Para[] => {
+      const head = heads[i + 2] ?? '';
+      return runs.length === 0
+        ? []
+        : [{ part: null, style: 'detail', level: 1, runs: head === '' ? runs : [...plain(`${head}: `), ...runs] }];
+    });
+    return { part: null, runs: [...date.date, ...plain(': '), ...first], icon: undefined, ordered: false, details };
+  });
+  return items.every((item) => item !== undefined) ? items : undefined;
+}
+const MOST_COLUMNS = 3;
+
 const UNIT =
-  '%|‰|percent|per cent|prozent|pour cent|por ciento|million(?:s|en)?|billion|milliard(?:s|en)?|thousand|tausend|mille|mil|times|mal|fois|veces|years?|jahre?|ans|años|months?|monate?|mois|meses|weeks?|wochen?|semaines?|semanas?|days?|tage?|jours?|días?|hours?|stunden?|heures?|horas?|minutes?|minuten|km|m²|m³|m|kg|t|tonnes?|kW|MW|kWh|MWh|GWh|°C|€|\\$|£';
+  '%|‰|percent|per cent|prozent|pour cent|por ciento|million(?:s|en)?|billion|milliard(?:s|en)?|thousand|tausend|mille|mil|times|mal|fois|veces|years?|jahre?|ans|años|months?|monate?|mois|meses|weeks?|wochen?|semaines?|semanas?|days?|tage?|jours?|días?|hours?|stunden?|heures?|horas?|minutes?|minuten|euros?|dollars?|pounds?|litres?|liters?|lit(?:er|ri|ros)|hectares?|ha|acres?|miles?|met(?:re|er|ro)s?|mètres?|tons|people|persons?|personen|personnes|personas|visitors?|members?|jobs|km|m²|m³|m|kg|t|tonnes?|kW|MW|kWh|MWh|GWh|°C|€|\\$|£';
 const BIG = new RegExp(
   `(?:^|[\\s(])((?:[£$€¥]\\s?)?\\d[\\d.,\u00a0\u202f ’]*(?:\\s?(?:${UNIT})(?![\\p{L}\\d]))?|one in \\w+|\\d+ (?:of|in|out of|von|sur|de) \\d+)`,
   'iu',

@@ -18,6 +18,8 @@ import type { IconBox, Para, ShapeBox } from './page.ts';
 export interface Words {
   readonly frame: Frame;
   readonly paras: readonly Para[];
+  /** It is set larger than the rest, on one line: a number. */
+  readonly large?: true;
 }
 
 interface Card {
@@ -52,6 +54,7 @@ export class Pen {
   cardAt(place: Rect, accent: ColorName, follows: boolean): Card {
     const pad = inches(0.25);
     const line = inches(0.06);
+    const hair = inches(0.01);
     const inside = within(place, pad);
     const plain = { inside, text: 'text', mark: accent } as const;
     switch (this.theme.cards) {
@@ -64,7 +67,10 @@ export class Pen {
       case 'rule':
         return {
           ...plain,
-          shapes: [this.shape('rect', rectOf(place.x, place.y, place.width, line * 1.5), accent)],
+          shapes: [
+            this.shape('rect', rectOf(place.x, place.y, place.width, line * 1.5), accent),
+            this.shape('rect', rectOf(place.x, place.y + place.height - hair, place.width, hair), 'muted'),
+          ],
           inside: rectOf(place.x, place.y + line + pad, place.width - pad / 2, place.height - line - pad),
         };
       case 'edge':
@@ -103,7 +109,7 @@ export class Pen {
   }
 
   icon(item: FigureItem, rect: Rect, color: ColorName): readonly IconBox[] {
-    return item.icon === undefined
+    return item.icon === undefined || item.part === null
       ? []
       : [{ kind: 'icon', frame: this.frame, part: item.part, icon: item.icon, rect: this.#placed(rect), color }];
   }

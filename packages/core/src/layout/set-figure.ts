@@ -4,7 +4,7 @@ import { runsText } from '../content/index.ts';
 import type { Frame, Theme } from '../theme/index.ts';
 import { textBox } from './draft.ts';
 import { FIGURE_DRAFTS, type FigureDraft, type FigureName } from './figure-drafts.ts';
-import type { FigureItem } from './figure-items.ts';
+import { labelled, type FigureItem } from './figure-items.ts';
 import { Pen } from './figure-pen.ts';
 import type { Box, Para } from './page.ts';
 import { longestWord, measurePara, stackHeight } from './set-text.ts';
@@ -40,13 +40,15 @@ export function setFigure(
   const [least, most] = FIGURE_RANGE[name];
   if (items.length < least || items.length > most) return undefined;
   // Points that are sentences are no headings; all are set alike.
-  const heads = items.every(({ runs, details }) => details.length > 0 || runsText(runs).length <= HEADING);
-  const alike = items.map((item) => ({ ...item, heads }));
+  const said = NAMED.has(name) ? named(items) : items;
+  const heads = said.every(({ runs, details }) => details.length > 0 || runsText(runs).length <= HEADING);
+  const alike = said.map((item) => ({ ...item, heads }));
   const drafts = (height: number): readonly FigureDraft[] => [
     ...FIGURE_DRAFTS[name](alike, new Pen({ ...frame, height: emu(height) }, theme)),
   ];
-  const holds = ({ words }: FigureDraft, size: number): boolean =>
-    words.every(({ frame: place, paras }) => suits(paras, place, theme, size));
+  const holds = (draft: FigureDraft, size: number): boolean =>
+    draft.words.every(({ frame: place, paras, large }) => large || suits(paras, place, theme, size)) &&
+    largeSize(draft, size, theme) !== undefined;
   let best: { readonly i: number; readonly size: number } | undefined;
   for (const [i, draft] of drafts(frame.height).entries()) {
     const size = FIGURE_SIZES.find((candidate) => holds(draft, candidate));
@@ -60,14 +62,44 @@ export function setFigure(
       if (left-- === 0) return draft;
     throw new RangeError(`The figure ${name} has no draft ${i}`);
   };
-  const { shapes, words } = FLEXIBLE.has(name) ? lowest(at, holds, size, frame.height) : at(frame.height);
-  const freeText = (place: Frame, paras: readonly Para[]): Box =>
-    textBox(paras, { ...place, style: { ...place.style, sizes: [size] } }, theme, size, true);
-  return { size, boxes: [...shapes, ...words.map(({ frame: place, paras }) => freeText(place, paras))] };
+  const draft = FLEXIBLE.has(name) ? lowest(at, holds, size, frame.height) : at(frame.height);
+  const large = largeSize(draft, size, theme)!;
+  const words = draft.words.map((one): Box => {
+    const own = one.large ? large : size;
+    return textBox(one.paras, { ...one.frame, style: { ...one.frame.style, sizes: [own] } }, theme, own, true);
+  });
+  return { size, boxes: [...draft.shapes, ...words] };
+}
+
+const LARGER = [2.2, 2, 1.8, 1.6, 1.4, 1.2];
+
+/** One size for all that is set larger; undefined where some of it does not fit. */
+function largeSize({ words }: FigureDraft, size: number, theme: Theme): number | undefined {
+  const large = words.filter((one) => one.large);
+  return LARGER.map((factor) => Math.round(size * factor)).find((own) =>
+    large.every(({ frame, paras }) => {
+      const measures = paras.map((para) => measurePara(para, frame, theme, own));
+      return stackHeight(measures) <= ptFromEmu(frame.height) && measures.every(({ lines }) => lines.length <= 1);
+    }),
+  );
+}
+
+/** Figures whose items may have a name above what is said of it. */
+const NAMED: ReadonlySet<FigureName> = new Set(['icon-grid', 'steps', 'matrix']);
+
+/** Items that each say first of what they speak get that as their heading. */
+function named(items: readonly FigureItem[]): readonly FigureItem[] {
+  const found = items.map(({ runs }) => labelled(runs));
+  return items.map((item, i): FigureItem => {
+    const name = found[i];
+    if (name === undefined || found.includes(undefined)) return item;
+    const rest: Para = { part: item.part, style: 'detail', level: 1, runs: name.rest };
+    return { ...item, runs: name.label, details: [rest, ...item.details] };
+  });
 }
 
 /** Figures that are as tall as their fullest part needs, not as the slide. */
-const FLEXIBLE: ReadonlySet<FigureName> = new Set(['icon-grid', 'steps', 'matrix']);
+const FLEXIBLE: ReadonlySet<FigureName> = new Set(['icon-grid', 'steps', 'matrix', 'timeline']);
 /** Of the room; less would leave the slide half empty. */
 const LEAST_HEIGHT = 0.6;
 const AIR = 1.12;

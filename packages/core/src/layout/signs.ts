@@ -4,7 +4,7 @@ import { runsText, runsWords } from '../content/index.ts';
 import { isNumbered, type Slide } from '../deck/index.ts';
 import { beginningOf } from '../shorten/index.ts';
 import type { LayoutName } from '../theme/index.ts';
-import { bigNumber, figureItems, isQuoted, leadingDate } from './figure-items.ts';
+import { bigNumber, datedRows, figureItems, isQuoted, labelled, leadingDate } from './figure-items.ts';
 
 export const REASONS = [
   'numbered',
@@ -14,6 +14,7 @@ export const REASONS = [
   'versus',
   'two-sides',
   'short-items',
+  'named-items',
   'number-with-unit',
   'quoted',
   'round-words',
@@ -46,6 +47,9 @@ const STEPS =
   /\b(steps?|how to|process|procedure|stages?|schritte?|ablauf|vorgehen|étapes?|procédure|pasos?|proceso)\b/i;
 const VERSUS =
   /\b(versus|vs\.?|compared|comparison|before and after|pros and cons|for and against|advantages and|strengths and|gegenüber|im vergleich|vor- und nachteile|comparé|avantages et|contra|ventajas y)\b/i;
+/** Names of one side of two. */
+const SIDE =
+  /^(before|after|old|new|now|then|today|so far|for|against|pros?|cons?|with|without|as is|to be|vorher|nachher|früher|heute|alt|neu|dafür|dagegen|für|gegen|mit|ohne|avant|après|ancien|nouveau|pour|contre|avec|sans|antes|después|viejo|nuevo|a favor|en contra|con|sin|prima|dopo|depois|voor|na)\b/i;
 const ROUND = /\b(cycle|loop|circle|again|repeat(s|ed)?|round|kreislauf|zyklus|wieder|cyclique|boucle|ciclo|bucle)\b/i;
 const LAYERS =
   /\b(pyramid|hierarchy|layers?|levels?|tiers?|foundation|base|pyramide|ebenen?|schichten?|grundlage|niveaux?|hiérarchie|capas?|niveles|pirámide)\b/i;
@@ -81,8 +85,13 @@ export function signsOf(slide: Slide, language: string | null): readonly Sign[] 
     else if (share((line) => ORDER.test(line)) >= 0.5) add('steps', 'order-words', 0.85);
     else if (n >= 3 && share((line) => beginningOf(line) !== undefined) >= 0.75)
       add('steps', 'imperative', STEPS.test(title) ? 0.8 : 0.5);
+    const sides = items.map(({ runs }) => labelled(runs)?.label);
     if (n === 2 && items.every(({ details }) => details.length > 0))
       add('comparison', VERSUS.test(title) ? 'versus' : 'two-sides', VERSUS.test(title) ? 0.95 : 0.75);
+    else if (n === 2 && texts.length === 2 && sides.every((side) => side !== undefined)) {
+      const opposed = VERSUS.test(title) || sides.every((side) => SIDE.test(runsText(side)));
+      add('comparison', opposed ? 'versus' : 'two-sides', opposed ? 0.95 : 0.6);
+    }
     if (n >= 3 && ROUND.test(title)) add('cycle', 'round-words', 0.85);
     if (n >= 3 && LAYERS.test(title)) add('pyramid', 'layer-words', 0.75);
     if (n >= 3 && NARROWING.test(title)) add('funnel', 'narrowing-words', 0.8);
@@ -96,6 +105,9 @@ export function signsOf(slide: Slide, language: string | null): readonly Sign[] 
     if (n === 4 && (SIDES.test(title) || share((line) => SIDES.test(line)) >= 0.5)) add('matrix', 'four-sides', 0.9);
     const words = items.map(({ runs }) => runsWords(runs));
     const longest = Math.max(...words);
+    if (n <= 4 && longest <= 14 && items.every(({ runs }) => bigNumber(runs)?.unit === true))
+      add('icon-grid', 'number-with-unit', 0.88);
+    if (n <= 6 && longest <= 22 && sides.every((side) => side !== undefined)) add('icon-grid', 'named-items', 0.6);
     if (n <= 9 && longest <= 12 && longest <= 4 * Math.max(1, Math.min(...words)) + 3)
       add('icon-grid', 'short-items', longest <= 6 ? 0.62 : 0.55);
     if (n >= 6 && longest <= 10) add(n >= 9 ? 'columns-3' : 'columns', 'many-short', 0.4);
@@ -125,6 +137,9 @@ export function signsOf(slide: Slide, language: string | null): readonly Sign[] 
     add('chart', 'numbers-in-table', told ? 0.62 : 0.34);
     if (texts.length > 0) add('chart-points', 'numbers-in-table', told ? 0.7 : 0.38);
   }
+  const [only] = tables;
+  if (only !== undefined && tables.length === 1 && texts.length === 0 && datedRows(only) !== undefined)
+    add('timeline', 'dates', DATED_ROWS);
   if (pictures >= 2) add(`gallery-${Math.min(4, pictures) as 2 | 3 | 4}`, 'pictures-together', 0.7);
   if (pictures >= 1 && texts.length > 0)
     for (const layout of ['picture-right', 'picture-left', 'picture-top', 'picture-bleed', 'picture-caption'] as const)
@@ -132,6 +147,8 @@ export function signsOf(slide: Slide, language: string | null): readonly Sign[] 
   return signs.sort((a, b) => b.weight - a.weight);
 }
 
+/** Offered, not taken: a table shows its heads too. */
+const DATED_ROWS = 0.3;
 /** Rows of numbers that are read as a table. */
 const MOST_READ = 8;
 

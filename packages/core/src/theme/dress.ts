@@ -129,6 +129,10 @@ function ruled(layout: Layout, rules: DeckLook['rules'], palette: Palette): Layo
   const frames = layout.frames.map((frame): Frame => {
     const role = RULED[frame.role];
     const rule = role === undefined ? undefined : rules[role];
+    const points = rules.points?.size ?? 0;
+    // What stands above points is never smaller than they are.
+    if (frame.role.startsWith('head') && points > frame.style.sizes[0]!)
+      return { ...frame, style: { ...frame.style, sizes: stepsFrom(points, frame.style.sizes) } };
     return rule === undefined ? frame : withRule(frame, rule, layout, palette, role === 'points');
   });
   return { ...layout, frames };

@@ -166,6 +166,7 @@ export const REASON_LABELS: Readonly<Record<Reason, string>> = {
   'order-words': 'its points say what comes first and next',
   dates: 'its points begin with dates',
   versus: 'the title sets two sides against each other',
+  'named-items': 'each point says first of what it speaks',
   'two-sides': 'two points, each with points below',
   'short-items': 'short points of like length',
   'number-with-unit': 'a number with its unit',
