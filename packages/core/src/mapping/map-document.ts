@@ -22,7 +22,7 @@ import { BELOW_HEADINGS, levelsForHeadings, Nesting } from './nesting.ts';
 import { asOneText, showProse, trimItem } from './prose.ts';
 import { recall, remember } from './stretch-memory.ts';
 import { suggestTitle } from './suggest-title.ts';
-import { coverFirst, tell, toldApart, toldItem } from './tell.ts';
+import { coverFirst, isByline, tell, toldApart, toldItem } from './tell.ts';
 import { cutAt, destinationAt, joinedAt, makePlan, NO_OVERRIDES, turnedAt, type Overrides, type Plan } from './plan.ts';
 import { noteOf, partOf, partWithin, slideAt, type BlockId, type SlideId } from '../ids/index.ts';
 
@@ -192,16 +192,12 @@ class Mapper {
       return this.#leaveOut(block, 'by-map');
     if (destination === 'out') return this.#leaveOut(block, turned ? 'by-mark' : ownReason(block));
     if (this.#showsProse && this.#isProse(i) && this.#addProse(block, i)) return;
+    if (this.#isOnCover(block, destination, turned)) {
+      this.#destinations[i] = 'slide';
+      const common = { id: partOf(block.id), runs: blockRuns(block), blocks: [block.id] };
+      return this.#addContent(block, { kind: 'text', style: 'body', ...common });
+    }
     if (destination === 'notes') return this.#addNotes(block);
-    const onCover = this.#slide?.kind === 'cover' && block.kind === 'paragraph' && block.role === 'subtitle' && !turned;
-    if (onCover)
-      return this.#addContent(block, {
-        kind: 'text',
-        style: 'body',
-        id: partOf(block.id),
-        runs: block.runs,
-        blocks: [block.id],
-      });
     const joined = destination === 'title' && joinedAt(this.#plan, i) && this.#slide?.kind === 'content';
     if (!joined && (destination === 'section' || destination === 'title'))
       return this.#startTitled(block, destination, turned);
@@ -218,6 +214,16 @@ class Mapper {
       : this.#content(block, destination, turned);
     if (content.kind === 'point') this.#destinations[i] = `point${content.level}`;
     this.#addContent(block, content);
+  }
+
+  /** A subtitle, and where no slide is left bare, what stands right below the title: whose it is, of when, for whom. */
+  #isOnCover(block: Block, destination: Destination, turned: boolean): boolean {
+    const slide = this.#slide;
+    if (slide?.kind !== 'cover' || block.kind !== 'paragraph' || turned) return false;
+    if (block.role === 'subtitle') return true;
+    const { length } = slide.content;
+    const follows = slide.notes.length === 0 && length < MOST_ON_COVER;
+    return this.#tells && destination === 'notes' && follows && isByline(block, length === 0);
   }
 
   #startTitled(block: Block, destination: 'section' | 'title', turned: boolean): void {
@@ -415,6 +421,8 @@ class Mapper {
     return plain(title ?? (words === undefined ? 'Untitled' : suggestTitle(words)));
   }
 }
+
+const MOST_ON_COVER = 3;
 
 const BOXES = { true: '☑', false: '☐' } as const;
 

@@ -2,6 +2,7 @@
 import { getOrMake, remembered } from '../base/index.ts';
 import { plain, readWords, runsText, type Runs } from '../content/index.ts';
 import type { Content, Note, Point, Slide } from '../deck/index.ts';
+import type { Block } from '../document/index.ts';
 import { partWithin } from '../ids/index.ts';
 import {
   keptRuns,
@@ -94,6 +95,20 @@ function said(slide: Slide, notes: readonly Note[], told: readonly (readonly Tol
 }
 
 const letters = (text: string): string => text.replace(/[^\p{L}\p{N}]+/gu, '').toLowerCase();
+
+const LONGEST_BYLINE = 14; // words
+const MOST_OF_BYLINE = 90; // characters
+
+/** Whether a line below a title is what stands on a cover: no sentence, unless it is the first, and more than links. */
+export function isByline(block: Block, first: boolean): boolean {
+  if (block.kind !== 'paragraph' || block.role !== undefined) return false;
+  const text = runsText(block.runs).trim();
+  if (text.length > MOST_OF_BYLINE || readWords(text) > LONGEST_BYLINE) return false;
+  const linked = block.runs.reduce((sum, run) => sum + (run.link === undefined && !run.code ? 0 : run.text.length), 0);
+  if (linked > text.length / 2 || /[:：]$/.test(text)) return false;
+  const sentences = text.split(/(?<=[.!?…。！？؟।])(?:\s+|$)/u).filter((part) => part !== '').length;
+  return SENTENCE_END.test(text) ? first && sentences === 1 : true;
+}
 
 /** The cover goes before what stands before the title: a letterhead, a contents list, a note. */
 export function coverFirst(slides: readonly Slide[]): readonly Slide[] {

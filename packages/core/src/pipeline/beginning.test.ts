@@ -88,3 +88,37 @@ test('what is for the speaker stays with the speaker whatever ready-made map is 
           for (const { runs } of box.paras) expect(runsText(runs)).not.toMatch(/presenter only|mention the roof/);
   }
 });
+
+test('whose a document is, and of when, stands on its cover; sentences are spoken', () => {
+  const named = doc(
+    h(1, 'The tide mill'),
+    p('Feasibility report for the trustees.'),
+    p('Quay Trust, Sallow Quay'),
+    p('12 October 2026'),
+    p('The mill stands at the mouth of the creek. It has ground flour for two hundred years.'),
+    p('Draft'),
+    h(2, 'Gates'),
+    li('Oak gates'),
+    li('Iron hinges'),
+  );
+  const { deck, ledger } = convert(named, beginning(named));
+  const [cover] = deck.slides;
+  expect(cover!.content.map((part) => ('runs' in part ? runsText(part.runs) : ''))).toEqual([
+    'Feasibility report for the trustees.',
+    'Quay Trust, Sallow Quay',
+    '12 October 2026',
+  ]);
+  expect(cover!.notes.map(({ runs }) => runsText(runs))).toEqual([
+    'The mill stands at the mouth of the creek. It has ground flour for two hundred years.',
+    'Draft',
+  ]);
+  expect(ledger.lost).toBe(0);
+  const links = doc(
+    h(1, 'The mill'),
+    p([{ text: 'English', link: 'a' }, { text: ' | ' }, { text: 'Deutsch', link: 'b' }]),
+    h(2, 'Gates'),
+    li('Oak'),
+    li('Iron'),
+  );
+  expect(convert(links, beginning(links)).deck.slides[0]!.content).toEqual([]);
+});

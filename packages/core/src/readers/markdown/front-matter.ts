@@ -4,13 +4,15 @@ import type { Report } from '../../base/index.ts';
 
 export interface FrontMatter {
   readonly title: string | undefined;
-  /** Lines that belong on a cover: subtitle, authors, date. */
+  /** Lines that belong on a cover: subtitle, authors, organisation, date. */
   readonly lines: readonly string[];
   readonly author: string | undefined;
   readonly language: string | undefined;
 }
 
-const KNOWN = new Set(['title', 'subtitle', 'author', 'authors', 'date', 'lang', 'language']);
+/** Whose the document is besides its authors, by the names that are in use for it. */
+const BODIES = ['organisation', 'organization', 'institution', 'institute', 'affiliation', 'event'] as const;
+const KNOWN = new Set(['title', 'subtitle', 'author', 'authors', ...BODIES, 'date', 'lang', 'language']);
 const BLOCK = /^---[ \t]*\r?\n([\s\S]*?)\r?\n(?:---|\.\.\.)[ \t]*(?:\r?\n|$)/;
 
 /** @returns The front matter, if there is any, and the number of characters that it takes. */
@@ -35,7 +37,7 @@ export function readFrontMatter(
     .filter(([key]) => !KNOWN.has(key))
     .map(([key, other]) => `${key}: ${textOf(other) ?? JSON.stringify(other)}`);
   if (other.length > 0) report.add('front-matter-left', { line: 1 }, { text: other.join(', ') });
-  const lines = [get('subtitle'), author, get('date')].filter((line) => line !== undefined);
+  const lines = [get('subtitle'), author, ...BODIES.map(get), get('date')].filter((line) => line !== undefined);
   return {
     matter: { title: get('title'), lines, author, language: get('lang') ?? get('language') },
     length: match[0].length,
