@@ -6,4 +6,3 @@ export { NO_OVERRIDES, type Overrides } from './plan.ts';
 export * from './preset-maps.ts';
 export * from './text-kind.ts';
 export * from './suggest-map.ts';
-export { suggestTitle } from './suggest-title.ts';

@@ -17,7 +17,7 @@ import { makeLedger } from './ledger.ts';
 import { mapDocument } from './map-document.ts';
 import { NO_OVERRIDES, type Overrides } from './plan.ts';
 import { presetMap } from './preset-maps.ts';
-import { suggestTitle } from './suggest-title.ts';
+import { suggestTitle } from '../shorten/index.ts';
 import { textKindOf } from './text-kind.ts';
 
 const talk = (document: DocumentModel, overrides: Partial<Overrides> = {}): Deck =>
@@ -157,7 +157,7 @@ describe('never blank, never without a title', () => {
   });
 
   test('a long first sentence is cut at a word', () => {
-    expect(suggestTitle('one two three four five six seven eight nine')).toBe(
+    expect(suggestTitle('one two three four five six seven eight nine', 'und')).toBe(
       'one two three four five six seven eight …',
     );
   });

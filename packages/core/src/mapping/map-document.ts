@@ -16,14 +16,23 @@ import {
   type SlideTitle,
 } from '../deck/index.ts';
 import { blockIndex, blockRuns, blockText, findTitle, type Block, type DocumentModel } from '../document/index.ts';
-import { shorten, type Kept, type Language } from '../shorten/index.ts';
+import { shorten, suggestTitle, type Kept, type Language } from '../shorten/index.ts';
 import { documentLanguage } from './document-language.ts';
 import { BELOW_HEADINGS, levelsForHeadings, Nesting } from './nesting.ts';
 import { asOneText, showProse, trimItem } from './prose.ts';
 import { recall, remember } from './stretch-memory.ts';
-import { suggestTitle } from './suggest-title.ts';
 import { coverFirst, isByline, tell, toldApart, toldItem } from './tell.ts';
-import { cutAt, destinationAt, joinedAt, makePlan, NO_OVERRIDES, turnedAt, type Overrides, type Plan } from './plan.ts';
+import {
+  cutAt,
+  destinationAt,
+  joinedAt,
+  makePlan,
+  NO_OVERRIDES,
+  topicAt,
+  turnedAt,
+  type Overrides,
+  type Plan,
+} from './plan.ts';
 import { noteOf, partOf, partWithin, slideAt, type BlockId, type SlideId } from '../ids/index.ts';
 
 /** @param remember Whether this plan may be come back to: what it gives is kept. Plans that are only tried are not. */
@@ -133,7 +142,8 @@ class Mapper {
 
   #startsSlide(i: number): boolean {
     const destination = destinationAt(this.#plan, i);
-    return (destination === 'title' || destination === 'section') && !joinedAt(this.#plan, i) && !this.#blank[i];
+    const titled = destination === 'title' || destination === 'section';
+    return (titled || topicAt(this.#plan, i)) && !joinedAt(this.#plan, i) && !this.#blank[i];
   }
 
   #stretch(from: number, to: number): void {
@@ -197,6 +207,7 @@ class Mapper {
       const common = { id: partOf(block.id), runs: blockRuns(block), blocks: [block.id] };
       return this.#addContent(block, { kind: 'text', style: 'body', ...common });
     }
+    if (topicAt(this.#plan, i) && !joinedAt(this.#plan, i)) this.#startTopic(block);
     if (destination === 'notes') return this.#addNotes(block);
     const joined = destination === 'title' && joinedAt(this.#plan, i) && this.#slide?.kind === 'content';
     if (!joined && (destination === 'section' || destination === 'title'))
@@ -237,6 +248,14 @@ class Mapper {
       blocks: [block.id],
     });
     this.#slide!.passages.push(block.id);
+  }
+
+  /** A slide whose title is found in its words. */
+  #startTopic(block: Block): void {
+    this.#release();
+    this.#close();
+    const title = plain(suggestTitle(blockText(block), this.#language));
+    this.#start(slideAt('i', block.id), 'content', { runs: title, blocks: [] });
   }
 
   /** Makes sure that there is a slide which may hold points. */
@@ -418,7 +437,7 @@ class Mapper {
   #suggestedTitle(first: Runs): Runs {
     const { title, blocks } = this.#document;
     const words = [runsText(first), ...blocks.map(blockText)].find((text) => text.trim() !== '');
-    return plain(title ?? (words === undefined ? 'Untitled' : suggestTitle(words)));
+    return plain(title ?? (words === undefined ? 'Untitled' : suggestTitle(words, documentLanguage(this.#document))));
   }
 }
 

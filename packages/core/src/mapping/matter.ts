@@ -6,9 +6,8 @@ import { getOrMake, remembered } from '../base/index.ts';
 import { plain, runsText, type Run, type Runs } from '../content/index.ts';
 import type { Content, Deck, MatterKind, Point, Slide } from '../deck/index.ts';
 import { blockRuns, findTitle, type DocumentModel } from '../document/index.ts';
-import { marginal, vectorsOf, worths, type Language } from '../shorten/index.ts';
+import { marginal, suggestTitle, vectorsOf, worths, type Language } from '../shorten/index.ts';
 import { documentLanguage } from './document-language.ts';
-import { suggestTitle } from './suggest-title.ts';
 import { matterPart, matterSlide, type BlockId } from '../ids/index.ts';
 
 /** What was asked for or sent away; a kind that is absent is as usual: a cover where the document has a title, nothing else. */
@@ -72,7 +71,7 @@ function coverTitle(document: DocumentModel): Runs {
   const words = document.title ?? (title === undefined ? undefined : runsText(blockRuns(title)));
   if (words !== undefined) return plain(words);
   const first = document.blocks.find((block) => block.left === undefined && runsText(blockRuns(block)).trim() !== '');
-  return plain(first === undefined ? 'Untitled' : suggestTitle(runsText(blockRuns(first))));
+  return plain(first === undefined ? 'Untitled' : suggestTitle(runsText(blockRuns(first)), documentLanguage(document)));
 }
 
 /** Fills the slides of front and back matter from the deck as it is. One that nothing can be said on is not made. */

@@ -1,4 +1,5 @@
 /** Decides for every block where it goes: by the author's mark, else by the rule for its role, else by the map. */
+import { topicStarts } from './topics.ts';
 import { remembered } from '../base/index.ts';
 import {
   DESTINATIONS,
@@ -39,6 +40,7 @@ const DESTINATION = 15;
 const TURNED = 16;
 const CUT = 32;
 const JOINED = 64;
+const TOPIC = 128;
 
 /** A number for each block, so that two plans can be compared without looking at the blocks. */
 export interface Plan {
@@ -51,9 +53,14 @@ export const turnedAt = ({ codes }: Plan, i: number): boolean => (codes[i]! & TU
 export const cutAt = ({ codes }: Plan, i: number): boolean => (codes[i]! & CUT) !== 0;
 export const joinedAt = ({ codes }: Plan, i: number): boolean => (codes[i]! & JOINED) !== 0;
 
+/** Whether a topic begins there, with a slide of its own. */
+export const topicAt = ({ codes }: Plan, i: number): boolean => (codes[i]! & TOPIC) !== 0;
+
 /** Rows of the table that turns kinds into destinations: the level map's, then the roles that no map decides. */
 const ROLES = { out: TEXT_KINDS.length, onSlide: TEXT_KINDS.length + 1, title: TEXT_KINDS.length + 2 } as const;
 const ordinal = (destination: Destination): number => DESTINATIONS.indexOf(destination);
+
+const NOTES = ordinal('notes');
 
 export function makePlan(document: DocumentModel, map: LevelMap, overrides: Overrides): Plan {
   const { turned, cuts, joins, branches, prose, cover } = overrides;
@@ -77,6 +84,8 @@ export function makePlan(document: DocumentModel, map: LevelMap, overrides: Over
   }
   for (const block of cuts) if (places.has(block)) codes[places.get(block)!]! |= CUT;
   for (const block of joins) if (places.has(block)) codes[places.get(block)!]! |= JOINED;
+  if (prose.as === 'told')
+    for (const place of topicStarts(document)) if (codes[place] === NOTES) codes[place]! |= TOPIC;
   return { codes, prose };
 }
 

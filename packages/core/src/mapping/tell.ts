@@ -71,9 +71,14 @@ const textsOf = (notes: readonly Note[]): readonly string[] => notes.map(({ runs
 function said(slide: Slide, notes: readonly Note[], told: readonly (readonly Told[])[]): Slide {
   const points: Point[] = [];
   const whole = new Set<Note>();
+  const title = letters(runsText(slide.title.runs));
+  const isTitle = (note: Note, { kept, cut }: Told): boolean => !cut && letters(textIn(note, kept)) === title;
+  // A sentence that is the title is not said below it too, unless nothing else is.
+  const others = told.map((sentences, i) => sentences.filter((one) => !isTitle(notes[i]!, one)));
+  const spoken = others.some((sentences) => sentences.length > 0) ? others : told;
   notes.forEach((note, i) => {
     const [block] = note.blocks;
-    const sentences = told[i]!;
+    const sentences = spoken[i]!;
     if (block === undefined || sentences.length === 0) return;
     sentences.forEach((one, k) =>
       points.push({
@@ -85,14 +90,15 @@ function said(slide: Slide, notes: readonly Note[], told: readonly (readonly Tol
         kept: one.kept,
       }),
     );
-    const shown = sentences
-      .flatMap(({ kept }) => kept.map(([from, to]) => runsText(note.runs).slice(from, to)))
-      .join('');
+    const shown = sentences.map(({ kept }) => textIn(note, kept)).join('');
     if (!sentences.some(({ cut }) => cut) && letters(shown) === letters(runsText(note.runs))) whole.add(note);
   });
   const content: readonly Content[] = [...points, ...slide.content];
   return { ...slide, content, notes: slide.notes.filter((note) => !whole.has(note)) };
 }
+
+const textIn = ({ runs }: Note, kept: Kept): string =>
+  kept.map(([from, to]) => runsText(runs).slice(from, to)).join('');
 
 const letters = (text: string): string => text.replace(/[^\p{L}\p{N}]+/gu, '').toLowerCase();
 

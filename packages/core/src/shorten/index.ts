@@ -1,5 +1,6 @@
 export { languageOf, type Language } from './languages.ts';
 export { titleFrom } from './phrases.ts';
+export { suggestTitle } from './suggest-title.ts';
 export { cosine, marginal, vectorsOf, worths } from './rank.ts';
 export { splitSentences } from './sentences.ts';
 export * from './shorten.ts';
