@@ -70,7 +70,7 @@ export function presetRecipe(name: PresetName, document: DocumentModel): MapReci
 }
 
 /** What is not for the audience waits as spoken, whatever the map, until its author says otherwise. */
-const forTheSpeaker = (document: DocumentModel): readonly BranchRule[] =>
+export const forTheSpeaker = (document: DocumentModel): readonly BranchRule[] =>
   privateHeadings(document).flatMap(({ id: block }) =>
     TEXT_KINDS.map((text): BranchRule => ({ block, text, to: 'notes' })),
   );

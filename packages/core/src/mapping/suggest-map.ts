@@ -9,6 +9,7 @@ import { mapDocument } from './map-document.ts';
 import { NO_OVERRIDES, type Overrides } from './plan.ts';
 import {
   DESIGNS,
+  forTheSpeaker,
   layOut,
   listDepths,
   PRESET_NAMES,
@@ -51,6 +52,8 @@ export function candidateMaps(document: DocumentModel): readonly Candidate[] {
   const depths = listDepths(document);
   const seen = new Set<string>();
   const candidates: Candidate[] = [];
+  const spoken = forTheSpeaker(document);
+  const rules = spoken.length === 0 ? {} : { branches: spoken };
   const add = (candidate: Candidate): void => {
     const key = JSON.stringify([candidate.map, candidate.prose]);
     if (seen.has(key)) return;
@@ -61,7 +64,14 @@ export function candidateMaps(document: DocumentModel): readonly Candidate[] {
   for (const base of PRESET_NAMES) {
     const { prose } = DESIGNS[base];
     for (let sections = 0; sections < Math.min(levels.length, MOST_SECTIONS + 1); sections++)
-      add({ base, readyMade: false, full: 'continue', prose, map: layOut(levels, depths, sections, DESIGNS[base]) });
+      add({
+        base,
+        readyMade: false,
+        full: 'continue',
+        prose,
+        map: layOut(levels, depths, sections, DESIGNS[base]),
+        ...rules,
+      });
   }
   return candidates;
 }

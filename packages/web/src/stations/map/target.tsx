@@ -5,7 +5,7 @@ import { takeEdits, type Suggestion, type Target } from '@alvex/core';
 import { ask } from '../../state/core-link.ts';
 import { useDeck } from '../../state/deck-store.ts';
 import { edit } from '../../state/log-store.ts';
-import { count } from '../../ui/format.ts';
+import { count, MOST_PRESENTED } from '../../ui/format.ts';
 import { MAP_LABELS } from '../../ui/labels.ts';
 import { Action, Field, Select, Small } from '../../ui/recipes.tsx';
 import { Setting } from './map-settings.tsx';
@@ -39,13 +39,18 @@ export function TargetSetting() {
     if (wanted?.amount !== target?.amount || wanted?.unit !== target?.unit) edit({ kind: 'target', target: wanted });
     return wanted;
   };
-  const suggest = async () => {
-    const wanted = keep(unit);
+  const suggest = async (wanted: Target | null) => {
     setSuggestion('thinking');
     setSuggestion(await ask({ what: 'suggestion', target: wanted }));
   };
+  const talkOf = (amount: number): void => {
+    const wanted = { unit: 'minutes', amount } as const;
+    edit({ kind: 'target', target: wanted });
+    void suggest(wanted);
+  };
   return (
     <>
+      {suggestion === null && target === null && <LongDeck talkOf={talkOf} />}
       <Setting label="It should come to" narrow>
         <Field
           type="number"
@@ -72,7 +77,7 @@ export function TargetSetting() {
           <option value="minutes">minutes to speak</option>
           <option value="slides">slides</option>
         </Select>
-        <Action size="small" look="main" disabled={suggestion === 'thinking'} onClick={() => void suggest()}>
+        <Action size="small" look="main" disabled={suggestion === 'thinking'} onClick={() => void suggest(keep(unit))}>
           {suggestion === 'thinking' ? 'Trying maps …' : 'Suggest a map'}
         </Action>
       </Setting>
@@ -80,6 +85,36 @@ export function TargetSetting() {
         <Suggested suggestion={suggestion} close={() => setSuggestion(null)} />
       )}
     </>
+  );
+}
+
+const TALKS = [20, 45]; // minutes
+
+/** A deck of very many slides is read, not presented: that is said, and both are offered. */
+function LongDeck({ talkOf }: { readonly talkOf: (minutes: number) => void }) {
+  const slides = useDeck((state) => state.view?.pages.order.length ?? 0);
+  const name = useDeck((state) => state.view?.mapName);
+  const reading = useDeck((state) => state.presets.reading);
+  if (slides <= MOST_PRESENTED || name === 'reading') return null;
+  return (
+    <Offer data-testid="long-deck">
+      <span>
+        With {count(slides, 'slide')} this is a deck to be read: more than can be presented. It may stay one, or become
+        a talk.
+      </span>
+      <Box display="flex" gap="6px" flexWrap="wrap">
+        {TALKS.map((minutes) => (
+          <Action key={minutes} size="small" onClick={() => talkOf(minutes)}>
+            A talk of {minutes} minutes
+          </Action>
+        ))}
+        {reading !== undefined && (
+          <Action size="small" onClick={() => edit({ kind: 'map', name: 'reading', ...reading })}>
+            A deck to be read, with its text on the slides
+          </Action>
+        )}
+      </Box>
+    </Offer>
   );
 }
 

@@ -6,7 +6,7 @@ import { USUAL_PACE } from '@alvex/core';
 import { useDeck } from '../../state/deck-store.ts';
 import { useAnswer } from '../../state/use-answer.ts';
 import { useSelected } from '../../state/selection.ts';
-import { count, grouped, speakingTime } from '../../ui/format.ts';
+import { count, grouped, MOST_PRESENTED, speakingTime } from '../../ui/format.ts';
 
 const Foot = chakra('footer', {
   base: {
@@ -54,6 +54,11 @@ export function Ribbon({ jump, first, last }: Props) {
           {target?.unit === 'slides' && ` of ${target.amount}`}
         </chakra.b>
         {speakingTime(spoken, pace)} {target?.unit === 'minutes' ? `of ${target.amount} min` : 'to speak'}
+        {target === null && (pages?.order.length ?? 0) > MOST_PRESENTED && (
+          <Link to="../map" style={{ color: 'inherit', display: 'block' }}>
+            a deck to be read; shorter?
+          </Link>
+        )}
         <Ready />
       </Box>
       <Bars jump={jump} first={first} last={last} />
