@@ -109,14 +109,16 @@ export function bigNumber(runs: Runs): { readonly big: Runs; readonly rest: Runs
   };
 }
 
-const ATTRIBUTION = /\s*(?:\n|\s)[—–]\s*([^—–\n]{2,80})$|\s*\(([^()\n]{2,80})\)\s*$/u;
+// Behind a dash, in parentheses, or behind the last sentence as words that are none.
+const ATTRIBUTION =
+  /\s*(?:\n|\s)[—–]\s*([^—–\n]{2,80})$|\s*\(([^()\n]{2,80})\)\s*$|(?<=[.!?…]["”’»]?)\s+([^.!?…\n]{2,80})$/u;
 
 /** A quotation, and who said it where the text says so. */
 export function quoted(runs: Runs): { readonly quote: Runs; readonly source: Runs } {
   const text = runsText(runs);
   const match = ATTRIBUTION.exec(text);
   if (match === null || match.index === 0) return { quote: runs, source: [] };
-  const name = match[1] ?? match[2]!;
+  const name = match[1] ?? match[2] ?? match[3]!;
   const start = match.index + match[0].lastIndexOf(name);
   return { quote: trimRuns(sliceRuns(runs, 0, match.index)), source: sliceRuns(runs, start, start + name.length) };
 }

@@ -43,23 +43,24 @@ export function setFigure(
   const said = NAMED.has(name) ? named(items) : items;
   const heads = said.every(({ runs, details }) => details.length > 0 || runsText(runs).length <= HEADING);
   const alike = said.map((item) => ({ ...item, heads }));
-  const drafts = (height: number): readonly FigureDraft[] => [
-    ...FIGURE_DRAFTS[name](alike, new Pen({ ...frame, height: emu(height) }, theme)),
-  ];
+  const drafts = (height: number): Iterable<FigureDraft> =>
+    FIGURE_DRAFTS[name](alike, new Pen({ ...frame, height: emu(height) }, theme));
   const holds = (draft: FigureDraft, size: number): boolean =>
     draft.words.every(({ frame: place, paras, large }) => large || suits(paras, place, theme, size)) &&
     largeSize(draft, size, theme) !== undefined;
   let best: { readonly i: number; readonly size: number } | undefined;
-  for (const [i, draft] of drafts(frame.height).entries()) {
-    const size = FIGURE_SIZES.find((candidate) => holds(draft, candidate));
-    if (size !== undefined && size > (best?.size ?? 0)) best = { i, size };
+  let tried = 0;
+  for (const draft of drafts(frame.height)) {
+    const size = FIGURE_SIZES.find((candidate) => candidate > (best?.size ?? 0) && holds(draft, candidate));
+    if (size !== undefined) best = { i: tried, size };
+    if (size === FIGURE_SIZES[0]) break;
+    tried++;
   }
   if (best === undefined) return undefined;
   const { i, size } = best;
   const at = (height: number): FigureDraft => {
     let left = i;
-    for (const draft of FIGURE_DRAFTS[name](alike, new Pen({ ...frame, height: emu(height) }, theme)))
-      if (left-- === 0) return draft;
+    for (const draft of drafts(height)) if (left-- === 0) return draft;
     throw new RangeError(`The figure ${name} has no draft ${i}`);
   };
   const draft = FLEXIBLE.has(name) ? lowest(at, holds, size, frame.height) : at(frame.height);
@@ -76,6 +77,7 @@ const LARGER = [2.2, 2, 1.8, 1.6, 1.4, 1.2];
 /** One size for all that is set larger; undefined where some of it does not fit. */
 function largeSize({ words }: FigureDraft, size: number, theme: Theme): number | undefined {
   const large = words.filter((one) => one.large);
+  if (large.length === 0) return size;
   return LARGER.map((factor) => Math.round(size * factor)).find((own) =>
     large.every(({ frame, paras }) => {
       const measures = paras.map((para) => measurePara(para, frame, theme, own));
