@@ -59,6 +59,8 @@ export interface PicturePart extends Part<PartId> {
   /** A picture that the author put here, which the document does not have. */
   readonly own?: Picture;
   readonly dress?: PictureDress;
+  /** What its document sets below it. */
+  readonly caption?: Runs;
 }
 
 /** How a picture stands in its frame. Fractions are of the picture's own width and height. */

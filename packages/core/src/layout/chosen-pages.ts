@@ -8,7 +8,6 @@ import {
   FITS,
   mostWords,
   parasOf,
-  pictureBox,
   sameOptions,
   wordsIn,
   type Draft,
@@ -18,6 +17,7 @@ import {
 import { datedRows, figureItems, leadingDate, type FigureItem } from './figure-items.ts';
 import { inFrames, one, plainPara, type Filled, type Taken } from './in-frames.ts';
 import type { Box, Fit, Para } from './page.ts';
+import { pictureBoxes } from './picture-boxes.ts';
 import { FIGURES, type FigureName } from './figure-drafts.ts';
 import { FIGURE_EASY, setFigure } from './set-figure.ts';
 import { big, comparison, quotation } from './said-pages.ts';
@@ -227,7 +227,7 @@ function pictured(
     if (words === undefined) return undefined;
     boxes.push(...words.boxes);
   }
-  pictures.forEach((picture, i) => boxes.push(pictureBox(picture, layout, PICTURE_ROLES[i]!, options)));
+  pictures.forEach((picture, i) => boxes.push(...pictureBoxes(picture, layout, PICTURE_ROLES[i]!, options)));
   return { layout, boxes, fit: FITS(frameIn(theme, layout, 'title').style.sizes[0]!) };
 }
 

@@ -1,9 +1,8 @@
 /** A page before it knows its place, its title and its notes, and what its boxes are made of. */
-import { emu } from '../base/index.ts';
 import { runsReadWords, type Picture, type PictureId } from '../content/index.ts';
-import { PLAIN_DRESS, type Content, type FullRule, type PictureDress, type PicturePart } from '../deck/index.ts';
-import { frameIn, type Frame, type LayoutName, type Rect, type Role, type Theme } from '../theme/index.ts';
-import type { Box, Fit, Para, PictureBox, TextBox } from './page.ts';
+import type { Content, FullRule } from '../deck/index.ts';
+import type { Frame, LayoutName, Theme } from '../theme/index.ts';
+import type { Box, Fit, Para, TextBox } from './page.ts';
 import { placeText } from './set-text.ts';
 
 export interface LayoutOptions {
@@ -79,54 +78,5 @@ export function textBox(
     get paragraphs() {
       return (placed ??= placeText(paras, frame, theme, size, spread));
     },
-  };
-}
-
-/** Over an edge a picture fills its frame; else all of it is seen. */
-const OVER_EDGES: ReadonlySet<LayoutName> = new Set(['picture-bleed', 'cover-picture']);
-
-/** How a picture stands in its frame on a layout, where its author has not said it. */
-export const usualDress = (layout: LayoutName): PictureDress =>
-  OVER_EDGES.has(layout) ? { ...PLAIN_DRESS, as: 'fill' } : PLAIN_DRESS;
-
-export function pictureBox(
-  part: PicturePart,
-  layout: LayoutName,
-  role: Role,
-  { theme, pictures }: LayoutOptions,
-): PictureBox {
-  const frame = frameIn(theme, layout, role);
-  const dress = part.dress ?? usualDress(layout);
-  const size = part.own ?? pictures.get(part.picture);
-  const [left, top, right, bottom] = dress.crop;
-  const width = Math.max(1, (size?.width ?? 1) * (1 - left - right));
-  const height = Math.max(1, (size?.height ?? 1) * (1 - top - bottom));
-  const common = { kind: 'picture', frame, part: part.id, picture: part.picture, alt: part.alt, dress } as const;
-  if (dress.as === 'fit') return { ...common, rect: fitted(frame, width / height), cut: dress.crop };
-  const { x, y } = frame;
-  // As much of the picture as has the frame's proportions, around what must stay in sight.
-  const ratio = frame.width / frame.height / (width / height);
-  const [fx, fy] = dress.focus;
-  const keepX = (1 - left - right) * Math.min(1, ratio);
-  const keepY = (1 - top - bottom) * Math.min(1, 1 / ratio);
-  const fromX = clamp(fx - keepX / 2, left, 1 - right - keepX);
-  const fromY = clamp(fy - keepY / 2, top, 1 - bottom - keepY);
-  return {
-    ...common,
-    rect: { x, y, width: frame.width, height: frame.height },
-    cut: [fromX, fromY, 1 - fromX - keepX, 1 - fromY - keepY],
-  };
-}
-
-const clamp = (value: number, least: number, most: number): number => Math.max(least, Math.min(value, most));
-
-function fitted(frame: Rect, ratio: number): Rect {
-  const width = Math.min(frame.width, frame.height * ratio);
-  const height = Math.min(frame.height, width / ratio);
-  return {
-    x: emu(frame.x + (frame.width - width) / 2),
-    y: emu(frame.y + (frame.height - height) / 2),
-    width: emu(Math.max(width, 1)),
-    height: emu(Math.max(height, 1)),
   };
 }

@@ -1,13 +1,13 @@
 /** Where the pieces of figures and the parts of pictures stand. */
 import { describe, expect, test } from '@jest/globals';
-import { runsText } from '../content/index.ts';
+import { plain, runsText, type Picture } from '../content/index.ts';
 import { PLAIN_DRESS, type PictureDress, type Slide } from '../deck/index.ts';
 import { mapDocument, presetMap } from '../mapping/index.ts';
 import { doc, h, li, THEMES } from '../test/build.ts';
 import { frameIn, type LayoutName, type Rect } from '../theme/index.ts';
-import { pictureBox } from './draft.ts';
+import { pictureBoxes } from './picture-boxes.ts';
 import { layOutSlide } from './lay-out-slide.ts';
-import type { Box } from './page.ts';
+import type { Box, PictureBox } from './page.ts';
 import { capitals } from './set-text.ts';
 
 const theme = THEMES[0]!;
@@ -79,7 +79,7 @@ describe('a picture in its frame', () => {
   const size = { width: 300, height: 300 };
   const own = { id: 'a' as never, mime: 'image/png', ...size } as const;
   const placed = (dress: Partial<PictureDress>) =>
-    pictureBox(
+    pictureBoxes(
       {
         kind: 'picture',
         id: 'p' as never,
@@ -92,7 +92,7 @@ describe('a picture in its frame', () => {
       'picture',
       'picture',
       { theme, full: 'continue', pictures: new Map(), language: 'en' },
-    );
+    )[0] as PictureBox;
   /** Width to height of what is seen. */
   const seen = ([left, top, right, bottom]: readonly number[]): number => (1 - left! - right!) / (1 - top! - bottom!);
 
@@ -129,4 +129,41 @@ describe('a picture in its frame', () => {
 
 test('capitals keep their places: a letter that would become two stays', () => {
   expect(capitals('The straße – ﬁn é')).toBe('THE STRAßE – ﬁN É');
+});
+
+describe('a caption', () => {
+  const picture = {
+    kind: 'picture',
+    id: 'p' as never,
+    blocks: [],
+    picture: 'own' as never,
+    alt: null,
+    caption: plain('The wheel, seen from the pit at low water, before the floats were taken off'),
+  } as const;
+  const own: Picture = { id: 'own' as never, mime: 'image/png', width: 800, height: 600 };
+  const options = { full: 'continue', pictures: new Map([[own.id, own]]) } as const;
+
+  const { caption: _, ...bareOne } = picture;
+
+  test.each(THEMES.map((theme) => [theme.name, theme] as const))(
+    'stands below its picture in %s, and both inside',
+    (_, theme) => {
+      for (const layout of ['picture', 'picture-right', 'picture-left', 'picture-top', 'picture-bleed'] as const) {
+        const [shown, below] = pictureBoxes(picture, layout, 'picture', { ...options, theme });
+        const [bare] = pictureBoxes(bareOne, layout, 'picture', {
+          ...options,
+          theme,
+        });
+        if (shown?.kind !== 'picture' || below?.kind !== 'text' || bare?.kind !== 'picture')
+          throw new TypeError(layout);
+        expect(below.frame.y).toBeGreaterThanOrEqual(shown.rect.y + shown.rect.height);
+        expect(below.frame.y + below.frame.height).toBeLessThanOrEqual(
+          Math.max(bare.frame.y + bare.frame.height, theme.size.height),
+        );
+        expect(below.paragraphs[0]!.lines.length).toBeGreaterThan(0);
+        expect(below.paragraphs[0]!.size).toBeGreaterThanOrEqual(12);
+        expect(shown.rect.height).toBeGreaterThan(bare.rect.height * 0.5);
+      }
+    },
+  );
 });

@@ -5,9 +5,10 @@ import type { MatterKind, Note, Slide } from '../deck/index.ts';
 import type { Line } from '../fonts/index.ts';
 import { frameIn, frameOf, layoutNamed, type Frame, type LayoutName, type Theme } from '../theme/index.ts';
 import { chosenPages } from './chosen-pages.ts';
-import { FITS, mostWords, parasOf, pictureBox, textBox, wordsIn, type Draft, type LayoutOptions } from './draft.ts';
+import { FITS, mostWords, parasOf, textBox, wordsIn, type Draft, type LayoutOptions } from './draft.ts';
 import { largestSize, twoColumns, withinPage } from './fit-text.ts';
 import type { Fit, Page, Para } from './page.ts';
+import { pictureBoxes } from './picture-boxes.ts';
 import { measurePara, sidedAlign, sideOf } from './set-text.ts';
 import { textPages, usualPages } from './usual-pages.ts';
 import { pageKey, titleNote, type BlockId } from '../ids/index.ts';
@@ -192,7 +193,7 @@ function coverPages(slide: Slide, options: LayoutOptions): readonly Draft[] {
     'runs' in part ? [{ part: part.id, style: 'subtitle', level: 1, runs: part.runs }] : [],
   );
   const fit = FITS(frameIn(theme, layout, 'title').style.sizes[0]!);
-  const pictures = picture === undefined ? [] : [pictureBox(picture, layout, 'picture', options)];
+  const pictures = picture === undefined ? [] : pictureBoxes(picture, layout, 'picture', options);
   if (paras.length === 0) return [{ layout, boxes: pictures, fit }];
   const size = largestSize(paras, frame, theme, [...frame.style.sizes, ...COVER_FLOOR]);
   if (size !== undefined) return [{ layout, boxes: [textBox(paras, frame, theme, size), ...pictures], fit }];

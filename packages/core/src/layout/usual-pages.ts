@@ -3,21 +3,13 @@ import { emu, emuFromPt, inches } from '../base/index.ts';
 import { chartOf, type Chart } from '../charts/index.ts';
 import type { Content, PicturePart, TablePart } from '../deck/index.ts';
 import { frameIn, type Frame, type LayoutName, type Theme } from '../theme/index.ts';
-import {
-  FITS,
-  parasOf,
-  pictureBox,
-  stepFit,
-  textBox,
-  type Draft,
-  type LayoutOptions,
-  type TextContent,
-} from './draft.ts';
+import { FITS, parasOf, stepFit, textBox, type Draft, type LayoutOptions, type TextContent } from './draft.ts';
 import { quoted } from './figure-items.ts';
 import { codePage } from './code-pages.ts';
 import { continuedPages, heightAt, largestSize, lastResortSize, spreadOf, twoColumns, withinPage } from './fit-text.ts';
 import { fitTable, onOneSlide } from './fit-table.ts';
 import type { Fit, Para, TextBox } from './page.ts';
+import { pictureBoxes } from './picture-boxes.ts';
 
 /** What can share a page: running text, or text and one picture or table. */
 interface Group {
@@ -72,7 +64,7 @@ function groupPages({ texts, before, object }: Group, options: LayoutOptions, la
   }
   const alone: Draft = {
     layout: 'picture',
-    boxes: [pictureBox(object, 'picture', 'picture', options)],
+    boxes: pictureBoxes(object, 'picture', 'picture', options),
     fit: FITS(frameIn(theme, 'picture', 'title').style.sizes[0]!),
   };
   return [...pages(0, before), alone, ...pages(before)];
@@ -158,7 +150,7 @@ export function besidePicture(
   if (size === undefined || !withinPage(paras, frame, theme, size)) return undefined;
   return {
     layout,
-    boxes: [spreadText(paras, frame, options, size), pictureBox(picture, layout, 'picture', options)],
+    boxes: [spreadText(paras, frame, options, size), ...pictureBoxes(picture, layout, 'picture', options)],
     fit: stepFit(size, frame),
   };
 }

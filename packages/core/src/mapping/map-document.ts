@@ -208,6 +208,7 @@ class Mapper {
       return this.#addContent(block, { kind: 'text', style: 'body', ...common });
     }
     if (topicAt(this.#plan, i) && !joinedAt(this.#plan, i)) this.#startTopic(block);
+    if (destination === 'notes' && this.#addCaption(block, i)) return;
     if (destination === 'notes') return this.#addNotes(block);
     const joined = destination === 'title' && joinedAt(this.#plan, i) && this.#slide?.kind === 'content';
     if (!joined && (destination === 'section' || destination === 'title'))
@@ -248,6 +249,19 @@ class Mapper {
       blocks: [block.id],
     });
     this.#slide!.passages.push(block.id);
+  }
+
+  /** A caption stands with its picture, where no slide is left bare. @returns false where it is none. */
+  #addCaption(block: Block, i: number): boolean {
+    const content = this.#slide?.content;
+    const picture = content?.at(-1);
+    const captions = block.kind === 'paragraph' && block.role === 'caption' && !turnedAt(this.#plan, i);
+    if (!this.#tells || !captions || content === undefined || picture?.kind !== 'picture' || this.#cut) return false;
+    if (picture.caption !== undefined || picture.blocks[0] !== this.#document.blocks[i - 1]?.id) return false;
+    content[content.length - 1] = { ...picture, caption: block.runs, blocks: [...picture.blocks, block.id] };
+    this.#destinations[i] = 'slide';
+    this.#slide!.passages.push(block.id);
+    return true;
   }
 
   /** A slide whose title is found in its words. */

@@ -3,7 +3,7 @@ import { expect, test } from '@jest/globals';
 import { runsText } from '../content/index.ts';
 import { PRESET_NAMES, presetRecipe } from '../mapping/index.ts';
 import { readiness } from '../presentable/index.ts';
-import { doc, h, li, p, random, randomDocument, table, THEMES } from '../test/build.ts';
+import { doc, h, li, p, picture, random, randomDocument, table, THEMES, type Draft } from '../test/build.ts';
 import { beginning } from './beginning.ts';
 import { convert } from './convert.ts';
 
@@ -121,4 +121,32 @@ test('whose a document is, and of when, stands on its cover; sentences are spoke
     li('Iron'),
   );
   expect(convert(links, beginning(links)).deck.slides[0]!.content).toEqual([]);
+});
+
+test('a caption stands with its picture, and its words are on the slide', () => {
+  const caption: Draft = {
+    kind: 'paragraph',
+    role: 'caption',
+    runs: [{ text: 'The wheel from the pit.' }],
+  };
+  const pictured = doc(
+    h(1, 'The mill'),
+    h(2, 'Wheel'),
+    li('Oak'),
+    li('Elm'),
+    picture('wheel', 'A wheel'),
+    caption,
+    h(2, 'Roof'),
+    li('Slate'),
+    li('Lead'),
+  );
+  const { deck, ledger, pages } = convert(pictured, beginning(pictured));
+  const [, slide] = deck.slides;
+  expect(slide!.content.at(-1)).toMatchObject({ kind: 'picture', caption: [{ text: 'The wheel from the pit.' }] });
+  expect(slide!.notes).toEqual([]);
+  expect([ledger.lost, ledger.notes]).toEqual([0, 0]);
+  const texts = pages[1]!.boxes.flatMap((box) =>
+    box.kind === 'text' ? box.paras.map(({ runs }) => runsText(runs)) : [],
+  );
+  expect(texts).toContain('The wheel from the pit.');
 });
