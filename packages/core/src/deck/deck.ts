@@ -116,6 +116,8 @@ export interface Slide {
   readonly notes: readonly Note[];
   /** Title of the section that it stands in. */
   readonly section: string | null;
+  /** Of a section's opener: the titles of all sections, and which of them it opens; said quietly below its title. */
+  readonly opens?: { readonly at: number; readonly of: readonly string[] };
   /** It goes on with the title of the slide before it. */
   readonly continues: boolean;
   /** Made of the deck itself, and kept in step with it. */

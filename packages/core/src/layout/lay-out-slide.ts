@@ -1,6 +1,6 @@
 /** Lays one slide out: by the layout that was chosen for it, else by what is on it; fits its text, and goes on on further pages where it must. */
 import { emu, ptFromEmu, remembered } from '../base/index.ts';
-import { isUnspaced, mergeRuns, plain, runsText, sliceRuns, type Runs } from '../content/index.ts';
+import { isUnspaced, mergeRuns, plain, runsReadWords, runsText, sliceRuns, type Runs } from '../content/index.ts';
 import type { MatterKind, Note, Slide } from '../deck/index.ts';
 import type { Line } from '../fonts/index.ts';
 import { frameIn, frameOf, layoutNamed, type Frame, type LayoutName, type Theme } from '../theme/index.ts';
@@ -52,7 +52,7 @@ const MATTER_LAYOUTS: Readonly<Partial<Record<MatterKind, LayoutName>>> = {
 
 export function draftsOf(slide: Slide, options: LayoutOptions): readonly Draft[] {
   if (slide.kind === 'cover') return coverPages(slide, options);
-  if (slide.content.length === 0) return [emptyPage(slide, options.theme)];
+  if (slide.content.length === 0) return [openerPage(slide, options.theme) ?? emptyPage(slide, options.theme)];
   for (const layout of [slide.layout, slide.arranged]) {
     const pages = layout === undefined ? undefined : chosenPages(slide, layout, options);
     if (pages !== undefined) return pages;
@@ -63,6 +63,31 @@ export function draftsOf(slide: Slide, options: LayoutOptions): readonly Draft[]
 function emptyPage(slide: Slide, theme: Theme): Draft {
   const layout = slide.kind === 'section' ? 'section' : 'title-only';
   return { layout, boxes: [], fit: FITS(frameOf(layoutNamed(theme, layout), 'title')!.style.sizes[0]!) };
+}
+
+/** Of what stands below an opener's title. */
+const OPENER_FLOOR = [16, 14];
+const MOST_OF_OPENER = 40; // words
+
+/** Where one is: the sections with their numbers, this one set apart; its number alone where they would be too much. */
+function openerPage({ opens }: Slide, theme: Theme): Draft | undefined {
+  const layout = layoutNamed(theme, 'section');
+  const [title, frame] = [frameOf(layout, 'title'), frameOf(layout, 'subtitle')];
+  // A template may have no room for it.
+  if (opens === undefined || title === undefined || frame === undefined) return undefined;
+  const { at, of } = opens;
+  const set = (runs: Runs): Para => ({ part: null, style: 'subtitle', level: 1, runs });
+  const list = of.flatMap((name, i): Runs => {
+    const item = `${i + 1}\u00a0${name}`;
+    return [...(i === 0 ? [] : plain(' · ')), i === at ? { text: item, bold: true } : { text: item }];
+  });
+  const sizes = [...frame.style.sizes, ...OPENER_FLOOR].filter((size) => size <= frame.style.sizes[0]!);
+  const fitting = runsReadWords(list) > MOST_OF_OPENER ? undefined : largestSize([set(list)], frame, theme, sizes);
+  const box =
+    fitting === undefined
+      ? textBox([set(plain(`${at + 1} / ${of.length}`))], frame, theme, frame.style.sizes[0]!)
+      : textBox([set(list)], frame, theme, fitting);
+  return { layout: 'section', boxes: [box], fit: FITS(title.style.sizes[0]!) };
 }
 
 const TITLE_FLOOR = [20, 18, 16, 14];

@@ -89,6 +89,20 @@ export function fillMatter(deck: Deck, document: DocumentModel): Deck {
   };
 }
 
+/** More sections are no list that is taken in at a glance. */
+const MOST_SECTIONS = 8;
+
+/** Openers say where one is among the sections, where these are few and none has content of its own. */
+export function withPlaces(slides: readonly Slide[]): readonly Slide[] {
+  const openers = slides.filter(({ kind, hidden, content }) => kind === 'section' && !hidden && content.length === 0);
+  if (openers.length < FEWEST || openers.length > MOST_SECTIONS) return slides;
+  const of = openers.map(({ title }) => runsText(title.runs).trim());
+  return slides.map((slide) => {
+    const at = openers.indexOf(slide);
+    return at < 0 ? slide : { ...slide, opens: { at, of } };
+  });
+}
+
 function contentOf(
   matter: MatterKind | undefined,
   slides: readonly Slide[],

@@ -150,3 +150,28 @@ test('a caption stands with its picture, and its words are on the slide', () => 
   );
   expect(texts).toContain('The wheel from the pit.');
 });
+
+test('openers say where one is among the sections, by the titles that their author gave', () => {
+  const parts = ['Gates', 'Money', 'People'].flatMap((name) => [
+    h(2, name),
+    ...[1, 2, 3].flatMap((n) => [
+      h(3, `${name} ${n}`),
+      ...['one', 'two', 'three', 'four'].map((at) => li(`Point ${at} about the matter of ${name}, in some words`)),
+    ]),
+  ]);
+  const sections = doc(h(1, 'The mill'), ...parts);
+  const begun = beginning(sections);
+  const { deck } = convert(sections, begun);
+  const openers = deck.slides.filter(({ kind }) => kind === 'section');
+  expect(openers.map(({ opens }) => opens)).toEqual([0, 1, 2].map((at) => ({ at, of: ['Gates', 'Money', 'People'] })));
+  const renamed = convert(sections, [...begun, { kind: 'retitle', slide: openers[1]!.id, runs: [{ text: 'Funds' }] }]);
+  const page = renamed.pages.find(({ slide }) => slide.id === openers[2]!.id)!;
+  const [below] = page.boxes.flatMap((box) => (box.kind === 'text' && box.frame.role === 'subtitle' ? box.paras : []));
+  expect(runsText(below!.runs)).toBe('1\u00a0Gates · 2\u00a0Funds · 3\u00a0People');
+  expect(below!.runs.filter(({ bold }) => bold).map(({ text }) => text)).toEqual(['3\u00a0People']);
+  for (const { name } of THEMES) {
+    const look = [{ kind: 'theme', theme: name }] as const;
+    const made = convert(sections, [...look, ...beginning(sections, look)]);
+    expect(readiness(made).ready).toBe(readiness(made).of);
+  }
+});

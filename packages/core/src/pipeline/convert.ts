@@ -15,6 +15,7 @@ import {
   presetMap,
   PRESET_NAMES,
   withMatter,
+  withPlaces,
   type Ledger,
   type Overrides,
   type PresetName,
@@ -68,7 +69,8 @@ export function convert(
   const theme = themeOf(document, decisions, templates);
   const options = optionsOf(document, theme, decisions.full);
   const kept = previous === undefined ? replayed.slides : keepIdentity(previous.unrelieved, replayed.slides);
-  const relieved = fillMatter({ ...replayed, slides: kept.map((slide) => relieve(slide, options)) }, document);
+  const filled = fillMatter({ ...replayed, slides: kept.map((slide) => relieve(slide, options)) }, document);
+  const relieved = decisions.prose.as === 'told' ? { ...filled, slides: withPlaces(filled.slides) } : filled;
   const deck =
     previous === undefined ? relieved : { ...relieved, slides: keepIdentity(previous.deck.slides, relieved.slides) };
   const pages = deck.slides.flatMap((slide) => pagesOf(slide, options));
