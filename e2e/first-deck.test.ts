@@ -1,6 +1,8 @@
 /** A first deck: made to be presented, before anyone touched it. */
 import { execFileSync } from 'node:child_process';
+import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { strFromU8, unzipSync } from 'fflate';
 import { bringIn, drawn, expect, kept, root, slide, test } from './alvex.ts';
 
 const SOURCE = `# The tide mill
@@ -102,4 +104,57 @@ test('Japanese and Arabic are drawn with fonts that ship, Arabic from the right'
   await page.getByRole('link', { name: 'Check' }).click();
   await expect(page.getByTestId('ready')).toBeVisible();
   await expect(page.getByText('a character that none of the fonts has')).toHaveCount(0);
+});
+
+test('numbers of lists stand on slides and are counted by who opens the presentation', async ({
+  page,
+  alvex,
+}, info) => {
+  const steps = Array.from(
+    { length: 9 },
+    (_, i) => `${i + 4}. Step ${i + 4} of the opening of the mill, told in some words`,
+  );
+  await bringIn(page, alvex, {
+    name: 'steps.md',
+    content: `# Opening\n\n## Before the tide\n\n${steps.join('\n')}\n\n- [x] Roof\n- [ ] Floats\n`,
+  });
+  await expect(drawn(page, 2).filter({ hasText: /^4\.$/ }).first()).toBeVisible();
+  await page.getByRole('link', { name: 'Hand over' }).click();
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Download PPTX' }).click(),
+  ]);
+  const file = info.outputPath('steps.pptx');
+  await download.saveAs(file);
+  const parts = unzipSync(readFileSync(file));
+  const slides = Object.entries(parts).filter(([name]) => /slides\/slide\d+\.xml$/.test(name));
+  const xml = slides.map(([, bytes]) => strFromU8(bytes)).join('');
+  expect(xml).toContain('<a:buAutoNum type="arabicPeriod" startAt="4"/>');
+  expect(xml).toContain('<a:buChar char="☑"/>');
+  expect(execFileSync(join(root, 'bin/alvex'), ['check', file], { encoding: 'utf8' })).toContain(': 0 faults');
+});
+
+test('a deck of a document that is written from the right is mirrored', async ({ page, alvex }) => {
+  const content = '# טחנת הגאות\n\n## הבריכה\n\n- המים ממלאים את הבריכה\n- השער נסגר בגאות\n- PostgreSQL 17\n';
+  await bringIn(page, alvex, { name: 'mill.md', content });
+  const sheet = (await slide(page, 2).locator('svg').first().boundingBox())!;
+  const title = (await drawn(page, 2).filter({ hasText: 'הבריכה' }).first().boundingBox())!;
+  const point = (await drawn(page, 2).filter({ hasText: 'PostgreSQL' }).first().boundingBox())!;
+  for (const { x, width } of [title, point]) expect(x + width).toBeGreaterThan(sheet.x + sheet.width * 0.85);
+});
+
+test('a very long deck says that it is one to be read, and becomes a talk by a click', async ({ page, alvex }) => {
+  const content = Array.from(
+    { length: 80 },
+    (_, i) =>
+      `## Matter ${i + 1}\n\nThe mill has a matter ${i + 1}. It was looked at in May. ${'The trust will decide on it. '.repeat(12)}\n`,
+  ).join('\n');
+  await bringIn(page, alvex, { name: 'report.md', content: `# Report\n\n${content}` });
+  await page.getByRole('link', { name: 'a deck to be read; shorter?' }).click();
+  const said = page.getByTestId('long-deck');
+  await expect(said).toContainText('81 slides this is a deck to be read');
+  await said.getByRole('button', { name: 'A talk of 20 minutes' }).click();
+  await expect(page.getByTestId('suggestion')).toBeVisible();
+  await expect(page.getByLabel('Target', { exact: true })).toHaveValue('20');
+  await expect(said).toHaveCount(0);
 });
