@@ -154,7 +154,16 @@ test('a very long deck says that it is one to be read, and becomes a talk by a c
   const said = page.getByTestId('long-deck');
   await expect(said).toContainText('81 slides this is a deck to be read');
   await said.getByRole('button', { name: 'A talk of 20 minutes' }).click();
-  await expect(page.getByTestId('suggestion')).toBeVisible();
+  const suggestion = page.getByTestId('suggestion');
+  await expect(suggestion).toContainText('No map comes near the 20 minutes');
   await expect(page.getByLabel('Target', { exact: true })).toHaveValue('20');
   await expect(said).toHaveCount(0);
+  const promised = /it makes (\d+ slides), (\d+) min/.exec(await suggestion.innerText())!;
+  expect(Number(promised[2])).toBeGreaterThanOrEqual(18);
+  expect(Number(promised[2])).toBeLessThanOrEqual(22);
+  await suggestion.getByRole('button', { name: /^Leave out \d+ sections/ }).click();
+  await page.getByRole('link', { name: 'Slides', exact: true }).click();
+  await expect(page.getByTestId('slide-count')).toHaveText(promised[1]!);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByTestId('slide-count')).toHaveText('81 slides');
 });

@@ -163,6 +163,8 @@ export {
   type Costed,
   asMade,
   costMap,
+  sectionsToLeave,
+  type LeftSections,
   documentLanguage,
   type Ledger,
   ledgerEntries,
@@ -173,6 +175,7 @@ export {
   type PresetName,
   presetRecipe,
   suggest,
+  type MapTarget,
   type Suggestion,
   textKindOf,
 } from './mapping/index.ts';

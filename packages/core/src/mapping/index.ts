@@ -6,3 +6,4 @@ export { NO_OVERRIDES, type Overrides } from './plan.ts';
 export * from './preset-maps.ts';
 export * from './text-kind.ts';
 export * from './suggest-map.ts';
+export { sectionsToLeave, type LeftSections } from './leave-sections.ts';

@@ -134,9 +134,7 @@ function cost(measured: Measured, candidate: Candidate, target: MapTarget): Cost
   const total = Math.max(1, measured.slides);
   const sum =
     (wanted === null ? 0 : WEIGHTS.target * Math.abs(Math.log(total / wanted))) +
-    (target.minutes === null
-      ? 0
-      : WEIGHTS.time * Math.max(0, Math.log(Math.max(spokenMinutes, 0.1) / target.minutes))) +
+    (target.minutes === null ? 0 : WEIGHTS.time * offTime(Math.max(spokenMinutes, 0.1) / target.minutes)) +
     WEIGHTS.words * over +
     ((candidate.full === 'shorten' ? WEIGHTS.shortened : WEIGHTS.spills) * measured.spills) / total +
     (WEIGHTS.empty * measured.empty) / total +
@@ -147,6 +145,12 @@ function cost(measured: Measured, candidate: Candidate, target: MapTarget): Cost
   const { slides, words, spills, empty, deep } = measured;
   return { ...candidate, slides, words, spills, empty, deep, spokenMinutes, cost: sum };
 }
+
+/** Of the time that is wanted, for which as much need not be said: slides are looked at too. */
+const LOOKED_AT = 0.5;
+
+/** @param share Of the time that is wanted. */
+const offTime = (share: number): number => Math.max(0, Math.log(share), Math.log(LOOKED_AT / share));
 
 const LINE = 70; // characters, at the usual size
 const LINES = 12; // at the floor

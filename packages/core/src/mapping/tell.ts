@@ -102,6 +102,9 @@ const textIn = ({ runs }: Note, kept: Kept): string =>
 
 const letters = (text: string): string => text.replace(/[^\p{L}\p{N}]+/gu, '').toLowerCase();
 
+/** Names of a part, set as a line of their own. */
+const PART_NAME =
+  /^\W*(?:abstract|summary|executive summary|introduction|preface|foreword|contents|overview|zusammenfassung|einleitung|vorwort|inhalt|überblick|résumé|introduction|avant-propos|sommaire|aperçu|resumen|introducción|prólogo|índice|sommario|introduzione|prefazione|indice|resumo|introdução|samenvatting|inleiding|voorwoord|inhoud)\W*$/i;
 const LONGEST_BYLINE = 14; // words
 const MOST_OF_BYLINE = 90; // characters
 
@@ -109,6 +112,7 @@ const MOST_OF_BYLINE = 90; // characters
 export function isByline(block: Block, first: boolean): boolean {
   if (block.kind !== 'paragraph' || block.role !== undefined) return false;
   const text = runsText(block.runs).trim();
+  if (PART_NAME.test(text)) return false;
   if (text.length > MOST_OF_BYLINE || readWords(text) > LONGEST_BYLINE) return false;
   const linked = block.runs.reduce((sum, run) => sum + (run.link === undefined && !run.code ? 0 : run.text.length), 0);
   if (linked > text.length / 2 || /[:：]$/.test(text)) return false;

@@ -44,10 +44,13 @@ import {
   tally,
   type Rule,
   judgedChoices,
+  sectionsToLeave,
+  type MapTarget,
 } from '@alvex/core';
 import { drawPage } from './draw.ts';
 import { findIcons } from './icons.ts';
 import type {
+  Leaving,
   Answers,
   Arrangement,
   ChartOffers,
@@ -296,5 +299,24 @@ async function suggestion(target: Target | null, held: Held): Promise<Answers['s
     costed = costed.map((one) => (one === best ? known : one));
     if (!(await pause())) break;
   }
-  return suggest(costed, wish);
+  const suggested = suggest(costed, wish);
+  const leaving = made.has(suggested.best) ? leavingFor(suggested.best, wish, held) : undefined;
+  return leaving === undefined ? suggested : { ...suggested, leaving };
+}
+
+/** Sections without which the best map comes to what is wanted, and what it then makes. */
+function leavingFor(best: Costed, { slides, minutes, pace }: MapTarget, held: Held): Leaving | undefined {
+  const edits = [...held.edits, ...takeEdits({ ...best, name: best.readyMade ? best.base : null })];
+  const { pages, document } = convert(held.document, edits, held.converted, held.templates);
+  const costs = pages.map((page) => ({
+    block: page.slide.title.blocks[0] ?? page.slide.passages[0],
+    cost: slides === null ? wordsOf(page).spoken : 1,
+  }));
+  const wanted = slides ?? (minutes === null ? null : minutes * pace);
+  const left = wanted === null ? undefined : sectionsToLeave(document, costs, wanted);
+  if (left === undefined) return undefined;
+  const leave = { kind: 'leave', blocks: left.blocks, as: 'deleted' } as const;
+  const without = convert(held.document, [...edits, leave], held.converted, held.templates);
+  const spoken = without.pages.reduce((sum, page) => sum + wordsOf(page).spoken, 0);
+  return { ...left, slides: without.pages.length, minutes: spoken / pace };
 }

@@ -39,6 +39,7 @@ import type {
   SlideId,
   SlideTitle,
   Stands,
+  LeftSections,
   Suggestion,
   TakeLine,
   TakeSettings,
@@ -289,12 +290,18 @@ export interface Questions {
 export type What = keyof Questions;
 export type Asking<W extends What> = { readonly what: W } & Questions[W];
 
+/** Sections that could be left out, and what the best map then makes. */
+export interface Leaving extends LeftSections {
+  readonly slides: number;
+  readonly minutes: number;
+}
+
 export interface Answers {
   readonly ledger: readonly PlacedEntry[];
   readonly outlines: Outlines;
   readonly advice: SlideAdvice | null;
   readonly takes: readonly Take[];
-  readonly suggestion: Suggestion;
+  readonly suggestion: Suggestion & { readonly leaving?: Leaving };
   readonly readiness: Readiness;
   readonly edition: Reviewed;
   readonly page: PageKey | null;

@@ -1,13 +1,14 @@
 /** What the deck should come to, and the map that is suggested for it. */
 import { Box, chakra } from '@chakra-ui/react';
 import { useEffect, useState } from 'react';
-import { takeEdits, type Suggestion, type Target } from '@alvex/core';
+import { takeEdits, type Costed, type Target } from '@alvex/core';
 import { ask } from '../../state/core-link.ts';
 import { useDeck } from '../../state/deck-store.ts';
 import { edit } from '../../state/log-store.ts';
 import { count, MOST_PRESENTED } from '../../ui/format.ts';
 import { MAP_LABELS } from '../../ui/labels.ts';
 import { Action, Field, Select, Small } from '../../ui/recipes.tsx';
+import type { Answers, Leaving } from '../../worker/protocol.ts';
 import { Setting } from './map-settings.tsx';
 
 const Offer = chakra('div', {
@@ -27,7 +28,7 @@ export function TargetSetting() {
   const target = useDeck((state) => state.view?.target ?? null);
   const [written, setWritten] = useState(String(target?.amount ?? ''));
   const [unit, setUnit] = useState<Target['unit']>(target?.unit ?? 'minutes');
-  const [suggestion, setSuggestion] = useState<Suggestion | 'thinking' | null>(null);
+  const [suggestion, setSuggestion] = useState<Answers['suggestion'] | 'thinking' | null>(null);
   // Undo, or another window, may have changed it.
   useEffect(() => {
     setWritten(String(target?.amount ?? ''));
@@ -118,12 +119,39 @@ function LongDeck({ talkOf }: { readonly talkOf: (minutes: number) => void }) {
   );
 }
 
-function Suggested({ suggestion, close }: { readonly suggestion: Suggestion; readonly close: () => void }) {
+const NAMED = 3;
+
+/** What would come to the target: the nearest map, with some sections left out. */
+function Without({ best, leaving }: { readonly best: Costed; readonly leaving: Leaving }) {
+  const { titles, blocks, slides, minutes } = leaving;
+  const named = titles.slice(0, NAMED).map((title) => `“${title}”`);
+  const more = titles.length - named.length;
+  const take = takeEdits({ ...best, name: best.readyMade ? best.base : null });
+  return (
+    <Box display="flex" gap="10px" alignItems="baseline">
+      <Action
+        size="small"
+        look="main"
+        onClick={() => edit({ kind: 'all', edits: [...take, { kind: 'leave', blocks, as: 'deleted' }] })}
+      >
+        Leave out {count(titles.length, 'section')}
+      </Action>
+      <span title={titles.join(' · ')}>
+        Without {named.join(', ')}
+        {more > 0 && ` and ${more} more`} it makes {count(slides, 'slide')}, {Math.round(minutes)} min to speak. Each is
+        brought back in Document.
+      </span>
+    </Box>
+  );
+}
+
+function Suggested({ suggestion, close }: { readonly suggestion: Answers['suggestion']; readonly close: () => void }) {
   const [all, setAll] = useState(false);
   const listed = suggestion.costed.slice(0, all ? suggestion.costed.length : LISTED);
   return (
     <Offer data-testid="suggestion">
       <span>{suggestion.reason}</span>
+      {suggestion.leaving !== undefined && <Without best={suggestion.best} leaving={suggestion.leaving} />}
       <Box display="grid" gap="3px">
         {listed.map((one, i) => (
           <Box key={i} display="flex" gap="10px" alignItems="center">
