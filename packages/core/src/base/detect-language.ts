@@ -133,6 +133,12 @@ export function detectLanguage(text: string, expected?: LanguageTag): LanguageTa
   return open ? expected : ((own ?? first) as LanguageTag);
 }
 
+/** The language of a text among others: its own where that is told by letters or words, else that of what stands around. */
+export function languageAmong(text: string, around: LanguageTag): LanguageTag {
+  const found = detectLanguage(text, around);
+  return found === undefined || primaryOf(found) === primaryOf(around) ? around : found;
+}
+
 function byWords(text: string): LanguageTag | undefined {
   const tokens = text.toLowerCase().match(/\p{L}+/gu) ?? [];
   const hits = new Map<string, number>();

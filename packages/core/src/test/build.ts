@@ -14,7 +14,7 @@ export const p = (text: string | Runs, role?: 'title' | 'subtitle' | 'contents')
   ...(role === undefined ? {} : { role }),
 });
 /** @param ordered The number of an item of a numbered list. */
-export const li = (text: string, depth = 1, ordered: boolean | number = false): Draft => ({
+export const li = (text: string | Runs, depth = 1, ordered: boolean | number = false): Draft => ({
   kind: 'listItem',
   depth,
   ordered: ordered !== false,

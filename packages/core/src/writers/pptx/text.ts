@@ -1,7 +1,7 @@
 /** Paragraphs and runs of DrawingML (ECMA-376-1 §21.1.2). */
-import type { LanguageTag } from '../../base/index.ts';
+import { isWrittenAs, languageAmong, type LanguageTag } from '../../base/index.ts';
 import { xmlText } from '../../container/index.ts';
-import type { Run, Runs } from '../../content/index.ts';
+import { runsText, type Run, type Runs } from '../../content/index.ts';
 import { paraSetting, sidedAlign, sideOf, type Para, type TextBox } from '../../scene/index.ts';
 import type { Frame, Theme } from '../../theme/index.ts';
 import { schemeColor, solidFill } from './colors.ts';
@@ -142,8 +142,11 @@ function directionOf(para: Para, { align }: Frame, theme: Theme): string {
 
 export function runsXml(runs: Runs, context: TextContext, extra: Extra = NOTHING): string {
   let xml = '';
+  const language = languageAmong(runsText(runs), context.language);
   for (const run of runs) {
-    const properties = runProperties(run, context, extra);
+    // Words within a text are of its language unless they are in other letters.
+    const own = isWrittenAs(language, run.text) ? language : languageAmong(run.text, language);
+    const properties = runProperties(run, { ...context, language: own }, extra);
     const pieces = run.text.split('\n');
     pieces.forEach((piece, i) => {
       if (i > 0) xml += `<a:br>${properties}</a:br>`;

@@ -222,3 +222,26 @@ test('a deck without slides, and one without sections, are written without their
   expect(write(doc())['ppt/presentation.xml']).not.toContain('sldIdLst');
   expect(write(doc(h(1, 'A'), li('a')))['ppt/presentation.xml']).not.toContain('extLst');
 });
+
+test('each run says its language: by its words, and by its letters within them', () => {
+  const source = {
+    ...doc(
+      h(1, 'The mill'),
+      li('The gates of the mill are to be mended by the end of the year'),
+      li('Die Tore der Mühle sind bis zum Ende des Jahres zu erneuern und werden aus Eiche sein'),
+      li([{ text: 'The mill, ' }, { text: 'طاحونة المد', bold: true }, { text: ', is old and it is at the quay' }]),
+      li('Sallow Quay'),
+    ),
+    language: languageTag('en-US')!,
+  };
+  const parts = write(source);
+  const slides = slideNames(parts)
+    .map((name) => parts[name]!)
+    .join('');
+  const said = (text: string): string | undefined =>
+    new RegExp(`<a:rPr lang="([^"]*)"[^>]*(?:/>|>(?:(?!</a:rPr>).)*</a:rPr>)<a:t>${text}`).exec(slides)?.[1];
+  expect(said('The gates')).toBe('en-US');
+  expect(said('Die Tore')).toBe('de');
+  expect([said('The mill, '), said('طاحونة'), said(', is old')]).toEqual(['en-US', 'ar', 'en-US']);
+  expect(said('Sallow Quay')).toBe('en-US');
+});
