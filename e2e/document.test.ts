@@ -22,11 +22,11 @@ test('headings that are only bold are found by look and marked in one action, wh
   alvex,
 }) => {
   await bringIn(page, alvex, { name: 'minutes.docx', content: demo('minutes-october.docx') });
-  await expect(page.getByTestId('slide-count')).toContainText('1 slide');
+  await expect(page.getByTestId('slide-count')).toContainText('8 slides');
   await toDocument(page);
   const card = page.getByRole('region', { name: /Lines that look alike: bold, 14 pt/ });
   await expect(card).toContainText('14 pt where the text is 11 pt');
-  await expect(card.getByRole('status')).toHaveText(/1 slide now, \d+ then/);
+  await expect(card.getByRole('status')).toHaveText(/8 slides now, \d+ then/);
   await card.getByLabel('Level').selectOption('1');
   await card.getByRole('button', { name: 'Mark all 5' }).click();
   await expect.poll(() => titles(page)).toContain('The sluice gate, level 1');

@@ -30,6 +30,12 @@ test('running text without headings makes a slide of every few paragraphs', () =
   ]);
 });
 
+test('a line in bold names the slide of what follows', () => {
+  const bold = (text: string) => p([{ text, bold: true }]);
+  const parts = ['Gates', 'Roof', 'Wheel'].flatMap((name) => [bold(name), p(filler(6))]);
+  expect(titles(...parts)).toEqual(['Gates', 'Roof', 'Wheel']);
+});
+
 test('little text is one slide, and what stands below a heading is its slide', () => {
   expect(titles(p('The gates are of oak. They hold.'), p('The roof leaks.'))).toHaveLength(1);
   expect(

@@ -8,6 +8,7 @@ import { isByline } from './tell.ts';
 const LEAST_IN_ALL = 130; // words
 /** So much is spoken at one slide. */
 const TOPIC_WORDS = 75;
+const LONGEST_NAME = 10; // words
 
 /**
  * Places of paragraphs, each of which begins a slide: the first after the title, then as soon as enough was said. Text before
@@ -16,22 +17,23 @@ const TOPIC_WORDS = 75;
 export const topicStarts = remembered(({ blocks }: DocumentModel): readonly number[] => {
   const title = findTitle(blocks);
   const titleAt = title === undefined ? -1 : blocks.indexOf(title);
-  const paragraphs: { readonly at: number; readonly words: number }[] = [];
+  const paragraphs: { readonly at: number; readonly words: number; readonly names: boolean }[] = [];
   let lines = 0;
   for (let at = titleAt + 1; at < blocks.length && blocks[at]!.kind !== 'heading'; at++) {
     const block = blocks[at]!;
     if (block.kind !== 'paragraph' || block.left !== undefined || block.role !== undefined) continue;
     if (paragraphs.length === 0 && titleAt >= 0 && isByline(block, lines++ === 0)) continue;
     const words = readWords(runsText(block.runs));
-    if (words > 0) paragraphs.push({ at, words });
+    const names = words <= LONGEST_NAME && block.runs.every(({ bold, text }) => bold === true || text.trim() === '');
+    if (words > 0) paragraphs.push({ at, words, names });
   }
   let left = paragraphs.reduce((sum, { words }) => sum + words, 0);
   if (left < LEAST_IN_ALL) return [];
   const starts: number[] = [];
   let said = Infinity;
-  for (const { at, words } of paragraphs) {
-    // What is too little for a slide stays with what is before it.
-    if (said >= TOPIC_WORDS && (starts.length === 0 || left >= TOPIC_WORDS / 2)) {
+  for (const { at, words, names } of paragraphs) {
+    // What is too little for a slide stays with what is before it; a line in bold that names what follows goes with that.
+    if (said >= (names ? TOPIC_WORDS / 3 : TOPIC_WORDS) && (starts.length === 0 || left >= TOPIC_WORDS / 2)) {
       starts.push(at);
       said = 0;
     }

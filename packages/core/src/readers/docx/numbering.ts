@@ -35,6 +35,16 @@ const FORMATS: Readonly<Record<string, NumberFormat>> = {
   upperLetter: 'upper-letter',
   lowerRoman: 'lower-roman',
   upperRoman: 'upper-roman',
+  hindiNumbers: 'devanagari',
+  thaiNumbers: 'thai',
+  decimalFullWidth: 'fullwidth-decimal',
+  decimalEnclosedCircle: 'circled-decimal',
+  decimalEnclosedCircleChinese: 'circled-decimal',
+  chineseCounting: 'cjk-ideographic',
+  chineseCountingThousand: 'cjk-ideographic',
+  japaneseCounting: 'cjk-ideographic',
+  taiwaneseCounting: 'cjk-ideographic',
+  taiwaneseCountingThousand: 'cjk-ideographic',
 };
 
 export class Numbering {

@@ -288,3 +288,13 @@ test('tables that lay out a page are opened; spacers are no pictures; a fixed sp
     'paragraph C.\u00a0Reed',
   ]);
 });
+
+test('lists with digits of their own keep them', () => {
+  const list = (style: string): string =>
+    `<ol start="9" style="list-style: ${style}"><li>a</li><li>b</li></ol><p>x</p>`;
+  const html = ['arabic-indic inside', 'thai', 'cjk-ideographic', 'lower-alpha', 'square'].map(list).join('');
+  const labels = read(html).blocks.flatMap((block) =>
+    block.kind === 'listItem' ? [block.label ?? `${block.number}.`] : [],
+  );
+  expect(labels).toEqual(['٩.', '١٠.', '๙.', '๑๐.', '九.', '十.', 'i.', 'j.', '9.', '10.']);
+});

@@ -3,7 +3,7 @@ import { readXmlPart, type Attributes, type ZipReader } from '../../container/in
 import type { Direction } from '../../document/index.ts';
 import type { ByScript } from '../spoken.ts';
 import { formatNumber, type NumberFormat } from '../../base/index.ts';
-import { FORMAT_BY_SIGN } from '../list-label.ts';
+import { formatOfSign } from '../list-label.ts';
 import { styleUse, type StyleUse } from '../style-names.ts';
 
 interface Raw {
@@ -145,7 +145,7 @@ export class Styles {
             list?.set(Number(a['text:level']), {
               ordered: (a['style:num-format'] ?? '') !== '',
               start: Number(a['text:start-value'] ?? 1) || 1,
-              format: FORMAT_BY_SIGN[a['style:num-format'] ?? ''] ?? 'decimal',
+              format: formatOfSign(a['style:num-format']),
               prefix: a['style:num-prefix'] ?? '',
               suffix: a['style:num-suffix'] ?? '',
               shown: Number(a['text:display-levels'] ?? 1) || 1,

@@ -24,6 +24,12 @@ test('what a receiver counts by itself is counted by it, anything else is writte
   expect(said(item('1.', 1), item('2.', 2), item('3.', 3))).toEqual(['arabicPeriod', 'arabicPeriod', 'arabicPeriod']);
   expect(said(item('4)', 4), item('5)', 5))).toEqual(['arabicParenR 4', 'arabicParenR 4']);
   expect(said(item('(a)', 1), item('(b)', 2))).toEqual(['alphaLcParenBoth', 'alphaLcParenBoth']);
+  expect(said(item('๓.', 3), item('(२)', 2), item('२)', 2), item('三、', 3))).toEqual([
+    'thaiNumPeriod 3',
+    '(२)\t',
+    'hindiNumParenR 2',
+    '三、\t',
+  ]);
   // The same letter is a number of two kinds; which one is told by what it counts.
   expect(said(item('i.', 1), item('ii.', 2), item('i.', 9))).toEqual([
     'romanLcPeriod',

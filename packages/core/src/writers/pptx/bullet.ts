@@ -11,6 +11,8 @@ const COUNTED: readonly (readonly [name: string, format: NumberFormat])[] = [
   ['romanUc', 'upper-roman'],
   ['alphaLc', 'lower-letter'],
   ['alphaUc', 'upper-letter'],
+  ['thaiNum', 'thai'],
+  ['hindiNum', 'devanagari'],
 ];
 const AROUND: readonly (readonly [name: string, before: string, after: string])[] = [
   ['Period', '', '.'],
@@ -24,8 +26,10 @@ const MOST_START = 32_767;
 function countedAs({ text, value }: ItemMark): string | undefined {
   if (value === undefined || value < 1 || value > MOST_START) return undefined;
   for (const [name, before, after] of AROUND)
-    for (const [number, format] of name === 'Plain' ? COUNTED.slice(0, 1) : COUNTED)
-      if (text === `${before}${formatNumber(value, format)}${after}`) return `${number}${name}`;
+    for (const [number, format] of COUNTED) {
+      const known = name === 'Plain' ? number === 'arabic' : !(name === 'ParenBoth' && number === 'hindiNum');
+      if (known && text === `${before}${formatNumber(value, format)}${after}`) return `${number}${name}`;
+    }
   return undefined;
 }
 
