@@ -9,6 +9,7 @@ import { CODE_SCALE, measurePara } from './set-text.ts';
 
 /** Of the code itself, in points. */
 const SIZES = [24, 22, 20, 18, 16, 15];
+/** Between a panel's edge and its code. */
 const PADDING = inches(0.28);
 const GAP = inches(0.25);
 /** What is on such a page takes at least this much of the room: a panel is no strip, and not as tall as the slide for a few lines. */
@@ -17,6 +18,10 @@ const LEAST = 0.6;
 const MOST_WORDS = 0.5;
 
 const isCode = ({ style }: Para): boolean => style === 'code';
+
+/** A frame as wide as lines of code have it, which stand in a panel. */
+export const withinPanel = (paras: readonly Para[], frame: Frame): Frame =>
+  paras.some(isCode) ? { ...frame, width: emu(frame.width - 2 * PADDING) } : frame;
 
 /**
  * One page of words and code, where all code stands together.

@@ -60,6 +60,7 @@ const MOST_SPREAD = 6;
 /** Two or three lines stand further apart: they are the slide. */
 const MOST_SPREAD_OF_FEW = 11;
 const FEW = 3;
+const MOST_LINES = 3.6;
 
 /** By how much space between paragraphs grows so that few of them do not stand in a corner. */
 export function spreadOf(paras: readonly Para[], frame: Frame, theme: Theme, size: number): number {
@@ -69,7 +70,9 @@ export function spreadOf(paras: readonly Para[], frame: Frame, theme: Theme, siz
   const space = stackHeight(measures) - least;
   const wanted = ptFromEmu(frame.height) * FILLED - least;
   if (space <= 0) return 1;
-  const most = paras.length <= FEW ? MOST_SPREAD_OF_FEW : MOST_SPREAD;
+  // Levels that stand close to each other are spread further, but no more than by some lines.
+  const lines = (MOST_LINES * (paras.length - 1) * measures[0]!.lineHeight) / space;
+  const most = paras.length <= FEW ? Math.max(MOST_SPREAD_OF_FEW, lines) : MOST_SPREAD;
   return Math.round(100 * Math.max(1, Math.min(most, wanted / space))) / 100;
 }
 

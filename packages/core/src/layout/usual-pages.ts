@@ -5,7 +5,7 @@ import type { Content, PicturePart, TablePart } from '../deck/index.ts';
 import { frameIn, type Frame, type LayoutName, type Theme } from '../theme/index.ts';
 import { FITS, parasOf, stepFit, textBox, type Draft, type LayoutOptions, type TextContent } from './draft.ts';
 import { quoted } from './figure-items.ts';
-import { codePage } from './code-pages.ts';
+import { codePage, withinPanel } from './code-pages.ts';
 import { continuedPages, heightAt, largestSize, lastResortSize, spreadOf, twoColumns, withinPage } from './fit-text.ts';
 import { fitTable, onOneSlide } from './fit-table.ts';
 import type { Fit, Para, TextBox } from './page.ts';
@@ -162,7 +162,8 @@ export function textPages(paras: readonly Para[], options: LayoutOptions): reado
   const frame = frameIn(theme, 'points', 'body');
   const { sizes } = frame.style;
   const one = (size: number, fit?: Fit): readonly Draft[] => [pageOf(paras, size, options, fit)];
-  const within = full === 'report' || withinPage(paras, frame, theme, sizes.at(-1)!);
+  const inner = withinPanel(paras, frame);
+  const within = full === 'report' || withinPage(paras, inner, theme, sizes.at(-1)!);
   const fitting = within ? largestSize(paras, frame, theme, sizes) : undefined;
   if (fitting !== undefined) return one(fitting);
   const [left, right] = [frameIn(theme, 'columns', 'body'), frameIn(theme, 'columns', 'body2')];
@@ -183,7 +184,7 @@ export function textPages(paras: readonly Para[], options: LayoutOptions): reado
     if (spilled !== undefined)
       return one(spilled.size, { state: 'spills', points: spilled.size, linesOver: spilled.linesOver });
   }
-  const { size, pages } = continuedPages(paras, frame, theme);
+  const { size, pages } = continuedPages(paras, inner, theme);
   return pages.map((page) => {
     // What is left over alone is said as such.
     const alone = page.length === 1 ? statement(page[0]!, options) : undefined;
