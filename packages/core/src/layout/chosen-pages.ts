@@ -154,7 +154,7 @@ function takeInto(layout: LayoutName, sorted: Sorted, options: LayoutOptions): T
       const rest = texts.filter((part) => part.kind === 'text');
       if (rest.length === 0) return undefined;
       // Numbers are for what has an order.
-      const ordered = points.some((part) => isNumbered(part));
+      const ordered = points.some(isNumbered);
       for (const figure of ordered ? FIGURES : (['timeline', 'icon-grid', ...FIGURES] as const)) {
         if (figure === 'timeline' && !points.every(({ runs }) => leadingDate(runs) !== undefined)) continue;
         const page = figured(layout, figure, figureItems(points), rest, options);

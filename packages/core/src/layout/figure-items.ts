@@ -92,8 +92,15 @@ const BIG = new RegExp(
   'iu',
 );
 
+export interface BigNumber {
+  readonly big: Runs;
+  readonly rest: Runs;
+  /** It has one. */
+  readonly unit: boolean;
+}
+
 /** The number of a text that would be set large, and all the text besides. */
-export function bigNumber(runs: Runs): { readonly big: Runs; readonly rest: Runs; readonly unit: boolean } | undefined {
+export function bigNumber(runs: Runs): BigNumber | undefined {
   const text = runsText(runs);
   const match = BIG.exec(text);
   if (match === null) return undefined;

@@ -1,5 +1,5 @@
 /** What could be left out of a document so that its deck comes to what is wanted. */
-import { blockText, findTitle, type DocumentModel } from '../document/index.ts';
+import { blockText, branchEnd, findTitle, type DocumentModel } from '../document/index.ts';
 import type { BlockId } from '../ids/index.ts';
 
 /** What one slide takes of a target, and the block with which it begins. */
@@ -69,11 +69,9 @@ function sectionsOf({ blocks }: DocumentModel): readonly Section[] {
   const headings = blocks.flatMap((block, at) =>
     block.kind === 'heading' && block !== title && block.left === undefined ? [{ block, at, level: block.level }] : [],
   );
-  const level = [1, 2, 3, 4, 5, 6].find((one) => headings.filter((heading) => heading.level === one).length > 1);
-  if (level === undefined) return [];
-  const parts = headings.filter((heading) => heading.level === level);
-  return parts.map(({ block, at }): Section => {
-    const next = headings.find((other) => other.at > at && other.level <= level);
-    return { title: blockText(block), from: at, to: next?.at ?? blocks.length };
-  });
+  const levels = headings.map(({ level }) => level);
+  const level = [...levels].sort().find((one) => levels.filter((other) => other === one).length > 1);
+  return headings
+    .filter((heading) => heading.level === level)
+    .map(({ block, at }): Section => ({ title: blockText(block), from: at, to: branchEnd(blocks, at) }));
 }

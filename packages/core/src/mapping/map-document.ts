@@ -8,7 +8,6 @@ import {
   type Content,
   type Deck,
   type Destination,
-  type ItemMark,
   type LeftOut,
   type LevelMap,
   type Note,
@@ -21,7 +20,9 @@ import { documentLanguage } from './document-language.ts';
 import { BELOW_HEADINGS, levelsForHeadings, Nesting } from './nesting.ts';
 import { asOneText, showProse, trimItem } from './prose.ts';
 import { recall, remember } from './stretch-memory.ts';
-import { coverFirst, isByline, tell, toldApart, toldItem } from './tell.ts';
+import { isByline } from './byline.ts';
+import { marked } from './item-mark.ts';
+import { coverFirst, tell, toldApart, toldItem } from './tell.ts';
 import {
   cutAt,
   destinationAt,
@@ -456,17 +457,6 @@ class Mapper {
 }
 
 const MOST_ON_COVER = 3;
-
-const BOXES = { true: '☑', false: '☐' } as const;
-
-/** What an item's list sets before it: a number as the original writes it, or the box of a task. */
-function marked(block: Block): { readonly mark?: ItemMark } {
-  if (block.kind !== 'listItem') return {};
-  if (block.checked !== undefined) return { mark: { text: BOXES[`${block.checked}`] } };
-  if (!block.ordered) return {};
-  const { number: value = 1, label: text = `${value}.` } = block;
-  return { mark: { text, value } };
-}
 
 const rankOf = (block: Block, level: number): number => (block.kind === 'heading' ? level : BELOW_HEADINGS + level);
 

@@ -76,7 +76,8 @@ export function makePlan(document: DocumentModel, map: LevelMap, overrides: Over
     if (from === undefined) continue;
     // What a branch is said to be spoken is spoken whole: a map that shows parts of running text shows none of it.
     const code = to === 'notes' ? ordinal(to) | TURNED : ordinal(to);
-    for (let i = from; i < branchEnd(document.blocks, from); i++) if (rows[i] === row) codes[i] = code;
+    const end = branchEnd(document.blocks, from);
+    for (let i = from; i < end; i++) if (rows[i] === row) codes[i] = code;
   }
   for (const [block, to] of turned) {
     const place = places.get(block);

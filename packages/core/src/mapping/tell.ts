@@ -2,7 +2,6 @@
 import { getOrMake, remembered } from '../base/index.ts';
 import { plain, readWords, runsText, type Runs } from '../content/index.ts';
 import type { Content, Note, Point, Slide } from '../deck/index.ts';
-import type { Block } from '../document/index.ts';
 import { partWithin } from '../ids/index.ts';
 import {
   keptRuns,
@@ -62,7 +61,7 @@ function isLabel(runs: Runs): boolean {
   const bold = runs.every((run) => run.bold === true || run.text.trim() === '');
   return !SENTENCE_END.test(text) && (bold || readWords(text) <= LONGEST_LABEL);
 }
-const SENTENCE_END = /[.!?…。！？؟।]["”’»)\]]*$/u;
+export const SENTENCE_END = /[.!?…。！？؟।]["”’»)\]]*$/u;
 const LONGEST_LABEL = 5;
 
 const textsOf = (notes: readonly Note[]): readonly string[] => notes.map(({ runs }) => runsText(runs));
@@ -101,24 +100,6 @@ const textIn = ({ runs }: Note, kept: Kept): string =>
   kept.map(([from, to]) => runsText(runs).slice(from, to)).join('');
 
 const letters = (text: string): string => text.replace(/[^\p{L}\p{N}]+/gu, '').toLowerCase();
-
-/** Names of a part, set as a line of their own. */
-const PART_NAME =
-  /^\W*(?:abstract|summary|executive summary|introduction|preface|foreword|contents|overview|zusammenfassung|einleitung|vorwort|inhalt|überblick|résumé|introduction|avant-propos|sommaire|aperçu|resumen|introducción|prólogo|índice|sommario|introduzione|prefazione|indice|resumo|introdução|samenvatting|inleiding|voorwoord|inhoud)\W*$/i;
-const LONGEST_BYLINE = 14; // words
-const MOST_OF_BYLINE = 90; // characters
-
-/** Whether a line below a title is what stands on a cover: no sentence, unless it is the first, and more than links. */
-export function isByline(block: Block, first: boolean): boolean {
-  if (block.kind !== 'paragraph' || block.role !== undefined) return false;
-  const text = runsText(block.runs).trim();
-  if (PART_NAME.test(text)) return false;
-  if (text.length > MOST_OF_BYLINE || readWords(text) > LONGEST_BYLINE) return false;
-  const linked = block.runs.reduce((sum, run) => sum + (run.link === undefined && !run.code ? 0 : run.text.length), 0);
-  if (linked > text.length / 2 || /[:：]$/.test(text)) return false;
-  const sentences = text.split(/(?<=[.!?…。！？؟।])(?:\s+|$)/u).filter((part) => part !== '').length;
-  return SENTENCE_END.test(text) ? first && sentences === 1 : true;
-}
 
 /** The cover goes before what stands before the title: a letterhead, a contents list, a note. */
 export function coverFirst(slides: readonly Slide[]): readonly Slide[] {

@@ -2,7 +2,7 @@
 import { remembered } from '../base/index.ts';
 import { readWords, runsText } from '../content/index.ts';
 import { findTitle, type DocumentModel } from '../document/index.ts';
-import { isByline } from './tell.ts';
+import { isByline } from './byline.ts';
 
 /** Less text is one slide. */
 const LEAST_IN_ALL = 130; // words

@@ -1,10 +1,10 @@
 /** Joins the stages: document and edits to deck, pages and ledger. */
 import equal from 'fast-deep-equal';
-import { firstStrong, getOrMake, remembered } from '../base/index.ts';
+import { getOrMake, remembered } from '../base/index.ts';
 import { carryOver, decide, replay, singleEdits, type Decisions, type Edit, type Unplaced } from '../edits/index.ts';
 import type { Deck, Destination, FullRule, LevelMap, Slide } from '../deck/index.ts';
 import type { Picture, PictureId } from '../content/index.ts';
-import { blockIndex, blockText, type DocumentModel } from '../document/index.ts';
+import { blockIndex, isRightToLeft, type DocumentModel } from '../document/index.ts';
 import { isStructureChange, Restructuring, type Restructured, type StructureChange } from '../structure/index.ts';
 import { layOutSlide, type Page } from '../layout/index.ts';
 import {
@@ -115,13 +115,6 @@ const NO_TEMPLATES: Templates = new Map();
 /** A look as a document wears it: mirrored, where most of it is written from right to left. */
 export const lookFor = (document: DocumentModel, look: DeckLook): DeckLook =>
   isRightToLeft(document) ? { ...look, mirrored: true } : look;
-
-const isRightToLeft = remembered(({ blocks }: DocumentModel): boolean => {
-  let lean = 0;
-  for (const block of blocks) if (block.kind !== 'code') lean += LEAN[firstStrong(blockText(block)) ?? 'none'];
-  return lean < 0;
-});
-const LEAN = { ltr: 1, rtl: -1, none: 0 } as const;
 
 function themeOf(document: DocumentModel, { look, template }: Decisions, templates: Templates): Theme {
   const model = template === null ? undefined : templates.get(template.hash);

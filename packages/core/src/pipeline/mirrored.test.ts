@@ -111,3 +111,11 @@ test('the file says it too: master, paragraphs, tables and arrows', () => {
   for (const [, properties, inner] of all.matchAll(/<a:p>(?:<a:pPr([^>]*?)\/?>)?((?:(?!<\/a:p>).)*)<\/a:p>/gs))
     if (/[֐-׿]/.test(inner!)) expect(properties).toContain('rtl="1"');
 });
+
+test('what its markup says counts before letters', () => {
+  const right = doc(
+    ...['PostgreSQL 17', 'Docker', 'Redis'].map((text) => ({ ...h(2, text), direction: 'rtl' as const })),
+    p('The rest of it.'),
+  );
+  expect(convert(right, []).theme.mirrored).toBe(true);
+});

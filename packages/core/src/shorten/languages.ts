@@ -1,4 +1,4 @@
-/** What shortening knows of single languages: words that carry no topic, abbreviations, lead-ins, negations, cues. */
+/** What shortening knows of single languages: words that carry no topic, abbreviations, lead-ins, negations, cues, verbs. */
 import { detectLanguage, primaryOf } from '../base/index.ts';
 import { deu, eng, fra, ita, nld, por, porBr, spa } from 'stopword';
 
@@ -15,6 +15,8 @@ interface Knowledge {
   readonly negations: ReadonlySet<string>;
   /** Words that announce a result or a conclusion (Edmundson, "New Methods in Automatic Extracting", 1969). */
   readonly cues: ReadonlySet<string>;
+  /** That follow what a sentence is about. */
+  readonly verbs: ReadonlySet<string>;
 }
 
 const words = (text: string): ReadonlySet<string> => new Set(text.split(' '));
@@ -37,6 +39,7 @@ export const KNOWLEDGE: Readonly<Record<Language, Knowledge>> = {
     cues: words(
       'important significant conclusion result results therefore decided must recommend recommends total most best worst key main first finally because need needs',
     ),
+    verbs: words('is are was were has have had can could will would may might must should does did'),
   },
   de: {
     stop: new Set(deu),
@@ -52,6 +55,9 @@ export const KNOWLEDGE: Readonly<Record<Language, Knowledge>> = {
     cues: words(
       'wichtig ergebnis deshalb daher folglich muss müssen beschlossen insgesamt hauptsächlich schließlich entscheidend notwendig',
     ),
+    verbs: words(
+      'ist sind war waren hat haben hatte hatten kann können wird werden wurde wurden muss müssen soll sollen',
+    ),
   },
   fr: {
     stop: new Set([
@@ -66,6 +72,7 @@ export const KNOWLEDGE: Readonly<Record<Language, Knowledge>> = {
     ),
     negations: words('ne n pas jamais aucun aucune rien sans ni nul nulle personne sauf'),
     cues: words('important résultat donc conclusion doit doivent principal décidé total nécessaire finalement'),
+    verbs: words('est sont était étaient a ont avait peut peuvent doit doivent sera seront'),
   },
   es: {
     stop: new Set([
@@ -80,6 +87,7 @@ export const KNOWLEDGE: Readonly<Record<Language, Knowledge>> = {
     ),
     negations: words('no nunca jamás ningún ninguna ninguno nada nadie sin ni tampoco salvo'),
     cues: words('importante resultado conclusión debe deben principal decidido total necesario finalmente'),
+    verbs: words('es son era eran está están fue fueron ha han puede pueden debe deben'),
   },
   it: {
     stop: new Set([
@@ -94,6 +102,7 @@ export const KNOWLEDGE: Readonly<Record<Language, Knowledge>> = {
     ),
     negations: words('non mai nessun nessuna nessuno niente nulla senza né neppure neanche salvo'),
     cues: words('importante risultato conclusione deve devono principale deciso totale necessario infine quindi'),
+    verbs: words('è sono era erano ha hanno può possono deve devono'),
   },
   pt: {
     stop: new Set([
@@ -109,6 +118,7 @@ export const KNOWLEDGE: Readonly<Record<Language, Knowledge>> = {
     ),
     negations: words('não nunca jamais nenhum nenhuma nada ninguém sem nem tampouco salvo'),
     cues: words('importante resultado conclusão deve devem principal decidido total necessário finalmente portanto'),
+    verbs: words('é são era eram está estão foi foram tem têm pode podem deve devem'),
   },
   nl: {
     stop: new Set([
@@ -125,8 +135,16 @@ export const KNOWLEDGE: Readonly<Record<Language, Knowledge>> = {
     cues: words(
       'belangrijk resultaat conclusie daarom moet moeten besloten totaal noodzakelijk uiteindelijk voornaamste',
     ),
+    verbs: words('is zijn was waren heeft hebben kan kunnen wordt worden moet moeten'),
   },
-  und: { stop: new Set(), abbreviations: words(COMMON), leadIns: /(?!)/, negations: new Set(), cues: new Set() },
+  und: {
+    stop: new Set(),
+    abbreviations: words(COMMON),
+    leadIns: /(?!)/,
+    negations: new Set(),
+    cues: new Set(),
+    verbs: new Set(),
+  },
 };
 
 const SAMPLE = 4000; // characters of the text that are looked at

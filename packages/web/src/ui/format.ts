@@ -36,6 +36,3 @@ export function quoted(text: string): string {
   const line = text.replace(/\s+/g, ' ').trim();
   return `“${line.length > LONGEST ? `${line.slice(0, LONGEST)} …` : line}”`;
 }
-
-/** A deck of more slides is read, not presented. */
-export const MOST_PRESENTED = 60;

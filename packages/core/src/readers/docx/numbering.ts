@@ -29,23 +29,23 @@ export interface ListPosition {
 const FALLBACK: ListLevel = { ordered: false, start: 1, format: 'decimal', text: '', legal: false };
 
 /** The kinds of numbers (§17.18.59) that we write as the original does; others are written as figures. */
-const FORMATS: Readonly<Record<string, NumberFormat>> = {
-  decimalZero: 'decimal-zero',
-  lowerLetter: 'lower-letter',
-  upperLetter: 'upper-letter',
-  lowerRoman: 'lower-roman',
-  upperRoman: 'upper-roman',
-  hindiNumbers: 'devanagari',
-  thaiNumbers: 'thai',
-  decimalFullWidth: 'fullwidth-decimal',
-  decimalEnclosedCircle: 'circled-decimal',
-  decimalEnclosedCircleChinese: 'circled-decimal',
-  chineseCounting: 'cjk-ideographic',
-  chineseCountingThousand: 'cjk-ideographic',
-  japaneseCounting: 'cjk-ideographic',
-  taiwaneseCounting: 'cjk-ideographic',
-  taiwaneseCountingThousand: 'cjk-ideographic',
-};
+const FORMATS: ReadonlyMap<string, NumberFormat> = new Map([
+  ['decimalZero', 'decimal-zero'],
+  ['lowerLetter', 'lower-letter'],
+  ['upperLetter', 'upper-letter'],
+  ['lowerRoman', 'lower-roman'],
+  ['upperRoman', 'upper-roman'],
+  ['hindiNumbers', 'devanagari'],
+  ['thaiNumbers', 'thai'],
+  ['decimalFullWidth', 'fullwidth-decimal'],
+  ['decimalEnclosedCircle', 'circled-decimal'],
+  ['decimalEnclosedCircleChinese', 'circled-decimal'],
+  ['chineseCounting', 'cjk-ideographic'],
+  ['chineseCountingThousand', 'cjk-ideographic'],
+  ['japaneseCounting', 'cjk-ideographic'],
+  ['taiwaneseCounting', 'cjk-ideographic'],
+  ['taiwaneseCountingThousand', 'cjk-ideographic'],
+]);
 
 export class Numbering {
   readonly #abstract = new Map<string, Map<number, ListLevel>>();
@@ -96,7 +96,7 @@ export class Numbering {
           case 'w:numFmt':
             if (level === undefined) break;
             level.ordered = value !== 'bullet' && value !== 'none';
-            level.format = FORMATS[value ?? ''] ?? 'decimal';
+            level.format = FORMATS.get(value ?? '') ?? 'decimal';
             break;
           case 'w:lvlText':
             if (level) level.text = value ?? '';

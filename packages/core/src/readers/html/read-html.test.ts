@@ -296,5 +296,10 @@ test('lists with digits of their own keep them', () => {
   const labels = read(html).blocks.flatMap((block) =>
     block.kind === 'listItem' ? [block.label ?? `${block.number}.`] : [],
   );
+  // Names that every object has are no kinds of numbers.
+  expect(read('<ol type="constructor" style="list-style: toString"><li>a</li></ol><p>x</p>').blocks[0]).toMatchObject({
+    number: 1,
+  });
+  expect(read('<ol type="constructor"><li>a</li></ol>').blocks[0]).not.toHaveProperty('label');
   expect(labels).toEqual(['٩.', '١٠.', '๙.', '๑๐.', '九.', '十.', 'i.', 'j.', '9.', '10.']);
 });

@@ -23,7 +23,7 @@ import { Spoken } from '../spoken.ts';
 import { draftBreak, type Draft } from '../read-result.ts';
 import { attribute, isElement, isText, textOf, type Element, type Node } from './elements.ts';
 import { findFurniture } from './furniture.ts';
-import { formatOfSign, itemLabel } from '../list-label.ts';
+import { formatOfSign, formatOfStyle, itemLabel } from '../list-label.ts';
 import { findNotes, target, type PageNote } from './notes.ts';
 import { findTitles } from './page-title.ts';
 import { isSpacer } from '../spacer.ts';
@@ -489,41 +489,11 @@ function listState(element: Element): ListState {
   const start = Number.parseInt(attribute(element, 'start') ?? '', 10);
   return {
     ordered: true,
-    format: listFormat(element),
+    format: formatOfStyle(attribute(element, 'style') ?? '') ?? formatOfSign(attribute(element, 'type')),
     step: reversed ? -1 : 1,
     next: Number.isNaN(start) ? (reversed ? items : 1) : start,
   };
 }
-
-/** By its style, where that names one (CSS Counter Styles Level 3), else by its type. */
-function listFormat(element: Element): NumberFormat {
-  const style = /list-style(?:-type)?\s*:([^;]*)/i.exec(attribute(element, 'style') ?? '')?.[1] ?? '';
-  const named = style
-    .toLowerCase()
-    .split(/\s+/)
-    .find((word) => word in NAMED_FORMATS);
-  return named === undefined ? formatOfSign(attribute(element, 'type')) : NAMED_FORMATS[named]!;
-}
-const NAMED_FORMATS: Readonly<Record<string, NumberFormat>> = {
-  decimal: 'decimal',
-  'decimal-leading-zero': 'decimal-zero',
-  'lower-alpha': 'lower-letter',
-  'lower-latin': 'lower-letter',
-  'upper-alpha': 'upper-letter',
-  'upper-latin': 'upper-letter',
-  'lower-roman': 'lower-roman',
-  'upper-roman': 'upper-roman',
-  'arabic-indic': 'arabic-indic',
-  persian: 'persian',
-  devanagari: 'devanagari',
-  bengali: 'bengali',
-  thai: 'thai',
-  'cjk-ideographic': 'cjk-ideographic',
-  'cjk-decimal': 'cjk-ideographic',
-  'simp-chinese-informal': 'cjk-ideographic',
-  'trad-chinese-informal': 'cjk-ideographic',
-  'japanese-informal': 'cjk-ideographic',
-};
 
 /** The number of the next item, which is counted. */
 function numbered(list: ListState): { readonly number: number; readonly label?: string } {

@@ -49,7 +49,7 @@ function markShape(mark: Mark, id: number): string {
     mark.outline === undefined
       ? `${solidFill(mark.color)}<a:ln><a:noFill/></a:ln>`
       : `<a:noFill/><a:ln w="${emuOf(mark.outline)}">${solidFill(mark.color)}<a:miter lim="800000"/></a:ln>`;
-  return `<p:sp><p:nvSpPr><p:cNvPr id="${id}" name="Mark ${id}"/><p:cNvSpPr/><p:nvPr userDrawn="1"/></p:nvSpPr><p:spPr>${mark.mirrored ? xfrm(mark).replace('<a:xfrm>', '<a:xfrm flipH="1">') : xfrm(mark)}${presetGeometry(mark.shape ?? 'rect', mark)}${paint}</p:spPr></p:sp>`;
+  return `<p:sp><p:nvSpPr><p:cNvPr id="${id}" name="Mark ${id}"/><p:cNvSpPr/><p:nvPr userDrawn="1"/></p:nvSpPr><p:spPr>${xfrm(mark, 'a:xfrm', mark.mirrored ? ' flipH="1"' : '')}${presetGeometry(mark.shape ?? 'rect', mark)}${paint}</p:spPr></p:sp>`;
 }
 
 function pictureShape(picture: LayoutPicture, id: number, rel: PictureRel): string {

@@ -73,7 +73,7 @@ export function figureGroup(boxes: readonly Box[], name: string, next: () => num
 
 function shapeXml(box: ShapeBox, id: number): string {
   const turned = `${box.turned === 0 ? '' : ` rot="${box.turned * 60_000}"`}${box.mirrored ? ' flipH="1"' : ''}${box.upsideDown ? ' flipV="1"' : ''}`;
-  const place = xfrm(box.rect).replace('<a:xfrm>', `<a:xfrm${turned}>`);
+  const place = xfrm(box.rect, 'a:xfrm', turned);
   const fill = box.fill === null ? '<a:noFill/>' : solidFill(box.fill);
   const line =
     box.line === null

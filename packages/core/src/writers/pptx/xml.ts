@@ -23,8 +23,9 @@ export function relationships(rels: readonly Rel[]): string {
   return `${XML}<Relationships xmlns="http://schemas.openxmlformats.org/package/2006/relationships">${rows.join('')}</Relationships>`;
 }
 
-export const xfrm = ({ x, y, width, height }: Rect, tag = 'a:xfrm'): string =>
-  `<${tag}><a:off x="${x}" y="${y}"/><a:ext cx="${width}" cy="${height}"/></${tag}>`;
+/** @param attributes How it is turned and flipped (§20.1.7.6). */
+export const xfrm = ({ x, y, width, height }: Rect, tag = 'a:xfrm', attributes = ''): string =>
+  `<${tag}${attributes}><a:off x="${x}" y="${y}"/><a:ext cx="${width}" cy="${height}"/></${tag}>`;
 
 /** Hundredths of a point, as sizes are written (ECMA-376-1 §20.1.10.72). */
 export const hundredths = (points: number): number => Math.round(points * 100);

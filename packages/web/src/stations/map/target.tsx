@@ -5,10 +5,11 @@ import { takeEdits, type Costed, type Target } from '@alvex/core';
 import { ask } from '../../state/core-link.ts';
 import { useDeck } from '../../state/deck-store.ts';
 import { edit } from '../../state/log-store.ts';
-import { count, MOST_PRESENTED } from '../../ui/format.ts';
+import { count } from '../../ui/format.ts';
 import { MAP_LABELS } from '../../ui/labels.ts';
 import { Action, Field, Select, Small } from '../../ui/recipes.tsx';
 import type { Answers, Leaving } from '../../worker/protocol.ts';
+import { MOST_PRESENTED } from '../shared/long-deck.ts';
 import { Setting } from './map-settings.tsx';
 
 const Offer = chakra('div', {

@@ -6,7 +6,8 @@ import { USUAL_PACE } from '@alvex/core';
 import { useDeck } from '../../state/deck-store.ts';
 import { useAnswer } from '../../state/use-answer.ts';
 import { useSelected } from '../../state/selection.ts';
-import { count, grouped, MOST_PRESENTED, speakingTime } from '../../ui/format.ts';
+import { count, grouped, speakingTime } from '../../ui/format.ts';
+import { MOST_PRESENTED } from '../shared/long-deck.ts';
 
 const Foot = chakra('footer', {
   base: {

@@ -1,0 +1,90 @@
+/** Cards beside each other: with numbers, icons, or what is counted set large. */
+import { inches } from '../base/index.ts';
+import { runsText } from '../content/index.ts';
+import type { CardKind } from '../theme/index.ts';
+import { itemParas, label, TOP_LEFT, type FigureDraft, type SetItem } from './figure-draft.ts';
+import { bigNumber, type BigNumber } from './figure-items.ts';
+import { rectOf, type Pen, type Words } from './figure-pen.ts';
+import type { IconBox, Para, ShapeBox } from './page.ts';
+
+/** In how many columns so many cards may stand, the better ones first. */
+export function gridColumns(n: number): readonly number[] {
+  if (n <= 3) return [n];
+  if (n === 4) return [4, 2];
+  if (n <= 6) return [3, 2];
+  return n === 9 ? [3] : [4, 3];
+}
+
+/** Cards beside each other, each as the theme makes them. What has an order is numbered; an icon stands above its words. */
+export function cards(items: readonly SetItem[], pen: Pen, columns: number): FigureDraft {
+  const { x, y, width, height } = pen.frame;
+  const rows = Math.ceil(items.length / columns);
+  const gap = inches(pen.theme.cards === 'column' ? 0.5 : 0.25);
+  const each = { width: (width - gap * (columns - 1)) / columns, height: (height - gap * (rows - 1)) / rows };
+  const shapes: (ShapeBox | IconBox)[] = [];
+  const words: Words[] = [];
+  const boxed = BOXES.has(pen.theme.cards);
+  const plainItems = items.every(
+    ({ details, runs }) => details.length === 0 && runsText(runs).length <= MOST_IN_MIDDLE,
+  );
+  const marked = items.some(({ icon, ordered }) => icon !== undefined || ordered);
+  const numbers = marked ? undefined : numbersOf(items);
+  items.forEach((item, i) => {
+    const column = i % columns;
+    const place = rectOf(
+      x + column * (each.width + gap),
+      y + Math.floor(i / columns) * (each.height + gap),
+      each.width,
+      each.height,
+    );
+    const color = pen.accent(i, items.length > 4);
+    const card = pen.cardAt(place, color, column > 0);
+    shapes.push(...card.shapes);
+    const { x: left, y: top, width: wide, height: high } = card.inside;
+    const number = numbers?.[i];
+    const side = marked
+      ? Math.min(inches(0.62), high * 0.34)
+      : number === undefined
+        ? 0
+        : Math.min(inches(0.9), high * 0.45);
+    const spot = rectOf(left, top, side, side);
+    if (item.icon !== undefined) shapes.push(...pen.icon(item, spot, card.mark));
+    else if (item.ordered)
+      words.push(
+        pen.words(rectOf(left, top, wide, side), [label(`${item.number ?? i + 1}`)], {
+          anchor: 'top',
+          align: 'left',
+          color: card.mark,
+          font: 'heading',
+          bold: true,
+        }),
+      );
+    if (number !== undefined) {
+      const large = { anchor: 'top', align: 'left', color: card.mark, font: 'heading', bold: true } as const;
+      const para: Para = { part: item.part, style: 'plain', level: 1, runs: number.big };
+      words.push({ ...pen.words(rectOf(left, top, wide, side), [para], large), large: true });
+    }
+    const from = side === 0 ? 0 : side + inches(0.1);
+    const said = number === undefined ? item : { ...item, runs: number.rest, heads: false };
+    if (said.runs.length + said.details.length === 0) return;
+    words.push(
+      pen.words(rectOf(left, top + from, wide, high - from), itemParas(said), {
+        // A few words alone stand in the middle of their box.
+        ...(boxed && plainItems && side === 0 ? MIDDLE : TOP_LEFT),
+        color: card.text,
+      }),
+    );
+  });
+  return { shapes, words };
+}
+
+/** Numbers with their units, where each item of a few has one: they are what is looked at. */
+function numbersOf(items: readonly SetItem[]): readonly BigNumber[] | undefined {
+  const found = items.map(({ runs }) => bigNumber(runs)).filter((number): number is BigNumber => number?.unit === true);
+  return items.length <= MOST_NUMBERS && found.length === items.length ? found : undefined;
+}
+const MOST_NUMBERS = 4;
+
+const BOXES: ReadonlySet<CardKind> = new Set(['panel', 'solid', 'outline']);
+const MOST_IN_MIDDLE = 40; // characters
+const MIDDLE = { anchor: 'middle', align: 'center' } as const;

@@ -1,0 +1,23 @@
+/** What all figures are made of. */
+import { plain } from '../content/index.ts';
+import type { FigureItem } from './figure-items.ts';
+import type { Words } from './figure-pen.ts';
+import type { IconBox, Para, ShapeBox } from './page.ts';
+
+export interface SetItem extends FigureItem {
+  /** It is the heading of what stands below it. */
+  readonly heads: boolean;
+}
+export interface FigureDraft {
+  readonly shapes: readonly (ShapeBox | IconBox)[];
+  readonly words: readonly Words[];
+}
+
+export const itemParas = ({ part, runs, heads, details }: SetItem): readonly Para[] => [
+  { part, style: heads ? 'item' : 'plain', level: 1, runs },
+  ...details,
+];
+/** Not the author's words: a number. */
+export const label = (text: string): Para => ({ part: null, style: 'item', level: 1, runs: plain(text) });
+
+export const TOP_LEFT = { anchor: 'top', align: 'left' } as const;
