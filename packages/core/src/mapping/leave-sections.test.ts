@@ -30,6 +30,15 @@ test('as few sections as come to what is wanted, all of each', () => {
   }
 });
 
+test('of sections that are alike the later ones go', () => {
+  const alike = doc(
+    h(1, 'The mill'),
+    ...[0, 1, 2, 3].flatMap((i) => [h(2, `Part ${i}`), p(`Text ${i}`), p(`More ${i}`)]),
+  );
+  const costs = alike.blocks.filter(({ kind }) => kind === 'paragraph').map(({ id: block }) => ({ block, cost: 1 }));
+  expect(sectionsToLeave(alike, costs, 4)?.titles).toEqual(['Part 2', 'Part 3']);
+});
+
 test('nothing where the deck is short enough, has no sections, or none would be left', () => {
   expect(leave(total)).toBeUndefined();
   expect(leave(1)).toBeUndefined();

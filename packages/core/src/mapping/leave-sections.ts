@@ -39,10 +39,11 @@ export function sectionsToLeave(
     left.add(i);
     sum -= costs[i]!;
   };
+  // Of equal ones the later goes first: a document begins with what matters.
   const byCost = sections
     .map((_, i) => i)
     .filter((i) => costs[i]! > 0)
-    .sort((a, b) => costs[b]! - costs[a]!);
+    .sort((a, b) => costs[b]! - costs[a]! || b - a);
   for (const i of byCost) if (sum > most && sum - costs[i]! >= least) leave(i);
   // None fits what is over: then the smallest that is enough.
   const enough = byCost.findLast((i) => !left.has(i) && sum - costs[i]! <= most);

@@ -158,7 +158,7 @@ function Suggested({ suggestion, close }: { readonly suggestion: Answers['sugges
           <Box key={i} display="flex" gap="10px" alignItems="center">
             <Action
               size="small"
-              look={i === 0 ? 'main' : 'plain'}
+              look={i === 0 && suggestion.leaving === undefined ? 'main' : 'plain'}
               onClick={() => edit({ kind: 'all', edits: takeEdits({ ...one, name: one.readyMade ? one.base : null }) })}
             >
               Use
