@@ -255,5 +255,5 @@ test('text that is written from the right begins at the right, and says its lang
   const around = arabic.locator('xpath=ancestor-or-self::*[@dir][1]');
   await expect(around).toHaveAttribute('dir', 'rtl');
   await expect(around).toHaveAttribute('lang', 'ar');
-  expect(await arabic.evaluate((element) => getComputedStyle(element).textAlign)).toBe('start');
+  await expect(arabic).toHaveCSS('text-align', 'start');
 });

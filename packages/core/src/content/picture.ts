@@ -10,6 +10,8 @@ export interface Picture {
   readonly width: number /* pixels */;
   readonly height: number /* pixels */;
 }
+/** Whether it may be cut by its frame. Formats without loss are used for what was drawn: diagrams, screens, charts. */
+export const isPhotograph = (picture: Pick<Picture, 'mime'> | undefined): boolean => picture?.mime === 'image/jpeg';
 export interface PictureData extends Picture {
   readonly bytes: Uint8Array;
 }

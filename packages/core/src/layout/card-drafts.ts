@@ -46,12 +46,12 @@ export function cards(items: readonly SetItem[], pen: Pen, columns: number): Fig
       ? Math.min(inches(0.62), high * 0.34)
       : number === undefined
         ? 0
-        : Math.min(inches(0.9), high * 0.45);
+        : Math.min(inches(1.25), high * 0.5);
     const spot = rectOf(left, top, side, side);
     if (item.icon !== undefined) shapes.push(...pen.icon(item, spot, card.mark));
     else if (item.ordered)
       words.push(
-        pen.words(rectOf(left, top, wide, side), [label(`${item.number ?? i + 1}`)], {
+        pen.words(rectOf(left, top, wide, side), [label(`${item.count ?? i + 1}`)], {
           anchor: 'top',
           align: 'left',
           color: card.mark,

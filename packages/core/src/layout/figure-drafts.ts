@@ -4,18 +4,23 @@ import { cards, gridColumns } from './card-drafts.ts';
 import { itemParas, label, type FigureDraft, type SetItem } from './figure-draft.ts';
 import { rectOf, within, type Pen, type Words } from './figure-pen.ts';
 import type { IconBox, ShapeBox } from './page.ts';
+import { stepsAcross, stepsDown } from './step-drafts.ts';
 import { timelineAcross, timelineDown } from './timeline-drafts.ts';
 
 export const FIGURES = ['steps', 'cycle', 'timeline', 'icon-grid', 'pyramid', 'funnel', 'matrix'] as const;
 export type FigureName = (typeof FIGURES)[number];
+
+/** Steps in narrower columns would be towers of words. */
+const LEAST_COLUMN = inches(2.1);
 
 /** Drafts of a figure, the better ones first. */
 type Drafter = (items: readonly SetItem[], pen: Pen) => Iterable<FigureDraft>;
 
 export const FIGURE_DRAFTS: Readonly<Record<FigureName, Drafter>> = {
   *steps(items, pen) {
-    yield stepsAcross(items, pen);
-    yield stepsDown(items, pen);
+    const narrow = pen.frame.width / items.length < LEAST_COLUMN;
+    yield narrow ? stepsDown(items, pen) : stepsAcross(items, pen);
+    yield narrow ? stepsAcross(items, pen) : stepsDown(items, pen);
   },
   *cycle(items, pen) {
     yield cycle(items, pen);
@@ -37,72 +42,6 @@ export const FIGURE_DRAFTS: Readonly<Record<FigureName, Drafter>> = {
     yield matrix(items, pen);
   },
 };
-
-function stepsAcross(items: readonly SetItem[], pen: Pen): FigureDraft {
-  const { x, y, width, height } = pen.frame;
-  const gap = inches(0.12);
-  const each = (width - gap * (items.length - 1)) / items.length;
-  const head = Math.min(inches(0.8), height * 0.22);
-  const top = y;
-  const bottom = y + height;
-  const shapes: ShapeBox[] = [];
-  const words: Words[] = [];
-  items.forEach((item, i) => {
-    const at = x + i * (each + gap);
-    const band = rectOf(at, top, each, head);
-    const card = rectOf(at, top + head + inches(0.1), each - inches(0.12), bottom - top - head - inches(0.1));
-    shapes.push(
-      pen.shape('rect', card, 'panel'),
-      pen.shape(i === 0 ? 'tag' : 'chevron', band, pen.accent(i, items.length > 4)),
-    );
-    words.push(
-      pen.words(within(band, each * 0.2, 0), [label(`${i + 1}`)], {
-        anchor: 'middle',
-        align: 'center',
-        color: 'ground',
-        font: 'heading',
-        bold: true,
-      }),
-      pen.words(within(card, inches(0.16), inches(0.18)), itemParas(item), { anchor: 'top', align: 'left' }),
-    );
-  });
-  return { shapes, words };
-}
-
-function stepsDown(items: readonly SetItem[], pen: Pen): FigureDraft {
-  const { x, y, width, height } = pen.frame;
-  const gap = inches(0.12);
-  const each = (height - gap * (items.length - 1)) / items.length;
-  const disc = Math.min(each, inches(0.62));
-  const shapes: ShapeBox[] = [];
-  const words: Words[] = [];
-  items.forEach((item, i) => {
-    const top = y + i * (each + gap);
-    const middle = top + each / 2;
-    const round = rectOf(x, middle - disc / 2, disc, disc);
-    if (i < items.length - 1)
-      shapes.push(pen.shape('rect', rectOf(x + disc / 2 - inches(0.012), middle, inches(0.024), each + gap), 'muted'));
-    shapes.push(pen.shape('ellipse', round, pen.accent(i, true)));
-    words.push(
-      pen.words(round, [label(`${i + 1}`)], {
-        anchor: 'middle',
-        align: 'center',
-        color: 'ground',
-        font: 'heading',
-        bold: true,
-      }),
-      pen.words(rectOf(x + disc + inches(0.25), top, width - disc - inches(0.25), each), itemParas(item), {
-        anchor: 'middle',
-        align: 'left',
-      }),
-    );
-  });
-  // Lines first, so that the discs stand on them.
-  return {
-    shapes: [...shapes].sort((a, b) => Number(a.geometry === 'ellipse') - Number(b.geometry === 'ellipse')),
-    words,
-  };
-}
 
 function cycle(items: readonly SetItem[], pen: Pen): FigureDraft {
   const { x, y, width, height } = pen.frame;

@@ -1,6 +1,6 @@
 /** What a list says when it is read as a figure: its points, and what stands below each. */
 import { cellText, plain, runsText, sliceRuns, trimRuns, type Runs, type TableCell } from '../content/index.ts';
-import { isNumbered, type Content, type Icon, type TablePart } from '../deck/index.ts';
+import { isNumbered, type Content, type Icon, type Point, type TablePart } from '../deck/index.ts';
 import type { Para } from './page.ts';
 import type { PartId } from '../ids/index.ts';
 
@@ -10,8 +10,8 @@ export interface FigureItem {
   readonly runs: Runs;
   readonly icon: Icon | undefined;
   readonly ordered: boolean;
-  /** Of its list, where that says one. */
-  readonly number?: number;
+  /** What its list counts it by, without what stands around it: 4, b, iv, 3.1. */
+  readonly count?: string;
   readonly details: readonly Para[];
 }
 
@@ -22,13 +22,19 @@ export function figureItems(content: readonly Content[]): readonly FigureItem[] 
     if (part.kind !== 'point') return undefined;
     if (part.level === 1)
       items.push({
-        item: { part: part.id, runs: part.runs, icon: part.icon, ordered: isNumbered(part) },
+        item: { part: part.id, runs: part.runs, icon: part.icon, ...counted(part) },
         details: [],
       });
     else if (items.length === 0) return undefined;
     else items.at(-1)!.details.push({ part: part.id, style: 'detail', level: 1, runs: part.runs });
   }
   return items.map(({ item, details }) => ({ ...item, details }));
+}
+
+function counted(part: Point): Pick<FigureItem, 'ordered' | 'count'> {
+  if (!isNumbered(part)) return { ordered: false };
+  const count = part.mark!.text.replace(/^[^\p{L}\p{N}]+|[^\p{L}\p{N}]+$/gu, '');
+  return { ordered: true, ...(count === '' ? {} : { count }) };
 }
 
 const MONTH =

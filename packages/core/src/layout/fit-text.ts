@@ -1,10 +1,10 @@
 /** Fits paragraphs into a frame by stepping type down, by two columns, or by going on on further pages. */
-import { ptFromEmu } from '../base/index.ts';
+import { emu, ptFromEmu } from '../base/index.ts';
 import { runsText } from '../content/index.ts';
 import type { Frame, Theme } from '../theme/index.ts';
 import { MOST_CODE, mostWords, wordsIn } from './draft.ts';
 import { paginate } from './paginate.ts';
-import { measurePara, stackHeight } from './set-text.ts';
+import { measurePara, sidedAlign, sideOf, stackHeight } from './set-text.ts';
 import type { Para } from './page.ts';
 
 /** Sizes below the floor, tried only so that nothing is ever drawn outside its frame. */
@@ -127,3 +127,25 @@ export function twoColumns(
   }
   return undefined;
 }
+
+/** A little more than the text needs, so that another program breaks it where we do. */
+const SLACK = 1.012;
+
+/** A frame as narrow as keeps the number of lines: few lines are then about as long as each other. */
+export function evenFrame(para: Para, frame: Frame, theme: Theme, size: number): Frame {
+  const lines = (width: number): number => measurePara(para, { ...frame, width: emu(width) }, theme, size).lines.length;
+  const count = measurePara(para, frame, theme, size).lines.length;
+  if (count < 2 || count > MOST_EVEN) return frame;
+  let [least, most] = [frame.width / (count + 1), frame.width as number];
+  while (most - least > frame.width / 200) {
+    const middle = (least + most) / 2;
+    if (lines(middle) > count) least = middle;
+    else most = middle;
+  }
+  const width = emu(Math.min(frame.width, most * SLACK));
+  const spare = frame.width - width;
+  const align = sidedAlign(frame.align, sideOf(para, theme).fromRight, theme);
+  const x = emu(frame.x + (align === 'left' ? 0 : align === 'center' ? spare / 2 : spare));
+  return { ...frame, x, width };
+}
+const MOST_EVEN = 5; // lines

@@ -12,7 +12,7 @@ import { capitals } from './set-text.ts';
 
 const theme = THEMES[0]!;
 const NAMES = ['Oak', 'Iron', 'Elm', 'Stone', 'Lead', 'Lime'];
-function boxesOf(layout: LayoutName, n: number): readonly Box[] {
+function boxesOf(layout: LayoutName, n: number, theme = THEMES[0]!): readonly Box[] {
   const document = doc(h(1, 'Parts'), ...NAMES.slice(0, n).map((name) => li(name)));
   const slide: Slide = { ...mapDocument(document, presetMap('talk', document)).slides[0]!, layout };
   const [page] = layOutSlide(slide, { theme, full: 'continue', pictures: new Map(), language: 'en' });
@@ -32,7 +32,11 @@ const near = (a: number, b: number): boolean => Math.abs(a - b) <= 2;
 
 describe('steps', () => {
   test.each([3, 4])('%d across: of one width, in a row, parted alike, numbered from one', (n) => {
-    const boxes = boxesOf('steps', n);
+    const boxes = boxesOf(
+      'steps',
+      n,
+      THEMES.find(({ hand }) => hand.steps === 'chevrons'),
+    );
     const bands = [...shapes(boxes, 'tag'), ...shapes(boxes, 'chevron')];
     expect(bands).toHaveLength(n);
     expect(shapes(boxes, 'tag')).toHaveLength(1);
@@ -49,29 +53,29 @@ describe('steps', () => {
   });
 });
 
-test.each(['cycle', 'icon-grid', 'pyramid', 'funnel', 'matrix', 'steps'] as const)(
-  '%s: every point is said, inside of the figure, and shapes of one kind do not lie on each other',
-  (layout) => {
-    const n = layout === 'matrix' ? 4 : 5;
-    const boxes = boxesOf(layout, n);
-    const said = boxes.flatMap((box) =>
-      box.kind === 'text' && box.free === true
-        ? box.paras.flatMap((para) => (para.part === null ? [] : [runsText(para.runs)]))
-        : [],
-    );
-    for (const name of NAMES.slice(0, n)) expect(said.filter((text) => text === name)).toHaveLength(1);
-    for (const box of boxes)
-      if (box.kind === 'shape') {
-        const { frame, rect } = box;
-        expect(rect.x).toBeGreaterThanOrEqual(frame.x - 2);
-        expect(rect.y).toBeGreaterThanOrEqual(frame.y - 2);
-        expect(rect.x + rect.width).toBeLessThanOrEqual(frame.x + frame.width + 2);
-        expect(rect.y + rect.height).toBeLessThanOrEqual(frame.y + frame.height + 2);
-        expect(rect.width).toBeGreaterThan(0);
-        expect(rect.height).toBeGreaterThan(0);
-      }
-  },
-);
+const HANDS = THEMES.filter((one, i) => THEMES.findIndex(({ hand }) => hand.steps === one.hand.steps) === i);
+test.each([
+  ...(['cycle', 'icon-grid', 'pyramid', 'funnel', 'matrix'] as const).map((layout) => [layout, theme] as const),
+  ...HANDS.flatMap((hand) => [3, 5].map((n) => ['steps', hand, n] as const)),
+])('%s: every point is said, inside of the figure', (layout, drawn, n = layout === 'matrix' ? 4 : 5) => {
+  const boxes = boxesOf(layout, n, drawn);
+  const said = boxes.flatMap((box) =>
+    box.kind === 'text' && box.free === true
+      ? box.paras.flatMap((para) => (para.part === null ? [] : [runsText(para.runs)]))
+      : [],
+  );
+  for (const name of NAMES.slice(0, n)) expect(said.filter((text) => text === name)).toHaveLength(1);
+  for (const box of boxes)
+    if (box.kind === 'shape') {
+      const { frame, rect } = box;
+      expect(rect.x).toBeGreaterThanOrEqual(frame.x - 2);
+      expect(rect.y).toBeGreaterThanOrEqual(frame.y - 2);
+      expect(rect.x + rect.width).toBeLessThanOrEqual(frame.x + frame.width + 2);
+      expect(rect.y + rect.height).toBeLessThanOrEqual(frame.y + frame.height + 2);
+      expect(rect.width).toBeGreaterThan(0);
+      expect(rect.height).toBeGreaterThan(0);
+    }
+});
 
 describe('a picture in its frame', () => {
   const frame = frameIn(theme, 'picture', 'picture');

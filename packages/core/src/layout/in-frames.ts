@@ -1,8 +1,8 @@
 /** Text in the frames of a layout that was chosen for it. */
 import type { Content } from '../deck/index.ts';
 import { frameIn, type Frame, type LayoutName, type Role } from '../theme/index.ts';
-import { stepFit, type Draft, type LayoutOptions, type TextContent } from './draft.ts';
-import { largestSize } from './fit-text.ts';
+import { stepFit, textBox, type Draft, type LayoutOptions, type TextContent } from './draft.ts';
+import { evenFrame, largestSize } from './fit-text.ts';
 import type { Para } from './page.ts';
 import { spreadText } from './usual-pages.ts';
 
@@ -32,7 +32,13 @@ export function inFrames(layout: LayoutName, filled: readonly Filled[], options:
     const alike = likeness(frame);
     sizes.set(alike, Math.min(size, sizes.get(alike) ?? Infinity));
   }
-  const boxes = places.map(({ paras, frame }) => spreadText(paras, frame, options, sizes.get(likeness(frame))!));
+  const boxes = places.map(({ paras, frame }) => {
+    const size = sizes.get(likeness(frame))!;
+    const [only] = paras;
+    return frame.role === 'quote' && paras.length === 1
+      ? textBox(paras, evenFrame(only!, frame, theme, size), theme, size)
+      : spreadText(paras, frame, options, size);
+  });
   const main = places.at(-1)?.frame ?? frameIn(theme, layout, 'title');
   return { layout, boxes, fit: stepFit(Math.min(main.style.sizes[0]!, ...sizes.values()), main) };
 }

@@ -1,15 +1,15 @@
 /** Lays one slide out: by the layout that was chosen for it, else by what is on it; fits its text, and goes on on further pages where it must. */
-import { emu, ptFromEmu, remembered } from '../base/index.ts';
+import { ptFromEmu, remembered } from '../base/index.ts';
 import { isUnspaced, mergeRuns, plain, runsReadWords, runsText, sliceRuns, type Runs } from '../content/index.ts';
 import type { MatterKind, Note, Slide } from '../deck/index.ts';
 import type { Line } from '../fonts/index.ts';
 import { frameIn, frameOf, layoutNamed, type Frame, type LayoutName, type Theme } from '../theme/index.ts';
 import { chosenPages } from './chosen-pages.ts';
 import { FITS, mostWords, parasOf, textBox, wordsIn, type Draft, type LayoutOptions } from './draft.ts';
-import { largestSize, twoColumns, withinPage } from './fit-text.ts';
-import type { Fit, Page, Para } from './page.ts';
+import { evenFrame, largestSize, twoColumns, withinPage } from './fit-text.ts';
+import type { Box, Fit, Page, Para } from './page.ts';
 import { pictureBoxes } from './picture-boxes.ts';
-import { measurePara, sidedAlign, sideOf } from './set-text.ts';
+import { measurePara } from './set-text.ts';
 import { textPages, usualPages } from './usual-pages.ts';
 import { pageKey, titleNote, type BlockId } from '../ids/index.ts';
 
@@ -77,18 +77,28 @@ function openerPage({ opens }: Slide, theme: Theme): Draft | undefined {
   if (opens === undefined || title === undefined || frame === undefined) return undefined;
   const { at, of } = opens;
   const set = (runs: Runs): Para => ({ part: null, style: 'subtitle', level: 1, runs });
-  const list = of.flatMap((name, i): Runs => {
-    const item = `${i + 1}\u00a0${name}`;
-    return [...(i === 0 ? [] : plain(' · ')), i === at ? { text: item, bold: true } : { text: item }];
+  // Sections that bring numbers of their own have no second ones.
+  const own = of.filter((name) => NUMBERED.test(name)).length > of.length / 2;
+  const items = of.map((name, i): Runs => {
+    const text = own ? name : `${i + 1}\u00a0${name}`;
+    return [i === at ? { text, bold: true } : { text }];
   });
+  const inLine = items.flatMap((item, i): Runs => (i === 0 ? item : [...plain(' · '), ...item]));
   const sizes = [...frame.style.sizes, ...OPENER_FLOOR].filter((size) => size <= frame.style.sizes[0]!);
-  const fitting = runsReadWords(list) > MOST_OF_OPENER ? undefined : largestSize([set(list)], frame, theme, sizes);
-  const box =
-    fitting === undefined
-      ? textBox([set(plain(`${at + 1} / ${of.length}`))], frame, theme, frame.style.sizes[0]!)
-      : textBox([set(list)], frame, theme, fitting);
-  return { layout: 'section', boxes: [box], fit: FITS(title.style.sizes[0]!) };
+  const lists = runsReadWords(inLine) > MOST_OF_OPENER ? [] : [items.map(set), [set(inLine)]];
+  const boxes = lists.flatMap((list): readonly Box[] => {
+    const size = largestSize(list, frame, theme, sizes);
+    return size === undefined ? [] : [textBox(list, frame, theme, size)];
+  });
+  const place = frameOf(layout, 'big');
+  const numeral: Para = { part: null, style: 'plain', level: 1, runs: plain(`${at + 1}`) };
+  const size = own || place === undefined ? undefined : largestSize([numeral], place, theme, place.style.sizes);
+  const number = size === undefined ? [] : [textBox([numeral], place!, theme, size)];
+  const where = boxes[0] ?? textBox([set(plain(`${at + 1} / ${of.length}`))], frame, theme, frame.style.sizes[0]!);
+  return { layout: 'section', boxes: [...number, where], fit: FITS(title.style.sizes[0]!) };
 }
+/** A name that begins with a number, as chapters do. */
+const NUMBERED = /^((\p{L}+\s)?(\d[\d.]*|[IVXLC]+)([.):]|$)|\d[\d.]*\s)/u;
 
 const TITLE_FLOOR = [20, 18, 16, 14];
 
@@ -135,7 +145,7 @@ function withTitle(draft: Draft, runs: Runs, theme: Theme): { draft: Draft; titl
   const { sizes } = frame.style;
   if (runs.length === 0) return { draft, titleCut: false };
   const para: Para = { part: null, style: 'title', level: 1, runs };
-  const size = titleSize(para, frame, theme);
+  const size = titleSize(para, frame, theme, mostTitleLines(draft.layout));
   if (size !== undefined) {
     const box = textBox([para], evenFrame(para, frame, theme, size), theme, size);
     const state = draft.fit.state === 'fits' && size < sizes[0]! ? 'tight' : draft.fit.state;
@@ -154,17 +164,18 @@ function withTitle(draft: Draft, runs: Runs, theme: Theme): { draft: Draft; titl
   return { draft: { ...draft, boxes: [textBox([cut], frame, theme, least), ...draft.boxes], fit }, titleCut: true };
 }
 
-export const MOST_TITLE_LINES = 2;
+/** Lines of a title; on a cover they are few words in a narrow column beside a picture. */
+export const mostTitleLines = (layout: LayoutName): number => (layout === 'cover-picture' ? 4 : 2);
 
-/** The largest size at which a title takes no more than two lines, the last of which is no single word; else the largest that fits. */
-function titleSize(para: Para, frame: Frame, theme: Theme): number | undefined {
+/** The largest size at which a title takes no more lines than it may, the last of which is no single word; else the largest that fits. */
+function titleSize(para: Para, frame: Frame, theme: Theme, most: number): number | undefined {
   const { sizes } = frame.style;
   const all = [...sizes, ...TITLE_FLOOR.filter((small) => small < sizes.at(-1)!)];
   const fitting = all.filter((size) => largestSize([para], frame, theme, [size]) !== undefined);
   return (
     fitting.find((size) => {
       const { lines } = measurePara(para, evenFrame(para, frame, theme, size), theme, size);
-      return lines.length <= MOST_TITLE_LINES && !endsAlone(para, lines);
+      return lines.length <= most && !endsAlone(para, lines);
     }) ?? fitting[0]
   );
 }
@@ -177,28 +188,6 @@ export function endsAlone({ runs }: Para, lines: readonly Line[]): boolean {
   return !/\s/.test(words) && !(isUnspaced(words) && [...words].length > LEAST_UNSPACED);
 }
 const LEAST_UNSPACED = 3; // characters
-
-/** A little more than the text needs, so that another program breaks it where we do. */
-const SLACK = 1.012;
-
-/** A frame as narrow as keeps the number of lines: lines of a title are then about as long as each other. */
-function evenFrame(para: Para, frame: Frame, theme: Theme, size: number): Frame {
-  const lines = (width: number): number => measurePara(para, { ...frame, width: emu(width) }, theme, size).lines.length;
-  const count = measurePara(para, frame, theme, size).lines.length;
-  if (count < 2 || count > MOST_EVEN) return frame;
-  let [least, most] = [frame.width / (count + 1), frame.width as number];
-  while (most - least > frame.width / 200) {
-    const middle = (least + most) / 2;
-    if (lines(middle) > count) least = middle;
-    else most = middle;
-  }
-  const width = emu(Math.min(frame.width, most * SLACK));
-  const spare = frame.width - width;
-  const align = sidedAlign(frame.align, sideOf(para, theme).fromRight, theme);
-  const x = emu(frame.x + (align === 'left' ? 0 : align === 'center' ? spare / 2 : spare));
-  return { ...frame, x, width };
-}
-const MOST_EVEN = 3; // lines
 
 function cutTitle(runs: Runs, limit: number): Runs {
   const kept = runsText(runs).slice(0, limit - 4);

@@ -54,7 +54,7 @@ export function setFigure(
   for (const draft of drafts(frame.height)) {
     const size = FIGURE_SIZES.find((candidate) => candidate > (best?.size ?? 0) && holds(draft, candidate));
     if (size !== undefined) best = { i: tried, size };
-    if (size === FIGURE_SIZES[0]) break;
+    if (size !== undefined && size >= (LARGE_ENOUGH[name] ?? FIGURE_SIZES[0]!)) break;
     tried++;
   }
   if (best === undefined) return undefined;
@@ -73,7 +73,10 @@ export function setFigure(
   return { size, boxes: [...draft.shapes, ...words] };
 }
 
-const LARGER = [2.2, 2, 1.8, 1.6, 1.4, 1.2];
+/** The first draft is taken where its text is so large: the form of the theme goes before larger type. */
+const LARGE_ENOUGH: Readonly<Partial<Record<FigureName, number>>> = { steps: 20, timeline: 20 };
+
+const LARGER = [3, 2.6, 2.2, 2, 1.8, 1.6, 1.4, 1.2];
 
 /** One size for all that is set larger; undefined where some of it does not fit. */
 function largeSize({ words }: FigureDraft, size: number, theme: Theme): number | undefined {

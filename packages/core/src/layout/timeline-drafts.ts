@@ -1,5 +1,6 @@
 /** Timelines: dates at their places on a line, across the slide or down. */
 import { inches } from '../base/index.ts';
+import type { Rect } from '../theme/index.ts';
 import { itemParas, label, TOP_LEFT, type FigureDraft, type SetItem } from './figure-draft.ts';
 import { leadingDate } from './figure-items.ts';
 import { rectOf, type Pen, type Words } from './figure-pen.ts';
@@ -14,6 +15,79 @@ function dated(item: SetItem, i: number): { readonly when: Para; readonly what: 
 }
 
 export function timelineAcross(items: readonly SetItem[], pen: Pen): FigureDraft {
+  switch (pen.theme.hand.timeline) {
+    case 'dots':
+      return dots(items, pen);
+    case 'leaves':
+      return leaves(items, pen);
+    case 'band':
+      return band(items, pen);
+  }
+}
+
+/** Columns of the frame, one for each item. */
+function columns({ frame }: Pen, count: number, gap: number): readonly Rect[] {
+  const each = (frame.width - gap * (count - 1)) / count;
+  return Array.from({ length: count }, (_, i) => rectOf(frame.x + i * (each + gap), frame.y, each, frame.height));
+}
+
+/** Each date on the head of a leaf, what happens then below it. */
+function leaves(items: readonly SetItem[], pen: Pen): FigureDraft {
+  const shapes: ShapeBox[] = [];
+  const words: Words[] = [];
+  columns(pen, items.length, inches(0.3)).forEach(({ x, y, width, height }, i) => {
+    const item = items[i]!;
+    const { when, what } = dated(item, i);
+    const color = pen.accent(i, items.length > 4);
+    const head = Math.max(inches(0.75), height * 0.3);
+    const pad = inches(0.18);
+    shapes.push(
+      pen.shape('rect', rectOf(x, y, width, height), 'panel'),
+      pen.shape('rect', rectOf(x, y, width, head), color),
+    );
+    words.push(
+      pen.words(rectOf(x + pad, y, width - 2 * pad, head), [when], {
+        anchor: 'middle',
+        align: 'center',
+        color: 'ground',
+        font: 'heading',
+      }),
+      pen.words(rectOf(x + pad, y + head + pad, width - 2 * pad, height - head - 1.5 * pad), what, TOP_LEFT),
+    );
+  });
+  return { shapes, words };
+}
+
+/** Dates in one band across the slide, a colour for each. */
+function band(items: readonly SetItem[], pen: Pen): FigureDraft {
+  const shapes: ShapeBox[] = [];
+  const words: Words[] = [];
+  columns(pen, items.length, inches(0.05)).forEach(({ x, y, width, height }, i) => {
+    const item = items[i]!;
+    const { when, what } = dated(item, i);
+    const head = Math.max(inches(0.7), height * 0.26);
+    const pad = inches(0.16);
+    const color = pen.accent(i, items.length > 4);
+    shapes.push(
+      pen.shape('rect', rectOf(x, y, inches(0.025), height), color),
+      pen.shape('rect', rectOf(x, y, width, head), color),
+    );
+    words.push(
+      pen.words(rectOf(x + pad, y, width - 2 * pad, head), [when], {
+        anchor: 'middle',
+        align: 'left',
+        color: 'ground',
+        font: 'heading',
+        bold: true,
+      }),
+      pen.words(rectOf(x + pad, y + head + pad, width - 2 * pad, height - head - pad), what, TOP_LEFT),
+    );
+  });
+  return { shapes, words };
+}
+
+/** Dates at dots on a line, a stem from each. */
+function dots(items: readonly SetItem[], pen: Pen): FigureDraft {
   const { x, y, width, height } = pen.frame;
   const gap = inches(0.2);
   const each = (width - gap * (items.length - 1)) / items.length;

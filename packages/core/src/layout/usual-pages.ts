@@ -6,7 +6,16 @@ import { frameIn, type Frame, type LayoutName, type Theme } from '../theme/index
 import { FITS, parasOf, stepFit, textBox, type Draft, type LayoutOptions, type TextContent } from './draft.ts';
 import { quoted } from './figure-items.ts';
 import { codePage, withinPanel } from './code-pages.ts';
-import { continuedPages, heightAt, largestSize, lastResortSize, spreadOf, twoColumns, withinPage } from './fit-text.ts';
+import {
+  continuedPages,
+  evenFrame,
+  heightAt,
+  largestSize,
+  lastResortSize,
+  spreadOf,
+  twoColumns,
+  withinPage,
+} from './fit-text.ts';
 import { fitTable, onOneSlide } from './fit-table.ts';
 import type { Fit, Para, TextBox } from './page.ts';
 import { pictureBoxes } from './picture-boxes.ts';
@@ -222,5 +231,6 @@ function statement(para: Para, { theme }: LayoutOptions): Draft | undefined {
   if (size === undefined || !withinPage([said], frame, theme, size)) return undefined;
   const by = source.length === 0 ? undefined : captionOf({ ...said, runs: source }, theme);
   if (source.length > 0 && by === undefined) return undefined;
-  return { layout, boxes: [textBox([said], frame, theme, size), ...(by === undefined ? [] : [by])], fit: FITS(size) };
+  const even = evenFrame(said, frame, theme, size);
+  return { layout, boxes: [textBox([said], even, theme, size), ...(by === undefined ? [] : [by])], fit: FITS(size) };
 }

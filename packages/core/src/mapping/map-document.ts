@@ -2,7 +2,7 @@
  * Makes slides of a document by a level map. Blocks are taken in order; each goes to one destination, and text that is
  * spoken stays with the content it explains.
  */
-import { cellText, plain, runsText, type Runs } from '../content/index.ts';
+import { cellText, isPhotograph, plain, runsText, type Runs } from '../content/index.ts';
 import {
   pointLevel,
   type Content,
@@ -208,8 +208,10 @@ class Mapper {
       const common = { id: partOf(block.id), runs: blockRuns(block), blocks: [block.id] };
       return this.#addContent(block, { kind: 'text', style: 'body', ...common });
     }
+    if (this.#isCoverPicture(block, destination, turned))
+      return this.#addContent(block, this.#content(block, destination, false));
     if (topicAt(this.#plan, i) && !joinedAt(this.#plan, i)) this.#startTopic(block);
-    if (destination === 'notes' && this.#addCaption(block, i)) return;
+    if (destination === 'notes' && (this.#addCaption(block, i) || this.#addSource(block, i))) return;
     if (destination === 'notes') return this.#addNotes(block);
     const joined = destination === 'title' && joinedAt(this.#plan, i) && this.#slide?.kind === 'content';
     if (!joined && (destination === 'section' || destination === 'title'))
@@ -239,6 +241,16 @@ class Mapper {
     return this.#tells && destination === 'notes' && follows && isByline(block, length === 0);
   }
 
+  /** A photograph right below the title, where no slide is left bare. */
+  #isCoverPicture(block: Block, destination: Destination, turned: boolean): boolean {
+    const slide = this.#slide;
+    if (!this.#tells || slide?.kind !== 'cover' || block.kind !== 'picture' || destination !== 'slide' || turned)
+      return false;
+    const picture = this.#document.pictures.find(({ id }) => id === block.picture);
+    if (!isPhotograph(picture) || picture!.width < LEAST_COVER) return false;
+    return slide.notes.length === 0 && !slide.content.some(({ kind }) => kind === 'picture');
+  }
+
   #startTitled(block: Block, destination: 'section' | 'title', turned: boolean): void {
     this.#release();
     this.#close();
@@ -262,6 +274,19 @@ class Mapper {
     content[content.length - 1] = { ...picture, caption: block.runs, blocks: [...picture.blocks, block.id] };
     this.#destinations[i] = 'slide';
     this.#slide!.passages.push(block.id);
+    return true;
+  }
+
+  /** Who said it, in a line of its own behind a dash, stands with the quotation. @returns false where it is none. */
+  #addSource(block: Block, i: number): boolean {
+    const said = this.#slide?.content.at(-1);
+    if (!this.#tells || block.kind !== 'paragraph' || turnedAt(this.#plan, i) || this.#cut) return false;
+    if (said?.kind !== 'text' || said.style !== 'quote' || said.blocks[0] !== this.#document.blocks[i - 1]?.id)
+      return false;
+    if (!SOURCE_LINE.test(runsText(block.runs))) return false;
+    const common = { id: partOf(block.id), runs: blockRuns(block), blocks: [block.id] };
+    this.#addContent(block, { kind: 'text', style: 'body', ...common });
+    this.#destinations[i] = 'slide';
     return true;
   }
 
@@ -457,6 +482,10 @@ class Mapper {
 }
 
 const MOST_ON_COVER = 3;
+/** Pixels across, below which a picture is no cover. */
+const LEAST_COVER = 600;
+/** A few words behind a dash. */
+const SOURCE_LINE = /^\s*[—–―]\s*\S.{0,78}$/u;
 
 const rankOf = (block: Block, level: number): number => (block.kind === 'heading' ? level : BELOW_HEADINGS + level);
 

@@ -70,8 +70,11 @@ test('points begin at the right with their bullets, whatever their letters; code
   expect(listing.paragraphs[0]!.lines[0]!.x).toBe(listing.frame.x);
 });
 
+// A theme whose steps are pointed.
+const pointed = [{ kind: 'theme', theme: 'slipway' } as const];
+
 test('steps go from right to left, and so do columns of tables', () => {
-  const { pages } = laid(beginning(hebrew));
+  const { pages } = laid([...pointed, ...beginning(hebrew, pointed)]);
   const steps = pages.find(({ layout }) => layout === 'steps')!;
   const arrows = steps.boxes.filter(
     (box) => box.kind === 'shape' && (box.geometry === 'chevron' || box.geometry === 'tag'),
@@ -93,7 +96,7 @@ test('steps go from right to left, and so do columns of tables', () => {
 });
 
 // Steps are drawn, the table stays one.
-const steps = beginning(hebrew).map((edit) =>
+const steps = [...pointed, ...beginning(hebrew, pointed)].map((edit) =>
   edit.kind === 'arrange' ? { ...edit, layouts: edit.layouts.filter(({ layout }) => layout === 'steps') } : edit,
 );
 

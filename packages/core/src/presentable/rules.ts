@@ -3,14 +3,14 @@
  * another width is measured as if it were as wide.
  */
 import { emuFromPt, getOrMake, ptFromEmu, remembered } from '../base/index.ts';
-import { runsText, type Picture, type PictureId, type Runs } from '../content/index.ts';
+import { isPhotograph, runsText, type Picture, type PictureId, type Runs } from '../content/index.ts';
 import { fontFace } from '../fonts/index.ts';
 import {
   endsAlone,
   longestWord,
   measurePara,
   MOST_CODE,
-  MOST_TITLE_LINES,
+  mostTitleLines,
   paraSetting,
   stackHeight,
   wordsIn,
@@ -173,14 +173,14 @@ const longCode: Test = ({ page, theme }) =>
       ) > MOST_CODE,
   );
 
-/** Over two lines, or one word alone on the last. */
+/** Over more lines than it may, or one word alone on the last. */
 const longTitle: Test = ({ page, theme }) =>
   textBoxes(page)
     .filter(isTitle)
     .some((box) =>
       box.paras.some((para) => {
         const { lines } = measurePara(para, box.frame, theme, sizeOf(box));
-        return lines.length > MOST_TITLE_LINES || endsAlone(para, lines);
+        return lines.length > mostTitleLines(page.layout) || endsAlone(para, lines);
       }),
     );
 
@@ -200,8 +200,6 @@ const smallPicture: Test = ({ page, theme }) => {
   return page.boxes.some((box) => box.kind === 'picture' && box.rect.width * box.rect.height < least);
 };
 
-/** Formats without loss are used for what was drawn: diagrams, screens, charts. */
-const isPhotograph = (picture: Pick<Picture, 'mime'> | undefined): boolean => picture?.mime === 'image/jpeg';
 const cutPicture: Test = ({ page, pictures }) =>
   page.boxes.some(
     (box) =>

@@ -3,7 +3,7 @@ import { emuFromPt, ptFromEmu } from '../base/index.ts';
 import { accentOf, coloredByCategory, writeNumber, type Chart } from '../charts/index.ts';
 import { fontFace } from '../fonts/index.ts';
 import type { ChartBox } from '../layout/index.ts';
-import type { Hex, Palette, Theme } from '../theme/index.ts';
+import type { ChartHand, Geometry, Hex, Palette, Theme } from '../theme/index.ts';
 import { outline, type DrawnShape } from './drawn-shape.ts';
 import type { Piece } from './drawn-text.ts';
 
@@ -20,9 +20,6 @@ interface Area {
 
 /** Sizes of type in points; also written into the file. */
 export const CHART_TYPE = { title: 20, text: 16 } as const;
-/** Bars take so much of a category's room. */
-export const BAR_SHARE = 0.68;
-
 /** Round steps for an axis (Heckbert, "Nice numbers for graph labels", Graphics Gems, 1990). */
 export function axisSteps(
   least: number,
@@ -49,6 +46,16 @@ export function drawChart({ chart, frame }: ChartBox, theme: Theme, palette: Pal
     height: ptFromEmu(frame.height),
   });
 }
+
+const DOTS = { circle: 'ellipse', square: 'rect', diamond: 'diamond' } as const satisfies Record<
+  ChartHand['dots'],
+  Geometry
+>;
+/** Lengths of dashes and gaps in points, as receivers draw lines of one point (ECMA-376-1 §20.1.10.48). */
+const DASHES = { solid: undefined, dash: '4 3', dot: '1 1' } as const satisfies Record<
+  ChartHand['grid'],
+  string | undefined
+>;
 
 type Anchor = 'start' | 'middle' | 'end';
 
@@ -121,8 +128,11 @@ class Drawing {
   #fill(d: string, fill: Hex): void {
     this.#shapes.push({ d, fill, stroke: null, strokeWidth: 0 });
   }
-  #line(d: string, stroke: Hex, strokeWidth: number): void {
-    this.#shapes.push({ d, fill: null, stroke, strokeWidth });
+  get #dashes(): string | undefined {
+    return DASHES[this.#theme.hand.chart.grid];
+  }
+  #line(d: string, stroke: Hex, strokeWidth: number, dashes?: string): void {
+    this.#shapes.push({ d, fill: null, stroke, strokeWidth, ...(dashes === undefined ? {} : { dashes }) });
   }
 
   #legend(area: Area): Area {
@@ -233,6 +243,7 @@ class Drawing {
           flat ? `M${at.toFixed(2)} ${y}v${height}` : `M${x} ${at.toFixed(2)}h${width}`,
           this.#palette.panel,
           1,
+          this.#dashes,
         );
       if (flat) this.#text(scale.label(tick), at, y + height + size * 1.25, 'middle', { color: this.#palette.muted });
       else this.#text(scale.label(tick), x - 6, at + size * 0.35, 'end', { color: this.#palette.muted });
@@ -252,7 +263,7 @@ class Drawing {
     this.#line(
       flat ? `M${zero.toFixed(2)} ${y}v${height}` : `M${x} ${zero.toFixed(2)}h${width}`,
       this.#palette.muted,
-      1,
+      this.#theme.hand.chart.base,
     );
     this.#axisTitles(area, plot, flat);
   }
@@ -284,7 +295,8 @@ class Drawing {
   #bars({ x, y }: Area, along: (value: number) => number, room: number, flat: boolean, stacked: boolean): void {
     const { series, categories, settings, format } = this.#chart;
     const count = stacked ? 1 : series.length;
-    const thick = (room * BAR_SHARE) / count;
+    const share = this.#theme.hand.chart.bars;
+    const thick = (room * share) / count;
     categories.forEach((_, k) => {
       let base = 0;
       series.forEach(({ values }, i) => {
@@ -292,7 +304,7 @@ class Drawing {
         if (value === null || value === undefined) return;
         const [from, to] = stacked ? [along(base), along(base + value)] : [along(0), along(value)];
         if (stacked) base += Math.max(0, value);
-        const start = (flat ? y : x) + k * room + (room * (1 - BAR_SHARE)) / 2 + (stacked ? 0 : i * thick);
+        const start = (flat ? y : x) + k * room + (room * (1 - share)) / 2 + (stacked ? 0 : i * thick);
         const low = Math.min(from, to);
         const long = Math.abs(to - from);
         const rect = flat
@@ -339,7 +351,10 @@ class Drawing {
         else {
           this.#line(d, color, 2.5);
           for (const [px, py] of stretch)
-            this.#fill(outline('ellipse', { x: px - 3.5, y: py - 3.5, width: 7, height: 7 }), color);
+            this.#fill(
+              outline(DOTS[this.#theme.hand.chart.dots], { x: px - 3.5, y: py - 3.5, width: 7, height: 7 }),
+              color,
+            );
         }
       }
       if (settings.labels && !filled)
@@ -365,16 +380,19 @@ class Drawing {
     const px = (value: number): number => x + ((value - across.from) / (across.to - across.from)) * width;
     const py = (value: number): number => y + height - ((value - up.from) / (up.to - up.from)) * height;
     for (const tick of up.ticks) {
-      if (settings.grid) this.#line(`M${x} ${py(tick).toFixed(2)}h${width}`, this.#palette.panel, 1);
+      if (settings.grid) this.#line(`M${x} ${py(tick).toFixed(2)}h${width}`, this.#palette.panel, 1, this.#dashes);
       this.#text(up.label(tick), x - 6, py(tick) + 4, 'end', { color: this.#palette.muted });
     }
     for (const tick of across.ticks)
       this.#text(across.label(tick), px(tick), y + height + CHART_TYPE.text * 1.35, 'middle', {
         color: this.#palette.muted,
       });
-    this.#line(`M${x} ${y}v${height}h${width}`, this.#palette.muted, 1);
+    this.#line(`M${x} ${y}v${height}h${width}`, this.#palette.muted, this.#theme.hand.chart.base);
     for (const { i, k, at, value } of dots) {
-      this.#fill(outline('ellipse', { x: px(at) - 5, y: py(value) - 5, width: 10, height: 10 }), this.#color(i));
+      this.#fill(
+        outline(DOTS[this.#theme.hand.chart.dots], { x: px(at) - 5, y: py(value) - 5, width: 10, height: 10 }),
+        this.#color(i),
+      );
       if (settings.labels)
         this.#text(categories[k] ?? '', px(at) + 8, py(value) + 4, 'start', { most: x + width - px(at) - 8 });
     }

@@ -8,6 +8,8 @@ export interface DrawnShape {
   readonly fill: Hex | null;
   readonly stroke: Hex | null;
   readonly strokeWidth: number;
+  /** Lengths of dashes and gaps in points; a whole line without. */
+  readonly dashes?: string;
   /** Clockwise about its middle, in degrees. */
   readonly turned?: readonly [angle: number, x: number, y: number];
   /** From the outline's own units: x, y, factor. */

@@ -12,6 +12,7 @@ import {
   readableOn,
   style,
   TABLE_SIZES,
+  USUAL_HAND,
   type Area,
   type DeckLook,
   type Foot,
@@ -53,6 +54,7 @@ function build(model: TemplateModel, use: TemplateUse, look: DeckLook): Theme {
     table: { sizes: TABLE_SIZES, headColor: 'panel', headText: 'text', rule: 'muted', lines: 'rows' },
     cards: 'panel',
     corners: 'square',
+    hand: USUAL_HAND,
     size: model.size,
     layouts: LAYOUT_NAMES.map((name) =>
       layoutOver(model, matchLayout(model.layouts, name, use.layouts), name, master, look.foot),

@@ -25,6 +25,8 @@ export interface LayoutDesign {
   };
   readonly cover: Opening;
   readonly section: Opening;
+  /** Where it is not beside the words, at the right half of the slide. */
+  readonly pictureCover?: PictureCover;
   /** Left, top and width of the line at the foot. */
   readonly foot: readonly [number, number, number];
   readonly marks: Readonly<Record<'cover' | 'section' | 'content', readonly Mark[]>>;
@@ -39,6 +41,23 @@ export interface Opening {
   readonly subtitle: Area;
   readonly ground: ColorName;
   readonly align: Align;
+  /** Where the number of a section stands. */
+  readonly number?: OpeningNumber;
+}
+export interface OpeningNumber {
+  readonly area: Area;
+  readonly style: TextStyle;
+  readonly align: Align;
+  readonly anchor: Frame['anchor'];
+}
+/** A cover with a picture: where that stands over the edge, and where the words do. */
+export interface PictureCover {
+  readonly picture: Area;
+  readonly title: Area;
+  readonly subtitle: Area;
+  readonly ground: ColorName;
+  readonly align: Align;
+  readonly marks: readonly Mark[];
 }
 
 export const WIDTH = 13.333;
@@ -117,7 +136,7 @@ export function buildLayouts(design: LayoutDesign): readonly Layout[] {
   const head: TextStyle = { ...styles.title, sizes: styles.body.sizes, color: 'accent1' };
   return [
     opening('cover', 'Cover', design.cover, styles.cover, design),
-    withPicture(opening('cover-picture', 'Cover with picture', design.cover, styles.cover, design), design),
+    coverWithPicture(design),
     opening('section', 'Section opener', design.section, styles.section, design),
     make('agenda', 'Agenda', [frame('body', inner, body, 'top')]),
     make('points', 'Points', texts([content])),
@@ -240,17 +259,32 @@ function opening(name: LayoutName, label: string, made: Opening, style: TextStyl
   const title = frame('title', made.title, tinted(style, 'ground'), 'bottom', made.align);
   const subtitle = frame('subtitle', made.subtitle, tinted(design.styles.subtitle, 'panel'), 'top', made.align);
   const foot = footFrames(design).map((one) => ({ ...one, style: tinted(one.style, 'panel') }));
+  // Only a section has a number.
+  const number = name === 'section' ? made.number : undefined;
   return {
     name,
     label,
     ground: made.ground,
-    frames: [title, subtitle, ...foot],
+    frames: [
+      title,
+      subtitle,
+      ...(number === undefined ? [] : [frame('big', number.area, number.style, number.anchor, number.align)]),
+      ...foot,
+    ],
     marks: design.marks[name === 'cover' ? 'cover' : 'section'],
   };
 }
 
+function coverWithPicture(design: LayoutDesign): Layout {
+  const { cover, pictureCover: own, styles } = design;
+  const layout = opening('cover-picture', 'Cover with picture', own ?? cover, styles.cover, design);
+  if (own === undefined) return besidePicture(layout, design);
+  const words = layout.frames.filter(({ role }) => role === 'title' || role === 'subtitle');
+  return { ...layout, marks: own.marks, frames: [...words, frame('picture', own.picture, styles.small)] };
+}
+
 /** A cover whose words keep to the left, beside a picture that runs over three edges. */
-function withPicture(layout: Layout, { styles, size = USUAL }: LayoutDesign): Layout {
+function besidePicture(layout: Layout, { styles, size = USUAL }: LayoutDesign): Layout {
   const [wide, high] = size;
   const from = wide * 0.56;
   const words = layout.frames

@@ -1,7 +1,7 @@
 /** What a designer decides for a theme: grid, type, marks and palettes; a look dresses it. */
 import type { LayoutDesign } from './build-layouts.ts';
 import type { ColorName, NamedPalette } from './palette.ts';
-import type { LevelStyle, TextStyle, Theme } from './theme.ts';
+import type { ChartHand, LevelStyle, StepsKind, TextStyle, Theme, ThemeHand, TimelineKind } from './theme.ts';
 
 export interface ThemeDesign {
   readonly name: string;
@@ -18,6 +18,7 @@ export interface ThemeDesign {
   readonly table: Theme['table'];
   readonly cards: Theme['cards'];
   readonly corners: Theme['corners'];
+  readonly hand: ThemeHand;
   readonly layout: LayoutDesign;
 }
 
@@ -27,6 +28,12 @@ export const style = (
   color: ColorName,
   more: Partial<TextStyle> = {},
 ): TextStyle => ({ font, sizes, color, bold: false, lineSpacing: 1, ...more });
+
+export const hand = (steps: StepsKind, timeline: TimelineKind, chart: ChartHand): ThemeHand => ({
+  steps,
+  timeline,
+  chart,
+});
 
 /** @param bullets One character a level, repeated where there are fewer. */
 export function pointLevels(bullets: string, bulletColor: ColorName, indent = 18): Theme['levels'] {

@@ -1,7 +1,7 @@
 /** The themes that ship. */
-import type { Area, LayoutDesign, Opening } from './build-layouts.ts';
+import type { Area, LayoutDesign, Opening, OpeningNumber } from './build-layouts.ts';
 import { HEIGHT, mark, WIDTH } from './build-layouts.ts';
-import { BODY_SIZES, pointLevels, steppedOnce, style, TABLE_SIZES, type ThemeDesign } from './design.ts';
+import { BODY_SIZES, hand, pointLevels, steppedOnce, style, TABLE_SIZES, type ThemeDesign } from './design.ts';
 import type { ColorName, NamedPalette, Paper, Scheme } from './palette.ts';
 import type { Align } from './look.ts';
 import type { TextStyle } from './theme.ts';
@@ -42,6 +42,24 @@ const opening = (title: Area, subtitle: Area, ground: ColorName, align: Align = 
   align,
 });
 
+/** A section opener with its number. @param sizes Points; the first that fits. */
+const numbered = (
+  made: Opening,
+  area: Area,
+  color: ColorName,
+  sizes: readonly number[],
+  set: NumberSet = {},
+): Opening => ({
+  ...made,
+  number: {
+    area,
+    style: style('heading', sizes, color, { bold: true, lineSpacing: 0.9 }),
+    align: set.align ?? 'left',
+    anchor: set.anchor ?? 'bottom',
+  },
+});
+type NumberSet = Partial<Pick<OpeningNumber, 'align' | 'anchor'>>;
+
 /** Quiet paper: a book serif over a fine rule. */
 const millrace: ThemeDesign = {
   name: 'millrace',
@@ -59,6 +77,7 @@ const millrace: ThemeDesign = {
   table: { sizes: TABLE_SIZES, headColor: 'panel', headText: 'text', rule: 'muted', lines: 'book' },
   cards: 'column',
   corners: 'square',
+  hand: hand('numerals', 'dots', { grid: 'solid', base: 1.5, bars: 0.6, dots: 'circle' }),
   layout: {
     title: [0.85, 0.5, 11.633, 1.05],
     content: [0.85, 1.85, 11.633, 4.9],
@@ -73,11 +92,16 @@ const millrace: ThemeDesign = {
       [44, 38, 34, 30],
     ),
     cover: opening([0.85, 1.75, 10.6, 2.2], [0.85, 4.3, 10.6, 1.3], 'ground'),
-    section: opening([0.85, 2.2, 10.6, 2.2], [0.85, 4.75, 10.6, 1.3], 'panel'),
+    section: numbered(
+      opening([2.95, 2.2, 9.5, 2.2], [2.95, 4.75, 9.5, 2.0], 'panel'),
+      [0.85, 2.2, 1.95, 2.2],
+      'accent2',
+      [110, 88, 66, 48],
+    ),
     foot: [0.85, 6.95, 11.633],
     marks: {
       cover: [mark('accent1', [0.85, 4.1, 1.6, 0.045])],
-      section: [mark('accent1', [0.85, 4.54, 1.6, 0.045])],
+      section: [mark('accent1', [0.85, 4.54, 11.633, 0.018])],
       content: [mark('accent1', [0.85, 1.64, 11.633, 0.018])],
     },
   },
@@ -100,6 +124,7 @@ const slipway: ThemeDesign = {
   table: { sizes: TABLE_SIZES, headColor: 'ground', headText: 'accent1', rule: 'accent1', lines: 'base' },
   cards: 'rule',
   corners: 'square',
+  hand: hand('chevrons', 'band', { grid: 'solid', base: 2.25, bars: 0.72, dots: 'square' }),
   layout: {
     title: [1.0, 0.45, 11.6, 1.1],
     content: [1.0, 1.75, 11.6, 5.0],
@@ -114,7 +139,13 @@ const slipway: ThemeDesign = {
       [42, 36, 32, 28],
     ),
     cover: opening([1.0, 1.6, 10.6, 2.2], [1.0, 4.05, 10.6, 1.3], 'accent1'),
-    section: opening([1.0, 2.0, 10.6, 2.2], [1.0, 4.45, 10.6, 1.3], 'panel'),
+    section: numbered(
+      opening([1.0, 2.0, 7.6, 2.2], [1.0, 4.45, 7.6, 2.2], 'panel'),
+      [8.8, 1.2, 3.8, 5.5],
+      'accent1',
+      [280, 220, 160, 120],
+      { align: 'right' },
+    ),
     foot: [1.0, 6.95, 11.6],
     marks: {
       cover: [mark('accent2', [0, 0, 0.32, HEIGHT])],
@@ -141,6 +172,7 @@ const lamplight: ThemeDesign = {
   table: { sizes: TABLE_SIZES, headColor: 'panel', headText: 'accent1', rule: 'muted', lines: 'rows' },
   cards: 'panel',
   corners: 'round',
+  hand: hand('numerals', 'dots', { grid: 'dot', base: 1, bars: 0.5, dots: 'circle' }),
   layout: {
     title: [1.1, 0.55, 11.133, 1.1],
     content: [1.1, 1.9, 11.133, 4.8],
@@ -155,7 +187,18 @@ const lamplight: ThemeDesign = {
       { big: style('heading', [170, 140, 110, 80, 60], 'accent1', { lineSpacing: 0.9 }) },
     ),
     cover: opening([1.1, 1.7, 10.1, 2.2], [1.1, 4.2, 10.1, 1.3], 'ground'),
-    section: opening([1.1, 2.0, 10.1, 2.2], [1.1, 4.5, 10.1, 1.3], 'panel'),
+    section: numbered(
+      opening([1.1, 2.0, 8.4, 2.2], [1.1, 4.5, 10.1, 2.1], 'panel'),
+      [9.7, 1.6, 2.533, 2.6],
+      'accent1',
+      [150, 120, 90, 66],
+      { align: 'right' },
+    ),
+    pictureCover: {
+      ...opening([1.1, 4.75, 11.133, 1.4], [1.1, 6.2, 11.133, 0.95], 'panel'),
+      picture: [0, 0, WIDTH, 4.6],
+      marks: [mark('accent1', [0, 4.6, WIDTH, 0.04])],
+    },
     foot: [1.1, 6.95, 11.133],
     marks: {
       cover: [mark('accent1', [1.1, 4.02, 11.133, 0.02]), mark('accent2', [1.1, 4.07, 11.133, 0.02])],
@@ -182,6 +225,7 @@ const foreshore: ThemeDesign = {
   table: { sizes: TABLE_SIZES, headColor: 'panel', headText: 'accent1', rule: 'accent1', lines: 'rows' },
   cards: 'edge',
   corners: 'round',
+  hand: hand('boxes', 'dots', { grid: 'solid', base: 1, bars: 0.62, dots: 'circle' }),
   layout: {
     title: [0.5, 0.7, 3.2, 5.9],
     content: [4.55, 0.75, 8.2, 5.95],
@@ -197,7 +241,17 @@ const foreshore: ThemeDesign = {
       { big: style('heading', [130, 110, 90, 70, 54], 'accent1', { bold: true, lineSpacing: 0.9 }) },
     ),
     cover: opening([4.55, 1.5, 8.2, 2.6], [4.55, 4.35, 8.2, 1.3], 'ground'),
-    section: opening([4.55, 2.0, 8.2, 2.2], [4.55, 4.45, 8.2, 1.3], 'panel'),
+    section: numbered(
+      opening([4.55, 2.0, 8.2, 2.2], [4.55, 4.45, 8.2, 2.2], 'panel'),
+      [0.5, 3.4, 3.1, 3.4],
+      'ground',
+      [180, 140, 100, 72],
+    ),
+    pictureCover: {
+      ...opening([5.3, 1.5, 7.45, 2.6], [5.3, 4.35, 7.45, 1.3], 'ground'),
+      picture: [0, 0, 4.6, HEIGHT],
+      marks: [mark('accent2', [4.6, 0, 0.09, HEIGHT])],
+    },
     foot: [4.55, 6.98, 8.2],
     marks: {
       cover: [mark('accent1', [0, 0, 3.95, HEIGHT]), mark('accent2', [3.95, 0, 0.09, HEIGHT])],
@@ -224,6 +278,7 @@ const semaphore: ThemeDesign = {
   table: { sizes: TABLE_SIZES, headColor: 'accent1', headText: 'ground', rule: 'text', lines: 'bands' },
   cards: 'solid',
   corners: 'square',
+  hand: hand('stairs', 'band', { grid: 'solid', base: 3, bars: 0.86, dots: 'square' }),
   layout: {
     title: [0.7, 0.45, 11.2, 1.25],
     content: [0.7, 2.0, 11.93, 4.75],
@@ -239,7 +294,17 @@ const semaphore: ThemeDesign = {
       { quote: style('heading', [40, 34, 30, 26, 22], 'accent1', { bold: true }) },
     ),
     cover: opening([0.9, 2.0, 9.4, 2.9], [0.9, 5.15, 9.4, 1.2], 'accent1'),
-    section: opening([0.9, 2.0, 9.4, 2.9], [0.9, 5.15, 9.4, 1.2], 'accent2'),
+    section: numbered(
+      opening([0.9, 1.6, 9.4, 2.7], [0.9, 4.55, 9.4, 2.1], 'accent2'),
+      [11.05, 4.2, 2.1, 2.7],
+      'ground',
+      [130, 100, 76, 54],
+    ),
+    pictureCover: {
+      ...opening([0.7, 1.2, 5.4, 3.6], [0.7, 5.0, 5.4, 1.7], 'accent1'),
+      picture: [6.667, 0, 6.666, 5.6],
+      marks: [mark('accent2', [6.667, 5.6, 3.333, 1.9]), mark('accent3', [10, 5.6, 3.333, 1.9])],
+    },
     foot: [0.7, 6.98, 11.93],
     marks: {
       cover: [mark('accent2', [10.9, 0, 2.433, 3.75]), mark('accent3', [10.9, 3.75, 2.433, 3.75])],
@@ -266,6 +331,7 @@ const almanac: ThemeDesign = {
   table: { sizes: TABLE_SIZES, headColor: 'panel', headText: 'text', rule: 'accent1', lines: 'book' },
   cards: 'column',
   corners: 'round',
+  hand: hand('discs', 'leaves', { grid: 'dot', base: 1.5, bars: 0.55, dots: 'diamond' }),
   layout: {
     title: [1.4, 0.62, 10.533, 0.98],
     content: [1.4, 2.0, 10.533, 4.65],
@@ -280,7 +346,21 @@ const almanac: ThemeDesign = {
       [46, 40, 36, 30],
     ),
     cover: opening([1.6, 1.55, 10.133, 2.3], [1.6, 4.3, 10.133, 1.2], 'ground', 'center'),
-    section: opening([1.6, 1.9, 10.133, 2.2], [1.6, 4.6, 10.133, 1.2], 'ground', 'center'),
+    section: numbered(
+      opening([1.6, 1.2, 10.133, 2.2], [1.6, 4.95, 10.133, 1.8], 'ground', 'center'),
+      [1.6, 3.9, 10.133, 0.95],
+      'accent2',
+      [48, 40, 32],
+      { align: 'center', anchor: 'middle' },
+    ),
+    pictureCover: {
+      ...opening([1.6, 4.45, 10.133, 1.3], [1.6, 5.8, 10.133, 0.95], 'ground', 'center'),
+      picture: [3.2, 0.85, 6.933, 3.5],
+      marks: [
+        mark('accent1', [0.45, 0.45, 12.433, 6.6], 'rect', 2.25),
+        mark('accent1', [0.57, 0.57, 12.193, 6.36], 'rect', 0.75),
+      ],
+    },
     foot: [1.4, 6.9, 10.533],
     marks: {
       cover: [
@@ -288,7 +368,7 @@ const almanac: ThemeDesign = {
         mark('accent1', [0.57, 0.57, 12.193, 6.36], 'rect', 0.75),
         mark('accent2', [6.47, 3.98, 0.4, 0.2], 'diamond'),
       ],
-      section: [mark('accent1', [4.4, 4.3, 4.533, 0.035]), mark('accent1', [4.4, 4.37, 4.533, 0.012])],
+      section: [mark('accent1', [4.4, 3.62, 4.533, 0.035]), mark('accent1', [4.4, 3.69, 4.533, 0.012])],
       content: [mark('accent1', [1.4, 1.66, 10.533, 0.035]), mark('accent1', [1.4, 1.73, 10.533, 0.012])],
     },
   },
@@ -311,6 +391,7 @@ const draughtsman: ThemeDesign = {
   table: { sizes: TABLE_SIZES, headColor: 'panel', headText: 'accent1', rule: 'accent1', lines: 'grid' },
   cards: 'outline',
   corners: 'square',
+  hand: hand('boxes', 'dots', { grid: 'dash', base: 1, bars: 0.5, dots: 'square' }),
   layout: {
     title: [0.95, 0.7, 11.4, 0.9],
     content: [0.95, 1.9, 11.433, 4.55],
@@ -325,11 +406,17 @@ const draughtsman: ThemeDesign = {
       [40, 36, 32, 28],
     ),
     cover: opening([0.95, 1.7, 10.6, 2.2], [0.95, 4.2, 10.6, 1.2], 'ground'),
-    section: opening([0.95, 2.1, 10.6, 2.2], [0.95, 4.6, 10.6, 1.2], 'ground'),
+    section: numbered(
+      opening([0.95, 2.1, 10.6, 2.2], [0.95, 4.6, 8.6, 1.85], 'ground'),
+      [9.7, 4.5, 2.65, 1.95],
+      'accent1',
+      [120, 96, 72, 54],
+      { align: 'right' },
+    ),
     foot: [0.95, 6.62, 11.433],
     marks: {
       cover: [...sheet(), mark('accent1', [0.95, 4.02, 11.433, 0.012])],
-      section: [...sheet(), mark('accent1', [0.95, 4.42, 4, 0.012])],
+      section: [...sheet(), mark('accent1', [0.95, 4.42, 11.433, 0.012])],
       content: [...sheet(), mark('muted', [0.95, 1.68, 11.433, 0.012])],
     },
   },
@@ -363,6 +450,7 @@ const headland: ThemeDesign = {
   table: { sizes: TABLE_SIZES, headColor: 'accent1', headText: 'ground', rule: 'accent1', lines: 'bands' },
   cards: 'edge',
   corners: 'square',
+  hand: hand('stairs', 'band', { grid: 'solid', base: 1.5, bars: 0.74, dots: 'circle' }),
   layout: {
     title: [0.75, 0.2, 11.83, 1.0],
     content: [0.75, 1.75, 11.83, 5.0],
@@ -378,11 +466,22 @@ const headland: ThemeDesign = {
       { cover: style('heading', [52, 46, 40, 34], 'accent1', { bold: true, lineSpacing: 0.95 }) },
     ),
     cover: opening([0.75, 2.9, 11.6, 2.0], [0.75, 5.05, 11.6, 1.2], 'ground'),
-    section: opening([0.75, 2.1, 10.6, 2.2], [0.75, 4.5, 10.6, 1.2], 'accent1'),
+    section: numbered(
+      opening([0.75, 2.1, 10.6, 2.2], [0.75, 4.55, 8.4, 2.1], 'accent1'),
+      [9.3, 4.55, 3.28, 2.2],
+      'ground',
+      [150, 120, 90, 66],
+      { align: 'right' },
+    ),
+    pictureCover: {
+      ...opening([0.75, 4.75, 11.83, 1.35], [0.75, 6.15, 11.83, 0.95], 'ground'),
+      picture: [0, 0.61, WIDTH, 4.0],
+      marks: [mark('accent1', [0, 0, WIDTH, 0.55]), mark('accent2', [0, 0.55, WIDTH, 0.06])],
+    },
     foot: [0.75, 6.95, 11.83],
     marks: {
       cover: [mark('accent1', [0, 0, WIDTH, 2.5]), mark('accent2', [0, 2.5, WIDTH, 0.09])],
-      section: [mark('accent2', [0.75, 4.36, 2.2, 0.05])],
+      section: [mark('accent2', [0.75, 4.38, 11.83, 0.05])],
       content: [mark('accent1', [0, 0, WIDTH, 1.4]), mark('accent2', [0, 1.4, WIDTH, 0.06])],
     },
   },
@@ -405,6 +504,7 @@ const broadsheet: ThemeDesign = {
   table: { sizes: TABLE_SIZES, headColor: 'ground', headText: 'text', rule: 'text', lines: 'book' },
   cards: 'column',
   corners: 'square',
+  hand: hand('numerals', 'leaves', { grid: 'dot', base: 2.25, bars: 0.66, dots: 'square' }),
   layout: {
     title: [0.75, 0.62, 11.83, 1.15],
     content: [0.75, 2.05, 11.83, 4.7],
@@ -420,7 +520,22 @@ const broadsheet: ThemeDesign = {
       { quote: style('heading', [42, 36, 32, 28, 24], 'text', { lineSpacing: 0.95 }) },
     ),
     cover: opening([0.75, 1.2, 11.83, 3.0], [0.75, 4.75, 11.83, 1.2], 'ground'),
-    section: opening([0.75, 1.6, 11.83, 2.6], [0.75, 4.6, 11.83, 1.2], 'ground'),
+    section: numbered(
+      opening([0.75, 1.9, 11.83, 2.3], [0.75, 4.6, 11.83, 2.1], 'ground'),
+      [0.75, 0.85, 11.83, 0.95],
+      'accent1',
+      [54, 44, 36],
+      { align: 'right', anchor: 'top' },
+    ),
+    pictureCover: {
+      ...opening([0.75, 0.8, 11.83, 1.55], [0.75, 2.5, 11.83, 0.75], 'ground'),
+      picture: [0.75, 3.35, 11.83, 3.7],
+      marks: [
+        mark('text', [0.75, 0.5, 11.83, 0.13]),
+        mark('text', [0.75, 0.69, 11.83, 0.015]),
+        mark('text', [0.75, 2.42, 11.83, 0.015]),
+      ],
+    },
     foot: [0.75, 6.98, 11.83],
     marks: {
       cover: [
@@ -451,6 +566,7 @@ const pebble: ThemeDesign = {
   table: { sizes: TABLE_SIZES, headColor: 'accent1', headText: 'ground', rule: 'panel', lines: 'bands' },
   cards: 'panel',
   corners: 'round',
+  hand: hand('discs', 'leaves', { grid: 'dash', base: 1, bars: 0.6, dots: 'circle' }),
   layout: {
     title: [0.9, 0.55, 10.4, 1.1],
     content: [0.9, 1.9, 11.5, 4.8],
@@ -465,7 +581,13 @@ const pebble: ThemeDesign = {
       [42, 38, 34, 28],
     ),
     cover: opening([0.9, 1.6, 8.2, 2.4], [0.9, 4.25, 8.2, 1.3], 'ground'),
-    section: opening([0.9, 2.0, 8.6, 2.2], [0.9, 4.45, 8.6, 1.2], 'panel'),
+    section: numbered(
+      opening([0.9, 2.0, 8.6, 2.2], [0.9, 4.45, 8.6, 2.2], 'panel'),
+      [10.1, 1.2, 2.2, 2.2],
+      'ground',
+      [88, 72, 56],
+      { align: 'center', anchor: 'middle' },
+    ),
     foot: [0.9, 6.95, 11.5],
     marks: {
       cover: [
@@ -473,7 +595,7 @@ const pebble: ThemeDesign = {
         mark('accent1', [10.6, 0.9, 2.1, 2.1], 'ellipse'),
         mark('accent2', [9.7, 3.1, 1.1, 1.1], 'ellipse'),
       ],
-      section: [mark('accent1', [10.6, 0.9, 1.7, 1.7], 'ellipse'), mark('accent2', [9.95, 2.4, 0.8, 0.8], 'ellipse')],
+      section: [mark('accent1', [9.8, 0.9, 2.8, 2.8], 'ellipse'), mark('accent2', [9.5, 3.5, 0.9, 0.9], 'ellipse')],
       content: [
         mark('accent1', [12.1, 0.5, 0.55, 0.55], 'ellipse'),
         mark('accent2', [11.75, 0.95, 0.3, 0.3], 'ellipse'),
@@ -499,6 +621,7 @@ const nightwatch: ThemeDesign = {
   table: { sizes: TABLE_SIZES, headColor: 'panel', headText: 'text', rule: 'accent1', lines: 'base' },
   cards: 'outline',
   corners: 'square',
+  hand: hand('boxes', 'band', { grid: 'dot', base: 2.25, bars: 0.42, dots: 'diamond' }),
   layout: {
     title: [0.9, 0.5, 11.5, 1.0],
     content: [0.9, 1.85, 11.5, 4.85],
@@ -514,11 +637,17 @@ const nightwatch: ThemeDesign = {
       { quote: style('heading', [34, 30, 26, 24, 22], 'accent1') },
     ),
     cover: opening([0.9, 2.3, 11.5, 2.2], [0.9, 4.85, 11.5, 1.2], 'ground'),
-    section: opening([0.9, 2.3, 11.5, 2.2], [0.9, 4.85, 11.5, 1.2], 'panel'),
+    section: numbered(
+      opening([0.9, 1.9, 11.5, 2.2], [0.9, 5.0, 11.5, 1.8], 'panel'),
+      [6.8, 4.15, 2, 0.8],
+      'accent1',
+      [54, 44, 36],
+      { anchor: 'middle' },
+    ),
     foot: [0.9, 6.95, 11.5],
     marks: {
       cover: [mark('accent1', [0, 4.62, WIDTH, 0.04])],
-      section: [mark('accent1', [0, 4.62, 6.6, 0.04])],
+      section: [mark('accent1', [0, 4.53, 6.6, 0.04])],
       content: [mark('accent1', [0, 1.56, 3.2, 0.04])],
     },
   },
@@ -541,6 +670,7 @@ const plainsong: ThemeDesign = {
   table: { sizes: TABLE_SIZES, headColor: 'ground', headText: 'muted', rule: 'panel', lines: 'rows' },
   cards: 'column',
   corners: 'square',
+  hand: hand('numerals', 'dots', { grid: 'dot', base: 0.75, bars: 0.4, dots: 'circle' }),
   layout: {
     title: [1.6, 0.75, 10.133, 0.8],
     content: [1.6, 1.95, 10.133, 4.6],
@@ -555,7 +685,12 @@ const plainsong: ThemeDesign = {
       { big: style('heading', [160, 130, 100, 76, 54], 'text', { bold: true, lineSpacing: 0.9 }) },
     ),
     cover: opening([1.6, 2.0, 10.133, 2.0], [1.6, 4.2, 10.133, 1.2], 'ground'),
-    section: opening([1.6, 2.4, 10.133, 1.6], [1.6, 4.2, 10.133, 1.2], 'ground'),
+    section: numbered(
+      opening([1.6, 3.9, 10.133, 1.3], [1.6, 5.35, 10.133, 1.4], 'ground'),
+      [1.6, 0.8, 10.133, 3.0],
+      'text',
+      [220, 170, 130, 96],
+    ),
     foot: [1.6, 6.9, 10.133],
     marks: { cover: [], section: [], content: [] },
   },
@@ -578,6 +713,7 @@ const daybook: ThemeDesign = {
   table: { sizes: TABLE_SIZES, headColor: 'panel', headText: 'text', rule: 'muted', lines: 'rows' },
   cards: 'rule',
   corners: 'square',
+  hand: hand('chevrons', 'leaves', { grid: 'dash', base: 1.5, bars: 0.56, dots: 'square' }),
   layout: {
     title: [1.75, 0.5, 10.7, 1.0],
     content: [1.75, 1.9, 10.7, 4.75],
@@ -593,7 +729,13 @@ const daybook: ThemeDesign = {
       { big: style('heading', [120, 100, 84, 68, 54], 'accent1', { bold: true, lineSpacing: 0.95 }) },
     ),
     cover: opening([1.75, 1.8, 10.2, 2.3], [1.75, 4.4, 10.2, 1.2], 'ground'),
-    section: opening([1.75, 2.0, 10.2, 2.2], [1.75, 4.5, 10.2, 1.2], 'panel'),
+    section: numbered(
+      opening([1.75, 2.0, 10.2, 2.2], [1.75, 4.5, 10.2, 2.2], 'panel'),
+      [0.12, 2.9, 1.1, 1.3],
+      'accent1',
+      [60, 48, 40],
+      { align: 'right' },
+    ),
     foot: [1.75, 6.92, 10.7],
     marks: {
       cover: [...margin(), mark('muted', [0, 4.24, WIDTH, 0.01])],

@@ -93,6 +93,7 @@ function made(look: DeckLook): Theme {
     table: design.table,
     cards: design.cards,
     corners: design.corners,
+    hand: design.hand,
     size: { width: SLIDE_WIDTH, height: SLIDE_HEIGHT },
     layouts: layoutsOf(design, look, palette),
   };

@@ -165,6 +165,34 @@ export type CardKind = 'panel' | 'solid' | 'outline' | 'rule' | 'edge' | 'column
  */
 export type TableLines = 'rows' | 'book' | 'base' | 'bands' | 'grid';
 
+/**
+ * How steps are drawn: pointed bands over panels; large numbers between fine rules; discs on panels; each a step higher than the one
+ * before; boxes with arrows between them.
+ */
+export type StepsKind = 'chevrons' | 'numerals' | 'discs' | 'stairs' | 'boxes';
+/** How dates stand: at dots on a line, on the heads of leaves, or in a band of colours. */
+export type TimelineKind = 'dots' | 'leaves' | 'band';
+export interface ChartHand {
+  readonly grid: 'solid' | 'dash' | 'dot';
+  /** Of the line that bars stand on, in points. */
+  readonly base: number;
+  /** Share of a category's room that its bars take. */
+  readonly bars: number;
+  /** Where the numbers of a line stand. */
+  readonly dots: 'circle' | 'square' | 'diamond';
+}
+/** What a theme makes of figures and charts. */
+export interface ThemeHand {
+  readonly steps: StepsKind;
+  readonly timeline: TimelineKind;
+  readonly chart: ChartHand;
+}
+export const USUAL_HAND: ThemeHand = {
+  steps: 'chevrons',
+  timeline: 'dots',
+  chart: { grid: 'solid', base: 1, bars: 0.68, dots: 'circle' },
+};
+
 export interface Theme {
   /** What it was dressed by; absent for a template's. */
   readonly look?: DeckLook;
@@ -187,6 +215,7 @@ export interface Theme {
   readonly cards: CardKind;
   /** Corners of the shapes of figures. */
   readonly corners: 'square' | 'round';
+  readonly hand: ThemeHand;
   readonly layouts: readonly Layout[];
   readonly size: { readonly width: Emu; readonly height: Emu };
   /** The template on whose parts the deck is built. */

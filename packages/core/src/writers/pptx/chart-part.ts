@@ -1,9 +1,9 @@
 /** A native chart (ECMA-376-1 §21.2) over a workbook of its own, so that its numbers can be edited where it is received. */
 import { xmlText } from '../../container/index.ts';
-import { accentOf, BAR_SHARE, CHART_TYPE, coloredByCategory, formatCode, type Chart } from '../../scene/index.ts';
-import type { ColorName } from '../../theme/index.ts';
+import { accentOf, CHART_TYPE, coloredByCategory, formatCode, type Chart } from '../../scene/index.ts';
+import type { ChartHand, ColorName } from '../../theme/index.ts';
 import { solidFill } from './colors.ts';
-import { XML } from './xml.ts';
+import { emuOf, XML } from './xml.ts';
 import { columnName } from './workbook.ts';
 
 const NAMES =
@@ -17,50 +17,56 @@ const title = (words: string, color: ColorName, size: number): string =>
   `<c:title><c:tx><c:rich><a:bodyPr/><a:lstStyle/><a:p><a:pPr><a:defRPr sz="${size * 100}" b="1">${solidFill(color)}</a:defRPr></a:pPr><a:r><a:rPr lang="en-GB" sz="${size * 100}" b="1">${solidFill(color)}</a:rPr><a:t>${xmlText(words)}</a:t></a:r></a:p></c:rich></c:tx><c:overlay val="0"/></c:title>`;
 
 /** @param workbook Relationship id of the embedded workbook. */
-export function chartPart(chart: Chart, workbook: string): string {
+export function chartPart(chart: Chart, hand: ChartHand, workbook: string): string {
   const { settings } = chart;
   const shown = settings.title === null || settings.title === '' ? '' : title(settings.title, 'text', CHART_TYPE.title);
   const legend =
     settings.legend === 'none'
       ? ''
       : `<c:legend><c:legendPos val="${settings.legend === 'right' ? 'r' : 'b'}"/><c:overlay val="0"/>${text('text')}</c:legend>`;
-  return `${XML}<c:chartSpace ${NAMES}><c:date1904 val="0"/><c:roundedCorners val="0"/><c:chart>${shown}<c:autoTitleDeleted val="${shown === '' ? 1 : 0}"/><c:plotArea><c:layout/>${plot(chart)}<c:spPr><a:noFill/></c:spPr></c:plotArea>${legend}<c:plotVisOnly val="1"/><c:dispBlanksAs val="gap"/></c:chart><c:spPr><a:noFill/><a:ln><a:noFill/></a:ln></c:spPr>${text('text')}<c:externalData r:id="${workbook}"><c:autoUpdate val="0"/></c:externalData></c:chartSpace>`;
+  return `${XML}<c:chartSpace ${NAMES}><c:date1904 val="0"/><c:roundedCorners val="0"/><c:chart>${shown}<c:autoTitleDeleted val="${shown === '' ? 1 : 0}"/><c:plotArea><c:layout/>${plot(chart, hand)}<c:spPr><a:noFill/></c:spPr></c:plotArea>${legend}<c:plotVisOnly val="1"/><c:dispBlanksAs val="gap"/></c:chart><c:spPr><a:noFill/><a:ln><a:noFill/></a:ln></c:spPr>${text('text')}<c:externalData r:id="${workbook}"><c:autoUpdate val="0"/></c:externalData></c:chartSpace>`;
 }
 
 const AXES = '<c:axId val="111111111"/><c:axId val="222222222"/>';
 
-function plot(chart: Chart): string {
+function plot(chart: Chart, hand: ChartHand): string {
   const { settings } = chart;
-  const all = chart.series.map((_, i) => series(chart, i)).join('');
+  const all = chart.series.map((_, i) => series(chart, hand, i)).join('');
   switch (settings.kind) {
     case 'column':
     case 'bar':
     case 'stacked': {
       const grouping = settings.kind === 'stacked' ? 'stacked' : 'clustered';
-      const gap = Math.round((1 / BAR_SHARE - 1) * 100 * (settings.kind === 'stacked' ? 1 : chart.series.length));
+      const gap = Math.round((1 / hand.bars - 1) * 100 * (settings.kind === 'stacked' ? 1 : chart.series.length));
       const overlap = settings.kind === 'stacked' ? '<c:overlap val="100"/>' : '';
-      return `<c:barChart><c:barDir val="${settings.kind === 'bar' ? 'bar' : 'col'}"/><c:grouping val="${grouping}"/><c:varyColors val="0"/>${all}<c:gapWidth val="${Math.min(500, gap)}"/>${overlap}${AXES}</c:barChart>${axes(chart)}`;
+      return `<c:barChart><c:barDir val="${settings.kind === 'bar' ? 'bar' : 'col'}"/><c:grouping val="${grouping}"/><c:varyColors val="0"/>${all}<c:gapWidth val="${Math.min(500, gap)}"/>${overlap}${AXES}</c:barChart>${axes(chart, hand)}`;
     }
     case 'line':
-      return `<c:lineChart><c:grouping val="standard"/><c:varyColors val="0"/>${all}<c:marker val="1"/>${AXES}</c:lineChart>${axes(chart)}`;
+      return `<c:lineChart><c:grouping val="standard"/><c:varyColors val="0"/>${all}<c:marker val="1"/>${AXES}</c:lineChart>${axes(chart, hand)}`;
     case 'area':
-      return `<c:areaChart><c:grouping val="standard"/><c:varyColors val="0"/>${all}${AXES}</c:areaChart>${axes(chart)}`;
+      return `<c:areaChart><c:grouping val="standard"/><c:varyColors val="0"/>${all}${AXES}</c:areaChart>${axes(chart, hand)}`;
     case 'pie':
-      return `<c:pieChart><c:varyColors val="1"/>${series(chart, 0)}<c:firstSliceAng val="0"/></c:pieChart>`;
+      return `<c:pieChart><c:varyColors val="1"/>${series(chart, hand, 0)}<c:firstSliceAng val="0"/></c:pieChart>`;
     case 'doughnut':
-      return `<c:doughnutChart><c:varyColors val="1"/>${series(chart, 0)}<c:firstSliceAng val="0"/><c:holeSize val="55"/></c:doughnutChart>`;
+      return `<c:doughnutChart><c:varyColors val="1"/>${series(chart, hand, 0)}<c:firstSliceAng val="0"/><c:holeSize val="55"/></c:doughnutChart>`;
     case 'scatter':
-      return `<c:scatterChart><c:scatterStyle val="lineMarker"/><c:varyColors val="0"/>${all}${AXES}</c:scatterChart>${axes(chart)}`;
+      return `<c:scatterChart><c:scatterStyle val="lineMarker"/><c:varyColors val="0"/>${all}${AXES}</c:scatterChart>${axes(chart, hand)}`;
   }
 }
 
-function axes(chart: Chart): string {
+const DASH = {
+  solid: '',
+  dash: '<a:prstDash val="dash"/>',
+  dot: '<a:prstDash val="sysDot"/>',
+} as const satisfies Record<ChartHand['grid'], string>;
+
+function axes(chart: Chart, { grid: kind, base }: ChartHand): string {
   const { settings } = chart;
   const scatter = settings.kind === 'scatter';
   const flat = settings.kind === 'bar';
-  const line = `<c:spPr><a:ln w="9525">${solidFill('muted')}</a:ln></c:spPr>`;
+  const line = `<c:spPr><a:ln w="${emuOf(base)}">${solidFill('muted')}</a:ln></c:spPr>`;
   const grid = settings.grid
-    ? `<c:majorGridlines><c:spPr><a:ln w="9525">${solidFill('panel')}</a:ln></c:spPr></c:majorGridlines>`
+    ? `<c:majorGridlines><c:spPr><a:ln w="9525">${solidFill('panel')}${DASH[kind]}</a:ln></c:spPr></c:majorGridlines>`
     : '';
   const named = (words: string | null): string => (words ? title(words, 'muted', CHART_TYPE.text) : '');
   const format = `<c:numFmt formatCode="${xmlText(formatCode(chart.format))}" sourceLinked="0"/>`;
@@ -77,7 +83,7 @@ function axes(chart: Chart): string {
   return category + value('222222222', '111111111', flat ? 'b' : 'l', settings.upTitle, grid);
 }
 
-function series(chart: Chart, i: number): string {
+function series(chart: Chart, { dots }: ChartHand, i: number): string {
   const { categories, settings, format } = chart;
   const one = chart.series[i]!;
   const { kind } = settings;
@@ -97,10 +103,10 @@ function series(chart: Chart, i: number): string {
   const labelled = labels(chart);
   if (kind === 'scatter') {
     const across = numbers(one.across ?? categories.map((_, k) => k + 1), `${SHEET}!$B$2:$B$${last}`);
-    return `<c:ser>${head}<c:spPr><a:ln w="19050"><a:noFill/></a:ln></c:spPr><c:marker><c:symbol val="circle"/><c:size val="9"/><c:spPr>${solidFill(color)}</c:spPr></c:marker>${labelled}<c:xVal>${across}</c:xVal><c:yVal>${values}</c:yVal><c:smooth val="0"/></c:ser>`;
+    return `<c:ser>${head}<c:spPr><a:ln w="19050"><a:noFill/></a:ln></c:spPr><c:marker><c:symbol val="${dots}"/><c:size val="9"/><c:spPr>${solidFill(color)}</c:spPr></c:marker>${labelled}<c:xVal>${across}</c:xVal><c:yVal>${values}</c:yVal><c:smooth val="0"/></c:ser>`;
   }
   if (kind === 'line')
-    return `<c:ser>${head}<c:spPr><a:ln w="31750" cap="rnd">${solidFill(color)}<a:round/></a:ln></c:spPr><c:marker><c:symbol val="circle"/><c:size val="7"/><c:spPr>${solidFill(color)}</c:spPr></c:marker>${labelled}${names}<c:val>${values}</c:val><c:smooth val="0"/></c:ser>`;
+    return `<c:ser>${head}<c:spPr><a:ln w="31750" cap="rnd">${solidFill(color)}<a:round/></a:ln></c:spPr><c:marker><c:symbol val="${dots}"/><c:size val="7"/><c:spPr>${solidFill(color)}</c:spPr></c:marker>${labelled}${names}<c:val>${values}</c:val><c:smooth val="0"/></c:ser>`;
   const fill = coloredByCategory(kind) ? '' : `<c:spPr>${solidFill(color)}</c:spPr>`;
   const invert = kind === 'column' || kind === 'bar' || kind === 'stacked' ? '<c:invertIfNegative val="0"/>' : '';
   const pieces = coloredByCategory(kind)
