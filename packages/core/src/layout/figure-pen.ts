@@ -34,10 +34,13 @@ const ACCENTS: readonly ColorName[] = ['accent1', 'accent2', 'accent3', 'accent4
 export class Pen {
   readonly frame: Frame;
   readonly theme: Theme;
+  readonly #blank: ShapeBox | undefined;
 
-  constructor(frame: Frame, theme: Theme) {
+  /** @param draws Whether its shapes are wanted, or only where text stands: most drafts are made to be measured. */
+  constructor(frame: Frame, theme: Theme, draws = true) {
     this.frame = frame;
     this.theme = theme;
+    this.#blank = draws ? undefined : shapeIn(frame);
   }
 
   /** Figures are drawn from the left, and mirrored as a whole where the deck begins at the right. */
@@ -91,18 +94,8 @@ export class Pen {
   }
 
   shape(geometry: Geometry, rect: Rect, fill: ColorName | null, more: Partial<ShapeBox> = {}): ShapeBox {
-    const shape: ShapeBox = {
-      kind: 'shape',
-      frame: this.frame,
-      geometry,
-      rect: this.#placed(rect),
-      fill,
-      line: null,
-      turned: 0,
-      inset: 0,
-      upsideDown: false,
-      ...more,
-    };
+    if (this.#blank !== undefined) return this.#blank;
+    const shape: ShapeBox = { ...shapeIn(this.frame), geometry, rect: this.#placed(rect), fill, ...more };
     return this.theme.mirrored && isPointing(geometry)
       ? { ...shape, mirrored: true, turned: (360 - shape.turned) % 360 }
       : shape;
@@ -131,6 +124,18 @@ export class Pen {
     };
   }
 }
+
+const shapeIn = (frame: Frame): ShapeBox => ({
+  kind: 'shape',
+  frame,
+  geometry: 'rect',
+  rect: frame,
+  fill: null,
+  line: null,
+  turned: 0,
+  inset: 0,
+  upsideDown: false,
+});
 
 export const rectOf = (x: number, y: number, width: number, height: number): Rect => ({
   x: emu(x),

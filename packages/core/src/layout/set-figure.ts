@@ -44,8 +44,8 @@ export function setFigure(
   const said = NAMED.has(name) ? named(items) : items;
   const heads = said.every(({ runs, details }) => details.length > 0 || runsText(runs).length <= HEADING);
   const alike = said.map((item) => ({ ...item, heads }));
-  const drafts = (height: number): Iterable<FigureDraft> =>
-    FIGURE_DRAFTS[name](alike, new Pen({ ...frame, height: emu(height) }, theme));
+  const drafts = (height: number, draws = false): Iterable<FigureDraft> =>
+    FIGURE_DRAFTS[name](alike, new Pen({ ...frame, height: emu(height) }, theme, draws));
   const holds = (draft: FigureDraft, size: number): boolean =>
     draft.words.every(({ frame: place, paras, large }) => large || suits(paras, place, theme, size)) &&
     largeSize(draft, size, theme) !== undefined;
@@ -59,12 +59,13 @@ export function setFigure(
   }
   if (best === undefined) return undefined;
   const { i, size } = best;
-  const at = (height: number): FigureDraft => {
+  const at = (height: number, draws = false): FigureDraft => {
     let left = i;
-    for (const draft of drafts(height)) if (left-- === 0) return draft;
+    for (const draft of drafts(height, draws)) if (left-- === 0) return draft;
     throw new RangeError(`The figure ${name} has no draft ${i}`);
   };
-  const draft = FLEXIBLE.has(name) ? lowest(at, holds, size, frame.height) : at(frame.height);
+  const enough = FLEXIBLE.has(name) ? lowest((height) => holds(at(height), size), frame.height) : frame.height;
+  const draft = at(enough, true);
   const large = largeSize(draft, size, theme)!;
   const words = draft.words.map((one): Box => {
     const own = one.large ? large : size;
@@ -110,20 +111,16 @@ const FLEXIBLE: ReadonlySet<FigureName> = new Set(['icon-grid', 'steps', 'matrix
 const LEAST_HEIGHT = 0.6;
 const AIR = 1.12;
 
-function lowest(
-  draftAt: (height: number) => FigureDraft,
-  holds: (draft: FigureDraft, size: number) => boolean,
-  size: number,
-  most: number,
-): FigureDraft {
+/** The least height that holds what it must, and some air. */
+function lowest(holds: (height: number) => boolean, most: number): number {
   let [least, height] = [most * LEAST_HEIGHT, most];
-  if (holds(draftAt(least), size)) return draftAt(least);
-  while (height - least > most / 20) {
+  if (holds(least)) return least;
+  while (height - least > most / 10) {
     const middle = (least + height) / 2;
-    if (holds(draftAt(middle), size)) height = middle;
+    if (holds(middle)) height = middle;
     else least = middle;
   }
-  return draftAt(Math.min(most, height * AIR));
+  return Math.min(most, height * AIR);
 }
 
 const EASY_LINES = 4;

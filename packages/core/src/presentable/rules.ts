@@ -253,9 +253,13 @@ const contrast: Test = ({ page, theme }) => {
   return textBoxes(page).some((box) => {
     const behind = groundOf(box, page, palette, layout.marks) ?? ground;
     const { color, paint } = box.frame.style;
-    return contrastRatio(paint ?? palette[color], behind) < READABLE - GRACE;
+    return ratioIn(palette, paint ?? palette[color], behind) < READABLE - GRACE;
   });
 };
+const ratios = remembered((_: Palette) => new Map<string, number>());
+const ratioIn = (palette: Palette, ink: Hex, behind: Hex): number =>
+  getOrMake(ratios(palette), `${ink} ${behind}`, () => contrastRatio(ink, behind));
+
 function paletteOf({ slide: { colors } }: Page, theme: Theme): Palette {
   return colors === undefined || theme.look === undefined || theme.template !== undefined
     ? theme.palette
