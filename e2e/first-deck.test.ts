@@ -143,6 +143,31 @@ test('a deck of a document that is written from the right is mirrored', async ({
   for (const { x, width } of [title, point]) expect(x + width).toBeGreaterThan(sheet.x + sheet.width * 0.85);
 });
 
+for (const [script, line, bold] of [
+  ['Arabic', 'طاحونة المد **القديمة** تعمل مع PostgreSQL **وكل** يوم', 'القديمة'],
+  ['Hindi', 'ज्वारीय पनचक्की **प्रत्येक** वर्ष विद्यार्थियों **के साथ** चलती है', 'प्रत्येक'],
+] as const)
+  test(`the parts of a line in ${script} stand side by side, as wide as they were measured`, async ({
+    page,
+    alvex,
+  }) => {
+    const long = `${line.replaceAll('*', '')}, `.repeat(2);
+    const content = `# One\n\n## Two\n\n- ${line}\n- ${long}\n- ${line.slice(0, 8)}\n- ${long}\n`;
+    await bringIn(page, alvex, { name: 'line.md', content });
+    const part = drawn(page, 2).filter({ hasText: bold }).first();
+    await expect(part).toBeVisible();
+    const parts = part.locator('xpath=..').locator('text').filter({ hasNotText: '•' });
+    await expect(parts).toHaveCount(script === 'Arabic' ? 7 : 5);
+    await page.evaluate(() => document.fonts.ready);
+    const gaps = () =>
+      parts.evaluateAll((all) => {
+        const boxes = all.map((one) => one.getBoundingClientRect());
+        return boxes.slice(1).map(({ left }, i) => Math.abs(left - boxes[i]!.right) / boxes[i]!.height);
+      });
+    // In parts of a line's height.
+    await expect.poll(async () => Math.max(...(await gaps()))).toBeLessThan(0.06);
+  });
+
 test('a very long deck says that it is one to be read, and becomes a talk by a click', async ({ page, alvex }) => {
   const content = Array.from(
     { length: 80 },

@@ -86,7 +86,7 @@ class Cursor {
           if (cp > 0xffff) i++;
         }
         if (cp === 9) sum += TAB_WIDTH;
-        else if (cp !== 10) sum += face.advance(cp) + (left < 0 ? 0 : face.kern(left, cp));
+        else if (cp !== 10) sum += face.advanceIn(text, i, cp) + (left < 0 ? 0 : face.kern(left, cp));
         left = cp;
       }
       width += sum * scale;

@@ -1,6 +1,7 @@
 /** Measures of one font face: advances and pair kerning by character. */
 
 import { otherScript } from './other-scripts.ts';
+import { isShaped, shapedAdvance } from './shaping.ts';
 
 /** As written by scripts/build-font-metrics.mjs; all lengths in font units. */
 export interface FaceData {
@@ -85,6 +86,13 @@ export class FontMetrics {
     return found;
   }
 
+  /** What a character takes where it stands in `text`, in em: some letters join those beside them. */
+  advanceIn(text: string, at: number, codePoint: number): number {
+    const alone = this.advance(codePoint);
+    if (!isShaped(codePoint) || this.#advances[codePoint]! >= 0) return alone;
+    return shapedAdvance(text, at, alone, this.#bold) ?? alone;
+  }
+
   /** Adjustment between two characters, in em. */
   kern(left: number, right: number): number {
     if (left < 128 && right < 128) {
@@ -113,9 +121,9 @@ export class FontMetrics {
     let left = -1;
     for (let i = 0; i < text.length; i++) {
       const cp = text.codePointAt(i)!;
-      if (cp > 0xffff) i++;
-      width += this.advance(cp);
+      width += this.advanceIn(text, i, cp);
       if (left >= 0) width += this.kern(left, cp);
+      if (cp > 0xffff) i++;
       left = cp;
     }
     return width;

@@ -1,7 +1,6 @@
 /**
  * Measures of characters that the themes' families do not have: other scripts, symbols, mathematics, emoji. Each group is drawn
- * by fonts that ship (see web/src/ui/other-scripts.css). Arabic and Indic letters are measured as they stand alone; where they join
- * they are narrower, so that a line of them is never wider than it was measured.
+ * by fonts that ship (see web/src/ui/other-scripts.css). What letters take where they join is in shaping.ts.
  */
 import packed from './shipped/other-scripts.ts';
 

@@ -4,6 +4,7 @@ import { sliceRuns, type Run, type Runs } from '../content/index.ts';
 import { fontFace, type FaceStyle } from '../fonts/index.ts';
 import { capitals, sideOf, paraSetting, SCRIPT_SCALE, type SetLine, type SetParagraph } from '../layout/index.ts';
 import type { Frame, Palette, Theme } from '../theme/index.ts';
+import { visualOrder, type SeenRun } from './visual-order.ts';
 
 export interface Piece {
   readonly text: string;
@@ -99,12 +100,26 @@ export function drawCell(
 
 function drawLines(runs: Runs, lines: readonly SetLine[], setting: Setting, rtl: boolean): readonly Piece[] {
   return lines.flatMap((line) => {
+    const seen = visualOrder(runs, line.start, line.end, rtl);
+    if (seen !== undefined) return drawSeen(seen, line, setting, rtl);
     let x: number = line.x + (rtl ? line.width : 0);
     return sliceRuns(runs, line.start, line.end).map((run): Piece => {
       const drawn = drawRun(run, x, line.baseline, setting);
       x += rtl ? -drawn.width : drawn.width;
       return rtl ? { ...drawn, rtl } : drawn;
     });
+  });
+}
+
+/** Parts of a line as they are seen, from the left on. */
+function drawSeen(seen: readonly SeenRun[], line: SetLine, setting: Setting, rtl: boolean): readonly Piece[] {
+  const drawn = seen.map((part) => ({ ...part, piece: drawRun(part.run, 0, line.baseline, setting) }));
+  const width = drawn.reduce((sum, { piece }) => sum + piece.width, 0);
+  let x = line.x + (rtl ? line.width - width : 0);
+  return drawn.map(({ piece, rtl: fromRight }): Piece => {
+    const left = x;
+    x += piece.width;
+    return fromRight ? { ...piece, x: emu(x), rtl: true } : { ...piece, x: emu(left) };
   });
 }
 
