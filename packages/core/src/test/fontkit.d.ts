@@ -2,6 +2,7 @@
 declare module 'fontkit' {
   export interface Font {
     readonly unitsPerEm: number;
+    readonly characterSet: readonly number[];
     hasGlyphForCodePoint(codePoint: number): boolean;
     layout(text: string, features?: Readonly<Record<string, boolean>>): { readonly advanceWidth: number };
   }
