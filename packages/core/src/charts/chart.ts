@@ -41,5 +41,7 @@ export interface Chart extends ChartData {
 
 export const accentOf = ({ settings }: Chart, i: number): number => settings.colors[i] ?? (i % 6) + 1;
 
+/** Charts that are read along their categories begin at the right where text does; a circle and a field of dots stay. */
+export const isMirrored = (kind: ChartKind): boolean => !coloredByCategory(kind) && kind !== 'scatter';
 /** Pieces of a whole have each a colour of their own. */
 export const coloredByCategory = (kind: ChartKind): boolean => kind === 'pie' || kind === 'doughnut';

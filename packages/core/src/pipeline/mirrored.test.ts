@@ -1,9 +1,11 @@
 /** Decks of documents that are written from right to left. */
-import { expect, test } from '@jest/globals';
+import { describe, expect, test } from '@jest/globals';
 import { strFromU8, unzipSync } from 'fflate';
+import type { ChartKind } from '../charts/index.ts';
+import type { DocumentModel } from '../document/index.ts';
 import type { SingleEdit } from '../edits/index.ts';
-import type { TextBox } from '../layout/index.ts';
-import { paraSetting } from '../scene/index.ts';
+import type { ChartBox, TextBox } from '../layout/index.ts';
+import { drawChart, paraSetting, type Piece } from '../scene/index.ts';
 import { code, doc, h, li, p, table, THEMES } from '../test/build.ts';
 import { SLIDE_WIDTH } from '../theme/index.ts';
 import { beginning } from './beginning.ts';
@@ -113,6 +115,85 @@ test('the file says it too: master, paragraphs, tables and arrows', () => {
   expect(all).toMatch(/<a:tblPr rtl="1"/);
   for (const [, properties, inner] of all.matchAll(/<a:p>(?:<a:pPr([^>]*?)\/?>)?((?:(?!<\/a:p>).)*)<\/a:p>/gs))
     if (/[֐-׿]/.test(inner!)) expect(properties).toContain('rtl="1"');
+});
+
+describe('charts', () => {
+  const tableOf = (document: DocumentModel) =>
+    convert(document, [])
+      .deck.slides.flatMap(({ content }) => content)
+      .find(({ kind }) => kind === 'table')!.id;
+  const chartIn = (document: DocumentModel, kind: ChartKind, legend: 'right' | 'none' = 'none') => {
+    const settings = {
+      kind,
+      title: null,
+      legend,
+      labels: true,
+      grid: true,
+      acrossTitle: null,
+      upTitle: null,
+      colors: [],
+      data: null,
+    };
+    const made = convert(document, [{ kind: 'chart', part: tableOf(document), chart: settings }]);
+    const box = made.pages.flatMap(({ boxes }) => boxes).find((one): one is ChartBox => one.kind === 'chart')!;
+    return { made, ...drawChart(box, made.theme, made.theme.palette), frame: box.frame };
+  };
+  const placeOf = (pieces: readonly Piece[], text: string): number => {
+    const piece = pieces.find((one) => one.text === text)!;
+    return piece.rtl ? piece.x - piece.width : piece.x;
+  };
+  const NAMES = ['שערים', 'גג', 'גלגל', 'חבלים'];
+
+  test.each(['column', 'line', 'area', 'stacked'] as const)(
+    '%s: the first category stands at the right, its axis too',
+    (kind) => {
+      const { pieces, frame, made } = chartIn(hebrew, kind);
+      const places = NAMES.map((name) => placeOf(pieces, name));
+      expect(places).toEqual([...places].sort((a, b) => b - a));
+      expect(placeOf(pieces, '0')).toBeGreaterThan(frame.x + frame.width * 0.8);
+      const xml = strFromU8(unzipSync(writeDeck('pptx', made, []))['ppt/charts/chart1.xml']!);
+      expect(xml).toMatch(/<c:catAx>.*?<c:orientation val="maxMin"\/>/);
+      expect(xml).toMatch(/<c:valAx>.*?<c:orientation val="minMax"\/>.*?<c:axPos val="r"\/>/);
+    },
+  );
+  test('bars grow from the right, from the top down', () => {
+    const { pieces, frame, made } = chartIn(hebrew, 'bar');
+    for (const name of NAMES) expect(placeOf(pieces, name)).toBeGreaterThan(frame.x + frame.width * 0.8);
+    expect(placeOf(pieces, '31,000')).toBeLessThan(placeOf(pieces, '900'));
+    const xml = strFromU8(unzipSync(writeDeck('pptx', made, []))['ppt/charts/chart1.xml']!);
+    expect(xml).toMatch(/<c:valAx>.*?<c:orientation val="maxMin"\/>/);
+  });
+  test('a circle is no other, but its legend stands at the left', () => {
+    const latin = doc(
+      h(1, 'The mill'),
+      h(2, 'Costs'),
+      table([['Work', 'Sum'], ...NAMES.map((name, i) => [name, `${(4 - i) * 1000}`])]),
+      p('All in euros, as was said in the spring by the trust.'),
+    );
+    for (const [document, share] of [
+      [hebrew, 0.4],
+      [latin, 1],
+    ] as const) {
+      const { pieces, frame } = chartIn(document, 'pie', 'right');
+      const places = NAMES.map((name) => (placeOf(pieces, name) - frame.x) / frame.width);
+      for (const place of places) expect(place > 0.5).toBe(share === 1);
+    }
+  });
+  test('a deck from left to right keeps its charts', () => {
+    const latin = doc(
+      h(1, 'The mill'),
+      h(2, 'Costs'),
+      table([
+        ['Work', 'Sum'],
+        ['Gates', '31,000'],
+        ['Roof', '12,000'],
+        ['Wheel', '8,500'],
+      ]),
+    );
+    const { pieces, made } = chartIn(latin, 'column');
+    expect(placeOf(pieces, 'Gates')).toBeLessThan(placeOf(pieces, 'Roof'));
+    expect(strFromU8(unzipSync(writeDeck('pptx', made, []))['ppt/charts/chart1.xml']!)).not.toContain('maxMin');
+  });
 });
 
 test('what its markup says counts before letters', () => {

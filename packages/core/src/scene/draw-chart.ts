@@ -1,10 +1,11 @@
 /** Draws a chart: axes at round numbers, bars, lines or pieces, labels and legend, measured with the theme's fonts. */
 import { emuFromPt, ptFromEmu } from '../base/index.ts';
-import { accentOf, coloredByCategory, writeNumber, type Chart } from '../charts/index.ts';
+import { accentOf, coloredByCategory, isMirrored, writeNumber, type Chart } from '../charts/index.ts';
 import { fontFace } from '../fonts/index.ts';
 import type { ChartBox } from '../layout/index.ts';
 import type { ChartHand, Geometry, Hex, Palette, Theme } from '../theme/index.ts';
 import { outline, type DrawnShape } from './drawn-shape.ts';
+import { mirroredPiece, mirroredShape } from './mirror-chart.ts';
 import type { Piece } from './drawn-text.ts';
 
 export interface DrawnChart {
@@ -74,6 +75,7 @@ class Drawing {
 
   draw(area: Area): DrawnChart {
     const { settings } = this.#chart;
+    const turned = this.#theme.mirrored === true && isMirrored(settings.kind);
     let left = area;
     if (settings.title !== null && settings.title !== '') {
       this.#text(settings.title, area.x, area.y + CHART_TYPE.title, 'start', {
@@ -83,11 +85,17 @@ class Drawing {
       });
       left = { ...left, y: left.y + CHART_TYPE.title * 1.8, height: left.height - CHART_TYPE.title * 1.8 };
     }
-    left = this.#legend(left);
+    left = this.#legend(left, this.#theme.mirrored === true && !turned);
     if (settings.kind === 'pie' || settings.kind === 'doughnut') this.#pie(left, settings.kind === 'doughnut');
     else if (settings.kind === 'scatter') this.#scatter(left);
     else this.#axes(left);
-    return { shapes: this.#shapes, pieces: this.#pieces };
+    const middle = area.x + area.width / 2;
+    return turned
+      ? {
+          shapes: this.#shapes.map((shape) => mirroredShape(shape, middle)),
+          pieces: this.#pieces.map((piece) => mirroredPiece(piece, middle, this.#theme)),
+        }
+      : { shapes: this.#shapes, pieces: this.#pieces };
   }
 
   #color(i: number): Hex {
@@ -135,7 +143,8 @@ class Drawing {
     this.#shapes.push({ d, fill: null, stroke, strokeWidth, ...(dashes === undefined ? {} : { dashes }) });
   }
 
-  #legend(area: Area): Area {
+  /** @param fromLeft What would stand at the right stands at the left. */
+  #legend(area: Area, fromLeft: boolean): Area {
     const { settings, series, categories } = this.#chart;
     const names = coloredByCategory(settings.kind) ? categories : series.map(({ name }) => name);
     const row = CHART_TYPE.text * 1.7;
@@ -146,12 +155,12 @@ class Drawing {
     };
     if (settings.legend === 'right') {
       const widest = Math.min(area.width * 0.34, Math.max(...names.map((name) => this.#width(name))) + box + 8);
-      const x = area.x + area.width - widest;
+      const x = fromLeft ? area.x : area.x + area.width - widest;
       const top = area.y + Math.max(0, (area.height - names.length * row) / 2);
       names.forEach((name, i) => {
         if (top + (i + 1) * row <= area.y + area.height) key(name, i, x, top + (i + 0.7) * row, widest);
       });
-      return { ...area, width: area.width - widest - 16 };
+      return { ...area, x: fromLeft ? area.x + widest + 16 : area.x, width: area.width - widest - 16 };
     }
     if (settings.legend === 'bottom') {
       const most = area.width / Math.min(names.length, 3);

@@ -17,7 +17,7 @@ export {
   type TableBox,
   type TextBox,
 } from '../layout/index.ts';
-export { accentOf, coloredByCategory, formatCode, type Chart } from '../charts/index.ts';
+export { accentOf, coloredByCategory, formatCode, isMirrored, type Chart } from '../charts/index.ts';
 export type { PictureDress } from '../deck/index.ts';
 export * from './draw-chart.ts';
 export * from './draw-slide.ts';

@@ -1,7 +1,7 @@
 /** A native chart (ECMA-376-1 §21.2) over a workbook of its own, so that its numbers can be edited where it is received. */
 import { xmlText } from '../../container/index.ts';
-import { accentOf, CHART_TYPE, coloredByCategory, formatCode, type Chart } from '../../scene/index.ts';
-import type { ChartHand, ColorName } from '../../theme/index.ts';
+import { accentOf, CHART_TYPE, coloredByCategory, formatCode, isMirrored, type Chart } from '../../scene/index.ts';
+import type { ChartHand, ColorName, Theme } from '../../theme/index.ts';
 import { solidFill } from './colors.ts';
 import { emuOf, XML } from './xml.ts';
 import { columnName } from './workbook.ts';
@@ -17,19 +17,19 @@ const title = (words: string, color: ColorName, size: number): string =>
   `<c:title><c:tx><c:rich><a:bodyPr/><a:lstStyle/><a:p><a:pPr><a:defRPr sz="${size * 100}" b="1">${solidFill(color)}</a:defRPr></a:pPr><a:r><a:rPr lang="en-GB" sz="${size * 100}" b="1">${solidFill(color)}</a:rPr><a:t>${xmlText(words)}</a:t></a:r></a:p></c:rich></c:tx><c:overlay val="0"/></c:title>`;
 
 /** @param workbook Relationship id of the embedded workbook. */
-export function chartPart(chart: Chart, hand: ChartHand, workbook: string): string {
+export function chartPart(chart: Chart, { hand: { chart: hand }, mirrored }: Theme, workbook: string): string {
   const { settings } = chart;
   const shown = settings.title === null || settings.title === '' ? '' : title(settings.title, 'text', CHART_TYPE.title);
   const legend =
     settings.legend === 'none'
       ? ''
-      : `<c:legend><c:legendPos val="${settings.legend === 'right' ? 'r' : 'b'}"/><c:overlay val="0"/>${text('text')}</c:legend>`;
-  return `${XML}<c:chartSpace ${NAMES}><c:date1904 val="0"/><c:roundedCorners val="0"/><c:chart>${shown}<c:autoTitleDeleted val="${shown === '' ? 1 : 0}"/><c:plotArea><c:layout/>${plot(chart, hand)}<c:spPr><a:noFill/></c:spPr></c:plotArea>${legend}<c:plotVisOnly val="1"/><c:dispBlanksAs val="gap"/></c:chart><c:spPr><a:noFill/><a:ln><a:noFill/></a:ln></c:spPr>${text('text')}<c:externalData r:id="${workbook}"><c:autoUpdate val="0"/></c:externalData></c:chartSpace>`;
+      : `<c:legend><c:legendPos val="${settings.legend === 'right' ? (mirrored ? 'l' : 'r') : 'b'}"/><c:overlay val="0"/>${text('text')}</c:legend>`;
+  return `${XML}<c:chartSpace ${NAMES}><c:date1904 val="0"/><c:roundedCorners val="0"/><c:chart>${shown}<c:autoTitleDeleted val="${shown === '' ? 1 : 0}"/><c:plotArea><c:layout/>${plot(chart, hand, mirrored === true && isMirrored(settings.kind))}<c:spPr><a:noFill/></c:spPr></c:plotArea>${legend}<c:plotVisOnly val="1"/><c:dispBlanksAs val="gap"/></c:chart><c:spPr><a:noFill/><a:ln><a:noFill/></a:ln></c:spPr>${text('text')}<c:externalData r:id="${workbook}"><c:autoUpdate val="0"/></c:externalData></c:chartSpace>`;
 }
 
 const AXES = '<c:axId val="111111111"/><c:axId val="222222222"/>';
 
-function plot(chart: Chart, hand: ChartHand): string {
+function plot(chart: Chart, hand: ChartHand, mirrored: boolean): string {
   const { settings } = chart;
   const all = chart.series.map((_, i) => series(chart, hand, i)).join('');
   switch (settings.kind) {
@@ -39,18 +39,18 @@ function plot(chart: Chart, hand: ChartHand): string {
       const grouping = settings.kind === 'stacked' ? 'stacked' : 'clustered';
       const gap = Math.round((1 / hand.bars - 1) * 100 * (settings.kind === 'stacked' ? 1 : chart.series.length));
       const overlap = settings.kind === 'stacked' ? '<c:overlap val="100"/>' : '';
-      return `<c:barChart><c:barDir val="${settings.kind === 'bar' ? 'bar' : 'col'}"/><c:grouping val="${grouping}"/><c:varyColors val="0"/>${all}<c:gapWidth val="${Math.min(500, gap)}"/>${overlap}${AXES}</c:barChart>${axes(chart, hand)}`;
+      return `<c:barChart><c:barDir val="${settings.kind === 'bar' ? 'bar' : 'col'}"/><c:grouping val="${grouping}"/><c:varyColors val="0"/>${all}<c:gapWidth val="${Math.min(500, gap)}"/>${overlap}${AXES}</c:barChart>${axes(chart, hand, mirrored)}`;
     }
     case 'line':
-      return `<c:lineChart><c:grouping val="standard"/><c:varyColors val="0"/>${all}<c:marker val="1"/>${AXES}</c:lineChart>${axes(chart, hand)}`;
+      return `<c:lineChart><c:grouping val="standard"/><c:varyColors val="0"/>${all}<c:marker val="1"/>${AXES}</c:lineChart>${axes(chart, hand, mirrored)}`;
     case 'area':
-      return `<c:areaChart><c:grouping val="standard"/><c:varyColors val="0"/>${all}${AXES}</c:areaChart>${axes(chart, hand)}`;
+      return `<c:areaChart><c:grouping val="standard"/><c:varyColors val="0"/>${all}${AXES}</c:areaChart>${axes(chart, hand, mirrored)}`;
     case 'pie':
       return `<c:pieChart><c:varyColors val="1"/>${series(chart, hand, 0)}<c:firstSliceAng val="0"/></c:pieChart>`;
     case 'doughnut':
       return `<c:doughnutChart><c:varyColors val="1"/>${series(chart, hand, 0)}<c:firstSliceAng val="0"/><c:holeSize val="55"/></c:doughnutChart>`;
     case 'scatter':
-      return `<c:scatterChart><c:scatterStyle val="lineMarker"/><c:varyColors val="0"/>${all}${AXES}</c:scatterChart>${axes(chart, hand)}`;
+      return `<c:scatterChart><c:scatterStyle val="lineMarker"/><c:varyColors val="0"/>${all}${AXES}</c:scatterChart>${axes(chart, hand, mirrored)}`;
   }
 }
 
@@ -60,7 +60,7 @@ const DASH = {
   dot: '<a:prstDash val="sysDot"/>',
 } as const satisfies Record<ChartHand['grid'], string>;
 
-function axes(chart: Chart, { grid: kind, base }: ChartHand): string {
+function axes(chart: Chart, { grid: kind, base }: ChartHand, mirrored: boolean): string {
   const { settings } = chart;
   const scatter = settings.kind === 'scatter';
   const flat = settings.kind === 'bar';
@@ -71,16 +71,17 @@ function axes(chart: Chart, { grid: kind, base }: ChartHand): string {
   const named = (words: string | null): string => (words ? title(words, 'muted', CHART_TYPE.text) : '');
   const format = `<c:numFmt formatCode="${xmlText(formatCode(chart.format))}" sourceLinked="0"/>`;
   const value = (id: string, other: string, place: string, words: string | null, lines: string): string =>
-    `<c:valAx><c:axId val="${id}"/><c:scaling><c:orientation val="minMax"/></c:scaling><c:delete val="0"/><c:axPos val="${place}"/>${lines}${named(words)}${format}<c:majorTickMark val="none"/><c:minorTickMark val="none"/><c:tickLblPos val="nextTo"/><c:spPr><a:ln><a:noFill/></a:ln></c:spPr>${text('muted')}<c:crossAx val="${other}"/><c:crosses val="${flat ? 'max' : 'autoZero'}"/><c:crossBetween val="${scatter ? 'midCat' : 'between'}"/></c:valAx>`;
+    `<c:valAx><c:axId val="${id}"/><c:scaling><c:orientation val="${mirrored && flat ? 'maxMin' : 'minMax'}"/></c:scaling><c:delete val="0"/><c:axPos val="${place}"/>${lines}${named(words)}${format}<c:majorTickMark val="none"/><c:minorTickMark val="none"/><c:tickLblPos val="nextTo"/><c:spPr><a:ln><a:noFill/></a:ln></c:spPr>${text('muted')}<c:crossAx val="${other}"/><c:crosses val="${flat ? 'max' : 'autoZero'}"/><c:crossBetween val="${scatter ? 'midCat' : 'between'}"/></c:valAx>`;
   if (scatter)
     return (
       value('111111111', '222222222', 'b', settings.acrossTitle, '') +
       value('222222222', '111111111', 'l', settings.upTitle, grid)
     );
   // Bars read from the top down, as the table does.
-  const order = flat ? 'maxMin' : 'minMax';
-  const category = `<c:catAx><c:axId val="111111111"/><c:scaling><c:orientation val="${order}"/></c:scaling><c:delete val="0"/><c:axPos val="${flat ? 'l' : 'b'}"/>${named(settings.acrossTitle)}<c:numFmt formatCode="General" sourceLinked="0"/><c:majorTickMark val="none"/><c:minorTickMark val="none"/><c:tickLblPos val="low"/>${line}${text('text')}<c:crossAx val="222222222"/><c:crosses val="autoZero"/><c:auto val="0"/><c:lblAlgn val="ctr"/><c:lblOffset val="100"/><c:noMultiLvlLbl val="1"/></c:catAx>`;
-  return category + value('222222222', '111111111', flat ? 'b' : 'l', settings.upTitle, grid);
+  const order = flat || mirrored ? 'maxMin' : 'minMax';
+  const side = mirrored ? 'r' : 'l';
+  const category = `<c:catAx><c:axId val="111111111"/><c:scaling><c:orientation val="${order}"/></c:scaling><c:delete val="0"/><c:axPos val="${flat ? side : 'b'}"/>${named(settings.acrossTitle)}<c:numFmt formatCode="General" sourceLinked="0"/><c:majorTickMark val="none"/><c:minorTickMark val="none"/><c:tickLblPos val="low"/>${line}${text('text')}<c:crossAx val="222222222"/><c:crosses val="autoZero"/><c:auto val="0"/><c:lblAlgn val="ctr"/><c:lblOffset val="100"/><c:noMultiLvlLbl val="1"/></c:catAx>`;
+  return category + value('222222222', '111111111', flat ? 'b' : side, settings.upTitle, grid);
 }
 
 function series(chart: Chart, { dots }: ChartHand, i: number): string {

@@ -89,7 +89,7 @@ export class SlideParts {
         this.zip.add({ name: `ppt/${book}`, content: workbook(chart, this.#deflate), stored: true });
         this.add(
           `ppt/charts/${prefix}chart${n}.xml`,
-          finish(chartPart(chart, theme.hand.chart, 'rId1')),
+          finish(chartPart(chart, theme, 'rId1')),
           `${DRAWING}.drawingml.chart+xml`,
           [{ id: 'rId1', type: 'package', target: `../${book}` }],
         );
