@@ -35,6 +35,7 @@ const BY_SIGN: ReadonlySet<LayoutName> = new Set([
 ]);
 
 const MOST_PARTS = 40;
+const FITS = 'fits-as-it-is' satisfies Reason;
 const UNSIGNED = 0.2;
 const USUAL = 0.42;
 
@@ -61,7 +62,7 @@ function weighed(slide: Slide, options: LayoutOptions, bySign = false): readonly
   choices.set(first, {
     layout: first,
     worth: Math.max(USUAL, said?.weight ?? 0) * fitWorth(usual, usual.length),
-    reason: said?.reason ?? 'fits-as-it-is',
+    reason: said?.reason ?? FITS,
     pages: usual.length,
     usual: true,
   });
@@ -76,7 +77,7 @@ function weighed(slide: Slide, options: LayoutOptions, bySign = false): readonly
     const sign = signs.find((one) => one.layout === layout);
     const worth =
       (sign?.weight ?? UNSIGNED) * fitWorth(pages, usual.length) * balance(pages[0]!.boxes) * seen(pages[0]!.boxes);
-    choices.set(layout, { layout, worth, reason: sign?.reason ?? 'fits-as-it-is', pages: pages.length, usual: false });
+    choices.set(layout, { layout, worth, reason: sign?.reason ?? FITS, pages: pages.length, usual: false });
   }
   return [...choices.values()].sort((a, b) => b.worth - a.worth);
 }
@@ -175,8 +176,13 @@ function judgeAll(slide: Slide, options: LayoutOptions, judge: Judge): readonly 
   };
   const bySign = best(weighed(slide, options, true));
   if (bySign.length === 0 || bySign.some(({ fault }) => fault === 0)) return bySign;
-  return judged(layoutChoices(slide, options).slice(0, CANDIDATES)).concat(bySign.filter(({ usual }) => usual));
+  const others = layoutChoices(slide, options).filter(
+    ({ layout, reason }) => reason !== FITS || !SAYS_MORE.has(layout),
+  );
+  return judged(others.slice(0, CANDIDATES)).concat(bySign.filter(({ usual }) => usual));
 }
+/** Figures that say of points how they stand to each other: never taken where no sign does. */
+const SAYS_MORE: ReadonlySet<LayoutName> = new Set(FIGURES.filter((name) => name !== 'icon-grid'));
 
 /**
  * One layout for each slide of content that its author did not fix.

@@ -8,7 +8,7 @@ import type { Box, Para } from './page.ts';
 import { CODE_SCALE, measurePara } from './set-text.ts';
 
 /** Of the code itself, in points. */
-const SIZES = [24, 22, 20, 18, 16, 15];
+const SIZES = [20, 18, 16, 15];
 /** Between a panel's edge and its code. */
 const PADDING = inches(0.28);
 const GAP = inches(0.25);

@@ -55,7 +55,7 @@ export function withinPage(paras: readonly Para[], frame: Frame, theme: Theme, s
 }
 
 /** Text that takes less of its frame is spread until it does. */
-const FILLED = 0.64;
+const FILLED = 0.6;
 const MOST_SPREAD = 6;
 /** Two or three lines stand further apart: they are the slide. */
 const MOST_SPREAD_OF_FEW = 11;
