@@ -1,7 +1,8 @@
 /** Tables on slides: widths by content, type stepped down, continued with their heads, nothing lost. */
 import { describe, expect, test } from '@jest/globals';
 import { ptFromEmu } from '../base/index.ts';
-import { cellText, plain, type Table, type TableCell, type TableRow } from '../content/index.ts';
+import { cellText, plain, runsText, type Table, type TableCell, type TableRow } from '../content/index.ts';
+import { fontFace } from '../fonts/index.ts';
 import { frameOf, layoutNamed } from '../theme/index.ts';
 import { random, THEMES } from '../test/build.ts';
 import { fitTable } from './fit-table.ts';
@@ -127,5 +128,40 @@ describe('a wide table is divided', () => {
   test('one that is no wider comes back as it is', () => {
     const table = numbered(1, 3);
     expect(splitColumns(table, 3)[0]).toBe(table);
+  });
+});
+
+describe('numbers with decimals', () => {
+  /** Where the decimal sign of each cell of the second column stands, in points; of whole numbers, where it would. */
+  const signs = (...numbers: readonly string[]): readonly number[] => {
+    const rows = [rowOf(['What', 'Metres'], true), ...numbers.map((text, i) => rowOf([`Pond ${i}`, text]))];
+    const [box] = fit(tableOf(rows)).boxes;
+    const face = fontFace(theme.fonts.body, 'regular');
+    return box!.cells
+      .filter(({ column, header }) => column === 1 && !header)
+      .map(({ runs, lines, align, rect }) => {
+        expect(align).toBe('right');
+        const [line] = lines;
+        expect(line!.x + line!.width).toBeLessThanOrEqual(rect.x + rect.width);
+        const [whole] = runsText(runs).split(/(?=[.,]\d{1,2}(?:\D|$))/);
+        const digits = whole!.match(/^.*\d/)![0];
+        return ptFromEmu(line!.x) + face.width(digits) * box!.size;
+      });
+  };
+  const apart = (places: readonly number[]): number => Math.max(...places) - Math.min(...places);
+
+  test('stand with their signs below each other', () => {
+    expect(apart(signs('4.5', '12.25', '1,240', '0.75'))).toBeLessThan(0.5);
+    expect(apart(signs('4,5 kg', '12,25 kg', '7 kg'))).toBeLessThan(0.5);
+    expect(apart(signs('−4.5', '+12.25', '3'))).toBeLessThan(0.5);
+  });
+  test('end at the right where it is not certain that they have any, or where units differ', () => {
+    const [box] = fit(
+      tableOf([rowOf(['What', 'Sum'], true), ...['1.240', '870', '3.500'].map((text) => rowOf(['Pond', text]))]),
+    ).boxes;
+    const [mixed] = fit(
+      tableOf([rowOf(['What', 'Sum'], true), ...['1.5 kg', '870 t', '3.25 t'].map((text) => rowOf(['Pond', text]))]),
+    ).boxes;
+    for (const { pad } of [...box!.cells, ...mixed!.cells]) expect(pad).toBeUndefined();
   });
 });

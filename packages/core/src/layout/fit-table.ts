@@ -14,6 +14,7 @@ import {
 import { breakLines, type Line } from '../fonts/index.ts';
 import type { Frame, Theme } from '../theme/index.ts';
 import type { SetCell, SetLine, TableBox } from './page.ts';
+import { decimalPads } from './align-decimals.ts';
 import { lineHeight, measureRuns, sideOf } from './set-text.ts';
 import { splitColumns } from './split-columns.ts';
 import type { PartId } from '../ids/index.ts';
@@ -283,6 +284,7 @@ function setTable(
 ): TableBox {
   const heights = grown(rowHeights(table, widths, theme, frame, size), ptFromEmu(frame.height));
   const right = numberColumns(table);
+  const pads = decimalPads(table, right, (runs) => widthIn(runs, theme, frame) * size);
   const columnEmu = widths.map(emuFromPt);
   const rowEmu = heights.map(emuFromPt);
   const offset = (values: readonly Emu[], count: number): number =>
@@ -298,6 +300,7 @@ function setTable(
     const text = ptFromEmu(width) - 2 * CELL_PADDING.x;
     const { fromRight } = sideOf(cell, theme);
     const align = fromRight || (cell.columns === 1 && right.has(column)) ? 'right' : 'left';
+    const pad = align === 'right' ? (pads.get(cell.runs) ?? 0) : 0;
     const broken = cellLines(cell.runs, text, theme, frame, size);
     const over = Math.max(0, ptFromEmu(height) - 2 * CELL_PADDING.y - Math.max(1, broken.length) * line);
     const lines = broken.map((set, i): SetLine => {
@@ -305,13 +308,14 @@ function setTable(
       return {
         start: set.start,
         end: set.end,
-        x: emu(x + emuFromPt(CELL_PADDING.x + (align === 'right' ? Math.max(0, text - own) : 0))),
+        x: emu(x + emuFromPt(CELL_PADDING.x + (align === 'right' ? Math.max(0, text - own - pad) : 0))),
         baseline: emu(y + emuFromPt(CELL_PADDING.y + over / 2 + i * line + ascent)),
         width: emuFromPt(own),
       };
     });
     return {
       align,
+      ...(pad === 0 ? {} : { pad: emuFromPt(pad) }),
       row,
       column,
       rows: cell.rows,
@@ -324,6 +328,10 @@ function setTable(
   });
   return { kind: 'table', frame, part, table, size, columnWidths: columnEmu, rowHeights: rowEmu, cells };
 }
+
+/** Of a text on one line, in em. */
+const widthIn = (runs: Runs, theme: Theme, frame: Frame): number =>
+  measureRuns(runs, theme, frame, PLAIN).words.reduce((total, { width, space }) => total + width + space, 0);
 
 /** Where a cell stands in its table, for how it looks. */
 export function placeOf({ row, rows, header }: SetCell, { cells, rowHeights }: TableBox) {

@@ -106,6 +106,8 @@ export interface IconBox {
 }
 export interface SetCell {
   readonly align: 'left' | 'right';
+  /** How far before the right edge of its room its text ends, so that decimals stand below each other. */
+  readonly pad?: Emu;
   readonly row: number;
   readonly column: number;
   readonly rows: number;

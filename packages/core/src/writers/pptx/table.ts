@@ -38,7 +38,7 @@ function cellXml(cell: SetCell, size: number, look: CellLook, context: TextConte
   };
   const text =
     runsXml(cell.runs, context, extra) || `<a:endParaRPr lang="${context.language}" sz="${hundredths(size)}"/>`;
-  return `<a:tc${spans}><a:txBody><a:bodyPr/><a:lstStyle/><a:p>${cell.align === 'right' ? `<a:pPr algn="r"${sideOf(cell, theme).rtl ? ' rtl="1"' : ''}/>` : ''}${text}</a:p></a:txBody>${cellProperties(look)}</a:tc>`;
+  return `<a:tc${spans}><a:txBody><a:bodyPr/><a:lstStyle/><a:p>${cell.align === 'right' ? `<a:pPr algn="r"${sideOf(cell, theme).rtl ? ' rtl="1"' : ''}/>` : ''}${text}</a:p></a:txBody>${cellProperties(look, cell.pad)}</a:tc>`;
 }
 
 /** What a merged cell covers looks as it does. */
@@ -47,7 +47,7 @@ const emptyCell = (attributes: string, look: CellLook | null): string =>
 
 const NO_LOOK: CellLook = { fill: null, top: null, bottom: null, sides: null };
 
-function cellProperties(look: CellLook | null): string {
+function cellProperties(look: CellLook | null, pad = 0): string {
   const [x, y] = [emuOf(CELL_PADDING.x), emuOf(CELL_PADDING.y)];
   const { fill, top, bottom, sides } = look ?? NO_LOOK;
   const line = (tag: string, of: CellLine | null): string =>
@@ -55,5 +55,5 @@ function cellProperties(look: CellLook | null): string {
       ? `<a:${tag} w="0"><a:noFill/></a:${tag}>`
       : `<a:${tag} w="${emuOf(of.width)}">${solidFill(of.color)}</a:${tag}>`;
   const lines = `${line('lnL', sides)}${line('lnR', sides)}${line('lnT', top)}${line('lnB', bottom)}`;
-  return `<a:tcPr marL="${x}" marR="${x}" marT="${y}" marB="${y}" anchor="ctr">${lines}${fill === null ? '<a:noFill/>' : solidFill(fill)}</a:tcPr>`;
+  return `<a:tcPr marL="${x}" marR="${x + pad}" marT="${y}" marB="${y}" anchor="ctr">${lines}${fill === null ? '<a:noFill/>' : solidFill(fill)}</a:tcPr>`;
 }
