@@ -3,7 +3,7 @@ import { emu, inches, type Emu } from '../base/index.ts';
 import { buildLayouts, HEIGHT } from './build-layouts.ts';
 import { contrastRatio } from './color.ts';
 import { steppedOnce, type ThemeDesign } from './design.ts';
-import { THEME_DESIGNS } from './designs.ts';
+import { THEME_DESIGNS } from './designs/index.ts';
 import { fontPairNamed, MONO } from './font-pairs.ts';
 import {
   USUAL_FOOT,

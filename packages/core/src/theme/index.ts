@@ -1,7 +1,7 @@
 export { buildLayouts, type Area, type LayoutDesign } from './build-layouts.ts';
 export { contrastRatio, isHex, readableOn, type Hex } from './color.ts';
 export * from './design.ts';
-export * from './designs.ts';
+export * from './designs/index.ts';
 export * from './dress.ts';
 export * from './font-pairs.ts';
 export * from './look.ts';

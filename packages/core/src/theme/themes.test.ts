@@ -1,6 +1,6 @@
 import { expect, test } from '@jest/globals';
 import { contrastRatio } from './color.ts';
-import { THEME_DESIGNS } from './designs.ts';
+import { THEME_DESIGNS } from './designs/index.ts';
 import { dress, plainLook } from './dress.ts';
 import { fontPairNamed } from './font-pairs.ts';
 import { READABLE } from './palette.ts';
