@@ -40,7 +40,8 @@ export function decimalPads(
     const tails = numbers.map(({ runs, digits }) => {
       const text = runsText(runs);
       const whole = digits.includes(sign) ? digits.indexOf(sign) : digits.length;
-      return { runs, width: widthOf(sliceRuns(runs, text.indexOf(digits) + whole, text.length)) };
+      const from = Math.max(0, text.indexOf(digits)) + whole;
+      return { runs, width: widthOf(sliceRuns(runs, from, text.length)) };
     });
     const widest = Math.max(...tails.map(({ width }) => width));
     for (const { runs, width } of tails) if (widest > width) pads.set(runs, widest - width);

@@ -2,7 +2,7 @@
  * Makes slides of a document by a level map. Blocks are taken in order; each goes to one destination, and text that is
  * spoken stays with the content it explains.
  */
-import { cellText, isPhotograph, plain, runsText, type Runs } from '../content/index.ts';
+import { cellText, plain, runsText, type Runs } from '../content/index.ts';
 import {
   pointLevel,
   type Content,
@@ -19,8 +19,8 @@ import { shorten, suggestTitle, type Kept, type Language } from '../shorten/inde
 import { documentLanguage } from './document-language.ts';
 import { BELOW_HEADINGS, levelsForHeadings, Nesting } from './nesting.ts';
 import { asOneText, showProse, trimItem } from './prose.ts';
+import { captioned, isCoverLine, isCoverPicture, isSourceOf } from './stands-with.ts';
 import { recall, remember } from './stretch-memory.ts';
-import { isByline } from './byline.ts';
 import { marked } from './item-mark.ts';
 import { coverFirst, tell, toldApart, toldItem } from './tell.ts';
 import {
@@ -205,13 +205,12 @@ class Mapper {
     if (this.#showsProse && this.#isProse(i) && this.#addProse(block, i)) return;
     if (this.#isOnCover(block, destination, turned)) {
       this.#destinations[i] = 'slide';
-      const common = { id: partOf(block.id), runs: blockRuns(block), blocks: [block.id] };
-      return this.#addContent(block, { kind: 'text', style: 'body', ...common });
+      return this.#addContent(block, textOf(block));
     }
     if (this.#isCoverPicture(block, destination, turned))
       return this.#addContent(block, this.#content(block, destination, false));
     if (topicAt(this.#plan, i) && !joinedAt(this.#plan, i)) this.#startTopic(block);
-    if (destination === 'notes' && (this.#addCaption(block, i) || this.#addSource(block, i))) return;
+    if (destination === 'notes' && this.#addToLast(block, i)) return;
     if (destination === 'notes') return this.#addNotes(block);
     const joined = destination === 'title' && joinedAt(this.#plan, i) && this.#slide?.kind === 'content';
     if (!joined && (destination === 'section' || destination === 'title'))
@@ -231,24 +230,18 @@ class Mapper {
     this.#addContent(block, content);
   }
 
-  /** A subtitle, and where no slide is left bare, what stands right below the title: whose it is, of when, for whom. */
+  /** A subtitle, and where no slide is left bare, what says whose the document is. */
   #isOnCover(block: Block, destination: Destination, turned: boolean): boolean {
     const slide = this.#slide;
     if (slide?.kind !== 'cover' || block.kind !== 'paragraph' || turned) return false;
-    if (block.role === 'subtitle') return true;
-    const { length } = slide.content;
-    const follows = slide.notes.length === 0 && length < MOST_ON_COVER;
-    return this.#tells && destination === 'notes' && follows && isByline(block, length === 0);
+    return block.role === 'subtitle' || (this.#tells && destination === 'notes' && isCoverLine(slide, block));
   }
 
-  /** A photograph right below the title, where no slide is left bare. */
   #isCoverPicture(block: Block, destination: Destination, turned: boolean): boolean {
     const slide = this.#slide;
-    if (!this.#tells || slide?.kind !== 'cover' || block.kind !== 'picture' || destination !== 'slide' || turned)
-      return false;
+    if (!this.#tells || slide?.kind !== 'cover' || block.kind !== 'picture' || destination !== 'slide') return false;
     const picture = this.#document.pictures.find(({ id }) => id === block.picture);
-    if (!isPhotograph(picture) || picture!.width < LEAST_COVER) return false;
-    return slide.notes.length === 0 && !slide.content.some(({ kind }) => kind === 'picture');
+    return !turned && isCoverPicture(slide, picture);
   }
 
   #startTitled(block: Block, destination: 'section' | 'title', turned: boolean): void {
@@ -264,28 +257,17 @@ class Mapper {
     this.#slide!.passages.push(block.id);
   }
 
-  /** A caption stands with its picture, where no slide is left bare. @returns false where it is none. */
-  #addCaption(block: Block, i: number): boolean {
+  /** A caption stands with its picture, and who said it with a quotation, where no slide is left bare. @returns false where it is neither. */
+  #addToLast(block: Block, i: number): boolean {
     const content = this.#slide?.content;
-    const picture = content?.at(-1);
-    const captions = block.kind === 'paragraph' && block.role === 'caption' && !turnedAt(this.#plan, i);
-    if (!this.#tells || !captions || content === undefined || picture?.kind !== 'picture' || this.#cut) return false;
-    if (picture.caption !== undefined || picture.blocks[0] !== this.#document.blocks[i - 1]?.id) return false;
-    content[content.length - 1] = { ...picture, caption: block.runs, blocks: [...picture.blocks, block.id] };
-    this.#destinations[i] = 'slide';
-    this.#slide!.passages.push(block.id);
-    return true;
-  }
-
-  /** Who said it, in a line of its own behind a dash, stands with the quotation. @returns false where it is none. */
-  #addSource(block: Block, i: number): boolean {
-    const said = this.#slide?.content.at(-1);
-    if (!this.#tells || block.kind !== 'paragraph' || turnedAt(this.#plan, i) || this.#cut) return false;
-    if (said?.kind !== 'text' || said.style !== 'quote' || said.blocks[0] !== this.#document.blocks[i - 1]?.id)
-      return false;
-    if (!SOURCE_LINE.test(runsText(block.runs))) return false;
-    const common = { id: partOf(block.id), runs: blockRuns(block), blocks: [block.id] };
-    this.#addContent(block, { kind: 'text', style: 'body', ...common });
+    if (!this.#tells || content === undefined || turnedAt(this.#plan, i) || this.#cut) return false;
+    const [last, before] = [content.at(-1), this.#document.blocks[i - 1]];
+    const picture = captioned(last, block, before);
+    if (picture !== undefined) {
+      content[content.length - 1] = { ...picture, caption: blockRuns(block), blocks: [...picture.blocks, block.id] };
+      this.#slide!.passages.push(block.id);
+    } else if (isSourceOf(last, block, before)) this.#addContent(block, textOf(block));
+    else return false;
     this.#destinations[i] = 'slide';
     return true;
   }
@@ -481,11 +463,13 @@ class Mapper {
   }
 }
 
-const MOST_ON_COVER = 3;
-/** Pixels across, below which a picture is no cover. */
-const LEAST_COVER = 600;
-/** A few words behind a dash. */
-const SOURCE_LINE = /^\s*[—–―]\s*\S.{0,78}$/u;
+const textOf = (block: Block): Content => ({
+  kind: 'text',
+  style: 'body',
+  id: partOf(block.id),
+  runs: blockRuns(block),
+  blocks: [block.id],
+});
 
 const rankOf = (block: Block, level: number): number => (block.kind === 'heading' ? level : BELOW_HEADINGS + level);
 

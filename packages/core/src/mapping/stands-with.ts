@@ -1,0 +1,39 @@
+/** Blocks that stand with what comes right before them: on the cover, below a picture, behind a quotation. */
+import { isPhotograph, runsText, type Picture } from '../content/index.ts';
+import type { Content, PicturePart, Slide } from '../deck/index.ts';
+import type { Block } from '../document/index.ts';
+import { isByline } from './byline.ts';
+
+const MOST_ON_COVER = 3;
+/** Pixels across, below which a picture is no cover. */
+const LEAST_COVER = 600;
+/** A few words behind a dash. */
+const SOURCE_LINE = /^\s*[—–―]\s*\S.{0,78}$/u;
+
+/** Whose a document is, of when, for whom: what stands right below the title. */
+export function isCoverLine({ content, notes }: Pick<Slide, 'content' | 'notes'>, block: Block): boolean {
+  return notes.length === 0 && content.length < MOST_ON_COVER && isByline(block, content.length === 0);
+}
+
+/** A photograph right below the title. */
+export function isCoverPicture(
+  { content, notes }: Pick<Slide, 'content' | 'notes'>,
+  picture: Picture | undefined,
+): boolean {
+  if (picture === undefined || !isPhotograph(picture) || picture.width < LEAST_COVER) return false;
+  return notes.length === 0 && !content.some(({ kind }) => kind === 'picture');
+}
+
+/** The picture that a block is the caption of. @param before The block before it. */
+export function captioned(last: Content | undefined, block: Block, before: Block | undefined): PicturePart | undefined {
+  if (block.kind !== 'paragraph' || block.role !== 'caption' || last?.kind !== 'picture') return undefined;
+  return last.caption === undefined && last.blocks[0] === before?.id ? last : undefined;
+}
+
+/** Whether a block says who said the quotation before it. @param before The block before it. */
+export const isSourceOf = (last: Content | undefined, block: Block, before: Block | undefined): boolean =>
+  block.kind === 'paragraph' &&
+  last?.kind === 'text' &&
+  last.style === 'quote' &&
+  last.blocks[0] === before?.id &&
+  SOURCE_LINE.test(runsText(block.runs));
