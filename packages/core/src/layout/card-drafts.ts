@@ -7,19 +7,29 @@ import { bigNumber, type BigNumber } from './figure-items.ts';
 import { rectOf, type Pen, type Words } from './figure-pen.ts';
 import type { IconBox, Para, ShapeBox } from './page.ts';
 
-/** In how many columns so many cards may stand, the better ones first. */
-export function gridColumns(n: number): readonly number[] {
+/** In how many columns cards may stand, the better ones first. */
+export function gridColumns(items: readonly SetItem[]): readonly number[] {
+  const n = items.length;
+  if (n === 3 && items.every(isLine)) return [1, n];
   if (n <= 3) return [n];
   if (n === 4) return [4, 2];
   if (n <= 6) return [3, 2];
   return n === 9 ? [3] : [4, 3];
 }
 
+/** A few words that are read along a line, and lost in a narrow column. */
+function isLine({ runs, details, icon, ordered }: SetItem): boolean {
+  const { length } = runsText(runs);
+  return details.length === 0 && icon === undefined && !ordered && length >= LINE[0] && length <= LINE[1];
+}
+const LINE = [16, 60] as const; // characters
+
 /** Cards beside each other, each as the theme makes them. What has an order is numbered; an icon stands above its words. */
 export function cards(items: readonly SetItem[], pen: Pen, columns: number): FigureDraft {
   const { x, y, width, height } = pen.frame;
   const rows = Math.ceil(items.length / columns);
-  const gap = inches(pen.theme.cards === 'column' ? 0.5 : 0.25);
+  const stacked = columns === 1;
+  const gap = inches(stacked ? 0.12 : pen.theme.cards === 'column' ? 0.5 : 0.25);
   const each = { width: (width - gap * (columns - 1)) / columns, height: (height - gap * (rows - 1)) / rows };
   const shapes: (ShapeBox | IconBox)[] = [];
   const words: Words[] = [];
@@ -38,7 +48,7 @@ export function cards(items: readonly SetItem[], pen: Pen, columns: number): Fig
       each.height,
     );
     const color = pen.accent(i, items.length > 4);
-    const card = pen.cardAt(place, color, column > 0);
+    const card = pen.cardAt(place, color, stacked ? i > 0 : column > 0, stacked);
     shapes.push(...card.shapes);
     const { x: left, y: top, width: wide, height: high } = card.inside;
     const number = numbers?.[i];
@@ -70,13 +80,15 @@ export function cards(items: readonly SetItem[], pen: Pen, columns: number): Fig
     words.push(
       pen.words(rectOf(left, top + from, wide, high - from), itemParas(said), {
         // A few words alone stand in the middle of their box.
-        ...(boxed && plainItems && side === 0 ? MIDDLE : TOP_LEFT),
+        ...(stacked && side === 0 ? LINES : boxed && plainItems && side === 0 ? MIDDLE : TOP_LEFT),
         color: card.text,
       }),
     );
   });
-  return { shapes, words };
+  return stacked ? { shapes, words, least: LINES_LEAST } : { shapes, words };
 }
+/** Of the room: lines of a few words are what the slide is. */
+const LINES_LEAST = 0.78;
 
 /** Numbers with their units, where each item of a few has one: they are what is looked at. */
 function numbersOf(items: readonly SetItem[]): readonly BigNumber[] | undefined {
@@ -88,3 +100,4 @@ const MOST_NUMBERS = 4;
 const BOXES: ReadonlySet<CardKind> = new Set(['panel', 'solid', 'outline']);
 const MOST_IN_MIDDLE = 40; // characters
 const MIDDLE = { anchor: 'middle', align: 'center' } as const;
+const LINES = { anchor: 'middle', align: 'left' } as const;

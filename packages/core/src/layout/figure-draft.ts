@@ -11,6 +11,8 @@ export interface SetItem extends FigureItem {
 export interface FigureDraft {
   readonly shapes: readonly (ShapeBox | IconBox)[];
   readonly words: readonly Words[];
+  /** Share of the room that it takes at least, where that is more than of most. */
+  readonly least?: number;
 }
 
 export const itemParas = ({ part, runs, heads, details }: SetItem): readonly Para[] => [

@@ -30,7 +30,7 @@ export const FIGURE_DRAFTS: Readonly<Record<FigureName, Drafter>> = {
     yield timelineDown(items, pen);
   },
   *'icon-grid'(items, pen) {
-    for (const columns of gridColumns(items.length)) yield cards(items, pen, columns);
+    for (const columns of gridColumns(items)) yield cards(items, pen, columns);
   },
   *pyramid(items, pen) {
     yield layers(items, pen, false);

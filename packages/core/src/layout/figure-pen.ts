@@ -53,8 +53,11 @@ export class Pen {
     return many ? 'accent1' : ACCENTS[i % ACCENTS.length]!;
   }
 
-  /** A card, as the theme makes them: its shapes, the room inside of it, and the colours that are read there. */
-  cardAt(place: Rect, accent: ColorName, follows: boolean): Card {
+  /**
+   * A card, as the theme makes them: its shapes, the room inside of it, and the colours that are read there.
+   * @param follows Whether one stands before it. @param stacked Above it, not beside it.
+   */
+  cardAt(place: Rect, accent: ColorName, follows: boolean, stacked = false): Card {
     const pad = inches(0.25);
     const line = inches(0.06);
     const hair = inches(0.01);
@@ -67,15 +70,21 @@ export class Pen {
         return { shapes: [this.shape(this.card, place, accent)], inside, text: 'ground', mark: 'ground' };
       case 'outline':
         return { ...plain, shapes: [this.shape(this.card, place, null, { line: { color: accent, width: 1.5 } })] };
-      case 'rule':
+      case 'rule': {
+        const above = this.shape('rect', rectOf(place.x, place.y, place.width, line * 1.5), accent);
+        if (stacked) {
+          const under = rectOf(place.x, place.y + line, place.width, place.height - line);
+          return { ...plain, shapes: [above], inside: under };
+        }
         return {
           ...plain,
           shapes: [
-            this.shape('rect', rectOf(place.x, place.y, place.width, line * 1.5), accent),
+            above,
             this.shape('rect', rectOf(place.x, place.y + place.height - hair, place.width, hair), 'muted'),
           ],
           inside: rectOf(place.x, place.y + line + pad, place.width - pad / 2, place.height - line - pad),
         };
+      }
       case 'edge':
         return {
           ...plain,
@@ -83,7 +92,10 @@ export class Pen {
           inside: rectOf(place.x + line + pad * 0.8, place.y, place.width - line - pad * 0.8, place.height),
         };
       case 'column': {
-        const rule = rectOf(place.x - pad, place.y, inches(0.015), place.height);
+        const fine = inches(0.015);
+        const rule = stacked
+          ? rectOf(place.x, place.y, place.width, fine)
+          : rectOf(place.x - pad, place.y, fine, place.height);
         return { ...plain, shapes: follows ? [this.shape('rect', rule, 'muted')] : [], inside: place };
       }
     }

@@ -64,7 +64,8 @@ export function setFigure(
     for (const draft of drafts(height, draws)) if (left-- === 0) return draft;
     throw new RangeError(`The figure ${name} has no draft ${i}`);
   };
-  const enough = FLEXIBLE.has(name) ? lowest((height) => holds(at(height), size), frame.height) : frame.height;
+  const { least: share = LEAST_HEIGHT } = at(frame.height);
+  const enough = FLEXIBLE.has(name) ? lowest((height) => holds(at(height), size), share, frame.height) : frame.height;
   const draft = at(enough, true);
   const large = largeSize(draft, size, theme)!;
   const words = draft.words.map((one): Box => {
@@ -112,8 +113,8 @@ const LEAST_HEIGHT = 0.6;
 const AIR = 1.12;
 
 /** The least height that holds what it must, and some air. */
-function lowest(holds: (height: number) => boolean, most: number): number {
-  let [least, height] = [most * LEAST_HEIGHT, most];
+function lowest(holds: (height: number) => boolean, share: number, most: number): number {
+  let [least, height] = [most * share, most];
   if (holds(least)) return least;
   while (height - least > most / 10) {
     const middle = (least + height) / 2;

@@ -144,6 +144,26 @@ describe('figures', () => {
   });
 });
 
+test.each(names)('%s: three lines of a few words stand below each other, and fill the slide', (theme) => {
+  const lines = [
+    'Silt comes back faster than it is dug out',
+    'A hard frost before the roof is closed',
+    'The fund decides a year late',
+  ];
+  const page = firstDeck(doc(h(1, 'The mill'), h(2, 'Risks'), ...lines.map((text) => li(text))), theme).pages[1]!;
+  expect(page.layout).toBe('icon-grid');
+  const places = texts(page)
+    .filter(({ free }) => free)
+    .map(({ paragraphs }) => paragraphs[0]!.lines);
+  expect(places.map(({ length }) => length)).toEqual([1, 1, 1]);
+  const [top, , last] = places.map(([line]) => line!);
+  expect(top!.x).toBe(last!.x);
+  expect(last!.baseline - top!.baseline).toBeGreaterThan(0.25 * 6_858_000);
+  const short = doc(h(1, 'The mill'), h(2, 'Parts'), li('Gates'), li('Wheel'), li('Roof'));
+  const beside = texts(firstDeck(short, theme).pages[1]!).filter(({ free }) => free);
+  expect(new Set(beside.map(({ frame }) => frame.y)).size).toBe(1);
+});
+
 test('who said it stands with the quotation where a line of its own names it', () => {
   const document = doc(
     h(1, 'The mill'),
