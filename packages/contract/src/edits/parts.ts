@@ -54,4 +54,5 @@ export const Picture = object<PictureType>({
   mime: literals(PICTURE_MIMES),
   width: Type.Integer({ minimum: 1 }),
   height: Type.Integer({ minimum: 1 }),
+  ink: optional(literals(['dark', 'light'])),
 });

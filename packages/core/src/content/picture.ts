@@ -9,6 +9,8 @@ export interface Picture {
   readonly mime: PictureMime;
   readonly width: number /* pixels */;
   readonly height: number /* pixels */;
+  /** The ground is seen through it, and it is drawn in dark, or in light. */
+  readonly ink?: 'dark' | 'light';
 }
 /** Whether it may be cut by its frame. Formats without loss are used for what was drawn: diagrams, screens, charts. */
 export const isPhotograph = (picture: Pick<Picture, 'mime'> | undefined): boolean => picture?.mime === 'image/jpeg';

@@ -1,7 +1,7 @@
 /** What layout gives: pages with measured boxes. A slide takes one page, or more where it is continued. */
 import type { Emu } from '../base/index.ts';
 import type { Chart } from '../charts/index.ts';
-import type { PictureId, Runs, Table } from '../content/index.ts';
+import type { Picture, PictureId, Runs, Table } from '../content/index.ts';
 import type { Icon, ItemMark, Note, PictureDress, Slide } from '../deck/index.ts';
 import type { ColorName, Frame, Geometry, LayoutName, Rect } from '../theme/index.ts';
 import type { BlockId, PageKey, PartId } from '../ids/index.ts';
@@ -70,6 +70,8 @@ export interface PictureBox {
   /** What of it is seen: fractions that are cut off at the left, top, right and bottom. */
   readonly cut: readonly [number, number, number, number];
   readonly dress: PictureDress;
+  /** See `Picture`. */
+  readonly ink?: Picture['ink'];
 }
 export interface ChartBox {
   readonly kind: 'chart';

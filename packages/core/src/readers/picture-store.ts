@@ -3,6 +3,7 @@ import { sha256 } from '@noble/hashes/sha2.js';
 import { bytesToHex } from '@noble/hashes/utils.js';
 import { imageSize } from 'image-size';
 import { LIMITS, ReadError, Report, type SourcePlace, diagnosticText } from '../base/index.ts';
+import { inkOf } from './picture-ink.ts';
 import type { PictureData, PictureId, PictureMime } from '../content/index.ts';
 
 const FORMATS: Readonly<Record<string, PictureMime>> = { png: 'image/png', jpg: 'image/jpeg', gif: 'image/gif' };
@@ -59,7 +60,9 @@ export class PictureStore {
       return undefined;
     }
     const id = bytesToHex(sha256(bytes)) as PictureId;
-    if (!this.pictures.some((picture) => picture.id === id)) this.pictures.push({ id, mime, width, height, bytes });
+    if (this.pictures.some((picture) => picture.id === id)) return id;
+    const ink = inkOf(bytes, mime, width, height);
+    this.pictures.push({ id, mime, width, height, ...(ink === undefined ? {} : { ink }), bytes });
     return id;
   }
 }

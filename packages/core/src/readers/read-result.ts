@@ -69,7 +69,7 @@ export function readResult(
       title: title || null,
       author: properties.author?.trim() || null,
       ...settled,
-      pictures: pictures.map(({ id, mime, width, height }) => ({ id, mime, width, height })),
+      pictures: pictures.map(({ bytes: _, ...picture }) => picture),
       diagnostics: report.diagnostics,
     },
     pictures,

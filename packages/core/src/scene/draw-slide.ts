@@ -13,6 +13,7 @@ import {
   type CellLook,
   type ColorName,
   type Frame,
+  type Hex,
   type Palette,
   type Rect,
   type Theme,
@@ -20,7 +21,8 @@ import {
 import { drawChart } from './draw-chart.ts';
 import { drawIcon, drawMark, drawShape, type DrawnShape } from './drawn-shape.ts';
 import { drawCell, drawParagraph, type Piece } from './drawn-text.ts';
-import type { SceneSlide } from './scene.ts';
+import { pictureGround } from './picture-ground.ts';
+import { colorsOf, type SceneSlide } from './scene.ts';
 
 /** What is drawn of a slide, from the back to the front; all lengths in points. */
 export interface DrawnSlide {
@@ -82,6 +84,8 @@ export interface DrawnPicture {
   readonly corners: 'square' | 'round';
   readonly brightness: number;
   readonly contrast: number;
+  /** Behind a picture through which the slide's ground would be seen. */
+  readonly ground?: string | undefined;
 }
 
 const points = (emu: number): number => Math.round((emu / EMU_PER_POINT) * 100) / 100;
@@ -108,12 +112,13 @@ interface Layers {
 interface Look {
   readonly theme: Theme;
   readonly palette: Palette;
+  readonly ground: Hex;
 }
 
 /** The slide's own number is left to whoever draws. */
 export function drawSlide(slide: SceneSlide, theme: Theme): DrawnSlide {
-  const palette = slide.colors?.palette ?? theme.palette;
-  const look = { theme, palette };
+  const { palette, ground } = colorsOf(slide, theme);
+  const look = { theme, palette, ground };
   const layers: Layers = { shapes: slide.layout.marks.map((mark) => drawMark(mark, palette)), texts: [], pictures: [] };
   const behind = (slide.layout.pictures ?? []).map((logo): DrawnPicture => ({
     ...PLAIN,
@@ -126,7 +131,7 @@ export function drawSlide(slide: SceneSlide, theme: Theme): DrawnSlide {
   for (const frame of slide.layout.frames) layers.texts.push(...drawFoot(frame, slide, look));
   return {
     size: { width: points(theme.size.width), height: points(theme.size.height) },
-    ground: slide.layout.paint ?? palette[slide.layout.ground],
+    ground,
     behind,
     ...layers,
     number: numberOf(slide, look),
@@ -142,7 +147,12 @@ const PLAIN = {
   contrast: 0,
 } as const;
 
-function drawBox(box: Box, boxes: readonly Box[], { theme, palette }: Look, { shapes, texts, pictures }: Layers): void {
+function drawBox(
+  box: Box,
+  boxes: readonly Box[],
+  { theme, palette, ground }: Look,
+  { shapes, texts, pictures }: Layers,
+): void {
   switch (box.kind) {
     case 'text':
       texts.push(...drawTextBox(box, theme, palette, behindOf(box, boxes, palette)));
@@ -151,7 +161,20 @@ function drawBox(box: Box, boxes: readonly Box[], { theme, palette }: Look, { sh
       const { filter, corners, brightness, contrast } = box.dress;
       const tint = filter === 'tint' ? ([palette.accent1, palette.ground] as const) : null;
       const { part, picture, alt, cut } = box;
-      pictures.push({ part, picture, alt, cut, filter, tint, corners, brightness, contrast, ...rect(box.rect) });
+      const behind = pictureGround(box, palette, ground);
+      pictures.push({
+        part,
+        picture,
+        alt,
+        cut,
+        filter,
+        tint,
+        corners,
+        brightness,
+        contrast,
+        ground: behind && palette[behind],
+        ...rect(box.rect),
+      });
       return;
     }
     case 'shape':

@@ -23,4 +23,5 @@ export * from './draw-chart.ts';
 export * from './draw-slide.ts';
 export * from './drawn-shape.ts';
 export * from './drawn-text.ts';
+export { pictureGround } from './picture-ground.ts';
 export * from './scene.ts';

@@ -4,7 +4,7 @@ import type { PictureData, PictureId } from '../content/index.ts';
 import type { Note, Slide } from '../deck/index.ts';
 import type { PageKey, SlideId } from '../ids/index.ts';
 import type { Box, Page } from '../layout/index.ts';
-import { layoutNamed, paletteFor, type Layout, type Palette, type Theme } from '../theme/index.ts';
+import { layoutNamed, paletteFor, type Hex, type Layout, type Palette, type Theme } from '../theme/index.ts';
 import { runsText } from '../content/index.ts';
 
 export interface SceneSlide {
@@ -31,6 +31,15 @@ export interface SceneSlide {
 export interface OwnColors {
   readonly palette: Palette;
   readonly dark: boolean;
+}
+
+/** The colours that a slide is drawn in, and that of its ground. */
+export function colorsOf(
+  { colors, layout }: Pick<SceneSlide, 'colors' | 'layout'>,
+  theme: Theme,
+): { readonly palette: Palette; readonly ground: Hex } {
+  const palette = colors?.palette ?? theme.palette;
+  return { palette, ground: layout.paint ?? palette[layout.ground] };
 }
 
 export interface SceneSection {

@@ -27,6 +27,7 @@ export function PictureDrawing({ picture, deck, onClick }: Props) {
       )}
       {toned && <Tone id={`${id}t`} picture={picture} />}
       <g clipPath={corners === 'round' ? `url(#${id}c)` : undefined}>
+        {picture.ground && <rect x={x} y={y} width={width} height={height} fill={`#${picture.ground}`} />}
         <svg x={x} y={y} width={width} height={height} overflow="hidden">
           <image
             href={pictureUrl(deck, picture.picture)}

@@ -1,5 +1,13 @@
 /** One slide (ECMA-376-1 §19.3.1.38): its boxes in the placeholders of its layout. */
-import type { Box, ChartBox, PictureBox, SceneSlide, TableBox, TextBox } from '../../scene/index.ts';
+import {
+  colorsOf,
+  type Box,
+  type ChartBox,
+  type PictureBox,
+  type SceneSlide,
+  type TableBox,
+  type TextBox,
+} from '../../scene/index.ts';
 import { frameOf, isFoot, type Frame, type Layout } from '../../theme/index.ts';
 import { xmlText } from '../../container/index.ts';
 import { solidFill } from './colors.ts';
@@ -43,7 +51,7 @@ function boxXml(box: Box, slide: SceneSlide, id: number, context: SlideContext):
       return ph === '' ? freeText(box, id, context) : textXml(box, id, name, ph, slide.layout, context);
     case 'picture': {
       const rel = context.picture(box.picture);
-      return rel === undefined ? '' : pictureXml(box, id, name, ph, rel);
+      return rel === undefined ? '' : pictureXml(box, colorsOf(slide, context.theme), id, name, ph, rel);
     }
     case 'table':
       return tableFrame(box, id, name, ph, context);
