@@ -8,6 +8,8 @@ import { SINGLE_EDITS } from './edit-schemas.ts';
 const rounds = Number(process.env['ALVEX_FUZZ'] ?? 200);
 const seed = Number(process.env['ALVEX_SEED'] ?? 1);
 const MOST_SECONDS = 10;
+/** Seconds that this process has been at work: what else the machine does is no fault of ours. */
+const busy = (): number => Object.values(process.cpuUsage()).reduce((sum, part) => sum + part, 0) / 1e6;
 
 interface Schema {
   readonly anyOf?: readonly Schema[];
@@ -121,7 +123,7 @@ test('logs of anything that the server takes are converted, with no word lost', 
       kinds.add(entry.kind);
     }
     taken += log.length;
-    const start = performance.now();
+    const start = busy();
     const told = `seed ${seed * 10_000 + i}`;
     try {
       const edits: readonly Edit[] = foldLog(log).done;
@@ -130,7 +132,7 @@ test('logs of anything that the server takes are converted, with no word lost', 
     } catch (error) {
       throw new Error(`${told}: ${JSON.stringify(log).slice(0, 2000)}`, { cause: error });
     }
-    expect([told, performance.now() - start < MOST_SECONDS * 1000]).toEqual([told, true]);
+    expect([told, busy() - start < MOST_SECONDS]).toEqual([told, true]);
   }
   // The generator makes nearly all kinds, or it would prove little.
   expect(taken).toBeGreaterThan(rounds * 5);

@@ -13,6 +13,8 @@ import { openDocument } from './open-document.ts';
 const rounds = Number(process.env['ALVEX_FUZZ'] ?? 12);
 const seed = Number(process.env['ALVEX_SEED'] ?? 1);
 const MOST_SECONDS = 10;
+/** Seconds that this process has been at work: what else the machine does is no fault of ours. */
+const busy = (): number => Object.values(process.cpuUsage()).reduce((sum, part) => sum + part, 0) / 1e6;
 const MOST_MEGABYTES = 1024;
 /** Peak of this process in MB. Other tests may have raised it before; `npm test` runs this file in a process of its own. */
 const peak = (): number => process.resourceUsage().maxRSS / 1024;
@@ -33,7 +35,7 @@ test.each(FIXTURES)(
     for (let i = 0; i < rounds; i++) {
       const next = random(seed * 1000 + i);
       const bytes = damaged(original, file, next);
-      const start = performance.now();
+      const start = busy();
       const told = `${name}, seed ${seed * 1000 + i}`;
       try {
         const { document } = await openDocument(bytes, detectType(bytes, file));
@@ -45,7 +47,7 @@ test.each(FIXTURES)(
         if (!(error instanceof ReadError)) throw new Error(told, { cause: error });
         expect(error.message).not.toBe('');
       }
-      expect([told, performance.now() - start < MOST_SECONDS * 1000]).toEqual([told, true]);
+      expect([told, busy() - start < MOST_SECONDS]).toEqual([told, true]);
     }
     expect(peak() - before).toBeLessThan(MOST_MEGABYTES);
   },
@@ -77,7 +79,7 @@ test.each([
 ] as const)('%s of nothing but %j is read or refused in time', async (type, piece) => {
   const body = piece.repeat(Math.ceil(300_000 / piece.length));
   const source = type === 'rtf' ? `{\\rtf1 ${body}}` : type === 'opml' ? `<opml><body>${body}</body></opml>` : body;
-  const start = performance.now();
+  const start = busy();
   const bytes = strToU8(source);
   detectType(bytes, 'x.html');
   await openDocument(bytes, type)
@@ -86,7 +88,7 @@ test.each([
       findings(document, { titleFits: () => true });
     })
     .catch((error: unknown) => expect(error).toBeInstanceOf(ReadError));
-  expect(performance.now() - start).toBeLessThan(MOST_SECONDS * 1000);
+  expect(busy() - start).toBeLessThan(MOST_SECONDS);
 });
 
 test('files of nothing but noise are refused or read', async () => {

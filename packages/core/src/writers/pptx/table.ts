@@ -15,11 +15,11 @@ export function tableXml(box: TableBox, context: TextContext): string {
   const rows = box.rowHeights.map((height, r) => {
     const cells = box.columnWidths.map((_, c) => {
       const cell = covering.get(`${r} ${c}`);
-      if (cell === undefined) return emptyCell('', null);
+      if (cell === undefined) return emptyCell('', null, box.size, context);
       const look = cellLook(theme, placeOf(cell, box));
       if (cell.row === r && cell.column === c) return cellXml(cell, box.size, look, context);
       const merge = `${cell.column < c ? ' hMerge="1"' : ''}${cell.row < r ? ' vMerge="1"' : ''}`;
-      return emptyCell(merge, look);
+      return emptyCell(merge, look, box.size, context);
     });
     return `<a:tr h="${height}">${cells.join('')}</a:tr>`;
   });
@@ -42,8 +42,8 @@ function cellXml(cell: SetCell, size: number, look: CellLook, context: TextConte
 }
 
 /** What a merged cell covers looks as it does. */
-const emptyCell = (attributes: string, look: CellLook | null): string =>
-  `<a:tc${attributes}><a:txBody><a:bodyPr/><a:lstStyle/><a:p><a:endParaRPr lang="en-GB"/></a:p></a:txBody>${cellProperties(look)}</a:tc>`;
+const emptyCell = (attributes: string, look: CellLook | null, size: number, { language }: TextContext): string =>
+  `<a:tc${attributes}><a:txBody><a:bodyPr/><a:lstStyle/><a:p><a:endParaRPr lang="${language}" sz="${hundredths(size)}"/></a:p></a:txBody>${cellProperties(look)}</a:tc>`;
 
 const NO_LOOK: CellLook = { fill: null, top: null, bottom: null, sides: null };
 
