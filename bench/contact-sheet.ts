@@ -11,7 +11,9 @@ import {
   detectType,
   openDocument,
   readiness,
+  readTemplate,
   type SingleEdit,
+  type TemplateModel,
 } from '../packages/core/src/index.ts';
 import { CHROMIUM } from '../e2e/browser.ts';
 import { SlideDrawing } from '../packages/web/src/canvas/slide-drawing.tsx';
@@ -22,6 +24,7 @@ const { values, positionals } = parseArgs({
   allowPositionals: true,
   options: {
     theme: { type: 'string' },
+    template: { type: 'string' },
     out: { type: 'string', default: 'sheet.png' },
     from: { type: 'string', default: '1' },
     most: { type: 'string', default: '30' },
@@ -33,7 +36,16 @@ if (file === undefined) throw new Error('Which document?');
 const bytes = new Uint8Array(await readFile(file));
 const { document, pictures } = await openDocument(bytes, detectType(bytes, basename(file)));
 const look: readonly SingleEdit[] = values.theme === undefined ? [] : [{ kind: 'theme', theme: values.theme }];
-const made = convert(document, [...beginning(document, look), ...look]);
+const templates = new Map<string, TemplateModel>();
+const worn: SingleEdit[] = [];
+if (values.template !== undefined) {
+  const { model } = readTemplate(new Uint8Array(await readFile(values.template)));
+  templates.set('sheet', model);
+  const use = { hash: 'sheet', fileName: basename(values.template), layouts: {}, keep: 'none' } as const;
+  worn.push({ kind: 'template', template: use });
+}
+const edits = [...beginning(document, look), ...look, ...worn];
+const made = convert(document, edits, undefined, templates);
 const { pages, theme } = made;
 const ready = readiness(made);
 console.log(`${ready.ready} of ${ready.of} ready`);

@@ -1,5 +1,5 @@
 /**
- * `node scripts/contact-sheet.mjs FILE [--theme NAME] [--out FILE.png] [--from N] [--most N] [--columns N]`: the first deck of a
+ * `node scripts/contact-sheet.mjs FILE [--theme NAME] [--template FILE] [--out FILE.png] [--from N] [--most N] [--columns N]`: the first deck of a
  * document, all its slides on one sheet, drawn as the application draws them.
  */
 import { spawnSync } from 'node:child_process';

@@ -200,19 +200,29 @@ const COVER_FLOOR = [16, 14, 12];
 
 function coverPages(slide: Slide, options: LayoutOptions): readonly Draft[] {
   const { theme } = options;
-  const picture = slide.content.find((part) => part.kind === 'picture');
+  const own = slide.content.find((part) => part.kind === 'picture');
+  const picture = hasCoverPicture(theme) ? own : undefined;
   const layout = picture === undefined ? 'cover' : 'cover-picture';
+  // What has no room on a template's cover follows it.
+  const after = own === picture ? [] : usualPages([own!], options);
   const frame = frameIn(theme, layout, 'subtitle');
   const paras = slide.content.flatMap((part): readonly Para[] =>
     'runs' in part ? [{ part: part.id, style: 'subtitle', level: 1, runs: part.runs }] : [],
   );
   const fit = FITS(frameIn(theme, layout, 'title').style.sizes[0]!);
   const pictures = picture === undefined ? [] : pictureBoxes(picture, layout, 'picture', options);
-  if (paras.length === 0) return [{ layout, boxes: pictures, fit }];
+  if (paras.length === 0) return [{ layout, boxes: pictures, fit }, ...after];
   const size = largestSize(paras, frame, theme, [...frame.style.sizes, ...COVER_FLOOR]);
-  if (size !== undefined) return [{ layout, boxes: [textBox(paras, frame, theme, size), ...pictures], fit }];
+  if (size !== undefined) return [{ layout, boxes: [textBox(paras, frame, theme, size), ...pictures], fit }, ...after];
   const texts = slide.content.filter((part) => part.kind === 'text');
-  return [{ layout, boxes: pictures, fit }, ...textPages(parasOf(texts), options)];
+  return [{ layout, boxes: pictures, fit }, ...textPages(parasOf(texts), options), ...after];
+}
+
+/** Least share of a slide that a picture on its cover takes: a strip shows nothing. */
+const LEAST_COVER_PICTURE = 0.15;
+function hasCoverPicture(theme: Theme): boolean {
+  const { width, height } = frameIn(theme, 'cover-picture', 'picture');
+  return width * height >= LEAST_COVER_PICTURE * theme.size.width * theme.size.height;
 }
 
 /** Pages of each part; looked for only where a slide takes more than one. */

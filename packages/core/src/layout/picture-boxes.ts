@@ -51,7 +51,15 @@ function pictureBox(part: PicturePart, layout: LayoutName, frame: Frame, { pictu
   const [left, top, right, bottom] = dress.crop;
   const width = Math.max(1, (size?.width ?? 1) * (1 - left - right));
   const height = Math.max(1, (size?.height ?? 1) * (1 - top - bottom));
-  const common = { kind: 'picture', frame, part: part.id, picture: part.picture, alt: part.alt, dress, ...(size?.ink === undefined ? {} : { ink: size.ink }) } as const;
+  const common = {
+    kind: 'picture',
+    frame,
+    part: part.id,
+    picture: part.picture,
+    alt: part.alt,
+    dress,
+    ...(size?.ink === undefined ? {} : { ink: size.ink }),
+  } as const;
   if (dress.as === 'fit') return { ...common, rect: fitted(frame, width / height), cut: dress.crop };
   const { x, y } = frame;
   // As much of the picture as has the frame's proportions, around what must stay in sight.

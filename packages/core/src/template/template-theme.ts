@@ -141,7 +141,7 @@ function layoutOver(
     label: source.name === '' ? derived.label : source.name,
     ground: 'ground',
     paint: source.ground,
-    frames: frames.map((frame) => clearOf(frame, frames, model.size)),
+    frames: clearOfWords(frames, model.size),
     marks: source.marks.map((mark) => ({ ...mark, color: 'muted' as const })),
     pictures: source.pictures.map((picture) =>
       picture.width < 0 ? { ...picture, x: emu(0), y: emu(0), ...model.size } : picture,
@@ -150,19 +150,27 @@ function layoutOver(
   };
 }
 
-/** A free frame that stands on a title or subtitle of the template goes into the taller band above or below them. */
-function clearOf(frame: Frame, all: readonly Frame[], { height }: TemplateModel['size']): Frame {
-  if (frame.placeholder !== null) return frame;
+/**
+ * Where a free frame would stand on a title or subtitle of the template, all free ones go into the taller band above or below
+ * these, as they stand to each other.
+ */
+function clearOfWords(all: readonly Frame[], { height }: TemplateModel['size']): readonly Frame[] {
+  const free = all.filter(({ placeholder }) => placeholder === null);
   const words = all.filter(
     ({ role, placeholder }) => placeholder !== null && (role === 'title' || role === 'subtitle'),
   );
-  if (!words.some((one) => overlaps(one, frame))) return frame;
+  if (!free.some((frame) => words.some((one) => overlaps(one, frame)))) return all;
   const above = Math.min(...words.map(({ y }) => y));
   const below = Math.max(...words.map((one) => one.y + one.height));
   const edge = height * 0.04;
-  return above > height - below
-    ? { ...frame, y: emu(edge), height: emu(Math.max(1, above - 2 * edge)) }
-    : { ...frame, y: emu(below + edge), height: emu(Math.max(1, height - below - 2 * edge)) };
+  const [from, to] = above > height - below ? [edge, above - edge] : [below + edge, height - edge];
+  const top = Math.min(...free.map(({ y }) => y));
+  const bottom = Math.max(...free.map((frame) => frame.y + frame.height));
+  const share = Math.max(1, to - from) / Math.max(1, bottom - top);
+  return all.map((frame): Frame => {
+    if (frame.placeholder !== null) return frame;
+    return { ...frame, y: emu(from + (frame.y - top) * share), height: emu(Math.max(1, frame.height * share)) };
+  });
 }
 
 /** Of four: left heading, left text, right heading, right text. */

@@ -3,10 +3,10 @@ import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
 import { decodeUtf8, ReadError } from '../base/index.ts';
 import { readXmlText, ZipReader } from '../container/index.ts';
 import { chooseLayouts } from '../layout/index.ts';
-import { convert, optionsOf, writeDeck, type Converted } from '../pipeline/index.ts';
+import { beginning, convert, optionsOf, writeDeck, type Converted } from '../pipeline/index.ts';
 import { doc, h, li, p, picture, random, randomDocument, table } from '../test/build.ts';
 import { awkwardTemplate, plainTemplate, usualTemplate } from '../../../demo/src/templates.ts';
-import { contrastRatio, frameOf, LAYOUT_NAMES, type TemplateUse } from '../theme/index.ts';
+import { contrastRatio, dress, frameOf, LAYOUT_NAMES, overlaps, plainLook, type TemplateUse } from '../theme/index.ts';
 import { readTemplate, templateMatches } from './index.ts';
 
 const HASH = 'f'.repeat(64);
@@ -317,4 +317,40 @@ test('layouts can be chosen for all slides on a template too', () => {
   const converted = built(usualTemplate());
   const options = optionsOf(converted.document, converted.theme, 'continue');
   expect(chooseLayouts(converted.deck.slides, options).length).toBeGreaterThan(0);
+});
+
+test.each([
+  ['usual', usualTemplate()],
+  ['plain', plainTemplate()],
+  ['awkward', awkwardTemplate()],
+] as const)('%s: what stands where the template has no place does not stand on itself', (_, bytes) => {
+  const { theme } = built(bytes);
+  const { layouts: own } = dress(plainLook('millrace'));
+  for (const [i, { name, frames }] of theme.layouts.entries()) {
+    const free = frames.filter(({ placeholder }) => placeholder === null);
+    for (const a of free)
+      for (const b of free) {
+        const [ours, other] = [frameOf(own[i]!, a.role), frameOf(own[i]!, b.role)];
+        if (a === b || ours === undefined || other === undefined) continue;
+        expect([name, a.role, b.role, overlaps(a, b)]).toEqual([name, a.role, b.role, overlaps(ours, other)]);
+      }
+  }
+});
+
+test('a photograph stands on a template’s cover where there is room for it, else on a slide of its own', () => {
+  const source = doc(h(1, 'Reopening the mill'), picture('a', 'The mill'), h(2, 'Gates'), li('Oak'), li('Iron'));
+  const photograph = source.pictures.map((one) => ({ ...one, mime: 'image/jpeg' as const, width: 1600, height: 900 }));
+  const document = { ...source, pictures: photograph };
+  for (const bytes of [usualTemplate(), plainTemplate(), awkwardTemplate()]) {
+    const { model } = readTemplate(bytes);
+    const edits = [...beginning(document), { kind: 'template', template: use() } as const];
+    const { pages, theme, ledger } = convert(document, edits, undefined, new Map([[HASH, model]]));
+    const at = pages.findIndex(({ boxes }) => boxes.some(({ kind }) => kind === 'picture'));
+    const shown = pages[at]!.boxes.find(({ kind }) => kind === 'picture')!;
+    expect(ledger.lost).toBe(0);
+    expect(pages[0]!.layout).toBe(at === 0 ? 'cover-picture' : 'cover');
+    const { width, height } = shown.frame;
+    expect(width * height).toBeGreaterThan(0.15 * theme.size.width * theme.size.height);
+    for (const box of pages[at]!.boxes) if (box.kind === 'text') expect(overlaps(box.frame, shown.frame)).toBe(false);
+  }
 });
