@@ -13,34 +13,20 @@ export type FigureName = (typeof FIGURES)[number];
 /** Steps in narrower columns would be towers of words. */
 const LEAST_COLUMN = inches(2.1);
 
-/** Drafts of a figure, the better ones first. */
-type Drafter = (items: readonly SetItem[], pen: Pen) => Iterable<FigureDraft>;
+/** Drafts of a figure, the better ones first; each is drawn when it is asked for. */
+type Drafter = (items: readonly SetItem[], pen: Pen) => readonly (() => FigureDraft)[];
 
 export const FIGURE_DRAFTS: Readonly<Record<FigureName, Drafter>> = {
-  *steps(items, pen) {
-    const narrow = pen.frame.width / items.length < LEAST_COLUMN;
-    yield narrow ? stepsDown(items, pen) : stepsAcross(items, pen);
-    yield narrow ? stepsAcross(items, pen) : stepsDown(items, pen);
+  steps(items, pen) {
+    const [across, along] = [() => stepsAcross(items, pen), () => stepsDown(items, pen)];
+    return pen.frame.width / items.length < LEAST_COLUMN ? [along, across] : [across, along];
   },
-  *cycle(items, pen) {
-    yield cycle(items, pen);
-  },
-  *timeline(items, pen) {
-    yield timelineAcross(items, pen);
-    yield timelineDown(items, pen);
-  },
-  *'icon-grid'(items, pen) {
-    for (const columns of gridColumns(items)) yield cards(items, pen, columns);
-  },
-  *pyramid(items, pen) {
-    yield layers(items, pen, false);
-  },
-  *funnel(items, pen) {
-    yield layers(items, pen, true);
-  },
-  *matrix(items, pen) {
-    yield matrix(items, pen);
-  },
+  cycle: (items, pen) => [() => cycle(items, pen)],
+  timeline: (items, pen) => [() => timelineAcross(items, pen), () => timelineDown(items, pen)],
+  'icon-grid': (items, pen) => gridColumns(items).map((columns) => () => cards(items, pen, columns)),
+  pyramid: (items, pen) => [() => layers(items, pen, false)],
+  funnel: (items, pen) => [() => layers(items, pen, true)],
+  matrix: (items, pen) => [() => matrix(items, pen)],
 };
 
 function cycle(items: readonly SetItem[], pen: Pen): FigureDraft {

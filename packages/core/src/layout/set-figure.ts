@@ -38,33 +38,27 @@ export function setFigure(
   frame: Frame,
   theme: Theme,
 ): SetFigure | undefined {
-  const [least, most] = FIGURE_RANGE[name];
-  if (items.length < least || items.length > most) return undefined;
+  const [fewest, most] = FIGURE_RANGE[name];
+  if (items.length < fewest || items.length > most) return undefined;
   // Points that are sentences are no headings; all are set alike.
   const said = NAMED.has(name) ? named(items) : items;
   const heads = said.every(({ runs, details }) => details.length > 0 || runsText(runs).length <= HEADING);
   const alike = said.map((item) => ({ ...item, heads }));
-  const drafts = (height: number, draws = false): Iterable<FigureDraft> =>
+  const drafts = (height: number, draws = false): readonly (() => FigureDraft)[] =>
     FIGURE_DRAFTS[name](alike, new Pen({ ...frame, height: emu(height) }, theme, draws));
   const holds = (draft: FigureDraft, size: number): boolean =>
     draft.words.every(({ frame: place, paras, large }) => large || suits(paras, place, theme, size)) &&
     largeSize(draft, size, theme) !== undefined;
-  let best: { readonly i: number; readonly size: number } | undefined;
-  let tried = 0;
-  for (const draft of drafts(frame.height)) {
+  let best: { readonly i: number; readonly size: number; readonly least: number | undefined } | undefined;
+  for (const [i, drawn] of drafts(frame.height).entries()) {
+    const draft = drawn();
     const size = FIGURE_SIZES.find((candidate) => candidate > (best?.size ?? 0) && holds(draft, candidate));
-    if (size !== undefined) best = { i: tried, size };
+    if (size !== undefined) best = { i, size, least: draft.least };
     if (size !== undefined && size >= (LARGE_ENOUGH[name] ?? FIGURE_SIZES[0]!)) break;
-    tried++;
   }
   if (best === undefined) return undefined;
-  const { i, size } = best;
-  const at = (height: number, draws = false): FigureDraft => {
-    let left = i;
-    for (const draft of drafts(height, draws)) if (left-- === 0) return draft;
-    throw new RangeError(`The figure ${name} has no draft ${i}`);
-  };
-  const { least: share = LEAST_HEIGHT } = at(frame.height);
+  const { i, size, least: share = LEAST_HEIGHT } = best;
+  const at = (height: number, draws = false): FigureDraft => drafts(height, draws)[i]!();
   const enough = FLEXIBLE.has(name) ? lowest((height) => holds(at(height), size), share, frame.height) : frame.height;
   const draft = at(enough, true);
   const large = largeSize(draft, size, theme)!;
