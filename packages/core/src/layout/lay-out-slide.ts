@@ -1,7 +1,7 @@
 /** Lays one slide out: by the layout that was chosen for it, else by what is on it; fits its text, and goes on on further pages where it must. */
 import { ptFromEmu, remembered } from '../base/index.ts';
 import { isUnspaced, mergeRuns, plain, runsReadWords, runsText, sliceRuns, type Runs } from '../content/index.ts';
-import type { MatterKind, Note, Slide } from '../deck/index.ts';
+import type { Content, MatterKind, Note, Slide } from '../deck/index.ts';
 import type { Line } from '../fonts/index.ts';
 import { frameIn, frameOf, layoutNamed, type Frame, type LayoutName, type Theme } from '../theme/index.ts';
 import { chosenPages } from './chosen-pages.ts';
@@ -10,7 +10,7 @@ import { evenFrame, largestSize, twoColumns, withinPage } from './fit-text.ts';
 import type { Box, Fit, Page, Para } from './page.ts';
 import { pictureBoxes } from './picture-boxes.ts';
 import { measurePara } from './set-text.ts';
-import { textPages, usualPages } from './usual-pages.ts';
+import { usualPages } from './usual-pages.ts';
 import { pageKey, titleNote, type BlockId } from '../ids/index.ts';
 
 export function layOutSlide(slide: Slide, deckOptions: LayoutOptions): readonly Page[] {
@@ -198,24 +198,21 @@ function cutTitle(runs: Runs, limit: number): Runs {
 /** What is smaller than this is no cover's text: it goes on a slide of its own. */
 const COVER_FLOOR = [16, 14, 12];
 
-function coverPages(slide: Slide, options: LayoutOptions): readonly Draft[] {
+/** What has no room on the cover follows it. */
+function coverPages({ content }: Slide, options: LayoutOptions): readonly Draft[] {
   const { theme } = options;
-  const own = slide.content.find((part) => part.kind === 'picture');
-  const picture = hasCoverPicture(theme) ? own : undefined;
+  const picture = hasCoverPicture(theme) ? content.find((part) => part.kind === 'picture') : undefined;
   const layout = picture === undefined ? 'cover' : 'cover-picture';
-  // What has no room on a template's cover follows it.
-  const after = own === picture ? [] : usualPages([own!], options);
   const frame = frameIn(theme, layout, 'subtitle');
-  const paras = slide.content.flatMap((part): readonly Para[] =>
-    'runs' in part ? [{ part: part.id, style: 'subtitle', level: 1, runs: part.runs }] : [],
-  );
+  const texts = content.filter((part) => part.kind === 'text' || part.kind === 'point');
+  const paras = texts.map(({ id, runs }): Para => ({ part: id, style: 'subtitle', level: 1, runs }));
   const fit = FITS(frameIn(theme, layout, 'title').style.sizes[0]!);
   const pictures = picture === undefined ? [] : pictureBoxes(picture, layout, 'picture', options);
-  if (paras.length === 0) return [{ layout, boxes: pictures, fit }, ...after];
   const size = largestSize(paras, frame, theme, [...frame.style.sizes, ...COVER_FLOOR]);
-  if (size !== undefined) return [{ layout, boxes: [textBox(paras, frame, theme, size), ...pictures], fit }, ...after];
-  const texts = slide.content.filter((part) => part.kind === 'text');
-  return [{ layout, boxes: pictures, fit }, ...textPages(parasOf(texts), options), ...after];
+  const boxes = size === undefined || paras.length === 0 ? [] : [textBox(paras, frame, theme, size)];
+  const shown = new Set<Content>([...(picture === undefined ? [] : [picture]), ...(size === undefined ? [] : texts)]);
+  const rest = content.filter((part) => !shown.has(part));
+  return [{ layout, boxes: [...boxes, ...pictures], fit }, ...(rest.length === 0 ? [] : usualPages(rest, options))];
 }
 
 /** Least share of a slide that a picture on its cover takes: a strip shows nothing. */

@@ -1,12 +1,14 @@
 /** What a theme makes of the same content: openers, covers, steps, dates, quotations, charts. */
 import { describe, expect, test } from '@jest/globals';
-import { runsText } from '../content/index.ts';
+import { runsText, type Table } from '../content/index.ts';
+import type { Content } from '../deck/index.ts';
 import type { DocumentModel } from '../document/index.ts';
 import type { SingleEdit } from '../edits/index.ts';
 import { beginning, convert } from '../pipeline/index.ts';
 import { drawChart } from '../scene/index.ts';
 import { doc, h, li, p, picture, quote, table, THEMES } from '../test/build.ts';
 import { layoutNamed, overlaps, THEME_DESIGNS } from '../theme/index.ts';
+import { layOutSlide } from './lay-out-slide.ts';
 import type { ChartBox, Page, TextBox } from './page.ts';
 
 const texts = ({ boxes }: Page): readonly TextBox[] => boxes.filter((box) => box.kind === 'text');
@@ -228,5 +230,44 @@ test('charts are drawn by the hand of the theme', () => {
   for (const [hand, all] of drawn) {
     expect(all.some(({ dashes }) => dashes !== undefined)).toBe(hand.grid !== 'solid');
     expect(all.at(-1)).toMatchObject({ strokeWidth: hand.base });
+  }
+});
+
+test('whatever is put on a cover is drawn, there or after it', () => {
+  const document = doc(h(1, 'The mill'), p('A report'), h(2, 'Gates'), li('Oak'), li('Iron'));
+  const { deck } = convert(document, beginning(document));
+  const cover = deck.slides[0]!;
+  const part = (kind: string, i: number) => ({ id: `${kind}${i}` as never, blocks: [] });
+  const shown = (i: number): Content => ({ kind: 'picture', picture: 'a' as never, alt: null, ...part('picture', i) });
+  const { table: costs } = table([
+    ['Work', 'Sum'],
+    ['Gates', '31,000'],
+  ]) as { readonly table: Table };
+  const many = Array.from({ length: 30 }, (_, i): Content => ({
+    kind: 'point',
+    level: 1,
+    runs: [{ text: `The mill has a matter ${i} that is to be told at some length` }],
+    ...part('point', i),
+  }));
+  for (const points of [many.slice(0, 1), many]) {
+    const content: readonly Content[] = [
+      ...cover.content,
+      shown(1),
+      shown(2),
+      { kind: 'table', table: costs, ...part('table', 1) },
+      ...points,
+    ];
+    for (const theme of THEMES) {
+      const pages = layOutSlide({ ...cover, content }, { theme, pictures: new Map(), full: 'continue' });
+      const drawn = new Set(
+        pages.flatMap(({ boxes }) =>
+          boxes.flatMap((box) =>
+            box.kind === 'text' ? box.paras.map((para) => para.part) : 'part' in box ? [box.part] : [],
+          ),
+        ),
+      );
+      for (const { id } of content) expect([theme.name, id, drawn.has(id)]).toEqual([theme.name, id, true]);
+      expect(pages[0]!.layout).toBe('cover-picture');
+    }
   }
 });

@@ -164,7 +164,7 @@ export function besidePicture(
   };
 }
 
-export function textPages(paras: readonly Para[], options: LayoutOptions): readonly Draft[] {
+function textPages(paras: readonly Para[], options: LayoutOptions): readonly Draft[] {
   const { theme, full } = options;
   const lone = paras.length === 1 ? statement(paras[0]!, options) : undefined;
   if (lone !== undefined) return [lone];
