@@ -2,7 +2,7 @@
 import { inches } from '../base/index.ts';
 import { runsText } from '../content/index.ts';
 import type { CardKind } from '../theme/index.ts';
-import { itemParas, label, TOP_LEFT, type FigureDraft, type SetItem } from './figure-draft.ts';
+import { itemParas, label, MIDDLE, TOP_LEFT, type FigureDraft, type SetItem } from './figure-draft.ts';
 import { bigNumber, type BigNumber } from './figure-items.ts';
 import { rectOf, type Pen, type Words } from './figure-pen.ts';
 import type { IconBox, Para, ShapeBox } from './page.ts';
@@ -99,5 +99,4 @@ const MOST_NUMBERS = 4;
 
 const BOXES: ReadonlySet<CardKind> = new Set(['panel', 'solid', 'outline']);
 const MOST_IN_MIDDLE = 40; // characters
-const MIDDLE = { anchor: 'middle', align: 'center' } as const;
 const LINES = { anchor: 'middle', align: 'left' } as const;

@@ -23,3 +23,4 @@ export const itemParas = ({ part, runs, heads, details }: SetItem): readonly Par
 export const label = (text: string): Para => ({ part: null, style: 'item', level: 1, runs: plain(text) });
 
 export const TOP_LEFT = { anchor: 'top', align: 'left' } as const;
+export const MIDDLE = { anchor: 'middle', align: 'center' } as const;

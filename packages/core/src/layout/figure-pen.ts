@@ -48,6 +48,13 @@ export class Pen {
     return this.theme.mirrored ? mirroredRect(rect, this.frame) : rect;
   }
 
+  /** Columns of the frame, as many as there are parts, with a gap between them. */
+  columns(count: number, gap: number): readonly Rect[] {
+    const { x, y, width, height } = this.frame;
+    const each = (width - gap * (count - 1)) / count;
+    return Array.from({ length: count }, (_, i) => rectOf(x + i * (each + gap), y, each, height));
+  }
+
   /** In figures of many parts one accent is calmer than six. */
   accent(i: number, many: boolean): ColorName {
     return many ? 'accent1' : ACCENTS[i % ACCENTS.length]!;

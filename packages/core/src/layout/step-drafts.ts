@@ -1,11 +1,10 @@
 /** Steps of something that is done in order, as the theme draws them: across the slide or down. */
 import { inches } from '../base/index.ts';
-import type { Rect } from '../theme/index.ts';
-import { itemParas, label, TOP_LEFT, type FigureDraft, type SetItem } from './figure-draft.ts';
+import type { ColorName, Rect } from '../theme/index.ts';
+import { itemParas, label, MIDDLE, TOP_LEFT, type FigureDraft, type SetItem } from './figure-draft.ts';
 import { rectOf, within, type Pen, type Words } from './figure-pen.ts';
 import type { Para, ShapeBox } from './page.ts';
 
-const MIDDLE = { anchor: 'middle', align: 'center' } as const;
 const NUMBER = { font: 'heading', bold: true } as const;
 const MANY = 4;
 const number = (item: SetItem, i: number): Para => label(`${item.count ?? i + 1}`);
@@ -21,13 +20,30 @@ type Step = (at: {
 }) => { readonly shapes: readonly ShapeBox[]; readonly words: readonly Words[] };
 
 export function stepsAcross(items: readonly SetItem[], pen: Pen): FigureDraft {
-  const { x, y, width, height } = pen.frame;
   const { gap, step } = KINDS[pen.theme.hand.steps];
-  const each = (width - gap * (items.length - 1)) / items.length;
-  const drawn = items.map((item, i) =>
-    step({ item, i, of: items.length, place: rectOf(x + i * (each + gap), y, each, height), gap, pen }),
-  );
+  const drawn = pen
+    .columns(items.length, gap)
+    .map((place, i) => step({ item: items[i]!, i, of: items.length, place, gap, pen }));
   return { shapes: drawn.flatMap(({ shapes }) => shapes), words: drawn.flatMap(({ words }) => words) };
+}
+
+/** Its number above what is done, in a box. @param from Where the number begins. */
+function inBox(
+  { item, i, pen }: Pick<Parameters<Step>[0], 'item' | 'i' | 'pen'>,
+  { x, width, y, height }: Rect,
+  from: number,
+  color: ColorName,
+): readonly Words[] {
+  const pad = inches(0.16);
+  const top = from + inches(0.5) + pad * 0.4;
+  return [
+    pen.words(rectOf(x + pad, from, width - 2 * pad, inches(0.5)), [number(item, i)], {
+      ...TOP_LEFT,
+      ...NUMBER,
+      color,
+    }),
+    pen.words(rectOf(x + pad, top, width - 2 * pad, y + height - top - pad * 0.6), itemParas(item), TOP_LEFT),
+  ];
 }
 
 const chevron: Step = ({ item, i, of, place, pen }) => {
@@ -90,25 +106,12 @@ const stair: Step = ({ item, i, of, place, pen }) => {
   const { x, width, height } = place;
   const rise = Math.min(inches(0.45), (height * 0.3) / (of - 1));
   const y = place.y + rise * (of - 1 - i);
-  const tall = place.y + height - y;
+  const step = rectOf(x, y, width, place.y + height - y);
   const color = pen.accent(i, of > MANY);
   const tread = inches(0.14);
-  const side = inches(0.5);
-  const pad = inches(0.16);
-  const below = rectOf(x + pad, y + tread + side + pad, width - 2 * pad, tall - tread - side - 1.5 * pad);
   return {
-    shapes: [
-      pen.shape('rect', rectOf(x, y, width, tall), 'panel'),
-      pen.shape('rect', rectOf(x, y, width, tread), color),
-    ],
-    words: [
-      pen.words(rectOf(x + pad, y + tread + pad * 0.6, width - 2 * pad, side), [number(item, i)], {
-        ...TOP_LEFT,
-        ...NUMBER,
-        color,
-      }),
-      pen.words(below, itemParas(item), TOP_LEFT),
-    ],
+    shapes: [pen.shape('rect', step, 'panel'), pen.shape('rect', rectOf(x, y, width, tread), color)],
+    words: inBox({ item, i, pen }, step, y + tread + inches(0.1), color),
   };
 };
 
@@ -116,8 +119,6 @@ const stair: Step = ({ item, i, of, place, pen }) => {
 const box: Step = ({ item, i, of, place, gap, pen }) => {
   const { x, y, width, height } = place;
   const color = pen.accent(i, of > MANY);
-  const side = inches(0.5);
-  const pad = inches(0.16);
   const arrow = Math.min(gap * 0.7, inches(0.3));
   const spot = rectOf(x + width + (gap - arrow) / 2, y + height / 2 - arrow / 2, arrow, arrow);
   return {
@@ -125,14 +126,7 @@ const box: Step = ({ item, i, of, place, gap, pen }) => {
       pen.shape(pen.card, place, null, { line: { color, width: 1.5 } }),
       ...(i < of - 1 ? [pen.shape('arrow', spot, 'muted')] : []),
     ],
-    words: [
-      pen.words(rectOf(x + pad, y + pad * 0.6, width - 2 * pad, side), [number(item, i)], {
-        ...TOP_LEFT,
-        ...NUMBER,
-        color,
-      }),
-      pen.words(rectOf(x + pad, y + side + pad, width - 2 * pad, height - side - 1.6 * pad), itemParas(item), TOP_LEFT),
-    ],
+    words: inBox({ item, i, pen }, place, y + inches(0.1), color),
   };
 };
 

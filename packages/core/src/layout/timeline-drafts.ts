@@ -1,7 +1,7 @@
 /** Timelines: dates at their places on a line, across the slide or down. */
 import { inches } from '../base/index.ts';
-import type { Rect } from '../theme/index.ts';
-import { itemParas, label, TOP_LEFT, type FigureDraft, type SetItem } from './figure-draft.ts';
+import type { ColorName, Frame } from '../theme/index.ts';
+import { itemParas, label, MIDDLE, TOP_LEFT, type FigureDraft, type SetItem } from './figure-draft.ts';
 import { leadingDate } from './figure-items.ts';
 import { rectOf, type Pen, type Words } from './figure-pen.ts';
 import type { Para, ShapeBox } from './page.ts';
@@ -19,86 +19,69 @@ export function timelineAcross(items: readonly SetItem[], pen: Pen): FigureDraft
     case 'dots':
       return dots(items, pen);
     case 'leaves':
-      return leaves(items, pen);
+      return headed(items, pen, LEAVES);
     case 'band':
-      return band(items, pen);
+      return headed(items, pen, BAND);
   }
 }
 
-/** Columns of the frame, one for each item. */
-function columns({ frame }: Pen, count: number, gap: number): readonly Rect[] {
-  const each = (frame.width - gap * (count - 1)) / count;
-  return Array.from({ length: count }, (_, i) => rectOf(frame.x + i * (each + gap), frame.y, each, frame.height));
+interface Heads {
+  readonly gap: number;
+  /** Least height of a head, and its share of the room. */
+  readonly least: number;
+  readonly share: number;
+  readonly date: Pick<Frame, 'anchor' | 'align'> & { readonly bold: boolean };
+  /** Of what happens then: a panel as wide as the head, or a stem at its left. */
+  readonly below: { readonly color: ColorName | null; readonly width: number | null };
 }
-
-/** Each date on the head of a leaf, what happens then below it. */
-function leaves(items: readonly SetItem[], pen: Pen): FigureDraft {
-  const shapes: ShapeBox[] = [];
-  const words: Words[] = [];
-  columns(pen, items.length, inches(0.3)).forEach(({ x, y, width, height }, i) => {
-    const item = items[i]!;
-    const { when, what } = dated(item, i);
-    const color = pen.accent(i, items.length > 4);
-    const head = Math.max(inches(0.75), height * 0.3);
-    const pad = inches(0.18);
-    shapes.push(
-      pen.shape('rect', rectOf(x, y, width, height), 'panel'),
-      pen.shape('rect', rectOf(x, y, width, head), color),
-    );
-    words.push(
-      pen.words(rectOf(x + pad, y, width - 2 * pad, head), [when], {
-        anchor: 'middle',
-        align: 'center',
-        color: 'ground',
-        font: 'heading',
-      }),
-      pen.words(rectOf(x + pad, y + head + pad, width - 2 * pad, height - head - 1.5 * pad), what, TOP_LEFT),
-    );
-  });
-  return { shapes, words };
-}
-
+/** Each date on the head of a leaf of its own. */
+const LEAVES: Heads = {
+  gap: inches(0.3),
+  least: inches(0.75),
+  share: 0.3,
+  date: { ...MIDDLE, bold: false },
+  below: { color: 'panel', width: null },
+};
 /** Dates in one band across the slide, a colour for each. */
-function band(items: readonly SetItem[], pen: Pen): FigureDraft {
-  const shapes: ShapeBox[] = [];
-  const words: Words[] = [];
-  columns(pen, items.length, inches(0.05)).forEach(({ x, y, width, height }, i) => {
-    const item = items[i]!;
-    const { when, what } = dated(item, i);
-    const head = Math.max(inches(0.7), height * 0.26);
-    const pad = inches(0.16);
-    const color = pen.accent(i, items.length > 4);
-    shapes.push(
-      pen.shape('rect', rectOf(x, y, inches(0.025), height), color),
-      pen.shape('rect', rectOf(x, y, width, head), color),
-    );
-    words.push(
-      pen.words(rectOf(x + pad, y, width - 2 * pad, head), [when], {
-        anchor: 'middle',
-        align: 'left',
-        color: 'ground',
-        font: 'heading',
-        bold: true,
-      }),
-      pen.words(rectOf(x + pad, y + head + pad, width - 2 * pad, height - head - pad), what, TOP_LEFT),
-    );
+const BAND: Heads = {
+  gap: inches(0.05),
+  least: inches(0.7),
+  share: 0.26,
+  date: { anchor: 'middle', align: 'left', bold: true },
+  below: { color: null, width: inches(0.025) },
+};
+
+/** Dates on coloured heads, what happens then below each. */
+function headed(items: readonly SetItem[], pen: Pen, { gap, least, share, date, below }: Heads): FigureDraft {
+  const pad = inches(0.17);
+  const drawn = pen.columns(items.length, gap).map(({ x, y, width, height }, i): FigureDraft => {
+    const { when, what } = dated(items[i]!, i);
+    const color = pen.accent(i, items.length > MANY);
+    const head = Math.max(least, height * share);
+    return {
+      shapes: [
+        pen.shape('rect', rectOf(x, y, below.width ?? width, height), below.color ?? color),
+        pen.shape('rect', rectOf(x, y, width, head), color),
+      ],
+      words: [
+        pen.words(rectOf(x + pad, y, width - 2 * pad, head), [when], { ...date, color: 'ground', font: 'heading' }),
+        pen.words(rectOf(x + pad, y + head + pad, width - 2 * pad, height - head - 1.5 * pad), what, TOP_LEFT),
+      ],
+    };
   });
-  return { shapes, words };
+  return { shapes: drawn.flatMap(({ shapes }) => shapes), words: drawn.flatMap(({ words }) => words) };
 }
 
 /** Dates at dots on a line, a stem from each. */
 function dots(items: readonly SetItem[], pen: Pen): FigureDraft {
   const { x, y, width, height } = pen.frame;
-  const gap = inches(0.2);
-  const each = (width - gap * (items.length - 1)) / items.length;
   const line = y + height * 0.3;
   const dot = inches(0.24);
   const shapes: ShapeBox[] = [pen.shape('rect', rectOf(x, line - inches(0.02), width, inches(0.04)), 'muted')];
   const words: Words[] = [];
-  items.forEach((item, i) => {
-    const at = x + i * (each + gap);
-    const { when, what } = dated(item, i);
-    const color = pen.accent(i, items.length > 4);
+  pen.columns(items.length, inches(0.2)).forEach(({ x: at, width: each }, i) => {
+    const { when, what } = dated(items[i]!, i);
+    const color = pen.accent(i, items.length > MANY);
     const stem = rectOf(at + dot / 2 - inches(0.01), line, inches(0.02), y + height - line);
     shapes.push(pen.shape('rect', stem, 'muted'), pen.shape('ellipse', rectOf(at, line - dot / 2, dot, dot), color));
     words.push(
@@ -113,6 +96,8 @@ function dots(items: readonly SetItem[], pen: Pen): FigureDraft {
   });
   return { shapes, words };
 }
+/** From here on one colour is calmer. */
+const MANY = 4;
 
 export function timelineDown(items: readonly SetItem[], pen: Pen): FigureDraft {
   const { x, y, width, height } = pen.frame;

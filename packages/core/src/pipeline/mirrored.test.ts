@@ -122,10 +122,15 @@ describe('charts', () => {
     convert(document, [])
       .deck.slides.flatMap(({ content }) => content)
       .find(({ kind }) => kind === 'table')!.id;
-  const chartIn = (document: DocumentModel, kind: ChartKind, legend: 'right' | 'none' = 'none') => {
+  const chartIn = (
+    document: DocumentModel,
+    kind: ChartKind,
+    legend: 'right' | 'none' = 'none',
+    title: string | null = null,
+  ) => {
     const settings = {
       kind,
-      title: null,
+      title,
       legend,
       labels: true,
       grid: true,
@@ -178,6 +183,12 @@ describe('charts', () => {
       const places = NAMES.map((name) => (placeOf(pieces, name) - frame.x) / frame.width);
       for (const place of places) expect(place > 0.5).toBe(share === 1);
     }
+  });
+  test.each(['column', 'pie', 'scatter'] as const)('%s: its title begins at the right, as it is written', (kind) => {
+    const { pieces, frame } = chartIn(hebrew, kind, 'none', 'מחירים');
+    const title = pieces.find(({ text }) => text === 'מחירים')!;
+    expect(title.rtl).toBe(true);
+    expect(Math.abs(title.x - frame.x - frame.width)).toBeLessThan(20_000);
   });
   test('a deck from left to right keeps its charts', () => {
     const latin = doc(

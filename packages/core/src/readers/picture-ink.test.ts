@@ -57,6 +57,14 @@ test('indexed colours with a clear one are looked at too', () => {
   ).toBeUndefined();
 });
 
+test('one bit for each pixel is enough for a drawing', () => {
+  // Two pixels of line in each eight.
+  const data = new Uint8Array((SIDE / 8) * 8 * 8).fill(0b11000000);
+  const palette = [[...CLEAR], [10, 10, 10, 255]] as never;
+  const bytes = encode({ width: 64, height: data.length / 8, data, channels: 1, depth: 1, palette });
+  expect(inkOf(bytes, 'image/png', 64, data.length / 8)).toBe('dark');
+});
+
 test('damaged bytes are no reason to fail', () => {
   const next = random(3);
   const good = png([20, 20, 40, 255], CLEAR);

@@ -1,5 +1,5 @@
 /** Whether a picture without a ground of its own is drawn in dark or in light: it is lost on a ground that is the same. */
-import { decode } from 'fast-png';
+import { convertIndexedToRgb, decode } from 'fast-png';
 import type { Picture, PictureMime } from '../content/index.ts';
 
 /** More take too long to look at. */
@@ -32,23 +32,21 @@ function hasAlpha(bytes: Uint8Array): boolean {
   return transparency > 0 && (data < 0 || transparency < data);
 }
 
-function inkIn({ width, height, data, channels, depth, palette }: ReturnType<typeof decode>): Picture['ink'] {
-  const most = depth === 16 ? 65_535 : 255;
-  if (depth < 8) return undefined;
+function inkIn(png: ReturnType<typeof decode>): Picture['ink'] {
+  const { width, height, depth, palette } = png;
+  const data = palette === undefined ? png.data : convertIndexedToRgb(png);
+  const channels = palette?.[0]?.length ?? png.channels;
+  const most = palette === undefined && depth === 16 ? 65_535 : 255;
   const step = Math.max(1, Math.floor((width * height) / SAMPLES));
   let [count, through, dark, light] = [0, 0, 0, 0];
   for (let i = 0; i < width * height; i += step) {
     count++;
-    const pixel =
-      palette?.[data[i]!] ?? Array.from({ length: channels }, (_, k) => (data[i * channels + k]! / most) * 255);
-    const { length } = pixel;
-    const alpha = length === 4 ? pixel[3]! : length === 2 ? pixel[1]! : 255;
-    if (alpha < 128) {
+    const at = (channel: number): number => data[i * channels + channel]! / most;
+    if (channels % 2 === 0 && at(channels - 1) < 0.5) {
       through++;
       continue;
     }
-    const [r, g, b] = length < 3 ? [pixel[0]!, pixel[0]!, pixel[0]!] : [pixel[0]!, pixel[1]!, pixel[2]!];
-    const bright = (0.299 * r + 0.587 * g + 0.114 * b) / 255;
+    const bright = channels < 3 ? at(0) : 0.299 * at(0) + 0.587 * at(1) + 0.114 * at(2);
     if (bright < DARK) dark++;
     else if (bright > LIGHT) light++;
   }

@@ -5,7 +5,7 @@ import { fontFace } from '../fonts/index.ts';
 import type { ChartBox } from '../layout/index.ts';
 import type { ChartHand, Geometry, Hex, Palette, Theme } from '../theme/index.ts';
 import { outline, type DrawnShape } from './drawn-shape.ts';
-import { mirroredPiece, mirroredShape } from './mirror-chart.ts';
+import { asWritten, mirroredPiece, mirroredShape } from './mirror-chart.ts';
 import type { Piece } from './drawn-text.ts';
 
 export interface DrawnChart {
@@ -76,26 +76,27 @@ class Drawing {
   draw(area: Area): DrawnChart {
     const { settings } = this.#chart;
     const turned = this.#theme.mirrored === true && isMirrored(settings.kind);
+    // What is not turned begins at the right all the same.
+    const stays = this.#theme.mirrored === true && !turned;
     let left = area;
     if (settings.title !== null && settings.title !== '') {
-      this.#text(settings.title, area.x, area.y + CHART_TYPE.title, 'start', {
+      const [x, anchor] = stays ? ([area.x + area.width, 'end'] as const) : ([area.x, 'start'] as const);
+      this.#text(settings.title, x, area.y + CHART_TYPE.title, anchor, {
         size: CHART_TYPE.title,
         bold: true,
         most: area.width,
       });
       left = { ...left, y: left.y + CHART_TYPE.title * 1.8, height: left.height - CHART_TYPE.title * 1.8 };
     }
-    left = this.#legend(left, this.#theme.mirrored === true && !turned);
+    left = this.#legend(left, stays);
     if (settings.kind === 'pie' || settings.kind === 'doughnut') this.#pie(left, settings.kind === 'doughnut');
     else if (settings.kind === 'scatter') this.#scatter(left);
     else this.#axes(left);
     const middle = area.x + area.width / 2;
-    return turned
-      ? {
-          shapes: this.#shapes.map((shape) => mirroredShape(shape, middle)),
-          pieces: this.#pieces.map((piece) => mirroredPiece(piece, middle, this.#theme)),
-        }
-      : { shapes: this.#shapes, pieces: this.#pieces };
+    return {
+      shapes: turned ? this.#shapes.map((shape) => mirroredShape(shape, middle)) : this.#shapes,
+      pieces: this.#pieces.map((piece) => asWritten(turned ? mirroredPiece(piece, middle) : piece, this.#theme)),
+    };
   }
 
   #color(i: number): Hex {

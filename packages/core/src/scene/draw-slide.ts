@@ -13,7 +13,6 @@ import {
   type CellLook,
   type ColorName,
   type Frame,
-  type Hex,
   type Palette,
   type Rect,
   type Theme,
@@ -22,7 +21,7 @@ import { drawChart } from './draw-chart.ts';
 import { drawIcon, drawMark, drawShape, type DrawnShape } from './drawn-shape.ts';
 import { drawCell, drawParagraph, type Piece } from './drawn-text.ts';
 import { pictureGround } from './picture-ground.ts';
-import { colorsOf, type SceneSlide } from './scene.ts';
+import { colorsOf, type SceneSlide, type SlideColors } from './scene.ts';
 
 /** What is drawn of a slide, from the back to the front; all lengths in points. */
 export interface DrawnSlide {
@@ -109,16 +108,14 @@ interface Layers {
   readonly texts: DrawnText[];
   readonly pictures: DrawnPicture[];
 }
-interface Look {
+interface Look extends SlideColors {
   readonly theme: Theme;
-  readonly palette: Palette;
-  readonly ground: Hex;
 }
 
 /** The slide's own number is left to whoever draws. */
 export function drawSlide(slide: SceneSlide, theme: Theme): DrawnSlide {
-  const { palette, ground } = colorsOf(slide, theme);
-  const look = { theme, palette, ground };
+  const look = { theme, ...colorsOf(slide, theme) };
+  const { palette, ground } = look;
   const layers: Layers = { shapes: slide.layout.marks.map((mark) => drawMark(mark, palette)), texts: [], pictures: [] };
   const behind = (slide.layout.pictures ?? []).map((logo): DrawnPicture => ({
     ...PLAIN,
@@ -147,12 +144,8 @@ const PLAIN = {
   contrast: 0,
 } as const;
 
-function drawBox(
-  box: Box,
-  boxes: readonly Box[],
-  { theme, palette, ground }: Look,
-  { shapes, texts, pictures }: Layers,
-): void {
+function drawBox(box: Box, boxes: readonly Box[], look: Look, { shapes, texts, pictures }: Layers): void {
+  const { theme, palette } = look;
   switch (box.kind) {
     case 'text':
       texts.push(...drawTextBox(box, theme, palette, behindOf(box, boxes, palette)));
@@ -161,7 +154,7 @@ function drawBox(
       const { filter, corners, brightness, contrast } = box.dress;
       const tint = filter === 'tint' ? ([palette.accent1, palette.ground] as const) : null;
       const { part, picture, alt, cut } = box;
-      const behind = pictureGround(box, palette, ground);
+      const behind = pictureGround(box, look);
       pictures.push({
         part,
         picture,

@@ -18,9 +18,11 @@ export const mirroredShape = (shape: DrawnShape, middle: number): DrawnShape => 
 });
 
 /** @param middle About which it is turned, in points. */
-export function mirroredPiece(piece: Piece, middle: number, theme: Theme): Piece {
-  const right = emu(2 * emuFromPt(middle) - piece.x);
-  return sideOf({ runs: plain(piece.text) }, theme).rtl
-    ? { ...piece, x: right, rtl: true }
-    : { ...piece, x: emu(right - piece.width) };
-}
+export const mirroredPiece = (piece: Piece, middle: number): Piece => ({
+  ...piece,
+  x: emu(2 * emuFromPt(middle) - piece.x - piece.width),
+});
+
+/** A piece that is known by its left edge, by its right one where it is written from there. */
+export const asWritten = (piece: Piece, theme: Theme): Piece =>
+  sideOf({ runs: plain(piece.text) }, theme).rtl ? { ...piece, x: emu(piece.x + piece.width), rtl: true } : piece;

@@ -1,9 +1,13 @@
 /** What stands behind a picture that has no ground of its own, where it would be lost on the slide's. */
 import type { PictureBox } from '../layout/index.ts';
-import { contrastRatio, type ColorName, type Hex, type Palette } from '../theme/index.ts';
+import { contrastRatio, type ColorName } from '../theme/index.ts';
+import type { SlideColors } from './scene.ts';
 
-/** @param ground What is behind the picture. @returns The colour that its ink is read on; undefined where that is as good as the ground. */
-export function pictureGround({ ink }: Pick<PictureBox, 'ink'>, palette: Palette, ground: Hex): ColorName | undefined {
+/** @returns The colour that its ink is read on; undefined where that is as good as the ground. */
+export function pictureGround(
+  { ink }: Pick<PictureBox, 'ink'>,
+  { palette, ground }: SlideColors,
+): ColorName | undefined {
   if (ink === undefined) return undefined;
   const written = ink === 'dark' ? '000000' : 'FFFFFF';
   if (contrastRatio(ground, written) >= ENOUGH) return undefined;

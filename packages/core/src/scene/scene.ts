@@ -34,10 +34,11 @@ export interface OwnColors {
 }
 
 /** The colours that a slide is drawn in, and that of its ground. */
-export function colorsOf(
-  { colors, layout }: Pick<SceneSlide, 'colors' | 'layout'>,
-  theme: Theme,
-): { readonly palette: Palette; readonly ground: Hex } {
+export interface SlideColors {
+  readonly palette: Palette;
+  readonly ground: Hex;
+}
+export function colorsOf({ colors, layout }: Pick<SceneSlide, 'colors' | 'layout'>, theme: Theme): SlideColors {
   const palette = colors?.palette ?? theme.palette;
   return { palette, ground: layout.paint ?? palette[layout.ground] };
 }

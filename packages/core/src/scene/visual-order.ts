@@ -1,6 +1,6 @@
 /** The order in which the parts of a line are seen, from left to right (Unicode Standard Annex 9, rules L1 and L2). */
 import bidiFactory from 'bidi-js';
-import { remembered } from '../base/index.ts';
+import { hasRightToLeft, remembered } from '../base/index.ts';
 import { runsText, sliceRuns, type Run, type Runs } from '../content/index.ts';
 
 /** A part of a line in one look and one direction. */
@@ -10,8 +10,6 @@ export interface SeenRun {
 }
 
 const bidi = bidiFactory();
-const FROM_RIGHT =
-  /[\u0590-\u08ff\u200f\u202b\u202e\u2067\ufb1d-\ufdff\ufe70-\ufeff\u{10800}-\u{10fff}\u{1e800}-\u{1efff}]/u;
 
 const levelsFrom = (direction: 'ltr' | 'rtl') =>
   remembered((runs: Runs): Uint8Array => bidi.getEmbeddingLevels(runsText(runs), direction).levels);
@@ -24,7 +22,7 @@ const LEVELS = { ltr: levelsFrom('ltr'), rtl: levelsFrom('rtl') };
 export function visualOrder(runs: Runs, start: number, end: number, rtl: boolean): readonly SeenRun[] | undefined {
   if (runs.length < 2) return undefined;
   const line = sliceRuns(runs, start, end);
-  if (line.length < 2 || !(rtl || line.some(({ text }) => FROM_RIGHT.test(text)))) return undefined;
+  if (line.length < 2 || !(rtl || line.some(({ text }) => hasRightToLeft(text)))) return undefined;
   const levels = LEVELS[rtl ? 'rtl' : 'ltr'](runs);
   let at = start;
   const parts = line.flatMap((run) => {

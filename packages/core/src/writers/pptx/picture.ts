@@ -1,26 +1,26 @@
 /** A picture in its frame (ECMA-376-1 §19.3.1.37): what of it is seen, and how it is toned, as properties that stay editable. */
 import { xmlText } from '../../container/index.ts';
-import { pictureGround, type PictureBox, type PictureDress } from '../../scene/index.ts';
-import type { Hex, Palette } from '../../theme/index.ts';
+import { pictureGround, type PictureBox, type PictureDress, type SlideColors } from '../../scene/index.ts';
 import { schemeColor, solidFill } from './colors.ts';
 import { presetGeometry } from './shapes.ts';
 import { xfrm } from './xml.ts';
 
-interface Behind {
-  readonly palette: Palette;
-  /** Of the slide. */
-  readonly ground: Hex;
-}
-
 const thousandths = (share: number): number => Math.round(share * 100_000);
 
-export function pictureXml(box: PictureBox, behind: Behind, id: number, name: string, ph: string, rel: string): string {
+export function pictureXml(
+  box: PictureBox,
+  slide: SlideColors,
+  id: number,
+  name: string,
+  ph: string,
+  rel: string,
+): string {
   const { alt, cut, dress, rect } = box;
   const description = alt === null ? '' : ` descr="${xmlText(alt)}"`;
   const [left, top, right, bottom] = cut.map(thousandths) as [number, number, number, number];
   const source =
     left + top + right + bottom === 0 ? '' : `<a:srcRect l="${left}" t="${top}" r="${right}" b="${bottom}"/>`;
-  const ground = pictureGround(box, behind.palette, behind.ground);
+  const ground = pictureGround(box, slide);
   const effects = toned(dress);
   const blip = effects === '' ? `<a:blip r:embed="${rel}"/>` : `<a:blip r:embed="${rel}">${effects}</a:blip>`;
   const outline =
