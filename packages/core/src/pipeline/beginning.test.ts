@@ -5,6 +5,7 @@ import { PRESET_NAMES, presetRecipe } from '../mapping/index.ts';
 import { readiness } from '../presentable/index.ts';
 import { doc, h, li, p, picture, random, randomDocument, table, THEMES, type Draft } from '../test/build.ts';
 import { beginning } from './beginning.ts';
+import { madeHeadings, markAsText } from '../structure/index.ts';
 import { convert } from './convert.ts';
 
 const report = doc(
@@ -175,4 +176,29 @@ test('openers say where one is among the sections, by the titles that their auth
     const made = convert(sections, [...look, ...beginning(sections, look)]);
     expect(readiness(made).ready).toBe(readiness(made).of);
   }
+});
+
+test('where no heading is marked, lines that look like headings are headings from the start, and can be made text again', () => {
+  const line = (text: string): Draft => ({ kind: 'paragraph', runs: [{ text, bold: true }] });
+  const tide = p('The pond fills twice a day. It holds eleven thousand cubic metres of water, and the gate keeps it.');
+  const plain = doc(line('Costs'), tide, line('The pond'), tide, line('Who helps'), tide);
+  const begun = beginning(plain);
+  const made = convert(plain, begun);
+  expect(made.document.blocks.map(({ kind }) => kind)).toEqual([
+    'heading',
+    'paragraph',
+    'heading',
+    'paragraph',
+    'heading',
+    'paragraph',
+  ]);
+  expect(madeHeadings(plain, made.document)).toEqual([
+    { look: 'bold', blocks: [0, 2, 4].map((i) => plain.blocks[i]!.id) },
+  ]);
+  const back = convert(plain, [...begun, markAsText(made.document.blocks.map(({ id }) => id))]);
+  expect(back.document.blocks.map(({ kind }) => kind)).toEqual(plain.blocks.map(({ kind }) => kind));
+  expect([back.ledger.lost, back.unplaced]).toEqual([0, []]);
+  // One line is a chance, and marks of the author's are not added to.
+  expect(beginning(doc(line('Costs'), tide, tide))[0]!.kind).toBe('map');
+  expect(beginning(doc(h(1, 'A'), tide, line('D'), tide, line('E'), tide))[0]!.kind).toBe('map');
 });

@@ -103,24 +103,60 @@ export const markAs = (blocks: readonly BlockId[], level: Level): StructureChang
 
 /**
  * Marks what looks like a heading in a document that has no marks of its own, as formats without styles do not.
+ * @param sure Least confidence, 0 to 1, where none are marked.
  * @returns The changes; where headings are marked already, only for lower ones that stand out by size or number.
  */
-export function impliedHeadings(document: DocumentModel): readonly StructureChange[] {
+export function impliedHeadings(document: DocumentModel, sure = SURE): readonly StructureChange[] {
   const marked = document.blocks.filter(({ kind }) => kind === 'heading').length > MOST_BY_CHANCE;
   const size = bodySize(document);
   return lookAlikes(document)
     .filter(({ confidence, traits, blocks }) =>
-      marked ? confidence >= SURER && blocks.length >= 2 && standsOut(traits, size) : confidence >= SURE,
+      marked ? confidence >= SURER && blocks.length >= 2 && standsOut(traits, size) : confidence >= sure,
     )
     .map(({ blocks, level }) => markAs(blocks, level));
 }
+
+/** Changes that mark what looks like a heading where nothing is marked, whatever the format; none for a single line. */
+export function proposedHeadings(document: DocumentModel): readonly StructureChange[] {
+  if (document.blocks.some(({ kind, left }) => kind === 'heading' && left === undefined)) return [];
+  const changes = impliedHeadings(document, LIKELY);
+  const lines = changes.reduce((sum, change) => sum + (change.kind === 'shape' ? change.shapes.length : 0), 0);
+  return lines < LEAST_HEADINGS ? [] : changes;
+}
+
+/** Lines that are headings now and were read as text, by how they look. */
+export interface MadeHeadings {
+  /** In words: `bold, 14 pt`. */
+  readonly look: string;
+  readonly blocks: readonly BlockId[];
+}
+
+export function madeHeadings(original: DocumentModel, document: DocumentModel): readonly MadeHeadings[] {
+  if (original === document) return [];
+  const were = new Map(original.blocks.map((block) => [block.id, block.kind]));
+  const made = document.blocks.filter(
+    ({ id, kind, left }) => kind === 'heading' && left === undefined && were.get(id) === 'paragraph',
+  );
+  return [...groupBy(made, keyOf).values()].map((group) => ({
+    look: traitsText(traitsOf(group[0]!)),
+    blocks: group.map(({ id }) => id),
+  }));
+}
+
+export const markAsText = (blocks: readonly BlockId[]): StructureChange => ({
+  kind: 'shape',
+  shapes: blocks.map((block) => ({ block, as: { kind: 'paragraph' } })),
+});
 
 /** Bookmarks may end above the lowest headings: what is larger than the text, or numbered in parts, is one of those. */
 const standsOut = ({ size, numbered }: Traits, body: number | undefined): boolean =>
   size !== undefined && body !== undefined && (size >= body * LARGER || numbered >= 2);
 
 const MOST_BY_CHANCE = 2;
+const LEAST_HEADINGS = 2;
 const LARGER = 1.12;
 const SURER = 0.65;
 
 const SURE = 0.55;
+/** Short bold lines above text reach it: where a format could mark headings, they are how people write them. */
+const LIKELY = 0.5;

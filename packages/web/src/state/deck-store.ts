@@ -8,12 +8,10 @@ import {
   type Destination,
   type Diagnostic,
   type Edit,
-  type Finding,
   type LogEntry,
-  type LookAlikes,
 } from '@alvex/core';
 import { create } from 'zustand';
-import type { ChangedDocument, Presets, Told, View } from '../worker/protocol.ts';
+import type { ChangedDocument, Presets, Structure, Told, View } from '../worker/protocol.ts';
 
 export interface DeckState {
   readonly phase: 'none' | 'opening' | 'open' | 'failed';
@@ -25,7 +23,7 @@ export interface DeckState {
   readonly blockById: ReadonlyMap<string, Block>;
   readonly diagnostics: readonly Diagnostic[];
   /** What the worker found in the document's structure; null until it has looked. */
-  readonly structure: { readonly groups: readonly LookAlikes[]; readonly findings: readonly Finding[] } | null;
+  readonly structure: Structure | null;
   readonly presets: Presets;
   readonly view: Omit<View, 'destinations' | 'turned' | 'seen' | 'document'> | null;
   readonly destinations: ReadonlyMap<string, Destination>;
@@ -64,8 +62,8 @@ const indexed = (blocks: readonly Block[]): Blocks => ({
 export const takeDocument = ({ language, blocks, diagnostics, presets }: Told<'document'>): void =>
   set({ ...indexed(blocks), language, diagnostics, presets, structure: null });
 
-export const takeStructure = ({ groups, findings }: Told<'structure'>): void =>
-  set({ structure: { groups, findings } });
+export const takeStructure = ({ groups, made, findings }: Told<'structure'>): void =>
+  set({ structure: { groups, made, findings } });
 
 export function takeView({ destinations: changed, turned, seen: _, document, ...view }: View): void {
   const state = get();

@@ -109,8 +109,8 @@ test('a new edition has the worker fetch its document, and undoing it the first 
 });
 
 test('what the worker finds in the structure is shown, a fault ends in words, closing ends the worker', () => {
-  FakeWorker.last.say({ kind: 'structure', groups: [], findings: [] });
-  expect(useDeck.getState().structure).toEqual({ groups: [], findings: [] });
+  FakeWorker.last.say({ kind: 'structure', groups: [], made: [], findings: [] });
+  expect(useDeck.getState().structure).toEqual({ groups: [], made: [], findings: [] });
   FakeWorker.last.say({ kind: 'failed', message: 'no memory' });
   expect(useDeck.getState()).toMatchObject({ phase: 'failed', failure: 'no memory' });
   closeDeck();

@@ -6,6 +6,7 @@ import {
   layOutAhead,
   layOutSlide,
   lookAlikes,
+  madeHeadings,
   measureAhead,
   optionsOf,
   PRESET_NAMES,
@@ -247,6 +248,7 @@ function planReview(): void {
     say({
       kind: 'structure',
       groups: lookAlikes(model),
+      made: document === undefined ? [] : madeHeadings(document, model),
       findings: findings(model, {
         titleFits: (runs) => titleFits(runs, theme),
         settled: (id) => decisions.turned.has(id),

@@ -24,6 +24,7 @@ import type {
   LedgerEntry,
   LevelMap,
   LookAlikes,
+  MadeHeadings,
   MapRecipe,
   MatterKind,
   Note,
@@ -121,6 +122,15 @@ export interface Counts {
   readonly notes: number;
   readonly tables: number;
   readonly pictures: number;
+}
+
+/** What was found in the document's structure. */
+export interface Structure {
+  /** Lines that look like headings. */
+  readonly groups: readonly LookAlikes[];
+  /** Lines that were read as text and are headings now. */
+  readonly made: readonly MadeHeadings[];
+  readonly findings: readonly Finding[];
 }
 
 /** Ready-made maps, laid on the levels that the document has now. */
@@ -325,7 +335,7 @@ export type FromWorker =
   | { readonly kind: 'view'; readonly seq: number; readonly view: View; readonly ms: number }
   | ({ readonly kind: 'pages' } & SeenPages)
   | { readonly kind: 'dressed'; readonly look: DeckLook; readonly drawings: readonly Drawing[] }
-  | { readonly kind: 'structure'; readonly groups: readonly LookAlikes[]; readonly findings: readonly Finding[] }
+  | ({ readonly kind: 'structure' } & Structure)
   | Answered<What>
   | { readonly kind: 'unanswered'; readonly ask: number; readonly failure: string }
   | { readonly kind: 'failed'; readonly message: string };

@@ -5,6 +5,7 @@ import {
   blockText,
   groupBy,
   markAs,
+  markAsText,
   together,
   type Block,
   type BlockId,
@@ -12,6 +13,7 @@ import {
   type FindingKind,
   type Level,
   type LookAlikes,
+  type MadeHeadings,
   type Repair,
 } from '@alvex/core';
 import { ask } from '../../state/core-link.ts';
@@ -72,6 +74,9 @@ export function StructurePanel({ go }: Props) {
         Structure
       </Heading>
       {nothing && <Small mt="6px">Nothing to put right: levels follow each other, and every heading has text.</Small>}
+      {structure.made.map((made) => (
+        <MadeCard key={made.blocks[0]} made={made} blockById={blockById} go={go} />
+      ))}
       {structure.groups.length > 1 && (
         <Action
           look="main"
@@ -163,6 +168,32 @@ function LookAlikeCard({
       <Small fontSize="xs" role="status">
         {slides === null ? '\u00a0' : `${count(now, 'slide')} now, ${slides} then`}
       </Small>
+    </Card>
+  );
+}
+
+/** What Alvex, or the author, took as headings by its look, and the way back. */
+function MadeCard({
+  made: { look, blocks },
+  blockById,
+  go,
+}: Props & { readonly made: MadeHeadings; readonly blockById: ReadonlyMap<string, Block> }) {
+  const [first] = blocks;
+  const sample = blockById.get(first!);
+  return (
+    <Card aria-label={`Lines taken as headings: ${look}`}>
+      <Box fontSize="sm">
+        <b>{count(blocks.length, 'line')}</b> of text taken as {blocks.length === 1 ? 'a heading' : 'headings'}: {look}
+      </Box>
+      {sample !== undefined && <Jump onClick={() => go(first!)}>{blockText(sample)}</Jump>}
+      <Box display="flex" gap="6px" flexWrap="wrap">
+        <Action size="small" onClick={() => edit(markAsText(blocks))}>
+          {blocks.length === 1 ? 'Make it text again' : 'Make them text again'}
+        </Action>
+        <Action size="small" look="quiet" onClick={() => chooseAll(blocks)}>
+          Choose them
+        </Action>
+      </Box>
     </Card>
   );
 }
