@@ -91,5 +91,6 @@ function checkDemo() {
           files.push(out);
       }
   step('exported decks against ECMA-376', alvex, ['check', ...files]);
+  step('exported decks as an expert reads them', alvex, ['audit', ...files]);
   rmSync(folder, { recursive: true, force: true });
 }

@@ -154,3 +154,24 @@ test('a document that cannot be read exits with 3 and one line that says why', (
   expect(stderr.trim().split('\n')).toHaveLength(1);
   expect(stderr).toContain('truncated: The file ends too early');
 });
+
+describe('what an expert would remark', () => {
+  test('is nothing of a deck of ours, on a template too', () => {
+    const out = join(folder, 'audited.pptx');
+    const template = join('packages/demo/files', 'sallow-quay-trust-template.pptx');
+    for (const more of [[], ['--template', template]]) {
+      expect(alvex(['convert', source, '-o', out, ...more]).stderr).toBe('');
+      expect(alvex(['check', out]).stdout).toBe(`${out}: 0 faults\n`);
+      const { status, stdout } = alvex(['audit', out]);
+      // The source says no language.
+      expect(stdout).toMatch(/: 1 remark\n {2}no-properties: 1\n {4}docProps\/(deck1-)?core.xml: language\n$/);
+      expect(status).toBe(1);
+    }
+  });
+
+  test('of a template that cannot be used is said why', () => {
+    const { status, stderr } = alvex(['convert', source, '-o', join(folder, 'no.pptx'), '--template', source]);
+    expect(status).toBe(3);
+    expect(stderr).toMatch(/^[a-z-]+: \S/);
+  });
+});

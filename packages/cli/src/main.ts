@@ -16,7 +16,9 @@ import {
   PRESET_NAMES,
   presetRecipe,
   ReadError,
+  readTemplate,
   THEME_DESIGNS,
+  type Converted,
   type Deflate,
   type DocumentType,
   type Edit,
@@ -33,7 +35,9 @@ const USAGE = `Usage:
   alvex outline FILE                                         the document's blocks, as JSON
   alvex deck FILE [--map NAME] [--theme NAME]                its slides and where every word went, as JSON
   alvex convert FILE -o OUT.pptx [--map NAME] [--theme NAME] a presentation
+        [--template FILE.pptx]                               on the layouts of an organisation's presentation
   alvex check FILE.pptx ...                                  what is wrong with a presentation by its standard (ECMA-376)
+  alvex audit FILE.pptx ...                                  what an expert would still remark of it, counted by rule
   alvex maps                                                 names of level maps
   alvex themes                                               names of themes
 FILE may be - for standard input; then --type ${DOCUMENT_TYPES.join('|')} says what it is.`;
@@ -48,6 +52,7 @@ async function main(): Promise<void> {
     options: {
       map: { type: 'string' },
       theme: { type: 'string' },
+      template: { type: 'string' },
       type: { type: 'string' },
       out: { type: 'string', short: 'o' },
       help: { type: 'boolean', short: 'h' },
@@ -59,6 +64,7 @@ async function main(): Promise<void> {
   }
   const [command, file, ...rest] = positionals;
   if (command === 'check') return check(positionals.slice(1));
+  if (command === 'audit') return audit(positionals.slice(1));
   if (rest.length > 0) throw new UsageError(`One file at a time; what is ${rest[0]}?`);
   if (command === undefined) throw new UsageError('Say what to do.');
   switch (command) {
@@ -78,15 +84,30 @@ async function main(): Promise<void> {
       const format = outputFormat(values.out);
       if (format === undefined) throw new UsageError(`What to write is told by its ending: ${endings.join(', ')}.`);
       const { document, pictures } = await read(file, values.type);
-      const converted = convert(document, choices(document, values.map, values.theme));
+      const template = values.template === undefined ? undefined : bytesOf(values.template);
+      const converted = converting(document, choices(document, values.map, values.theme), values.template, template);
       const scaled = await scalePictures(pictures, converted);
       const deflate: Deflate = (bytes) => deflateRawSync(bytes, DEFLATE_SETTINGS);
-      writeFileSync(values.out, writeDeck(format, converted, scaled, { deflate }));
+      const options = { deflate, ...(template === undefined ? {} : { template }) };
+      writeFileSync(values.out, writeDeck(format, converted, scaled, options));
       return;
     }
     default:
       throw new UsageError(`There is no command ${command}.`);
   }
+}
+
+/** @param template The bytes of the presentation on which the deck is built, if it is. */
+function converting(
+  document: ReadResult['document'],
+  edits: readonly Edit[],
+  path: string | undefined,
+  template: Uint8Array | undefined,
+): Converted {
+  if (path === undefined || template === undefined) return convert(document, edits);
+  const use = { hash: 'template', fileName: basename(path), layouts: {}, keep: 'none' } as const;
+  const templates = new Map([[use.hash, readTemplate(template).model]]);
+  return convert(document, [...edits, { kind: 'template', template: use }], undefined, templates);
 }
 
 const print = (text: string): void => void process.stdout.write(`${text}\n`);
@@ -136,6 +157,24 @@ async function check(files: readonly string[]): Promise<void> {
     if (faults.length > 0) process.exitCode = EXIT.faults;
   }
 }
+
+/** Exits with 1 when there is anything to remark. */
+async function audit(files: readonly string[]): Promise<void> {
+  if (files.length === 0) throw new UsageError('Say which file.');
+  const { auditPackage, AUDIT_RULES } = await import('@alvex/ooxml-check');
+  for (const file of files) {
+    const remarks = await auditPackage(bytesOf(file));
+    print(`${file}: ${remarks.length} ${remarks.length === 1 ? 'remark' : 'remarks'}`);
+    for (const rule of AUDIT_RULES) {
+      const found = remarks.filter((one) => one.rule === rule);
+      if (found.length === 0) continue;
+      print(`  ${rule}: ${found.length}`);
+      for (const { part, what } of found.slice(0, MOST_EXAMPLES)) print(`    ${part}: ${what}`);
+    }
+    if (remarks.length > 0) process.exitCode = EXIT.faults;
+  }
+}
+const MOST_EXAMPLES = 3;
 
 try {
   await main();

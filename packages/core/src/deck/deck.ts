@@ -1,4 +1,5 @@
 /** The deck: slides, each part of which knows the blocks it came from. */
+import type { Direction, LanguageTag } from '../base/index.ts';
 import type { ChartSettings } from '../charts/index.ts';
 import type { Picture, PictureId, Runs, Table } from '../content/index.ts';
 import type { LayoutName, PaletteChoice } from '../theme/index.ts';
@@ -16,6 +17,10 @@ interface Part<Id> {
   readonly repeats?: readonly BlockId[];
   /** The part of its block's text that it shows, where it was shortened; the whole text is spoken. */
   readonly kept?: readonly Range[];
+  /** Its language, where that is not the document's. */
+  readonly lang?: LanguageTag;
+  /** How it is written, where its first letters tell otherwise. */
+  readonly direction?: Direction;
 }
 export interface Point extends Part<PartId> {
   readonly kind: 'point';
@@ -23,6 +28,8 @@ export interface Point extends Part<PartId> {
   readonly runs: Runs;
   /** What its list sets before it, where that is no bullet. */
   readonly mark?: ItemMark;
+  /** The slide that it leads to. */
+  readonly leads?: SlideId;
   /** Drawn beside it where it stands in a figure. */
   readonly icon?: Icon;
 }
@@ -106,6 +113,8 @@ export interface SlideTitle {
   readonly runs: Runs;
   /** None where the title is repeated or was suggested. */
   readonly blocks: readonly BlockId[];
+  readonly lang?: LanguageTag;
+  readonly direction?: Direction;
 }
 
 export interface Slide {

@@ -1,6 +1,6 @@
 /** The document: a flat, ordered list of blocks. */
 import type { Diagnostic, LanguageTag, SourcePlace } from '../base/index.ts';
-import type { Picture, PictureId, Runs, Table } from '../content/index.ts';
+import type { FileAbout, Picture, PictureId, Runs, Table } from '../content/index.ts';
 import type { BlockId } from '../ids/index.ts';
 
 export type Level = 1 | 2 | 3 | 4 | 5 | 6;
@@ -112,6 +112,7 @@ export interface DocumentModel {
   readonly author: string | null;
   /** That of most of its text, as the file says or its words tell. */
   readonly language: LanguageTag | null;
+  readonly about?: FileAbout;
   readonly blocks: readonly Block[];
   readonly pictures: readonly Picture[];
   readonly diagnostics: readonly Diagnostic[];

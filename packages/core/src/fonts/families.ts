@@ -38,6 +38,25 @@ const MONO = /mono|courier|consol|code|typewriter/i;
 
 export const isShipped = (name: string): name is FamilyName => FAMILIES.some((family) => family === name);
 
+const SERIFS: ReadonlySet<string> = new Set([
+  'Caladea',
+  'EB Garamond',
+  'Gelasio',
+  'Lora',
+  'Playfair Display',
+  'Source Serif 4',
+  'Tinos',
+]);
+
+/** What a family is like, so that a receiver that lacks it takes one of the same kind: PANOSE (ECMA-376-1 §21.1.2.3.7), pitch and family. */
+export function fontClass(name: string): { readonly panose: string; readonly pitchFamily: number } {
+  const { family } = shippedFamily(name);
+  if (family === 'JetBrains Mono') return { panose: '02070309020205020404', pitchFamily: 49 };
+  return SERIFS.has(family)
+    ? { panose: '02020603050405020304', pitchFamily: 18 }
+    : { panose: '020B0604020202020204', pitchFamily: 34 };
+}
+
 /** How sure a measure in a shipped family is of what the receiver will see. */
 export type Stands = 'itself' | 'as-wide' | 'near';
 

@@ -2,10 +2,18 @@
 import { inches } from '../base/index.ts';
 import { runsText } from '../content/index.ts';
 import type { CardKind } from '../theme/index.ts';
-import { itemParas, label, MIDDLE, TOP_LEFT, type FigureDraft, type SetItem } from './figure-draft.ts';
+import {
+  itemParas,
+  label,
+  MIDDLE,
+  TOP_LEFT,
+  type FigureDraft,
+  type FigureShape,
+  type SetItem,
+} from './figure-draft.ts';
 import { bigNumber, type BigNumber } from './figure-items.ts';
 import { rectOf, type Pen, type Words } from './figure-pen.ts';
-import type { IconBox, Para, ShapeBox } from './page.ts';
+import type { Para } from './page.ts';
 
 /** In how many columns cards may stand, the better ones first. */
 export function gridColumns(items: readonly SetItem[]): readonly number[] {
@@ -31,7 +39,7 @@ export function cards(items: readonly SetItem[], pen: Pen, columns: number): Fig
   const stacked = columns === 1;
   const gap = inches(stacked ? 0.12 : pen.theme.cards === 'column' ? 0.5 : 0.25);
   const each = { width: (width - gap * (columns - 1)) / columns, height: (height - gap * (rows - 1)) / rows };
-  const shapes: (ShapeBox | IconBox)[] = [];
+  const shapes: FigureShape[] = [];
   const words: Words[] = [];
   const boxed = BOXES.has(pen.theme.cards);
   const plainItems = items.every(
@@ -40,6 +48,7 @@ export function cards(items: readonly SetItem[], pen: Pen, columns: number): Fig
   const marked = items.some(({ icon, ordered }) => icon !== undefined || ordered);
   const numbers = marked ? undefined : numbersOf(items);
   items.forEach((item, i) => {
+    pen.begin(i);
     const column = i % columns;
     const place = rectOf(
       x + column * (each.width + gap),

@@ -50,15 +50,16 @@ export function parasOf(texts: readonly TextContent[]): readonly Para[] {
       const { text } = part.mark;
       if (text.length > (marks[part.level - 1]?.length ?? 0)) marks[part.level - 1] = text;
     }
-  return texts.map(({ id, runs, ...part }): Para => {
-    if (part.kind === 'text') return { part: id, style: part.style, level: 1, runs };
+  return texts.map(({ id, runs, direction, ...part }): Para => {
+    const written = direction === undefined ? {} : { direction };
+    if (part.kind === 'text') return { part: id, style: part.style, level: 1, runs, ...written };
     const { level, mark } = part;
-    const point: Para = { part: id, style: 'point', level, runs };
+    const point: Para = { part: id, style: 'point', level, runs, ...written };
     return marks.length === 0 ? point : { ...point, ...(mark === undefined ? {} : { mark }), marks };
   });
 }
 
-/** @param free It stands in no placeholder. @param spread See `TextBox`. */
+/** @param free It stands in no placeholder. @param spread See `TextBox`. @param item Of a figure. */
 export function textBox(
   paras: readonly Para[],
   frame: Frame,
@@ -66,6 +67,7 @@ export function textBox(
   size: number,
   free = false,
   spread = 1,
+  item?: number,
 ): TextBox {
   let placed: TextBox['paragraphs'] | undefined;
   return {
@@ -75,6 +77,7 @@ export function textBox(
     scale: size / frame.style.sizes[0]!,
     spread,
     ...(free ? { free } : {}),
+    ...(item === undefined ? {} : { item }),
     get paragraphs() {
       return (placed ??= placeText(paras, frame, theme, size, spread));
     },

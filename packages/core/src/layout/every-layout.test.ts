@@ -15,7 +15,7 @@ import {
   type Rect,
   type Theme,
 } from '../theme/index.ts';
-import { layOutSlide, type Page } from './index.ts';
+import { layOutSlide, type ConnectorBox, type Page } from './index.ts';
 
 const point = (text: string, i: number, level = 1): Content => ({
   kind: 'point',
@@ -165,13 +165,26 @@ const within = (inner: Rect, outer: Rect): boolean => contains(outer, inner, PLA
 /** Least sizes in points, of titles, of text in placeholders, and of all else. */
 const FLOOR = { title: 14, body: 10, other: 11 };
 
+const lineRect = ({ from, to }: ConnectorBox): Rect =>
+  ({
+    x: Math.min(from.x, to.x),
+    y: Math.min(from.y, to.y),
+    width: Math.abs(from.x - to.x),
+    height: Math.abs(from.y - to.y),
+  }) as Rect;
+
 function faultsOf(page: Page, theme: Theme): readonly string[] {
   const faults: string[] = [];
   const slide = sceneSlide(page, 1, theme);
   const whole = { x: 0, y: 0, ...theme.size } as unknown as Rect;
   const placed: { rect: Rect; name: string }[] = [];
   for (const box of page.boxes) {
-    const rect = box.kind === 'text' || box.kind === 'chart' || box.kind === 'table' ? box.frame : box.rect;
+    const rect =
+      box.kind === 'connector'
+        ? lineRect(box)
+        : box.kind === 'text' || box.kind === 'chart' || box.kind === 'table'
+          ? box.frame
+          : box.rect;
     if (!within(rect, whole)) faults.push(`${box.kind} off the slide`);
     if (box.kind === 'text') {
       for (const paragraph of box.paragraphs) {

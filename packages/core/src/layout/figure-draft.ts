@@ -2,14 +2,15 @@
 import { plain } from '../content/index.ts';
 import type { FigureItem } from './figure-items.ts';
 import type { Words } from './figure-pen.ts';
-import type { IconBox, Para, ShapeBox } from './page.ts';
+import type { ConnectorBox, IconBox, Para, ShapeBox } from './page.ts';
 
 export interface SetItem extends FigureItem {
   /** It is the heading of what stands below it. */
   readonly heads: boolean;
 }
+export type FigureShape = ShapeBox | IconBox | ConnectorBox;
 export interface FigureDraft {
-  readonly shapes: readonly (ShapeBox | IconBox)[];
+  readonly shapes: readonly FigureShape[];
   readonly words: readonly Words[];
   /** Share of the room that it takes at least, where that is more than of most. */
   readonly least?: number;

@@ -1,9 +1,10 @@
 /** Where the shapes and the text of each figure stand, before it is known at what size the text fits. */
 import { inches } from '../base/index.ts';
 import { cards, gridColumns } from './card-drafts.ts';
-import { itemParas, label, type FigureDraft, type SetItem } from './figure-draft.ts';
-import { rectOf, within, type Pen, type Words } from './figure-pen.ts';
-import type { IconBox, ShapeBox } from './page.ts';
+import { itemParas, label, MIDDLE, type FigureDraft, type FigureShape, type SetItem } from './figure-draft.ts';
+import { middleOf, rectOf, within, type Pen, type Words } from './figure-pen.ts';
+import type { Rect } from '../theme/index.ts';
+import type { ShapeBox, Side } from './page.ts';
 import { stepsAcross, stepsDown } from './step-drafts.ts';
 import { timelineAcross, timelineDown } from './timeline-drafts.ts';
 
@@ -33,31 +34,39 @@ function cycle(items: readonly SetItem[], pen: Pen): FigureDraft {
   const { x, y, width, height } = pen.frame;
   const n = items.length;
   const card = { width: Math.min(width * (n > 4 ? 0.27 : 0.3), inches(3.3)), height: height * (n > 4 ? 0.27 : 0.3) };
-  const rx = (width - card.width) / 2;
-  const ry = (height - card.height) / 2;
-  const center = { x: x + width / 2, y: y + height / 2 };
-  const angle = (i: number): number => -Math.PI / 2 + (i * 2 * Math.PI) / n;
-  const shapes: ShapeBox[] = [];
+  const [rx, ry] = [(width - card.width) / 2, (height - card.height) / 2];
+  const places = items.map((_, i) => {
+    const angle = -Math.PI / 2 + (i * 2 * Math.PI) / n;
+    const left = x + rx * (1 + Math.cos(angle));
+    return rectOf(left, y + ry * (1 + Math.sin(angle)), card.width, card.height);
+  });
+  const shapes: FigureShape[] = [];
   const words: Words[] = [];
   items.forEach((item, i) => {
-    const at = { x: center.x + rx * Math.cos(angle(i)), y: center.y + ry * Math.sin(angle(i)) };
-    const rect = rectOf(at.x - card.width / 2, at.y - card.height / 2, card.width, card.height);
-    const color = pen.accent(i, n > 4);
-    const half = angle(i) + Math.PI / n;
-    const arrow = inches(0.34);
-    const between = { x: center.x + rx * 0.82 * Math.cos(half), y: center.y + ry * 0.82 * Math.sin(half) };
-    const turned = (Math.atan2(ry * Math.cos(half), -rx * Math.sin(half)) * 180) / Math.PI;
+    pen.begin(i);
+    const next = (i + 1) % n;
+    const [from, to] = nearestSides(places[i]!, places[next]!);
     shapes.push(
-      pen.shape(pen.card, rect, color),
-      pen.shape('arrow', rectOf(between.x - arrow / 2, between.y - arrow / 2, arrow, arrow), 'muted', {
-        turned: Math.round((turned + 360) % 360),
-      }),
+      pen.shape(pen.card, places[i]!, pen.accent(i, n > 4)),
+      pen.connect([i, places[i]!, from], [next, places[next]!, to], { width: 2.25, arrow: true }),
     );
-    words.push(
-      pen.words(within(rect, inches(0.12)), itemParas(item), { anchor: 'middle', align: 'center', color: 'ground' }),
-    );
+    words.push(pen.words(within(places[i]!, inches(0.12)), itemParas(item), { ...MIDDLE, color: 'ground' }));
   });
   return { shapes, words };
+}
+
+const SIDES: readonly Side[] = ['top', 'right', 'bottom', 'left'];
+/** The sides between which the way from one place to another is shortest. */
+function nearestSides(a: Rect, b: Rect): readonly [Side, Side] {
+  let best: readonly [Side, Side] = ['right', 'left'];
+  let least = Infinity;
+  for (const from of SIDES)
+    for (const to of SIDES) {
+      const [p, q] = [middleOf(a, from), middleOf(b, to)];
+      const way = Math.hypot(p.x - q.x, p.y - q.y);
+      if (way < least) [least, best] = [way, [from, to]];
+    }
+  return best;
 }
 
 /** Layers from the top down: a pyramid, or the other way round a funnel; the text stands beside them. */
@@ -73,6 +82,7 @@ function layers(items: readonly SetItem[], pen: Pen, funnel: boolean): FigureDra
   const shapes: ShapeBox[] = [];
   const words: Words[] = [];
   items.forEach((item, i) => {
+    pen.begin(i);
     const top = y + i * (each + gap);
     const [upper, lower] = funnel ? [wide(1 - i / n), wide(1 - (i + 1) / n)] : [wide(i / n), wide((i + 1) / n)];
     const outer = Math.max(upper, lower);
@@ -119,9 +129,10 @@ function matrix(items: readonly SetItem[], pen: Pen): FigureDraft {
   const { x, y, width, height } = pen.frame;
   const gap = inches(0.14);
   const each = { width: (width - gap) / 2, height: (height - gap) / 2 };
-  const shapes: (ShapeBox | IconBox)[] = [];
+  const shapes: FigureShape[] = [];
   const words: Words[] = [];
   items.forEach((item, i) => {
+    pen.begin(i);
     const card = rectOf(
       x + (i % 2) * (each.width + gap),
       y + Math.floor(i / 2) * (each.height + gap),

@@ -1,5 +1,5 @@
 /** Draws within a figure's frame: shapes in the theme's accents, and places for text. All lengths in EMU. */
-import { emu, inches } from '../base/index.ts';
+import { emu, inches, type Emu } from '../base/index.ts';
 import {
   isPointing,
   mirroredRect,
@@ -12,7 +12,7 @@ import {
   type Theme,
 } from '../theme/index.ts';
 import type { FigureItem } from './figure-items.ts';
-import type { IconBox, Para, ShapeBox } from './page.ts';
+import type { ConnectorBox, ConnectorEnd, IconBox, Para, ShapeBox, Side } from './page.ts';
 
 /** Text that must fit a place, whatever shapes stand behind it. */
 export interface Words {
@@ -20,6 +20,7 @@ export interface Words {
   readonly paras: readonly Para[];
   /** It is set larger than the rest, on one line: a number. */
   readonly large?: true;
+  readonly item?: number | undefined;
 }
 
 interface Card {
@@ -35,12 +36,22 @@ export class Pen {
   readonly frame: Frame;
   readonly theme: Theme;
   readonly #blank: ShapeBox | undefined;
+  #item: number | undefined;
 
   /** @param draws Whether its shapes are wanted, or only where text stands: most drafts are made to be measured. */
   constructor(frame: Frame, theme: Theme, draws = true) {
     this.frame = frame;
     this.theme = theme;
     this.#blank = draws ? undefined : shapeIn(frame);
+  }
+
+  /** What is drawn from here on belongs to an item, or to all where none is named. */
+  begin(item?: number): void {
+    this.#item = item;
+  }
+
+  get #of(): { readonly item?: number } {
+    return this.#item === undefined ? {} : { item: this.#item };
   }
 
   /** Figures are drawn from the left, and mirrored as a whole where the deck begins at the right. */
@@ -114,7 +125,7 @@ export class Pen {
 
   shape(geometry: Geometry, rect: Rect, fill: ColorName | null, more: Partial<ShapeBox> = {}): ShapeBox {
     if (this.#blank !== undefined) return this.#blank;
-    const shape: ShapeBox = { ...shapeIn(this.frame), geometry, rect: this.#placed(rect), fill, ...more };
+    const shape: ShapeBox = { ...shapeIn(this.frame), geometry, rect: this.#placed(rect), fill, ...more, ...this.#of };
     return this.theme.mirrored && isPointing(geometry)
       ? { ...shape, mirrored: true, turned: (360 - shape.turned) % 360 }
       : shape;
@@ -123,7 +134,17 @@ export class Pen {
   icon(item: FigureItem, rect: Rect, color: ColorName): readonly IconBox[] {
     return item.icon === undefined || item.part === null
       ? []
-      : [{ kind: 'icon', frame: this.frame, part: item.part, icon: item.icon, rect: this.#placed(rect), color }];
+      : [
+          {
+            kind: 'icon',
+            frame: this.frame,
+            part: item.part,
+            icon: item.icon,
+            rect: this.#placed(rect),
+            color,
+            ...this.#of,
+          },
+        ];
   }
 
   words(rect: Rect, paras: readonly Para[], style: Partial<TextStyle> & Pick<Frame, 'anchor' | 'align'>): Words {
@@ -140,7 +161,44 @@ export class Pen {
         style: base,
       },
       paras,
+      ...this.#of,
     };
+  }
+
+  /** A line between the middles of two sides of what items stand on. */
+  connect(
+    [item, place, side]: readonly [item: number, place: Rect, side: Side],
+    [next, beside, end]: readonly [item: number, place: Rect, side: Side],
+    { color = 'muted', width = 1.5, arrow = false }: Partial<Pick<ConnectorBox, 'color' | 'width' | 'arrow'>> = {},
+  ): ConnectorBox {
+    const at = (of: number, rect: Rect, where: Side): ConnectorEnd => {
+      const placed = this.#placed(rect);
+      const on = this.theme.mirrored ? MIRRORED[where] : where;
+      return { item: of, side: on, ...middleOf(placed, on) };
+    };
+    return {
+      kind: 'connector',
+      frame: this.frame,
+      from: at(item, place, side),
+      to: at(next, beside, end),
+      color,
+      width,
+      arrow,
+    };
+  }
+}
+
+const MIRRORED: Readonly<Record<Side, Side>> = { top: 'top', right: 'left', bottom: 'bottom', left: 'right' };
+
+/** The middle of a side. */
+export function middleOf({ x, y, width, height }: Rect, side: Side): { readonly x: Emu; readonly y: Emu } {
+  switch (side) {
+    case 'top':
+    case 'bottom':
+      return { x: emu(x + width / 2), y: emu(side === 'top' ? y : y + height) };
+    case 'left':
+    case 'right':
+      return { x: emu(side === 'left' ? x : x + width), y: emu(y + height / 2) };
   }
 }
 

@@ -1,5 +1,5 @@
 /** What layout gives: pages with measured boxes. A slide takes one page, or more where it is continued. */
-import type { Emu } from '../base/index.ts';
+import type { Direction, Emu } from '../base/index.ts';
 import type { Chart } from '../charts/index.ts';
 import type { Picture, PictureId, Runs, Table } from '../content/index.ts';
 import type { Icon, ItemMark, Note, PictureDress, Slide } from '../deck/index.ts';
@@ -28,6 +28,8 @@ export interface Para {
   readonly mark?: ItemMark;
   /** The widest mark of each level of its slide, from level 1; so much room stands before all points of that level. */
   readonly marks?: readonly (string | undefined)[];
+  /** How it is written, where its first letters tell otherwise. */
+  readonly direction?: Direction;
   /** It stands on the page before too, and is said again for what is below it. */
   readonly repeated?: true;
 }
@@ -58,6 +60,7 @@ export interface TextBox {
   readonly spread: number;
   /** It stands in no placeholder: text of a figure. */
   readonly free?: true;
+  readonly item?: number /* 0.., see `ShapeBox` */;
 }
 export interface PictureBox {
   readonly kind: 'picture';
@@ -97,6 +100,27 @@ export interface ShapeBox {
   readonly upsideDown: boolean;
   /** It points to the left. */
   readonly mirrored?: true;
+  /** Which item of the figure it belongs to, from 0; none where it belongs to all. */
+  readonly item?: number;
+}
+export type Side = 'top' | 'right' | 'bottom' | 'left';
+/** The middle of a side of an item's shape. */
+export interface ConnectorEnd {
+  readonly item: number /* 0.. */;
+  readonly side: Side;
+  readonly x: Emu;
+  readonly y: Emu;
+}
+/** A straight line from one item of a figure to another, which goes along with both. */
+export interface ConnectorBox {
+  readonly kind: 'connector';
+  readonly frame: Frame /* of the figure */;
+  readonly from: ConnectorEnd;
+  readonly to: ConnectorEnd;
+  readonly color: ColorName;
+  readonly width: number /* points */;
+  /** It ends in an arrow. */
+  readonly arrow: boolean;
 }
 export interface IconBox {
   readonly kind: 'icon';
@@ -105,6 +129,7 @@ export interface IconBox {
   readonly icon: Icon;
   readonly rect: Rect;
   readonly color: ColorName;
+  readonly item?: number /* see `ShapeBox` */;
 }
 export interface SetCell {
   readonly align: 'left' | 'right';
@@ -129,7 +154,7 @@ export interface TableBox {
   readonly rowHeights: readonly Emu[];
   readonly cells: readonly SetCell[];
 }
-export type Box = TextBox | PictureBox | TableBox | ChartBox | ShapeBox | IconBox;
+export type Box = TextBox | PictureBox | TableBox | ChartBox | ShapeBox | IconBox | ConnectorBox;
 
 export interface Fit {
   /** `tight`: smaller than designed. `spills`: too much even at the floor; drawn smaller still, so that it stays inside. */

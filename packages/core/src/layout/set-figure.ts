@@ -64,7 +64,15 @@ export function setFigure(
   const large = largeSize(draft, size, theme)!;
   const words = draft.words.map((one): Box => {
     const own = one.large ? large : size;
-    return textBox(one.paras, { ...one.frame, style: { ...one.frame.style, sizes: [own] } }, theme, own, true);
+    return textBox(
+      one.paras,
+      { ...one.frame, style: { ...one.frame.style, sizes: [own] } },
+      theme,
+      own,
+      true,
+      1,
+      one.item,
+    );
   });
   return { size, boxes: [...draft.shapes, ...words] };
 }

@@ -189,11 +189,13 @@ const directionsIn = remembered((runs: Runs) => {
 
 /** How a text is written, and from which side it is set: in a deck that begins at the right, all but code is. */
 export function sideOf(
-  { runs, style }: { readonly runs: Runs; readonly style?: Para['style'] },
+  { runs, style, direction }: { readonly runs: Runs } & Partial<Pick<Para, 'style' | 'direction'>>,
   theme: Theme,
 ): { readonly rtl: boolean; readonly fromRight: boolean } {
   if (style === 'code') return LEFT;
   const { first, any } = directionsIn(runs);
+  if (direction !== undefined)
+    return { rtl: direction === 'rtl', fromRight: direction === 'rtl' || theme.mirrored === true };
   const rtl = first === 'rtl' || (theme.mirrored === true && any);
   return { rtl, fromRight: rtl || theme.mirrored === true };
 }

@@ -1,7 +1,15 @@
 /** Steps of something that is done in order, as the theme draws them: across the slide or down. */
 import { inches } from '../base/index.ts';
 import type { ColorName, Rect } from '../theme/index.ts';
-import { itemParas, label, MIDDLE, TOP_LEFT, type FigureDraft, type SetItem } from './figure-draft.ts';
+import {
+  itemParas,
+  label,
+  MIDDLE,
+  TOP_LEFT,
+  type FigureDraft,
+  type FigureShape,
+  type SetItem,
+} from './figure-draft.ts';
 import { rectOf, within, type Pen, type Words } from './figure-pen.ts';
 import type { Para, ShapeBox } from './page.ts';
 
@@ -17,13 +25,14 @@ type Step = (at: {
   readonly place: Rect;
   readonly gap: number;
   readonly pen: Pen;
-}) => { readonly shapes: readonly ShapeBox[]; readonly words: readonly Words[] };
+}) => FigureDraft;
 
 export function stepsAcross(items: readonly SetItem[], pen: Pen): FigureDraft {
   const { gap, step } = KINDS[pen.theme.hand.steps];
-  const drawn = pen
-    .columns(items.length, gap)
-    .map((place, i) => step({ item: items[i]!, i, of: items.length, place, gap, pen }));
+  const drawn = pen.columns(items.length, gap).map((place, i) => {
+    pen.begin(i);
+    return step({ item: items[i]!, i, of: items.length, place, gap, pen });
+  });
   return { shapes: drawn.flatMap(({ shapes }) => shapes), words: drawn.flatMap(({ words }) => words) };
 }
 
@@ -85,14 +94,14 @@ const disc: Step = ({ item, i, of, place, gap, pen }) => {
   const side = Math.min(inches(0.85), height * 0.3, width);
   const pad = inches(0.16);
   const card = rectOf(x, y + side / 2, width, height - side / 2);
-  const line = rectOf(x + width, y + side / 2 + inches(0.1), gap, inches(0.03));
   const round = rectOf(x + pad, y, side, side);
+  const next = rectOf(round.x + width + gap, y, side, side);
   const from = side + pad * 0.6;
   return {
     shapes: [
       pen.shape(pen.card, card, 'panel'),
-      ...(i < of - 1 ? [pen.shape('rect', line, 'muted')] : []),
       pen.shape('ellipse', round, pen.accent(i, of > MANY)),
+      ...(i < of - 1 ? [pen.connect([i, round, 'right'], [i + 1, next, 'left'], { width: 2.25 })] : []),
     ],
     words: [
       pen.words(round, [number(item, i)], { ...MIDDLE, ...NUMBER, color: 'ground' }),
@@ -119,12 +128,11 @@ const stair: Step = ({ item, i, of, place, pen }) => {
 const box: Step = ({ item, i, of, place, gap, pen }) => {
   const { x, y, width, height } = place;
   const color = pen.accent(i, of > MANY);
-  const arrow = Math.min(gap * 0.7, inches(0.3));
-  const spot = rectOf(x + width + (gap - arrow) / 2, y + height / 2 - arrow / 2, arrow, arrow);
+  const next = rectOf(x + width + gap, y, width, height);
   return {
     shapes: [
       pen.shape(pen.card, place, null, { line: { color, width: 1.5 } }),
-      ...(i < of - 1 ? [pen.shape('arrow', spot, 'muted')] : []),
+      ...(i < of - 1 ? [pen.connect([i, place, 'right'], [i + 1, next, 'left'], { arrow: true })] : []),
     ],
     words: inBox({ item, i, pen }, place, y + inches(0.1), color),
   };
@@ -145,15 +153,16 @@ export function stepsDown(items: readonly SetItem[], pen: Pen): FigureDraft {
   const each = (height - gap * (items.length - 1)) / items.length;
   const side = Math.min(each, inches(0.62));
   const { steps } = pen.theme.hand;
-  const lines: ShapeBox[] = [];
+  const lines: FigureShape[] = [];
   const spots: ShapeBox[] = [];
   const words = items.flatMap((item, i): readonly Words[] => {
+    pen.begin(i);
     const top = y + i * (each + gap);
-    const middle = top + each / 2;
-    const spot = rectOf(x, middle - side / 2, side, side);
+    const spot = rectOf(x, top + (each - side) / 2, side, side);
+    const below = rectOf(x, spot.y + each + gap, side, side);
     const color = pen.accent(i, true);
     if (steps !== 'numerals' && i < items.length - 1)
-      lines.push(pen.shape('rect', rectOf(x + side / 2 - inches(0.012), middle, inches(0.024), each + gap), 'muted'));
+      lines.push(pen.connect([i, spot, 'bottom'], [i + 1, below, 'top'], { width: 1.75 }));
     if (steps === 'boxes') spots.push(pen.shape(pen.card, spot, 'ground', { line: { color, width: 1.5 } }));
     else if (steps !== 'numerals') spots.push(pen.shape(steps === 'stairs' ? 'rect' : 'ellipse', spot, color));
     const plain = steps === 'numerals' || steps === 'boxes';
@@ -165,6 +174,5 @@ export function stepsDown(items: readonly SetItem[], pen: Pen): FigureDraft {
       }),
     ];
   });
-  // Lines first, so that the numbers stand on them.
   return { shapes: [...lines, ...spots], words };
 }

@@ -55,6 +55,7 @@ const BAND: Heads = {
 function headed(items: readonly SetItem[], pen: Pen, { gap, least, share, date, below }: Heads): FigureDraft {
   const pad = inches(0.17);
   const drawn = pen.columns(items.length, gap).map(({ x, y, width, height }, i): FigureDraft => {
+    pen.begin(i);
     const { when, what } = dated(items[i]!, i);
     const color = pen.accent(i, items.length > MANY);
     const head = Math.max(least, height * share);
@@ -80,6 +81,7 @@ function dots(items: readonly SetItem[], pen: Pen): FigureDraft {
   const shapes: ShapeBox[] = [pen.shape('rect', rectOf(x, line - inches(0.02), width, inches(0.04)), 'muted')];
   const words: Words[] = [];
   pen.columns(items.length, inches(0.2)).forEach(({ x: at, width: each }, i) => {
+    pen.begin(i);
     const { when, what } = dated(items[i]!, i);
     const color = pen.accent(i, items.length > MANY);
     const stem = rectOf(at + dot / 2 - inches(0.01), line, inches(0.02), y + height - line);
@@ -110,6 +112,7 @@ export function timelineDown(items: readonly SetItem[], pen: Pen): FigureDraft {
   ];
   const words: Words[] = [];
   items.forEach((item, i) => {
+    pen.begin(i);
     const top = y + i * each;
     const parts = dated(item, i);
     const color = pen.accent(i, true);

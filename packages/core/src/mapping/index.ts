@@ -5,5 +5,6 @@ export { fillMatter, withMatter, withPlaces } from './matter.ts';
 export { NO_OVERRIDES, type Overrides } from './plan.ts';
 export * from './preset-maps.ts';
 export * from './text-kind.ts';
+export { withSpeech } from './with-speech.ts';
 export * from './suggest-map.ts';
 export { sectionsToLeave, type LeftSections } from './leave-sections.ts';

@@ -132,6 +132,7 @@ function agenda(slides: readonly Slide[]): readonly Point[] {
     kind: 'point',
     level: 1,
     id: matterPart('agenda', id),
+    leads: id,
     runs: title.runs,
     blocks: [],
     repeats: title.blocks,

@@ -16,6 +16,7 @@ import {
   PRESET_NAMES,
   withMatter,
   withPlaces,
+  withSpeech,
   type Ledger,
   type Overrides,
   type PresetName,
@@ -62,7 +63,8 @@ export function convert(
   const { document, unplaced: unplacedChanges } = structured(original, edits.filter(isStructureChange));
   const decisions = decide(edits);
   const map = chosenMap(document, decisions);
-  const fresh = withMatter(mapDocument(document, map, overridesOf(document, decisions)), document, decisions.matter);
+  const told = mapDocument(document, map, overridesOf(document, decisions));
+  const fresh = withMatter({ ...told, slides: withSpeech(told.slides, document) }, document, decisions.matter);
   // A slide that is not what it was, be it in identity alone, has all edits laid anew.
   const mapped = previous === undefined ? fresh : { ...fresh, slides: keepIdentity(previous.mapped, fresh.slides) };
   const { deck: replayed, unplaced } = replay(mapped, edits, blockIds(document));

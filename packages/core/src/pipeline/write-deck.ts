@@ -25,8 +25,8 @@ export function writeDeck(
   options: WriteOptions = {},
 ): Uint8Array {
   const byId = new Map(pictures.map((picture) => [picture.id, picture]));
-  const { title, author, language } = converted.document;
-  const scene = makeScene(converted.pages, converted.theme, { title, author, language });
+  const { title, author, language, about } = converted.document;
+  const scene = makeScene(converted.pages, converted.theme, { title, author, language, about });
   const { template, deflate } = options;
   // Templates that are kept have been disarmed; those of before, and other hosts', have not.
   const safe = template === undefined ? {} : { template: disarm(template, deflate).bytes };

@@ -118,6 +118,8 @@ function extent(box: Box, theme: Theme): readonly [number, number] {
     case 'shape':
     case 'icon':
       return [box.rect.y, box.rect.y + box.rect.height];
+    case 'connector':
+      return [Math.min(box.from.y, box.to.y), Math.max(box.from.y, box.to.y)];
   }
 }
 

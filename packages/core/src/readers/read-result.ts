@@ -5,6 +5,7 @@ import { runsText, sliceRuns, type PictureData } from '../content/index.ts';
 import { accountFor, type SourceText } from './account.ts';
 import { settleLanguages } from './paragraph-languages.ts';
 import { BlockIds, blockText, findTitle, identityText, type Block, type DocumentModel } from '../document/index.ts';
+import { aboutOf, type FileProperties } from './file-properties.ts';
 
 export interface ReadResult {
   readonly document: DocumentModel;
@@ -56,18 +57,20 @@ export function readResult(
   list: BlockList,
   pictures: readonly PictureData[],
   report: Report,
-  properties: { title?: string | null; author?: string | null; language?: string | null } = {},
+  properties: FileProperties = {},
   /** The source's own text, to be accounted for. */
   source?: SourceText,
 ): ReadResult {
   if (source !== undefined) accountFor(source, list.blocks, report);
   const settled = settleLanguages(list.blocks, languageTag(properties.language));
   const titleBlock = findTitle(list.blocks);
+  const about = aboutOf(properties);
   const title = titleBlock === undefined ? properties.title?.trim() : blockText(titleBlock).trim();
   return {
     document: {
       title: title || null,
       author: properties.author?.trim() || null,
+      ...(about === undefined ? {} : { about }),
       ...settled,
       pictures: pictures.map(({ bytes: _, ...picture }) => picture),
       diagnostics: report.diagnostics,

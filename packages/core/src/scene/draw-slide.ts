@@ -18,7 +18,7 @@ import {
   type Theme,
 } from '../theme/index.ts';
 import { drawChart } from './draw-chart.ts';
-import { drawIcon, drawMark, drawShape, type DrawnShape } from './drawn-shape.ts';
+import { drawConnector, drawIcon, drawMark, drawShape, type DrawnShape } from './drawn-shape.ts';
 import { drawCell, drawParagraph, type Piece } from './drawn-text.ts';
 import { pictureGround } from './picture-ground.ts';
 import { colorsOf, type SceneSlide, type SlideColors } from './scene.ts';
@@ -172,6 +172,9 @@ function drawBox(box: Box, boxes: readonly Box[], look: Look, { shapes, texts, p
     }
     case 'shape':
       shapes.push(drawShape(box, palette));
+      return;
+    case 'connector':
+      shapes.push(...drawConnector(box, palette));
       return;
     case 'icon':
       shapes.push(...drawIcon(box, palette));

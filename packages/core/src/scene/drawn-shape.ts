@@ -1,6 +1,6 @@
 /** Shapes as they are drawn: outlines as SVG path data (SVG 2 §9.3), all lengths in points. */
 import { ptFromEmu } from '../base/index.ts';
-import type { IconBox, ShapeBox } from '../layout/index.ts';
+import type { ConnectorBox, IconBox, ShapeBox } from '../layout/index.ts';
 import type { Geometry, Hex, Mark, Palette, Rect } from '../theme/index.ts';
 
 export interface DrawnShape {
@@ -109,6 +109,30 @@ export function drawShape(box: ShapeBox, palette: Palette): DrawnShape {
     strokeWidth: box.line?.width ?? 0,
     ...(box.turned === 0 ? {} : { turned: [box.turned, rect.x + rect.width / 2, rect.y + rect.height / 2] }),
   };
+}
+
+/** Sides of an arrow's head, in widths of its line, as ECMA-376-1 §20.1.10.33 and §20.1.10.32 have it for a large one. */
+const HEAD = 5;
+
+/** A line that ends where its head begins. */
+export function drawConnector(
+  { from, to, color, width, arrow }: ConnectorBox,
+  palette: Palette,
+): readonly DrawnShape[] {
+  const [x, y, endX, endY] = [ptFromEmu(from.x), ptFromEmu(from.y), ptFromEmu(to.x), ptFromEmu(to.y)];
+  const length = Math.hypot(endX - x, endY - y);
+  const [dx, dy] = length === 0 ? [0, 0] : [(endX - x) / length, (endY - y) / length];
+  const head = arrow ? Math.min(length, HEAD * width) : 0;
+  const [neckX, neckY, half] = [endX - dx * head, endY - dy * head, head / 2];
+  const line: DrawnShape = {
+    d: `M${n(x)} ${n(y)}L${n(neckX)} ${n(neckY)}`,
+    fill: null,
+    stroke: palette[color],
+    strokeWidth: width,
+  };
+  if (!arrow) return [line];
+  const d = polygon([endX, endY], [neckX - dy * half, neckY + dx * half], [neckX + dy * half, neckY - dx * half]);
+  return [line, { d, fill: palette[color], stroke: null, strokeWidth: 0 }];
 }
 
 /** Side of the square in which icons are drawn. */

@@ -9,16 +9,20 @@ export {
   placeOf,
   type Box,
   type ChartBox,
+  type ConnectorBox,
+  type ConnectorEnd,
   type IconBox,
   type Para,
   type PictureBox,
   type ShapeBox,
+  type Side,
   type SetCell,
   type TableBox,
   type TextBox,
 } from '../layout/index.ts';
 export { accentOf, coloredByCategory, formatCode, isMirrored, type Chart } from '../charts/index.ts';
 export type { PictureDress } from '../deck/index.ts';
+export * from './describe.ts';
 export * from './draw-chart.ts';
 export * from './draw-slide.ts';
 export * from './drawn-shape.ts';

@@ -1,8 +1,8 @@
 /** Drawable slides that keep their meaning: boxes with roles, paragraphs with levels, notes, sections. */
-import type { LanguageTag } from '../base/index.ts';
-import type { PictureData, PictureId } from '../content/index.ts';
+import { remembered, type LanguageTag } from '../base/index.ts';
+import type { FileAbout, PictureData, PictureId } from '../content/index.ts';
 import type { Note, Slide } from '../deck/index.ts';
-import type { PageKey, SlideId } from '../ids/index.ts';
+import type { PageKey, PartId, SlideId } from '../ids/index.ts';
 import type { Box, Page } from '../layout/index.ts';
 import { layoutNamed, paletteFor, type Hex, type Layout, type Palette, type Theme } from '../theme/index.ts';
 import { runsText } from '../content/index.ts';
@@ -25,6 +25,10 @@ export interface SceneSlide {
   readonly notes: readonly Note[];
   /** Not shown when the deck is presented. */
   readonly hidden: boolean;
+  /** Languages of parts, and under null of the title, where they are not the deck's. */
+  readonly languages: ReadonlyMap<PartId | null, LanguageTag>;
+  /** Slides that parts lead to: entries of an agenda. */
+  readonly leads: ReadonlyMap<PartId, SlideId>;
   /** Colours of its own, in the place of the theme's. */
   readonly colors: OwnColors | null;
 }
@@ -54,6 +58,8 @@ export interface Scene {
   readonly title: string | null;
   readonly author: string | null;
   readonly language: LanguageTag | null;
+  /** What the document says of itself. */
+  readonly about?: FileAbout | undefined;
   readonly slides: readonly SceneSlide[];
   readonly sections: readonly SceneSection[];
 }
@@ -74,9 +80,25 @@ export function sceneSlide(page: Page, number: number, theme: Theme): SceneSlide
     boxes: page.boxes,
     notes: page.notes,
     hidden: page.slide.hidden === true,
+    languages: languagesOf(page.slide),
+    leads: leadsOf(page.slide),
     colors: ownColors(page, theme),
   };
 }
+
+const languagesOf = remembered(({ title, content }: Slide): SceneSlide['languages'] => {
+  const found = content.flatMap(({ id, lang }) => (lang === undefined ? [] : [[id, lang] as const]));
+  return new Map<PartId | null, LanguageTag>(title.lang === undefined ? found : [[null, title.lang], ...found]);
+});
+
+const leadsOf = remembered(
+  ({ content }: Slide): SceneSlide['leads'] =>
+    new Map(
+      content.flatMap((part) =>
+        part.kind === 'point' && part.leads !== undefined ? [[part.id, part.leads] as const] : [],
+      ),
+    ),
+);
 
 function ownColors({ slide: { colors } }: Page, theme: Theme): OwnColors | null {
   // A template's colours are its own: no palette of ours is laid over a slide of it.
@@ -88,7 +110,7 @@ function ownColors({ slide: { colors } }: Page, theme: Theme): OwnColors | null 
 export function makeScene(
   pages: readonly Page[],
   theme: Theme,
-  about: Pick<Scene, 'title' | 'author' | 'language'>,
+  about: Pick<Scene, 'title' | 'author' | 'language' | 'about'>,
 ): Scene {
   const sections: SceneSection[] = [];
   pages.forEach(({ slide, index }, from) => {

@@ -35,6 +35,7 @@ export function joinDocuments(parts: readonly Part[]): DocumentModel {
     title: first('title'),
     author: first('author'),
     language,
+    ...(parts.length === 1 && parts[0]!.document.about !== undefined ? { about: parts[0]!.document.about } : {}),
     blocks,
     pictures: [...pictures.values()],
     diagnostics: parts.flatMap(({ name, document }) =>

@@ -18,6 +18,7 @@ import { docxText } from './source-text.ts';
 import { FlowReader } from './flow-reader.ts';
 import { Numbering } from './numbering.ts';
 import { Styles } from './styles.ts';
+import { PROPERTY_NAMES, propertyHandler, type FileProperties, type GatheredProperties } from '../file-properties.ts';
 
 /** @throws ReadError when the package cannot be used; what is merely missing in it is reported. */
 export function readDocx(bytes: Uint8Array, options: ReadOptions = {}): ReadResult {
@@ -126,25 +127,10 @@ function reportHeaders(zip: ZipReader, relationships: Relationships, report: Rep
   }
 }
 
-function readProperties(zip: ZipReader): { title?: string; author?: string; language?: string } {
+function readProperties(zip: ZipReader): FileProperties {
   const rel = relatedPart(zip, readRelationships(zip, ''), 'core-properties');
-  const found: Record<string, string> = {};
-  if (rel === undefined) return found;
-  let current = '';
-  readXmlPart(zip, rel, {
-    open: (name) => (current = name),
-    close: () => (current = ''),
-    text: (text) => {
-      const key =
-        current === 'dc:title'
-          ? 'title'
-          : current === 'dc:creator'
-            ? 'author'
-            : current === 'dc:language'
-              ? 'language'
-              : undefined;
-      if (key !== undefined) found[key] = (found[key] ?? '') + text;
-    },
-  });
+  const found: GatheredProperties = {};
+  if (rel !== undefined) readXmlPart(zip, rel, propertyHandler(found, DOCX_NAMES));
   return found;
 }
+const DOCX_NAMES = { ...PROPERTY_NAMES, 'dc:creator': 'author' } as const;

@@ -8,6 +8,8 @@ export interface FrontMatter {
   readonly lines: readonly string[];
   readonly author: string | undefined;
   readonly language: string | undefined;
+  /** For the files that are made of it; what is not a date is none. */
+  readonly about: { readonly [K in 'subject' | 'keywords' | 'created']: string | undefined };
 }
 
 /** Whose the document is besides its authors, by the names that are in use for it. */
@@ -39,7 +41,13 @@ export function readFrontMatter(
   if (other.length > 0) report.add('front-matter-left', { line: 1 }, { text: other.join(', ') });
   const lines = [get('subtitle'), author, ...BODIES.map(get), get('date')].filter((line) => line !== undefined);
   return {
-    matter: { title: get('title'), lines, author, language: get('lang') ?? get('language') },
+    matter: {
+      title: get('title'),
+      lines,
+      author,
+      language: get('lang') ?? get('language'),
+      about: { subject: get('subject'), keywords: get('keywords'), created: get('date') },
+    },
     length: match[0].length,
   };
 }

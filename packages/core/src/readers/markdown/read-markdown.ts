@@ -67,6 +67,7 @@ export function readMarkdown(bytes: Uint8Array, { progress }: ReadOptions = {}):
       title: matter?.title ?? null,
       author: matter?.author ?? null,
       language: matter?.language ?? null,
+      ...matter?.about,
     },
     each(() => markdownText(tokens)),
   );

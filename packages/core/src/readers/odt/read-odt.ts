@@ -8,6 +8,7 @@ import { each } from '../account.ts';
 import { odtText } from './source-text.ts';
 import { OdtFlowReader } from './flow-reader.ts';
 import { Styles } from './styles.ts';
+import { PROPERTY_NAMES, propertyHandler, type FileProperties, type GatheredProperties } from '../file-properties.ts';
 
 const CONTENT = 'content.xml';
 
@@ -89,19 +90,13 @@ function readStyles(zip: ZipReader, styles: Styles, headers: string[]): void {
   });
 }
 
-function readMeta(zip: ZipReader): { title?: string; author?: string; language?: string } {
-  const found: { title?: string; author?: string; language?: string } = {};
+function readMeta(zip: ZipReader): FileProperties {
+  const found: GatheredProperties = {};
   if (!zip.has('meta.xml')) return found;
-  let current = '';
-  readXmlPart(zip, 'meta.xml', {
-    open: (name) => (current = name),
-    close: () => (current = ''),
-    text(text) {
-      if (current === 'dc:title') found.title = (found.title ?? '') + text;
-      if (current === 'meta:initial-creator' || (current === 'dc:creator' && found.author === undefined))
-        found.author = text;
-      if (current === 'dc:language') found.language = text;
-    },
-  });
+  readXmlPart(zip, 'meta.xml', propertyHandler(found, ODT_NAMES));
+  if (found.author !== undefined) return found;
+  // Who wrote it last, where nobody is said to have begun it.
+  readXmlPart(zip, 'meta.xml', propertyHandler(found, { 'dc:creator': 'author' }));
   return found;
 }
+const ODT_NAMES = { ...PROPERTY_NAMES, 'meta:initial-creator': 'author' } as const;

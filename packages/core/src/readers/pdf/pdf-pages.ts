@@ -30,7 +30,7 @@ export class PdfSource {
   }
 
   /** A property of the file (§14.3.3). */
-  property(key: 'Title' | 'Author'): string | null {
+  property(key: 'Title' | 'Author' | 'Subject' | 'Keywords' | 'CreationDate' | 'ModDate'): string | null {
     const pdfium = this.#pdfium;
     const text = pdfium.withText(key, (tag) =>
       pdfium.wideText((buffer, length) => pdfium.call('FPDF_GetMetaText', pdfium.document, tag, buffer, length)),

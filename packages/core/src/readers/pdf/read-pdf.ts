@@ -11,6 +11,7 @@ import { PdfSource } from './pdf-pages.ts';
 import { seenBlocks } from './seen.ts';
 import { structureOf } from './structure-tree.ts';
 import { isTagged, taggedBlocks, type TaggedPage } from './tagged.ts';
+import { pdfDate } from '../file-properties.ts';
 
 /** @throws ReadError `encrypted`, `bad-pdf`, `no-text`. */
 export async function readPdf(bytes: Uint8Array, options: ReadOptions = {}): Promise<ReadResult> {
@@ -30,6 +31,10 @@ export async function readPdf(bytes: Uint8Array, options: ReadOptions = {}): Pro
         title: title !== null && /\.\w{2,5}$|^untitled/i.test(title) ? null : title,
         author: source.property('Author'),
         language: languageOf(bytes),
+        subject: source.property('Subject') ?? undefined,
+        keywords: source.property('Keywords') ?? undefined,
+        created: pdfDate(source.property('CreationDate')),
+        modified: pdfDate(source.property('ModDate')),
       },
       each(() => pages),
     );

@@ -1,4 +1,5 @@
 /** A native chart (ECMA-376-1 §21.2) over a workbook of its own, so that its numbers can be edited where it is received. */
+import type { LanguageTag } from '../../base/index.ts';
 import { xmlText } from '../../container/index.ts';
 import { accentOf, CHART_TYPE, coloredByCategory, formatCode, isMirrored, type Chart } from '../../scene/index.ts';
 import type { ChartHand, ColorName, Theme } from '../../theme/index.ts';
@@ -10,28 +11,40 @@ const NAMES =
   'xmlns:c="http://schemas.openxmlformats.org/drawingml/2006/chart" xmlns:a="http://schemas.openxmlformats.org/drawingml/2006/main" xmlns:r="http://schemas.openxmlformats.org/officeDocument/2006/relationships"';
 const SHEET = 'Sheet1';
 
-const text = (color: ColorName, size: number = CHART_TYPE.text, bold = false): string =>
-  `<c:txPr><a:bodyPr/><a:lstStyle/><a:p><a:pPr><a:defRPr sz="${size * 100}" b="${bold ? 1 : 0}">${solidFill(color)}</a:defRPr></a:pPr><a:endParaRPr lang="en-GB"/></a:p></c:txPr>`;
+const FACES = '<a:latin typeface="+mn-lt"/><a:ea typeface="+mn-ea"/><a:cs typeface="+mn-cs"/>';
 
-const title = (words: string, color: ColorName, size: number): string =>
-  `<c:title><c:tx><c:rich><a:bodyPr/><a:lstStyle/><a:p><a:pPr><a:defRPr sz="${size * 100}" b="1">${solidFill(color)}</a:defRPr></a:pPr><a:r><a:rPr lang="en-GB" sz="${size * 100}" b="1">${solidFill(color)}</a:rPr><a:t>${xmlText(words)}</a:t></a:r></a:p></c:rich></c:tx><c:overlay val="0"/></c:title>`;
+/** How words of a chart are set, in the theme's font. */
+const typeIn = (language: LanguageTag) => ({
+  text: (color: ColorName, size: number = CHART_TYPE.text, bold = false): string =>
+    `<c:txPr><a:bodyPr/><a:lstStyle/><a:p><a:pPr><a:defRPr sz="${size * 100}" b="${bold ? 1 : 0}">${solidFill(color)}${FACES}</a:defRPr></a:pPr><a:endParaRPr lang="${language}"/></a:p></c:txPr>`,
+  title: (words: string, color: ColorName, size: number): string =>
+    `<c:title><c:tx><c:rich><a:bodyPr/><a:lstStyle/><a:p><a:pPr><a:defRPr sz="${size * 100}" b="1">${solidFill(color)}${FACES}</a:defRPr></a:pPr><a:r><a:rPr lang="${language}" sz="${size * 100}" b="1">${solidFill(color)}${FACES}</a:rPr><a:t>${xmlText(words)}</a:t></a:r></a:p></c:rich></c:tx><c:overlay val="0"/></c:title>`,
+});
+type Type = ReturnType<typeof typeIn>;
 
 /** @param workbook Relationship id of the embedded workbook. */
-export function chartPart(chart: Chart, { hand: { chart: hand }, mirrored }: Theme, workbook: string): string {
+export function chartPart(
+  chart: Chart,
+  { hand: { chart: hand }, mirrored }: Theme,
+  language: LanguageTag,
+  workbook: string,
+): string {
+  const type = typeIn(language);
+  const { text, title } = type;
   const { settings } = chart;
   const shown = settings.title === null || settings.title === '' ? '' : title(settings.title, 'text', CHART_TYPE.title);
   const legend =
     settings.legend === 'none'
       ? ''
       : `<c:legend><c:legendPos val="${settings.legend === 'right' ? (mirrored ? 'l' : 'r') : 'b'}"/><c:overlay val="0"/>${text('text')}</c:legend>`;
-  return `${XML}<c:chartSpace ${NAMES}><c:date1904 val="0"/><c:roundedCorners val="0"/><c:chart>${shown}<c:autoTitleDeleted val="${shown === '' ? 1 : 0}"/><c:plotArea><c:layout/>${plot(chart, hand, mirrored === true && isMirrored(settings.kind))}<c:spPr><a:noFill/></c:spPr></c:plotArea>${legend}<c:plotVisOnly val="1"/><c:dispBlanksAs val="gap"/></c:chart><c:spPr><a:noFill/><a:ln><a:noFill/></a:ln></c:spPr>${text('text')}<c:externalData r:id="${workbook}"><c:autoUpdate val="0"/></c:externalData></c:chartSpace>`;
+  return `${XML}<c:chartSpace ${NAMES}><c:date1904 val="0"/><c:roundedCorners val="0"/><c:chart>${shown}<c:autoTitleDeleted val="${shown === '' ? 1 : 0}"/><c:plotArea><c:layout/>${plot(chart, hand, mirrored === true && isMirrored(settings.kind), type)}<c:spPr><a:noFill/></c:spPr></c:plotArea>${legend}<c:plotVisOnly val="1"/><c:dispBlanksAs val="gap"/></c:chart><c:spPr><a:noFill/><a:ln><a:noFill/></a:ln></c:spPr>${text('text')}<c:externalData r:id="${workbook}"><c:autoUpdate val="0"/></c:externalData></c:chartSpace>`;
 }
 
 const AXES = '<c:axId val="111111111"/><c:axId val="222222222"/>';
 
-function plot(chart: Chart, hand: ChartHand, mirrored: boolean): string {
+function plot(chart: Chart, hand: ChartHand, mirrored: boolean, type: Type): string {
   const { settings } = chart;
-  const all = chart.series.map((_, i) => series(chart, hand, i)).join('');
+  const all = chart.series.map((_, i) => series(chart, hand, i, type)).join('');
   switch (settings.kind) {
     case 'column':
     case 'bar':
@@ -39,18 +52,18 @@ function plot(chart: Chart, hand: ChartHand, mirrored: boolean): string {
       const grouping = settings.kind === 'stacked' ? 'stacked' : 'clustered';
       const gap = Math.round((1 / hand.bars - 1) * 100 * (settings.kind === 'stacked' ? 1 : chart.series.length));
       const overlap = settings.kind === 'stacked' ? '<c:overlap val="100"/>' : '';
-      return `<c:barChart><c:barDir val="${settings.kind === 'bar' ? 'bar' : 'col'}"/><c:grouping val="${grouping}"/><c:varyColors val="0"/>${all}<c:gapWidth val="${Math.min(500, gap)}"/>${overlap}${AXES}</c:barChart>${axes(chart, hand, mirrored)}`;
+      return `<c:barChart><c:barDir val="${settings.kind === 'bar' ? 'bar' : 'col'}"/><c:grouping val="${grouping}"/><c:varyColors val="0"/>${all}<c:gapWidth val="${Math.min(500, gap)}"/>${overlap}${AXES}</c:barChart>${axes(chart, hand, mirrored, type)}`;
     }
     case 'line':
-      return `<c:lineChart><c:grouping val="standard"/><c:varyColors val="0"/>${all}<c:marker val="1"/>${AXES}</c:lineChart>${axes(chart, hand, mirrored)}`;
+      return `<c:lineChart><c:grouping val="standard"/><c:varyColors val="0"/>${all}<c:marker val="1"/>${AXES}</c:lineChart>${axes(chart, hand, mirrored, type)}`;
     case 'area':
-      return `<c:areaChart><c:grouping val="standard"/><c:varyColors val="0"/>${all}${AXES}</c:areaChart>${axes(chart, hand, mirrored)}`;
+      return `<c:areaChart><c:grouping val="standard"/><c:varyColors val="0"/>${all}${AXES}</c:areaChart>${axes(chart, hand, mirrored, type)}`;
     case 'pie':
-      return `<c:pieChart><c:varyColors val="1"/>${series(chart, hand, 0)}<c:firstSliceAng val="0"/></c:pieChart>`;
+      return `<c:pieChart><c:varyColors val="1"/>${series(chart, hand, 0, type)}<c:firstSliceAng val="0"/></c:pieChart>`;
     case 'doughnut':
-      return `<c:doughnutChart><c:varyColors val="1"/>${series(chart, hand, 0)}<c:firstSliceAng val="0"/><c:holeSize val="55"/></c:doughnutChart>`;
+      return `<c:doughnutChart><c:varyColors val="1"/>${series(chart, hand, 0, type)}<c:firstSliceAng val="0"/><c:holeSize val="55"/></c:doughnutChart>`;
     case 'scatter':
-      return `<c:scatterChart><c:scatterStyle val="lineMarker"/><c:varyColors val="0"/>${all}${AXES}</c:scatterChart>${axes(chart, hand, mirrored)}`;
+      return `<c:scatterChart><c:scatterStyle val="lineMarker"/><c:varyColors val="0"/>${all}${AXES}</c:scatterChart>${axes(chart, hand, mirrored, type)}`;
   }
 }
 
@@ -60,7 +73,7 @@ const DASH = {
   dot: '<a:prstDash val="sysDot"/>',
 } as const satisfies Record<ChartHand['grid'], string>;
 
-function axes(chart: Chart, { grid: kind, base }: ChartHand, mirrored: boolean): string {
+function axes(chart: Chart, { grid: kind, base }: ChartHand, mirrored: boolean, { text, title }: Type): string {
   const { settings } = chart;
   const scatter = settings.kind === 'scatter';
   const flat = settings.kind === 'bar';
@@ -84,7 +97,7 @@ function axes(chart: Chart, { grid: kind, base }: ChartHand, mirrored: boolean):
   return category + value('222222222', '111111111', flat ? 'b' : side, settings.upTitle, grid);
 }
 
-function series(chart: Chart, { dots }: ChartHand, i: number): string {
+function series(chart: Chart, { dots }: ChartHand, i: number, type: Type): string {
   const { categories, settings, format } = chart;
   const one = chart.series[i]!;
   const { kind } = settings;
@@ -101,7 +114,7 @@ function series(chart: Chart, { dots }: ChartHand, i: number): string {
     .join('')}</c:strCache></c:strRef></c:cat>`;
   const values = numbers(one.values, `${SHEET}!$${column}$2:$${column}$${last}`);
   const head = `<c:idx val="${i}"/><c:order val="${i}"/>${name}`;
-  const labelled = labels(chart);
+  const labelled = labels(chart, type);
   if (kind === 'scatter') {
     const across = numbers(one.across ?? categories.map((_, k) => k + 1), `${SHEET}!$B$2:$B$${last}`);
     return `<c:ser>${head}<c:spPr><a:ln w="19050"><a:noFill/></a:ln></c:spPr><c:marker><c:symbol val="${dots}"/><c:size val="9"/><c:spPr>${solidFill(color)}</c:spPr></c:marker>${labelled}<c:xVal>${across}</c:xVal><c:yVal>${values}</c:yVal><c:smooth val="0"/></c:ser>`;
@@ -121,7 +134,7 @@ function series(chart: Chart, { dots }: ChartHand, i: number): string {
   return `<c:ser>${head}${fill}${invert}${pieces}${labelled}${names}<c:val>${values}</c:val></c:ser>`;
 }
 
-function labels({ settings, format }: Chart): string {
+function labels({ settings, format }: Chart, { text }: Type): string {
   const { kind } = settings;
   const flags = (value: 0 | 1): string =>
     `<c:showLegendKey val="0"/><c:showVal val="${value}"/><c:showCatName val="0"/><c:showSerName val="0"/><c:showPercent val="0"/><c:showBubbleSize val="0"/>`;

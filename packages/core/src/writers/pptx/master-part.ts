@@ -90,13 +90,16 @@ export function masterPart(theme: Theme, rel: PictureRel): string {
   const levels = theme.levels
     .map((level, i) => pointLevel(i, level, points.style, points.align, theme.mirrored))
     .join('');
-  const other = Array.from(
+  return `${XML}<p:sldMaster ${NS}><p:cSld>${background('ground')}${tree(shapes)}</p:cSld>${colorMap(theme)}<p:sldLayoutIdLst>${layouts}</p:sldLayoutIdLst><p:txStyles><p:titleStyle>${plainLevel('lvl1pPr', title.style, title.align)}</p:titleStyle><p:bodyStyle>${levels}</p:bodyStyle><p:otherStyle>${otherLevels(theme)}</p:otherStyle></p:txStyles></p:sldMaster>`;
+}
+
+/** Of text that stands in no placeholder: what a receiver's author adds. */
+export const otherLevels = ({ mirrored }: Theme): string =>
+  Array.from(
     { length: 9 },
     (_, i) =>
-      `<a:lvl${i + 1}pPr marL="${i * 457_200}" algn="l"><a:defRPr sz="1800" kern="1200">${solidFill('text')}<a:latin typeface="+mn-lt"/><a:ea typeface="+mn-ea"/><a:cs typeface="+mn-cs"/></a:defRPr></a:lvl${i + 1}pPr>`,
+      `<a:lvl${i + 1}pPr marL="${i * 457_200}" algn="${mirrored ? 'r' : 'l'}"${mirrored ? ' rtl="1"' : ''}><a:defRPr sz="1800" kern="1200">${solidFill('text')}<a:latin typeface="+mn-lt"/><a:ea typeface="+mn-ea"/><a:cs typeface="+mn-cs"/></a:defRPr></a:lvl${i + 1}pPr>`,
   ).join('');
-  return `${XML}<p:sldMaster ${NS}><p:cSld>${background('ground')}${tree(shapes)}</p:cSld>${colorMap(theme)}<p:sldLayoutIdLst>${layouts}</p:sldLayoutIdLst><p:txStyles><p:titleStyle>${plainLevel('lvl1pPr', title.style, title.align)}</p:titleStyle><p:bodyStyle>${levels}</p:bodyStyle><p:otherStyle>${other}</p:otherStyle></p:txStyles></p:sldMaster>`;
-}
 
 export function layoutPart(layout: Layout, theme: Theme, rel: PictureRel): string {
   const content = footPlace(layout.name) === 'content';

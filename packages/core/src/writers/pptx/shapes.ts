@@ -1,20 +1,10 @@
-/** Shapes, symbols and text of figures (ECMA-376-1 §19.3.1.43, §20.1.9): all native, in one group. */
+/** Shapes, symbols and text boxes (ECMA-376-1 §19.3.1.43, §20.1.9). */
 import svgpath from 'svgpath';
-import {
-  ICON_SIDE,
-  POINT_DEPTH,
-  CORNER,
-  type Box,
-  type IconBox,
-  type ShapeBox,
-  type TextBox,
-} from '../../scene/index.ts';
+import { ICON_SIDE, POINT_DEPTH, CORNER, type IconBox, type ShapeBox, type TextBox } from '../../scene/index.ts';
 import type { Geometry, Rect } from '../../theme/index.ts';
 import { schemeColor, solidFill } from './colors.ts';
-import { ANCHOR } from './text-style.ts';
 import { freeTextBody, type TextContext } from './text.ts';
 import { emuOf, xfrm } from './xml.ts';
-import { xmlText } from '../../container/index.ts';
 
 const PRESETS: Readonly<Record<Geometry, string>> = {
   rect: 'rect',
@@ -44,34 +34,50 @@ export function presetGeometry(geometry: Geometry, rect: Rect, inset = 0): strin
   return `<a:prstGeom prst="${PRESETS[geometry]}">${list}</a:prstGeom>`;
 }
 
-/** What is part of a figure: shapes, symbols, and text that stands in no placeholder. */
-export const isFigurePart = (box: Box): box is ShapeBox | IconBox | TextBox =>
-  box.kind === 'shape' || box.kind === 'icon' || (box.kind === 'text' && box.free === true);
+/** How far text stands in from each side of a shape: left, top, right, bottom, in EMU. */
+export type Insets = readonly [number, number, number, number];
+export const NO_INSETS: Insets = [0, 0, 0, 0];
 
-/** A figure as a group whose own lengths are the slide's. @param next Gives the next free id. */
-export function figureGroup(boxes: readonly Box[], name: string, next: () => number, context: TextContext): string {
-  const parts = boxes.filter(isFigurePart);
-  if (parts.length === 0) return '';
-  const id = next();
-  const rects = parts.map((box) => (box.kind === 'text' ? box.frame : box.rect));
-  const x = Math.min(...rects.map((rect) => rect.x));
-  const y = Math.min(...rects.map((rect) => rect.y));
-  const width = Math.max(...rects.map((rect) => rect.x + rect.width)) - x;
-  const height = Math.max(...rects.map((rect) => rect.y + rect.height)) - y;
-  const place = `<a:off x="${x}" y="${y}"/><a:ext cx="${width}" cy="${height}"/>`;
-  const inner = parts
-    .map((box) =>
-      box.kind === 'shape'
-        ? shapeXml(box, next())
-        : box.kind === 'icon'
-          ? iconXml(box, next())
-          : freeText(box, next(), context),
-    )
-    .join('');
-  return `<p:grpSp><p:nvGrpSpPr><p:cNvPr id="${id}" name="${xmlText(name)} ${id}"/><p:cNvGrpSpPr/><p:nvPr/></p:nvGrpSpPr><p:grpSpPr><a:xfrm>${place}<a:chOff x="${x}" y="${y}"/><a:chExt cx="${width}" cy="${height}"/></a:xfrm></p:grpSpPr>${inner}</p:grpSp>`;
+/** Where a preset shape has its text (`rect` of presetShapeDefinitions, ECMA-376-1 annex D); null where none of ours stands in it. */
+export function textRect({ geometry, rect, inset, mirrored }: ShapeBox): Rect | null {
+  const { x, y, width, height } = rect;
+  const short = Math.min(width, height);
+  const within = (left: number, top: number, right: number, bottom: number): Rect => ({
+    x: Math.round(x + (mirrored ? right : left)) as Rect['x'],
+    y: Math.round(y + top) as Rect['y'],
+    width: Math.round(width - left - right) as Rect['width'],
+    height: Math.round(height - top - bottom) as Rect['height'],
+  });
+  switch (geometry) {
+    case 'rect':
+      return rect;
+    case 'round': {
+      const corner = short * CORNER * (1 - Math.SQRT1_2);
+      return within(corner, corner, corner, corner);
+    }
+    case 'ellipse': {
+      const [dx, dy] = [width, height].map((side) => (side / 2) * (1 - Math.SQRT1_2)) as [number, number];
+      return within(dx, dy, dx, dy);
+    }
+    case 'chevron': {
+      const point = short * POINT_DEPTH;
+      return width > 2 * point ? within(point, 0, point, 0) : rect;
+    }
+    case 'tag':
+      return within(0, 0, (short * POINT_DEPTH) / 2, 0);
+    case 'trapezoid': {
+      const share = inset * 2;
+      return within((width / 3) * share, (height / 3) * share, (width / 3) * share, 0);
+    }
+    case 'triangle':
+    case 'diamond':
+    case 'arrow':
+      return null;
+  }
 }
 
-function shapeXml(box: ShapeBox, id: number): string {
+/** @param text Its body, where it holds any. */
+export function shapeXml(box: ShapeBox, named: string, text = ''): string {
   const turned = `${box.turned === 0 ? '' : ` rot="${box.turned * 60_000}"`}${box.mirrored ? ' flipH="1"' : ''}${box.upsideDown ? ' flipV="1"' : ''}`;
   const place = xfrm(box.rect, 'a:xfrm', turned);
   const fill = box.fill === null ? '<a:noFill/>' : solidFill(box.fill);
@@ -79,22 +85,22 @@ function shapeXml(box: ShapeBox, id: number): string {
     box.line === null
       ? '<a:ln><a:noFill/></a:ln>'
       : `<a:ln w="${emuOf(box.line.width)}">${solidFill(box.line.color)}</a:ln>`;
-  return `<p:sp><p:nvSpPr><p:cNvPr id="${id}" name="Shape ${id}"/><p:cNvSpPr/><p:nvPr/></p:nvSpPr><p:spPr>${place}${presetGeometry(box.geometry, box.rect, box.inset)}${fill}${line}</p:spPr></p:sp>`;
+  return `<p:sp><p:nvSpPr>${named}<p:cNvSpPr/><p:nvPr/></p:nvSpPr><p:spPr>${place}${presetGeometry(box.geometry, box.rect, box.inset)}${fill}${line}</p:spPr>${text}</p:sp>`;
 }
 
 /** Text in a box of its own. */
-export const freeText = (box: TextBox, id: number, context: TextContext): string =>
-  `<p:sp><p:nvSpPr><p:cNvPr id="${id}" name="Text ${id}"/><p:cNvSpPr txBox="1"/><p:nvPr/></p:nvSpPr><p:spPr>${xfrm(box.frame)}<a:prstGeom prst="rect"><a:avLst/></a:prstGeom><a:noFill/></p:spPr>${freeTextBody(box, ANCHOR[box.frame.anchor], context)}</p:sp>`;
+export const freeText = (box: TextBox, named: string, context: TextContext): string =>
+  `<p:sp><p:nvSpPr>${named}<p:cNvSpPr txBox="1"/><p:nvPr/></p:nvSpPr><p:spPr>${xfrm(box.frame)}<a:prstGeom prst="rect"><a:avLst/></a:prstGeom><a:noFill/></p:spPr>${freeTextBody(box, context)}</p:sp>`;
 
 /** Units of a symbol's outline; more than its side, so that rounding is not seen. */
 const FINE = 1000;
 
 /** A symbol as an outline of its own (§20.1.9.8): lines that take the theme's colour. */
-function iconXml({ icon, rect, color }: IconBox, id: number): string {
+export function iconXml({ icon, rect, color }: IconBox, named: string): string {
   const side = ICON_SIDE * FINE;
   const paths = icon.paths.map((d) => `<a:path w="${side}" h="${side}" fill="none">${pathXml(d)}</a:path>`).join('');
   const width = Math.round((rect.width * 2) / ICON_SIDE);
-  return `<p:sp><p:nvSpPr><p:cNvPr id="${id}" name="Symbol ${id}" descr="${xmlText(icon.name)}"/><p:cNvSpPr/><p:nvPr/></p:nvSpPr><p:spPr>${xfrm(rect)}<a:custGeom><a:avLst/><a:gdLst/><a:ahLst/><a:cxnLst/><a:rect l="0" t="0" r="r" b="b"/><a:pathLst>${paths}</a:pathLst></a:custGeom><a:noFill/><a:ln w="${width}" cap="rnd"><a:solidFill>${schemeColor(color)}</a:solidFill><a:round/></a:ln></p:spPr></p:sp>`;
+  return `<p:sp><p:nvSpPr>${named}<p:cNvSpPr/><p:nvPr/></p:nvSpPr><p:spPr>${xfrm(rect)}<a:custGeom><a:avLst/><a:gdLst/><a:ahLst/><a:cxnLst/><a:rect l="0" t="0" r="r" b="b"/><a:pathLst>${paths}</a:pathLst></a:custGeom><a:noFill/><a:ln w="${width}" cap="rnd"><a:solidFill>${schemeColor(color)}</a:solidFill><a:round/></a:ln></p:spPr></p:sp>`;
 }
 
 function pathXml(d: string): string {

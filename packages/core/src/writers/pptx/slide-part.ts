@@ -1,6 +1,8 @@
 /** One slide (ECMA-376-1 §19.3.1.38): its boxes in the placeholders of its layout. */
 import {
   colorsOf,
+  describeChart,
+  describeTable,
   type Box,
   type ChartBox,
   type PictureBox,
@@ -9,15 +11,17 @@ import {
   type TextBox,
 } from '../../scene/index.ts';
 import { frameOf, isFoot, type Frame, type Layout } from '../../theme/index.ts';
+import { runsText } from '../../content/index.ts';
 import { xmlText } from '../../container/index.ts';
 import { solidFill } from './colors.ts';
 import { footText } from './master-part.ts';
 import { pictureXml } from './picture.ts';
 import { FRAME_NAMES, placeholder } from './placeholders.ts';
-import { figureGroup, freeText, isFigurePart } from './shapes.ts';
+import { figureGroup, isFigurePart } from './figure.ts';
+import { freeText } from './shapes.ts';
 import { tableXml } from './table.ts';
-import { textBody, type TextContext } from './text.ts';
-import { guid, NS, tree, xfrm, XML } from './xml.ts';
+import { spokenIn, textBody, type TextContext } from './text.ts';
+import { guid, nonVisual, NS, tree, xfrm, XML } from './xml.ts';
 
 export interface SlideContext extends TextContext {
   /** Relationship id of a picture; undefined when its bytes are not at hand. */
@@ -29,9 +33,10 @@ export interface SlideContext extends TextContext {
 export function slidePart(slide: SceneSlide, context: SlideContext): string {
   let id = 2;
   const next = (): number => id++;
+  const parts = slide.boxes.filter(isFigurePart);
   const placed = slide.boxes.filter((box) => !isFigurePart(box));
   const shapes = placed.map((box) => boxXml(box, slide, next(), context)).join('');
-  const figure = figureGroup(slide.boxes, slide.layout.label, next, context);
+  const figure = parts.length === 0 ? '' : figureGroup(parts, slide.layout, next, context);
   const foot = slide.layout.frames
     .filter(({ role }) => isFoot(role))
     .map((frame) => footXml(frame, slide, next(), context))
@@ -48,54 +53,73 @@ function boxXml(box: Box, slide: SceneSlide, id: number, context: SlideContext):
   const name = `${FRAME_NAMES[box.frame.role]} ${id}`;
   switch (box.kind) {
     case 'text':
-      return ph === '' ? freeText(box, id, context) : textXml(box, id, name, ph, slide.layout, context);
+      return ph === '' || box.free === true
+        ? freeText(box, nonVisual(id, name), context)
+        : textXml(box, nonVisual(id, name), ph, slide.layout, context);
     case 'picture': {
       const rel = context.picture(box.picture);
-      return rel === undefined ? '' : pictureXml(box, colorsOf(slide, context.theme), id, name, ph, rel);
+      const named = nonVisual(id, name, pictureText(box, slide));
+      return rel === undefined ? '' : pictureXml(box, colorsOf(slide, context.theme), named, ph, rel);
     }
     case 'table':
-      return tableFrame(box, id, name, ph, context);
+      return tableFrame(
+        box,
+        nonVisual(id, name, describeTable(box.table, slide.title)),
+        ph,
+        spokenIn(context, box.part),
+      );
     case 'chart':
-      return chartFrame(box, id, name, ph, context);
+      return chartFrame(box, nonVisual(id, name, describeChart(box.chart, slide.title)), ph, context);
     // Of a figure, whose group is written apart.
     case 'shape':
+    case 'connector':
     case 'icon':
       return '';
   }
 }
 
-function textXml(box: TextBox, id: number, name: string, ph: string, layout: Layout, context: SlideContext): string {
+/** What a picture says: its description, its caption, or at least what its slide is about; null where it was said to be decoration. */
+function pictureText({ alt, part }: PictureBox, { boxes, title }: SceneSlide): string | null {
+  if (alt !== null) return alt.trim() === '' ? null : alt;
+  const at = boxes.findIndex((box) => box.kind === 'picture' && box.part === part);
+  const below = boxes[at + 1];
+  const caption =
+    below?.kind === 'text' && below.free === true ? below.paras.map(({ runs }) => runsText(runs)).join(' ') : '';
+  return caption === '' ? title : caption;
+}
+
+function textXml(box: TextBox, named: string, ph: string, layout: Layout, context: SlideContext): string {
   const own = frameOf(layout, box.frame.role) ?? box.frame;
   const { x, y, width, height } = box.frame;
   const inside = y === own.y && height === own.height && x >= own.x && x + width <= own.x + own.width;
   // A title that is broken evenly keeps its place: its text alone is narrower.
   const place = inside ? '' : xfrm(box.frame);
   const insets = inside ? ([x - own.x, own.x + own.width - x - width] as const) : ([0, 0] as const);
-  return `<p:sp><p:nvSpPr><p:cNvPr id="${id}" name="${name}"/><p:cNvSpPr><a:spLocks noGrp="1"/></p:cNvSpPr><p:nvPr>${ph}</p:nvPr></p:nvSpPr>${place === '' ? '<p:spPr/>' : `<p:spPr>${place}</p:spPr>`}${textBody(box, context, insets, own.anchor)}</p:sp>`;
+  return `<p:sp><p:nvSpPr>${named}<p:cNvSpPr><a:spLocks noGrp="1"/></p:cNvSpPr><p:nvPr>${ph}</p:nvPr></p:nvSpPr>${place === '' ? '<p:spPr/>' : `<p:spPr>${place}</p:spPr>`}${textBody(box, context, insets, own.anchor)}</p:sp>`;
 }
 
-const graphicFrame = (place: string, id: number, name: string, ph: string, uri: string, inner: string): string =>
-  `<p:graphicFrame><p:nvGraphicFramePr><p:cNvPr id="${id}" name="${name}"/><p:cNvGraphicFramePr><a:graphicFrameLocks noGrp="1"/></p:cNvGraphicFramePr><p:nvPr>${ph}</p:nvPr></p:nvGraphicFramePr>${place}<a:graphic><a:graphicData uri="http://schemas.openxmlformats.org/drawingml/2006/${uri}">${inner}</a:graphicData></a:graphic></p:graphicFrame>`;
+const graphicFrame = (place: string, named: string, ph: string, uri: string, inner: string): string =>
+  `<p:graphicFrame><p:nvGraphicFramePr>${named}<p:cNvGraphicFramePr><a:graphicFrameLocks noGrp="1"/></p:cNvGraphicFramePr><p:nvPr>${ph}</p:nvPr></p:nvGraphicFramePr>${place}<a:graphic><a:graphicData uri="http://schemas.openxmlformats.org/drawingml/2006/${uri}">${inner}</a:graphicData></a:graphic></p:graphicFrame>`;
 
-function tableFrame(box: TableBox, id: number, name: string, ph: string, context: SlideContext): string {
+function tableFrame(box: TableBox, named: string, ph: string, context: SlideContext): string {
   const height = box.rowHeights.reduce((sum, row) => sum + row, 0);
   const width = box.columnWidths.reduce((sum, column) => sum + column, 0);
   const place = xfrm(
     { ...box.frame, width: width as typeof box.frame.width, height: height as typeof box.frame.height },
     'p:xfrm',
   );
-  return graphicFrame(place, id, name, ph, 'table', tableXml(box, context));
+  return graphicFrame(place, named, ph, 'table', tableXml(box, context));
 }
 
-function chartFrame(box: ChartBox, id: number, name: string, ph: string, context: SlideContext): string {
+function chartFrame(box: ChartBox, named: string, ph: string, context: SlideContext): string {
   const inner = `<c:chart xmlns:c="http://schemas.openxmlformats.org/drawingml/2006/chart" r:id="${context.chart(box)}"/>`;
-  return graphicFrame(xfrm(box.frame, 'p:xfrm'), id, name, ph, 'chart', inner);
+  return graphicFrame(xfrm(box.frame, 'p:xfrm'), named, ph, 'chart', inner);
 }
 
-function footXml(frame: Frame, slide: SceneSlide, id: number, { theme }: SlideContext): string {
+function footXml(frame: Frame, slide: SceneSlide, id: number, { theme, language }: SlideContext): string {
   const text =
     frame.role === 'number'
-      ? `<a:fld id="${guid(0, 1)}" type="slidenum"><a:rPr lang="en-GB"/><a:t>${slide.number}</a:t></a:fld><a:endParaRPr lang="en-GB"/>`
-      : `<a:r><a:rPr lang="en-GB"/><a:t>${xmlText(footText(theme, frame.role))}</a:t></a:r>`;
-  return `<p:sp><p:nvSpPr><p:cNvPr id="${id}" name="${FRAME_NAMES[frame.role]} ${id}"/><p:cNvSpPr><a:spLocks noGrp="1"/></p:cNvSpPr><p:nvPr>${placeholder(frame, slide.layout.name)}</p:nvPr></p:nvSpPr><p:spPr/><p:txBody><a:bodyPr/><a:lstStyle/><a:p>${text}</a:p></p:txBody></p:sp>`;
+      ? `<a:fld id="${guid(0, 1)}" type="slidenum"><a:rPr lang="${language}"/><a:t>${slide.number}</a:t></a:fld><a:endParaRPr lang="${language}"/>`
+      : `<a:r><a:rPr lang="${language}"/><a:t>${xmlText(footText(theme, frame.role))}</a:t></a:r>`;
+  return `<p:sp><p:nvSpPr>${nonVisual(id, `${FRAME_NAMES[frame.role]} ${id}`)}<p:cNvSpPr><a:spLocks noGrp="1"/></p:cNvSpPr><p:nvPr>${placeholder(frame, slide.layout.name)}</p:nvPr></p:nvSpPr><p:spPr/><p:txBody><a:bodyPr/><a:lstStyle/><a:p>${text}</a:p></p:txBody></p:sp>`;
 }

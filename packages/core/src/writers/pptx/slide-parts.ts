@@ -33,6 +33,8 @@ export class SlideParts {
   readonly #at: Surroundings;
   readonly #deflate: Deflate | undefined;
   readonly #overridden = new Map<Palette, number>();
+  /** The number of the first page of each slide. */
+  readonly #numbers: ReadonlyMap<SceneSlide['id'], number>;
   #charts = 0;
 
   constructor(zip: ZipWriter, scene: Scene, pictures: PictureSource, at: Surroundings, deflate: Deflate | undefined) {
@@ -41,6 +43,7 @@ export class SlideParts {
     this.#scene = scene;
     this.#at = at;
     this.#deflate = deflate;
+    this.#numbers = new Map(scene.slides.map(({ id }, i) => [id, i + 1] as const).toReversed());
   }
 
   add(name: string, content: string, type?: string, rels?: readonly Rel[]): void {
@@ -80,7 +83,13 @@ export class SlideParts {
     const xml = slidePart(slide, {
       theme,
       language,
+      languages: slide.languages,
       link: (target) => rels.link(target),
+      jump: (part) => {
+        const lead = slide.leads.get(part);
+        const to = lead === undefined ? undefined : this.#numbers.get(lead);
+        return to === undefined ? undefined : rels.add('slide', this.slideName(to).replace('slides/', ''));
+      },
       picture: this.pictureOf(rels),
       chart: ({ chart }) => {
         const n = ++this.#charts;
@@ -89,7 +98,7 @@ export class SlideParts {
         this.zip.add({ name: `ppt/${book}`, content: workbook(chart, this.#deflate), stored: true });
         this.add(
           `ppt/charts/${prefix}chart${n}.xml`,
-          finish(chartPart(chart, theme, 'rId1')),
+          finish(chartPart(chart, theme, language, 'rId1')),
           `${DRAWING}.drawingml.chart+xml`,
           [{ id: 'rId1', type: 'package', target: `../${book}` }],
         );

@@ -1,6 +1,8 @@
 /** A native table (ECMA-376-1 §21.1.3). */
+import equal from 'fast-deep-equal';
 import { CELL_PADDING, placeOf, sideOf, type SetCell, type TableBox } from '../../scene/index.ts';
-import { cellLook, type CellLine, type CellLook } from '../../theme/index.ts';
+import { cellLook, type CellLine, type CellLook, type ColorName } from '../../theme/index.ts';
+import { styledLook, styledText, tableStyleId, type TableFlags } from './table-style.ts';
 import { solidFill } from './colors.ts';
 import { runsXml, type TextContext } from './text.ts';
 import { emuOf, hundredths } from './xml.ts';
@@ -12,48 +14,82 @@ export function tableXml(box: TableBox, context: TextContext): string {
   for (const cell of box.cells)
     for (let r = cell.row; r < cell.row + cell.rows; r++)
       for (let c = cell.column; c < cell.column + cell.columns; c++) covering.set(`${r} ${c}`, cell);
+  const flags = flagsOf(box);
+  const last = box.rowHeights.length - 1;
   const rows = box.rowHeights.map((height, r) => {
+    const styled = { look: styledLook(theme, flags, r, r === last), text: styledText(theme, flags, r) };
+    const bold = (flags.head && r === 0) || (flags.total && r === last);
     const cells = box.columnWidths.map((_, c) => {
       const cell = covering.get(`${r} ${c}`);
-      if (cell === undefined) return emptyCell('', null, box.size, context);
+      if (cell === undefined) return emptyCell('', NO_LOOK, styled.look, box.size, context);
       const look = cellLook(theme, placeOf(cell, box));
-      if (cell.row === r && cell.column === c) return cellXml(cell, box.size, look, context);
+      if (cell.row === r && cell.column === c) return cellXml(cell, box.size, look, { ...styled, bold }, context);
       const merge = `${cell.column < c ? ' hMerge="1"' : ''}${cell.row < r ? ' vMerge="1"' : ''}`;
-      return emptyCell(merge, look, box.size, context);
+      return emptyCell(merge, look, styled.look, box.size, context);
     });
     return `<a:tr h="${height}">${cells.join('')}</a:tr>`;
   });
-  const head = `${theme.mirrored ? ' rtl="1"' : ''}${box.cells.some((cell) => cell.header) ? ' firstRow="1"' : ''}`;
-  return `<a:tbl><a:tblPr${head}/><a:tblGrid>${columns}</a:tblGrid>${rows.join('')}</a:tbl>`;
+  const parts = `${theme.mirrored ? ' rtl="1"' : ''}${flags.head ? ' firstRow="1"' : ''}${flags.total ? ' lastRow="1"' : ''}${theme.table.lines === 'bands' ? ' bandRow="1"' : ''}`;
+  return `<a:tbl><a:tblPr${parts}><a:tableStyleId>${tableStyleId(theme)}</a:tableStyleId></a:tblPr><a:tblGrid>${columns}</a:tblGrid>${rows.join('')}</a:tbl>`;
 }
 
-function cellXml(cell: SetCell, size: number, look: CellLook, context: TextContext): string {
+/** A head of several rows is no first row alone; a sum is a last row that stands out as a whole. */
+function flagsOf({ cells, rowHeights }: TableBox): TableFlags {
+  const last = rowHeights.length - 1;
+  const below = cells.filter(({ row }) => row === last);
+  return {
+    head: cells.some(({ header }) => header) && cells.every(({ header, row }) => header === (row === 0)),
+    total:
+      last > 0 &&
+      below.every(({ header, runs }) => !header && runs.every(({ bold }) => bold)) &&
+      below.some(({ runs }) => runs.length > 0),
+  };
+}
+
+/** How a cell comes out by the table's style alone. */
+interface Styled {
+  readonly look: CellLook;
+  readonly text: ColorName;
+  readonly bold: boolean;
+}
+
+function cellXml(cell: SetCell, size: number, look: CellLook, styled: Styled, context: TextContext): string {
   const { theme } = context;
   const spans = `${cell.columns > 1 ? ` gridSpan="${cell.columns}"` : ''}${cell.rows > 1 ? ` rowSpan="${cell.rows}"` : ''}`;
+  const color = cell.header ? theme.table.headText : 'text';
   const extra = {
     attributes: ` sz="${hundredths(size)}"`,
-    fill: solidFill(cell.header ? theme.table.headText : 'text'),
+    fill: color === styled.text ? '' : solidFill(color),
     mono: false,
     faces: '',
   };
-  const text =
-    runsXml(cell.runs, context, extra) || `<a:endParaRPr lang="${context.language}" sz="${hundredths(size)}"/>`;
-  return `<a:tc${spans}><a:txBody><a:bodyPr/><a:lstStyle/><a:p>${cell.align === 'right' ? `<a:pPr algn="r"${sideOf(cell, theme).rtl ? ' rtl="1"' : ''}/>` : ''}${text}</a:p></a:txBody>${cellProperties(look, cell.pad)}</a:tc>`;
+  const runs = styled.bold ? cell.runs.map(({ bold: _, ...run }) => run) : cell.runs;
+  const text = runsXml(runs, context, extra) || `<a:endParaRPr lang="${context.language}" sz="${hundredths(size)}"/>`;
+  return `<a:tc${spans}><a:txBody><a:bodyPr/><a:lstStyle/><a:p>${cell.align === 'right' ? `<a:pPr algn="r"${sideOf(cell, theme).rtl ? ' rtl="1"' : ''}/>` : ''}${text}</a:p></a:txBody>${cellProperties(look, styled.look, cell.pad)}</a:tc>`;
 }
 
 /** What a merged cell covers looks as it does. */
-const emptyCell = (attributes: string, look: CellLook | null, size: number, { language }: TextContext): string =>
-  `<a:tc${attributes}><a:txBody><a:bodyPr/><a:lstStyle/><a:p><a:endParaRPr lang="${language}" sz="${hundredths(size)}"/></a:p></a:txBody>${cellProperties(look)}</a:tc>`;
+const emptyCell = (
+  attributes: string,
+  look: CellLook,
+  styled: CellLook,
+  size: number,
+  { language }: TextContext,
+): string =>
+  `<a:tc${attributes}><a:txBody><a:bodyPr/><a:lstStyle/><a:p><a:endParaRPr lang="${language}" sz="${hundredths(size)}"/></a:p></a:txBody>${cellProperties(look, styled)}</a:tc>`;
 
 const NO_LOOK: CellLook = { fill: null, top: null, bottom: null, sides: null };
 
-function cellProperties(look: CellLook | null, pad = 0): string {
+/** What the table's style says is not said again. */
+function cellProperties({ fill, top, bottom, sides }: CellLook, styled: CellLook, pad = 0): string {
   const [x, y] = [emuOf(CELL_PADDING.x), emuOf(CELL_PADDING.y)];
-  const { fill, top, bottom, sides } = look ?? NO_LOOK;
-  const line = (tag: string, of: CellLine | null): string =>
-    of === null
-      ? `<a:${tag} w="0"><a:noFill/></a:${tag}>`
-      : `<a:${tag} w="${emuOf(of.width)}">${solidFill(of.color)}</a:${tag}>`;
-  const lines = `${line('lnL', sides)}${line('lnR', sides)}${line('lnT', top)}${line('lnB', bottom)}`;
-  return `<a:tcPr marL="${x}" marR="${x + pad}" marT="${y}" marB="${y}" anchor="ctr">${lines}${fill === null ? '<a:noFill/>' : solidFill(fill)}</a:tcPr>`;
+  const line = (tag: string, of: CellLine | null, byStyle: CellLine | null): string =>
+    equal(of, byStyle)
+      ? ''
+      : of === null
+        ? `<a:${tag} w="0"><a:noFill/></a:${tag}>`
+        : `<a:${tag} w="${emuOf(of.width)}">${solidFill(of.color)}</a:${tag}>`;
+  const lines = `${line('lnL', sides, styled.sides)}${line('lnR', sides, styled.sides)}${line('lnT', top, styled.top)}${line('lnB', bottom, styled.bottom)}`;
+  const ground = fill === styled.fill ? '' : fill === null ? '<a:noFill/>' : solidFill(fill);
+  return `<a:tcPr marL="${x}" marR="${x + pad}" marT="${y}" marB="${y}" anchor="ctr"${lines + ground === '' ? '/>' : `>${lines}${ground}</a:tcPr>`}`;
 }

@@ -2,18 +2,40 @@
 import { isWrittenAs, languageAmong, type LanguageTag } from '../../base/index.ts';
 import { xmlText } from '../../container/index.ts';
 import { runsText, type Run, type Runs } from '../../content/index.ts';
-import { paraSetting, sidedAlign, sideOf, type Para, type TextBox } from '../../scene/index.ts';
+import { paraSetting, sidedAlign, sideOf, type Para, type SceneSlide, type TextBox } from '../../scene/index.ts';
 import type { Frame, Theme } from '../../theme/index.ts';
 import { schemeColor, solidFill } from './colors.ts';
 import { bulletsOf, withMark, type Bullet } from './bullet.ts';
 import { ALIGN, ANCHOR, faces, spacing } from './text-style.ts';
+import { fontFace } from './theme-part.ts';
 import { emuOf, hundredths } from './xml.ts';
 
 export interface TextContext {
   readonly theme: Theme;
   readonly language: LanguageTag;
+  /** Of parts, and under null of the title, where it is another. */
+  readonly languages?: SceneSlide['languages'];
   /** Gives the relationship id of a link; undefined for links within the document, which slides do not have. */
   readonly link: (target: string) => string | undefined;
+  /** Gives the relationship id of the slide that a part leads to, where it leads to one. */
+  readonly jump?: (part: NonNullable<Para['part']>) => string | undefined;
+}
+
+/** A click that leads to a slide of this file (§20.1.2.2.23, §21.1.2.3.5), in the colour that the text has (an extension). */
+function clickOf({ part }: Para, { jump }: TextContext): Pick<Extra, 'click'> {
+  const id = part === null ? undefined : jump?.(part);
+  return id === undefined
+    ? {}
+    : {
+        click: `<a:hlinkClick r:id="${id}" action="ppaction://hlinksldjump"><a:extLst><a:ext uri="{A12FA001-AC4F-418D-AE19-62706E023703}"><ahyp:hlinkClr xmlns:ahyp="http://schemas.microsoft.com/office/drawing/2018/hyperlinkcolor" val="tx"/></a:ext></a:extLst></a:hlinkClick>`,
+      };
+}
+
+/** The context in the language of a part. */
+export function spokenIn<C extends TextContext>(context: C, part: Para['part'], style?: Para['style']): C {
+  // Without a part it is the title, or a word of ours.
+  const own = part === null && style !== 'title' ? undefined : context.languages?.get(part);
+  return own === undefined ? context : { ...context, language: own };
 }
 
 /** What all runs of a paragraph have beyond what they inherit. */
@@ -23,6 +45,8 @@ interface Extra {
   readonly mono: boolean;
   /** Fonts, where they are not inherited. */
   readonly faces: string;
+  /** Where a click leads, whatever the runs say. */
+  readonly click?: string;
 }
 const NOTHING: Extra = { attributes: '', fill: '', mono: false, faces: '' };
 
@@ -55,8 +79,16 @@ export function textBody(
 const spreadXml = (para: Para, frame: Frame, spread: number, { theme }: TextContext): string =>
   `<a:spcBef><a:spcPct val="${Math.round(paraSetting(para, frame, theme).spaceBefore * spread * 100_000)}"/></a:spcBef>`;
 
-/** Text that inherits nothing: it stands in no placeholder. */
-export function freeTextBody({ paras, frame, scale, spread }: TextBox, anchor: string, context: TextContext): string {
+/**
+ * Text that inherits nothing: it stands in no placeholder. It was measured to fit; where it is written on, it shrinks.
+ * @param insets How far it stands in at the left, the top, the right and the bottom, in EMU.
+ */
+export function freeTextBody(
+  { paras, frame, scale, spread }: TextBox,
+  context: TextContext,
+  [left, top, right, bottom]: readonly [number, number, number, number] = [0, 0, 0, 0],
+  wraps = true,
+): string {
   const { style, align } = frame;
   const size = style.sizes[0]! * scale;
   const bullets = bulletsOf(paras);
@@ -71,10 +103,16 @@ export function freeTextBody({ paras, frame, scale, spread }: TextBox, anchor: s
     const { rtl, fromRight } = sideOf(para, context.theme);
     const side = ALIGN[sidedAlign(align, fromRight, context.theme)];
     const properties = `<a:pPr${indent} algn="${side}"${rtl ? ' rtl="1"' : ''}>${spacing(style, i === 0 ? 0 : set.spaceBefore * spread)}${bullet}</a:pPr>`;
-    const extra: Extra = { attributes, fill: solidFill(set.color), mono: set.mono, faces: faces(style) };
-    return `<a:p>${properties}${runsXml(withMark(para.runs, bullets[i]), context, extra)}</a:p>`;
+    const extra: Extra = {
+      attributes,
+      fill: solidFill(set.color),
+      mono: set.mono,
+      faces: faces(style),
+      ...clickOf(para, context),
+    };
+    return `<a:p>${properties}${runsXml(withMark(para.runs, bullets[i]), spokenIn(context, para.part, para.style), extra)}</a:p>`;
   });
-  return `<p:txBody><a:bodyPr wrap="square" lIns="0" tIns="0" rIns="0" bIns="0" anchor="${anchor}"><a:noAutofit/></a:bodyPr><a:lstStyle/>${paragraphs.join('')}</p:txBody>`;
+  return `<p:txBody><a:bodyPr wrap="${wraps ? 'square' : 'none'}" lIns="${left}" tIns="${top}" rIns="${right}" bIns="${bottom}"${context.theme.mirrored ? ' rtlCol="1"' : ''} anchor="${ANCHOR[frame.anchor]}"><a:normAutofit/></a:bodyPr><a:lstStyle/>${paragraphs.join('')}</p:txBody>`;
 }
 
 /** @param larger Factor by which type is larger than the placeholder's. @param space Its own space before it. */
@@ -91,11 +129,12 @@ function paragraphXml(
     larger > 1 || paragraph.style === 'code' ? ` sz="${hundredths(frame.style.sizes[0]! * set.scale * larger)}"` : '';
   const attributes = `${paragraph.style === 'quote' ? ' i="1"' : ''}${size}`;
   const fill = paragraph.style === 'quote' ? solidFill(set.color) : '';
-  const runs = runsXml(withMark(paragraph.runs, bullet), context, {
+  const runs = runsXml(withMark(paragraph.runs, bullet), spokenIn(context, paragraph.part, paragraph.style), {
     ...NOTHING,
     attributes,
     fill,
     mono: paragraph.style === 'code',
+    ...clickOf(paragraph, context),
   });
   const direction = directionOf(paragraph, frame, context.theme);
   const paragraphed = (level: string, inner: string): string => {
@@ -165,8 +204,9 @@ function runProperties(run: Run, { theme, language, link }: TextContext, extra: 
   if (run.position === 'sub') attributes += ' baseline="-15000"';
   let inner = extra.fill;
   if (!run.code && !extra.mono) inner += extra.faces;
-  else inner += `<a:latin typeface="${xmlText(theme.fonts.mono)}"/><a:cs typeface="${xmlText(theme.fonts.mono)}"/>`;
+  else inner += `<a:latin ${fontFace(theme.fonts.mono)}/><a:cs ${fontFace(theme.fonts.mono)}/>`;
   const id = run.link === undefined ? undefined : link(run.link);
   if (id !== undefined) inner += `<a:hlinkClick r:id="${id}"/>`;
+  else inner += extra.click ?? '';
   return inner === '' ? `<a:rPr${attributes}/>` : `<a:rPr${attributes}>${inner}</a:rPr>`;
 }

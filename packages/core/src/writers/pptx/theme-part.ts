@@ -1,5 +1,6 @@
 /** The theme part (ECMA-376-1 §20.1.6): colours, fonts and the formats that every theme must have. */
 import { xmlText } from '../../container/index.ts';
+import { fontClass } from '../../fonts/index.ts';
 import type { Palette, Theme } from '../../theme/index.ts';
 import { XML } from './xml.ts';
 
@@ -17,7 +18,7 @@ function colorScheme(p: Palette, name: string, dark: boolean): string {
     color('lt2', light2),
     ...([1, 2, 3, 4, 5, 6] as const).map((i) => color(`accent${i}`, p[`accent${i}`])),
     color('hlink', p.link),
-    color('folHlink', p.link),
+    color('folHlink', p.muted),
   ].join('');
   return `<a:clrScheme name="${xmlText(name)}">${scheme}</a:clrScheme>`;
 }
@@ -40,10 +41,16 @@ const OTHER_SCRIPTS = Object.entries({
   .map(([script, typeface]) => `<a:font script="${script}" typeface="${typeface}"/>`)
   .join('');
 
+/** A font by name, with what it is like (§21.1.2.3.7). */
+export function fontFace(name: string): string {
+  const { panose, pitchFamily } = fontClass(name);
+  return `typeface="${xmlText(name)}" panose="${panose}" pitchFamily="${pitchFamily}" charset="0"`;
+}
+
 export function themePart(theme: Theme): string {
   const { palette, fonts } = theme;
   const font = (tag: string, name: string): string =>
-    `<a:${tag}><a:latin typeface="${xmlText(name)}"/><a:ea typeface=""/><a:cs typeface=""/>${OTHER_SCRIPTS}</a:${tag}>`;
+    `<a:${tag}><a:latin ${fontFace(name)}/><a:ea typeface=""/><a:cs typeface=""/>${OTHER_SCRIPTS}</a:${tag}>`;
   const fill = '<a:solidFill><a:schemeClr val="phClr"/></a:solidFill>';
   const line = (width: number): string =>
     `<a:ln w="${width}" cap="flat" cmpd="sng" algn="ctr">${fill}<a:prstDash val="solid"/></a:ln>`;

@@ -143,7 +143,35 @@ function slideTitles(bytes: Uint8Array): readonly string[] {
 test('parts that nothing of ours touches stay byte for byte', () => {
   const before = unzipSync(respelled(usualTemplate(), SPELLINGS[0]![1]));
   const after = unzipSync(built(respelled(usualTemplate(), SPELLINGS[0]![1]), 'before'));
-  const changed = ['[Content_Types].xml', 'ppt/presentation.xml', 'ppt/_rels/presentation.xml.rels'];
+  const changed = [
+    '[Content_Types].xml',
+    '_rels/.rels',
+    'ppt/presentation.xml',
+    'ppt/_rels/presentation.xml.rels',
+    'ppt/tableStyles.xml',
+  ];
   for (const [name, bytes] of Object.entries(before))
     if (!changed.includes(name)) expect([name, strFromU8(after[name]!, true)]).toEqual([name, strFromU8(bytes, true)]);
+});
+
+test('the file says what the document says of itself, and has its tables’ style among those of the template', () => {
+  for (const template of [plainTemplate(), usualTemplate(), awkwardTemplate()]) {
+    const before = new ZipReader(template);
+    const after = new ZipReader(built(template, 'none'));
+    const named = after.names.find((name) => /core\.xml$/.test(name));
+    if (named !== undefined) expect(strFromU8(after.read(named))).toContain('<dc:title>The mill</dc:title>');
+    const styles = after.names.filter((name) => /tableStyles\.xml$/i.test(name));
+    expect(styles).toHaveLength(1);
+    const slides = after.names
+      .filter((name) => /slides\/[^/]*slide\d+\.xml$/.test(name))
+      .map((name) => strFromU8(after.read(name)));
+    const used = slides.flatMap((xml) => [...xml.matchAll(/<a:tableStyleId>([^<]+)</g)].map((match) => match[1]!));
+    const xml = strFromU8(after.read(styles[0]!));
+    expect(used.length).toBeGreaterThan(0);
+    for (const id of used) expect(xml).toContain(id);
+    // New tables of the template's own author still get what they got.
+    const theirs = before.names.find((name) => name === styles[0]);
+    if (theirs !== undefined)
+      expect(/def=["']([^"']+)/.exec(xml)![1]).toBe(/def=["']([^"']+)/.exec(strFromU8(before.read(theirs)))![1]);
+  }
 });

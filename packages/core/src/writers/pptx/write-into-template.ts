@@ -26,6 +26,8 @@ import { SCHEME } from './colors.ts';
 import { notesMasterPart } from './notes-part.ts';
 import { SECTIONS_URI, sectionList } from './section-list.ts';
 import { SlideParts, TYPES } from './slide-parts.ts';
+import { appProperties, coreProperties, CORE_REL, CORE_TYPE } from './properties.ts';
+import { tableStyle, tableStyles } from './table-style.ts';
 import { themePart } from './theme-part.ts';
 import { relationships, type Rel } from './xml.ts';
 
@@ -34,6 +36,7 @@ const REL = 'http://schemas.openxmlformats.org/officeDocument/2006/relationships
 /** Leads the namespaces of the strict kind (ISO/IEC 29500-1). */
 const STRICT = 'http://purl.oclc.org/ooxml';
 const CONTENT_TYPES = '[Content_Types].xml';
+const ROOT_RELS = '_rels/.rels';
 const THEME = 'application/vnd.openxmlformats-officedocument.theme+xml';
 
 /** @throws ReadError as `readTemplate` does. */
@@ -71,8 +74,8 @@ export function writeIntoTemplate(
   }
 
   // Relationships of the presentation: theirs without the slides that go, and ours.
-  const ids = freeIds(known, slides.length + 1);
-  const slideIds = ids.slice(1);
+  const ids = freeIds(known, slides.length + 2);
+  const slideIds = ids.slice(2);
   const relsName = `${folder}_rels/${main.slice(folder.length)}.rels`;
   const ours = slides.map((_, i): Rel => ({
     id: slideIds[i]!,
@@ -81,6 +84,26 @@ export function writeIntoTemplate(
   }));
   if (notesMaster === undefined)
     ours.push({ id: ids[0]!, type: 'notesMaster', target: `/ppt/notesMasters/${prefix}notesMaster1.xml` });
+  // Parts of theirs that say what is ours: what the file is about, and how its tables look.
+  const changed = new Map(propertiesOf(source, scene));
+  const root = readRelationships(source, '');
+  if (![...root.values()].some(({ type }) => type === 'core-properties')) {
+    const name = `docProps/${prefix}core.xml`;
+    parts.add(name, coreProperties(scene), CORE_TYPE);
+    const led = relationships([{ id: freeIds(root, 1)[0]!, type: CORE_REL, target: `/${name}` }]);
+    changed.set(ROOT_RELS, withMore(readXmlTree(source, ROOT_RELS), led));
+  }
+  if (scene.slides.some(({ boxes }) => boxes.some(({ kind }) => kind === 'table'))) {
+    const styles = [...known.values()].find(({ type }) => type === 'tableStyles')?.target;
+    const style = at.finish(tableStyle(theme));
+    if (styles !== undefined && source.has(styles))
+      changed.set(styles, withTableStyle(readXmlTree(source, styles), style));
+    else {
+      const name = `${prefix}tableStyles.xml`;
+      parts.add(`ppt/${name}`, at.finish(tableStyles(theme)), `${TYPES}.tableStyles+xml`);
+      ours.push({ id: ids[1]!, type: 'tableStyles', target: `/ppt/${name}` });
+    }
+  }
   const rels = readXmlTree(source, relsName);
   const presentation = withSlides(readXmlTree(source, main), scene, {
     keep,
@@ -90,7 +113,8 @@ export function writeIntoTemplate(
   const reached = reachable(source, main, dropped);
   for (const name of source.names) {
     if (!reached.has(name) || name === main || name === relsName) continue;
-    zip.add({ name, content: source.read(name), stored: /\.(png|jpe?g|gif|xlsx)$/i.test(name) });
+    const content = changed.get(name) ?? source.read(name);
+    zip.add({ name, content, stored: /\.(png|jpe?g|gif|xlsx)$/i.test(name) });
   }
   zip.add({ name: main, content: writeXmlTree(presentation) });
   zip.add({
@@ -123,7 +147,7 @@ function freeIds(known: ReadonlyMap<string, unknown>, count: number): readonly s
 
 /** Parts that are still led to when the slides that go are gone, with their relationships; what leads nowhere goes too. */
 function reachable(source: ZipReader, main: string, dropped: ReadonlySet<string>): ReadonlySet<string> {
-  const found = new Set<string>(['_rels/.rels']);
+  const found = new Set<string>([ROOT_RELS]);
   const open = [''];
   const gone = new Set(
     [...readRelationships(source, main)].flatMap(([id, { target }]) => (dropped.has(id) ? [target] : [])),
@@ -140,6 +164,27 @@ function reachable(source: ZipReader, main: string, dropped: ReadonlySet<string>
     }
   }
   return found;
+}
+
+/** A part of relationships with more of them. */
+const withMore = (rels: XmlNode, more: string): string =>
+  writeXmlTree(withContent(rels, [...contentWithout(rels, () => false), ...parseXmlTree(more).children]));
+
+/** What the file says of itself, in the place of what the template said of itself; a file that says nothing is left so. */
+function propertiesOf(source: ZipReader, scene: Scene): readonly (readonly [part: string, xml: string])[] {
+  const writes = { 'core-properties': coreProperties, 'extended-properties': appProperties } as const;
+  return [...readRelationships(source, '').values()].flatMap(({ type, target }) =>
+    (type === 'core-properties' || type === 'extended-properties') && source.has(target)
+      ? [[target, writes[type](scene)] as const]
+      : [],
+  );
+}
+
+/** Their table styles with ours among them; the one that new tables get stays theirs. */
+function withTableStyle(root: XmlNode, style: string): string {
+  const made = parseXmlTree(`<a:made xmlns:a="${root.namespace}">${style}</a:made>`).children[0]!;
+  const others = contentWithout(root, ({ attributes }) => attributes.styleId === made.attributes.styleId);
+  return writeXmlTree(withContent(root, [...others, made]));
 }
 
 interface Placing {

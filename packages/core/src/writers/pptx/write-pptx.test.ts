@@ -77,7 +77,9 @@ describe('a deck of everything', () => {
     const master = parts['ppt/slideMasters/slideMaster1.xml']!;
     expect(master).toContain('<a:latin typeface="+mj-lt"/>');
     expect(master).toContain('<a:latin typeface="+mn-lt"/>');
-    expect(parts['ppt/theme/theme1.xml']).toContain('<a:latin typeface="Source Serif 4"/>');
+    expect(parts['ppt/theme/theme1.xml']).toMatch(
+      /<a:latin typeface="Source Serif 4" panose="0202[0-9A-F]{16}" pitchFamily="18" charset="0"\/>/,
+    );
   });
 
   test('notes are notes slides with their paragraphs', () => {
@@ -96,7 +98,12 @@ describe('a deck of everything', () => {
 
   test('tables are native', () => {
     const slide = parts['ppt/slides/slide3.xml']!;
-    expect(slide).toContain('<a:tbl><a:tblPr firstRow="1"/>');
+    const style = /<a:tblPr firstRow="1"><a:tableStyleId>([^<]+)</.exec(slide)![1]!;
+    expect(parts['ppt/tableStyles.xml']).toContain(`<a:tblStyle styleId="${style}"`);
+    // All of their look is the style's: cells say their size and their margins.
+    const cells = /<a:tblGrid>.*<\/a:tbl>/s.exec(slide)![0];
+    expect(cells).not.toMatch(/<a:lnB|<a:solidFill| b="1"/);
+    expect(slide).toContain('descr="Costs: Work, Sum"');
     expect(slide).toContain('<p:ph type="tbl" idx="14"/>');
     expect(slide.match(/<a:tc>/g)).toHaveLength(4);
   });
@@ -105,6 +112,7 @@ describe('a deck of everything', () => {
     expect(parts['docProps/core.xml']).toContain(
       '<dc:title>The &lt;mill&gt; &amp; &quot;more&quot;</dc:title><dc:creator>The Trust</dc:creator>',
     );
+    expect(parts['docProps/core.xml']).not.toContain('dcterms:created>');
   });
 
   test('the same input gives the same bytes', () => {
@@ -244,4 +252,79 @@ test('each run says its language: by its words, and by its letters within them',
   expect(said('Die Tore')).toBe('de');
   expect([said('The mill, '), said('طاحونة'), said(', is old')]).toEqual(['en-US', 'ar', 'en-US']);
   expect(said('Sallow Quay')).toBe('en-US');
+});
+
+test('what the document says of itself is what its file says', () => {
+  const about = {
+    subject: 'Tide & mill',
+    keywords: 'tide, mill',
+    created: '2026-03-14',
+    modified: '2026-04-02T10:00:00Z',
+  };
+  const parts = write({ ...doc(h(1, 'Mill'), li('Oak')), title: 'The mill', about });
+  expect(parts['docProps/core.xml']).toContain(
+    '<dc:subject>Tide &amp; mill</dc:subject><cp:keywords>tide, mill</cp:keywords>',
+  );
+  expect(parts['docProps/core.xml']).toContain(
+    '<dcterms:created xsi:type="dcterms:W3CDTF">2026-03-14</dcterms:created><dcterms:modified xsi:type="dcterms:W3CDTF">2026-04-02T10:00:00Z</dcterms:modified>',
+  );
+});
+
+test('each paragraph is in its own language, on slides and in notes', () => {
+  const french = { lang: languageTag('fr')! };
+  const document = {
+    ...doc(
+      h(1, 'Mill'),
+      h(2, 'Gates'),
+      li('north gate'),
+      { ...li('la porte'), ...french },
+      { ...p('La roue tourne.'), ...french },
+    ),
+    language: languageTag('en-IE')!,
+  };
+  const parts = write(document, [{ kind: 'map', name: 'talk', map: presetMap('talk', document) }]);
+  const slide = Object.values(parts).find((xml) => xml.includes('<p:sld ') && xml.includes('la porte'))!;
+  expect(slide).toMatch(/<a:rPr lang="en-IE"[^>]*\/><a:t>north gate/);
+  expect(slide).toMatch(/<a:rPr lang="fr"[^>]*\/><a:t>la porte/);
+  const notes = Object.entries(parts).find(([name, xml]) => name.includes('notesSlide') && xml.includes('La roue'))![1];
+  expect(notes).toMatch(/<a:rPr lang="fr"\/><a:t>La roue/);
+});
+
+test('a paragraph that its markup turns is turned, whatever its first letters are', () => {
+  const turned = { ...li('HTML הוא שפת סימון'), direction: 'rtl' as const };
+  const document = doc(h(1, 'Mill'), h(2, 'Gates'), li('north'), li('south'), turned);
+  const parts = write(document, [{ kind: 'map', name: 'talk', map: presetMap('talk', document) }]);
+  const slide = Object.values(parts).find((xml) => xml.includes('<p:sld ') && xml.includes('HTML'))!;
+  const paragraphs = slide.match(/<a:p>.*?<\/a:p>/gs)!;
+  expect(paragraphs.filter((xml) => xml.includes('rtl="1"')).map((xml) => xml.includes('HTML'))).toEqual([true]);
+  expect(paragraphs.find((xml) => xml.includes('HTML'))).toContain('algn="r" rtl="1"');
+});
+
+test('entries of an agenda lead to their slides', () => {
+  const document = doc(p('Mill', 'title'), h(1, 'Gates'), li('north'), h(1, 'Pond'), li('silt'));
+  const parts = write(document, [
+    { kind: 'map', name: 'talk', map: presetMap('talk', document) },
+    { kind: 'matter', part: 'agenda', on: true },
+  ]);
+  const names = slideNames(parts);
+  const agenda = names.find((name) => parts[name]!.includes('hlinksldjump'))!;
+  const rels = parts[agenda.replace('slides/', 'slides/_rels/') + '.rels']!;
+  for (const entry of ['Gates', 'Pond']) {
+    const id = new RegExp(`r:id="(rId\\d+)" action="ppaction://hlinksldjump">(?:(?!<a:t>).)*<a:t>${entry}<`).exec(
+      parts[agenda]!,
+    )![1];
+    const target = new RegExp(`Id="${id}" Type="[^"]*/slide" Target="([^"]+)"`).exec(rels)![1]!;
+    const led = parts[`ppt/slides/${target}`]!;
+    expect(/<p:ph type="title"\/>.*?<a:t>([^<]*)</s.exec(led)![1]).toBe(entry);
+  }
+});
+
+test('pictures, charts and tables say what they are, and what was said to be decoration is', () => {
+  const document = doc(h(1, 'Mill'), h(2, 'Pit'), picture('a', null), h(2, 'Wall'), li('Old'), picture('b', ''));
+  const parts = write(document);
+  const all = slideNames(parts)
+    .map((name) => parts[name]!)
+    .join('');
+  expect(all).toContain('descr="Pit"');
+  expect(all.match(/adec:decorative/g)).toHaveLength(1);
 });

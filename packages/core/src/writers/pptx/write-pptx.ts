@@ -1,10 +1,12 @@
 /** Writes a scene as PPTX (ECMA-376-1 §13, §19): everything native, everything that can be inherited inherited. */
-import { xmlText, ZipWriter, type Deflate } from '../../container/index.ts';
+import { ZipWriter, type Deflate } from '../../container/index.ts';
 import type { PictureSource, Scene } from '../../scene/index.ts';
-import { layoutPart, masterPart } from './master-part.ts';
+import { layoutPart, masterPart, otherLevels } from './master-part.ts';
 import { NOTES_HEIGHT, NOTES_WIDTH, notesMasterPart } from './notes-part.ts';
+import { appProperties, APP_TYPE, coreProperties, CORE_REL, CORE_TYPE } from './properties.ts';
 import { sectionList } from './section-list.ts';
 import { Rels, SlideParts, TYPES } from './slide-parts.ts';
+import { tableStyles } from './table-style.ts';
 import { themePart } from './theme-part.ts';
 import { NS, relationships, XML, type Rel } from './xml.ts';
 
@@ -52,17 +54,9 @@ export function writePptx(scene: Scene, pictures: PictureSource, deflate?: Defla
   parts.add('ppt/presentation.xml', presentationPart(scene), `${TYPES}.presentation.main+xml`, presentation);
   parts.add('ppt/presProps.xml', `${XML}<p:presentationPr ${NS}/>`, `${TYPES}.presProps+xml`);
   parts.add('ppt/viewProps.xml', `${XML}<p:viewPr ${NS}/>`, `${TYPES}.viewProps+xml`);
-  parts.add(
-    'ppt/tableStyles.xml',
-    `${XML}<a:tblStyleLst xmlns:a="http://schemas.openxmlformats.org/drawingml/2006/main" def="{5C22544A-7EE6-4342-B048-85BDC9FD1C3A}"/>`,
-    `${TYPES}.tableStyles+xml`,
-  );
-  parts.add('docProps/core.xml', coreProperties(scene), 'application/vnd.openxmlformats-package.core-properties+xml');
-  parts.add(
-    'docProps/app.xml',
-    `${XML}<Properties xmlns="http://schemas.openxmlformats.org/officeDocument/2006/extended-properties"><Slides>${slides.length}</Slides><Application>Alvex</Application></Properties>`,
-    'application/vnd.openxmlformats-officedocument.extended-properties+xml',
-  );
+  parts.add('ppt/tableStyles.xml', tableStyles(theme), `${TYPES}.tableStyles+xml`);
+  parts.add('docProps/core.xml', coreProperties(scene), CORE_TYPE);
+  parts.add('docProps/app.xml', appProperties(scene), APP_TYPE);
 
   const endings = parts.defaults
     .map(([ending, type]) => `<Default Extension="${ending}" ContentType="${type}"/>`)
@@ -72,7 +66,7 @@ export function writePptx(scene: Scene, pictures: PictureSource, deflate?: Defla
     { id: 'rId1', type: 'officeDocument', target: 'ppt/presentation.xml' },
     {
       id: 'rId2',
-      type: 'http://schemas.openxmlformats.org/package/2006/relationships/metadata/core-properties',
+      type: CORE_REL,
       target: 'docProps/core.xml',
     },
     { id: 'rId3', type: 'extended-properties', target: 'docProps/app.xml' },
@@ -90,11 +84,5 @@ function presentationPart(scene: Scene): string {
   const ids = slideIds.map((id, i) => `<p:sldId id="${id}" r:id="rId${i + 7}"/>`).join('');
   const extension = sectionList(scene, slideIds);
   const slideList = ids === '' ? '' : `<p:sldIdLst>${ids}</p:sldIdLst>`;
-  return `${XML}<p:presentation ${NS}${theme.mirrored ? ' rtl="1"' : ''}><p:sldMasterIdLst><p:sldMasterId id="2147483648" r:id="rId1"/></p:sldMasterIdLst><p:notesMasterIdLst><p:notesMasterId r:id="rId2"/></p:notesMasterIdLst>${slideList}<p:sldSz cx="${theme.size.width}" cy="${theme.size.height}"/><p:notesSz cx="${NOTES_WIDTH}" cy="${NOTES_HEIGHT}"/>${extension === '' ? '' : `<p:extLst>${extension}</p:extLst>`}</p:presentation>`;
-}
-
-function coreProperties({ title, author, language }: Scene): string {
-  const element = (tag: string, value: string | null): string =>
-    value === null ? '' : `<${tag}>${xmlText(value)}</${tag}>`;
-  return `${XML}<cp:coreProperties xmlns:cp="http://schemas.openxmlformats.org/package/2006/metadata/core-properties" xmlns:dc="http://purl.org/dc/elements/1.1/">${element('dc:title', title)}${element('dc:creator', author)}${element('dc:language', language)}</cp:coreProperties>`;
+  return `${XML}<p:presentation ${NS}${theme.mirrored ? ' rtl="1"' : ''}><p:sldMasterIdLst><p:sldMasterId id="2147483648" r:id="rId1"/></p:sldMasterIdLst><p:notesMasterIdLst><p:notesMasterId r:id="rId2"/></p:notesMasterIdLst>${slideList}<p:sldSz cx="${theme.size.width}" cy="${theme.size.height}"/><p:notesSz cx="${NOTES_WIDTH}" cy="${NOTES_HEIGHT}"/><p:defaultTextStyle>${otherLevels(theme)}</p:defaultTextStyle>${extension === '' ? '' : `<p:extLst>${extension}</p:extLst>`}</p:presentation>`;
 }

@@ -27,6 +27,18 @@ export function relationships(rels: readonly Rel[]): string {
 export const xfrm = ({ x, y, width, height }: Rect, tag = 'a:xfrm', attributes = ''): string =>
   `<${tag}${attributes}><a:off x="${x}" y="${y}"/><a:ext cx="${width}" cy="${height}"/></${tag}>`;
 
+/**
+ * What a drawn thing is called, and what it says to those who do not see it (§20.1.2.2.8).
+ * @param description Null for decoration, which readers pass over (an extension, as ECMA-376 has no property for it); undefined where its own text says it.
+ */
+export function nonVisual(id: number, name: string, description?: string | null): string {
+  const said = description === undefined || description === null ? '' : ` descr="${xmlText(description)}"`;
+  const open = `<p:cNvPr id="${id}" name="${xmlText(name)}"${said}`;
+  return description === null ? `${open}>${DECORATIVE}</p:cNvPr>` : `${open}/>`;
+}
+const DECORATIVE =
+  '<a:extLst><a:ext uri="{C183D7F6-B498-43B3-948B-1728B52AA6E4}"><adec:decorative xmlns:adec="http://schemas.microsoft.com/office/drawing/2017/decorative" val="1"/></a:ext></a:extLst>';
+
 /** Hundredths of a point, as sizes are written (ECMA-376-1 §20.1.10.72). */
 export const hundredths = (points: number): number => Math.round(points * 100);
 export const emuOf = (points: number): number => Math.round(points * EMU_PER_POINT);
