@@ -51,6 +51,17 @@ function baseColor({ name, attributes }: XmlNode, scheme: Scheme, own: Hex | und
   return name === 'a:prstClr' ? PRESETS[value] : undefined;
 }
 
+/** A colour whose lightness is `factor` of what it was and `plus`, both 0 to 1 (§20.1.2.3.20, §20.1.2.3.21). */
+export function relit(hex: Hex, factor: number, plus: number): Hex {
+  const [hue, saturation, lightness] = chroma(`#${hex}`).hsl();
+  const light = Math.min(1, Math.max(0, lightness * factor + plus));
+  return chroma
+    .hsl(Number.isNaN(hue) ? 0 : hue, saturation, light)
+    .hex('rgb')
+    .slice(1)
+    .toUpperCase();
+}
+
 function changed(hex: Hex, node: XmlNode): Hex {
   let color = chroma(`#${hex}`);
   for (const { name, attributes } of node.children) {

@@ -34,14 +34,17 @@ export function sorted({ placeholders }: TemplateLayout): Sorted {
   };
 }
 
+/** What layouts are called for what they are for, in English, German, French, Spanish, Italian, Portuguese, Dutch, Swedish and Polish. */
 const NAMED: Readonly<Partial<Record<LayoutName, RegExp>>> = {
-  section: /section|divider|chapter|abschnitt|kapitel|trenn|section|chapitre|sección|capítulo/i,
-  agenda: /agenda|contents|inhalt|sommaire|índice/i,
-  quotation: /quot|zitat|citation|cita/i,
-  comparison: /compar|vergleich|versus/i,
-  closing: /clos|thank|end|schluss|danke|ende|fin\b|merci|gracias|contact|kontakt/i,
-  'big-number': /number|zahl|chiffre|fact/i,
-  sources: /source|refer|quelle|fuente/i,
+  section:
+    /section|divider|chapter|abschnitt|kapitel|trenn|chapitre|intercalaire|sección|capítulo|sezione|capitolo|secção|seção|hoofdstuk|sectie|avsnitt|rozdział|sekcj/i,
+  agenda: /agenda|contents|inhaltsverz|gliederung|sommaire|índice|indice|sommario|inhoud|innehåll|spis treści/i,
+  quotation: /quot|zitat|citation|\bcitas?\b|citazione|citação|citaat|citat|cytat/i,
+  comparison: /compar|vergleich|versus|confronto|vergelijk|jämför|porówna/i,
+  closing:
+    /\bclos|thank|\bend\b|schluss|danke|\bende\b|\bfin\b|merci|gracias|contact|kontakt|grazie|obrigad|bedankt|\btack\b|dziękuj/i,
+  'big-number': /number|zahl|chiffre|\bfacts?\b|numero|número|getal|liczb/i,
+  sources: /source|refer|quelle|fuente|fonti|fontes|bronnen|källor|źródł/i,
 };
 const SAID: Readonly<Partial<Record<LayoutName, readonly string[]>>> = {
   cover: ['title'],
@@ -63,7 +66,7 @@ export function suits(layout: TemplateLayout, name: LayoutName): number {
   const named = NAMED[name]?.test(layout.name) === true ? 4 : 0;
   const titled = title === undefined ? 0 : 1;
   const wide = bodies[0];
-  const opening = layout.type === 'title' || layout.type === 'secHead' || NAMED.closing!.test(layout.name);
+  const opening = opens(layout);
   const only = bodies.length === 0 && pictures.length === 0 && titled === 1;
   switch (name) {
     case 'cover':
@@ -80,7 +83,13 @@ export function suits(layout: TemplateLayout, name: LayoutName): number {
     case 'sources':
       return wide === undefined || bodies.length !== 1 || pictures.length > 0 || opening
         ? named
-        : 2 + titled + (said || (layout.type === 'obj' ? 3 : 0)) + named + (wide.rect.width > wide.rect.height ? 1 : 0);
+        : 2 +
+            titled +
+            (said || (layout.type === 'obj' ? 3 : 0)) +
+            named +
+            (wide.rect.width > wide.rect.height ? 1 : 0) +
+            (isRoom(wide) ? 2 : 0) +
+            Math.min(2, layout.uses ?? 0) / 2;
     case 'columns':
       return bodies.length === 2 && pictures.length === 0 && sideBySide(bodies) ? 3 + titled + said : 0;
     case 'columns-3':
@@ -88,20 +97,24 @@ export function suits(layout: TemplateLayout, name: LayoutName): number {
     case 'comparison':
       return bodies.length === 4 ? 3 + titled + said + named : 0;
     case 'picture-right':
-      return pairOf(layout, 'right') === undefined ? 0 : 3 + titled + said;
+      return pairOf(layout, 'right') === undefined ? 0 : (pictures.length > 0 ? 3 : 1) + titled + said;
     case 'picture-left':
-      return pairOf(layout, 'left') === undefined ? 0 : 3 + titled + said;
+      return pairOf(layout, 'left') === undefined ? 0 : (pictures.length > 0 ? 3 : 1) + titled + said;
     case 'picture':
     case 'picture-caption':
-      return pictures.length === 1 ? 2 + titled + (bodies.length === (name === 'picture' ? 0 : 1) ? 2 : 0) : 0;
+      return pictures.length === 1
+        ? 2 + titled + (bodies.length === (name === 'picture' ? 0 : 1) ? 2 : 0)
+        : name === 'picture' && objectIn(layout) !== undefined
+          ? titled
+          : 0;
     case 'gallery-2':
     case 'gallery-3':
     case 'gallery-4':
       return pictures.length === Number(name.at(-1)) ? 4 + titled : 0;
     case 'table':
-      return table === undefined ? 0 : 3 + said + titled;
+      return table === undefined ? (objectIn(layout) === undefined ? 0 : titled) : 3 + said + titled;
     case 'chart':
-      return chart === undefined ? 0 : 3 + said + titled;
+      return chart === undefined ? (objectIn(layout) === undefined ? 0 : titled) : 3 + said + titled;
     case 'quotation':
       return named > 0 && bodies.length > 0 ? named + titled : 0;
     case 'title-only':
@@ -126,6 +139,33 @@ export function suits(layout: TemplateLayout, name: LayoutName): number {
   }
 }
 
+/** Layouts that begin or end something hold no content, whatever else stands on them. */
+function opens(layout: TemplateLayout): boolean {
+  const { title, subtitle, bodies } = sorted(layout);
+  return (
+    layout.type === 'title' ||
+    layout.type === 'secHead' ||
+    title?.type === 'ctrTitle' ||
+    (subtitle !== undefined && bodies.length === 0) ||
+    NAMED.closing!.test(layout.name) ||
+    NAMED.section!.test(layout.name)
+  );
+}
+
+/** In EMU: less than four inches by two is the place of a line or of a caption. */
+const isRoom = ({ rect }: TemplatePlaceholder): boolean => rect.width >= 3_657_600 && rect.height >= 1_828_800;
+const isTall = ({ rect }: TemplatePlaceholder): boolean => rect.height >= 1_828_800;
+const holdsAnything = ({ type }: TemplatePlaceholder): boolean => type === null || type === 'obj';
+
+/** The one place of a layout that holds anything: text, a table, a chart, a picture. */
+export function objectIn(layout: TemplateLayout): TemplatePlaceholder | undefined {
+  const { bodies, pictures, table, chart } = sorted(layout);
+  const [only, ...others] = bodies;
+  const alone =
+    only !== undefined && others.length + pictures.length === 0 && table === undefined && chart === undefined;
+  return alone && holdsAnything(only) && isRoom(only) && !opens(layout) ? only : undefined;
+}
+
 const sideBySide = (bodies: readonly TemplatePlaceholder[]): boolean =>
   bodies.every((body, i) => i === 0 || body.rect.x >= bodies[i - 1]!.rect.x + bodies[i - 1]!.rect.width * 0.8);
 
@@ -135,6 +175,17 @@ export function pairOf(
   side: 'left' | 'right',
 ): { readonly picture: TemplatePlaceholder; readonly body: TemplatePlaceholder } | undefined {
   const { pictures, bodies } = sorted(layout);
+  // Of two places that hold anything, one is the picture's.
+  if (
+    pictures.length === 0 &&
+    bodies.length === 2 &&
+    bodies.every(holdsAnything) &&
+    bodies.every(isTall) &&
+    sideBySide(bodies)
+  ) {
+    const [left, right] = bodies as [TemplatePlaceholder, TemplatePlaceholder];
+    return side === 'right' ? { picture: right, body: left } : { picture: left, body: right };
+  }
   const [picture] = pictures;
   const body = [...bodies].sort((a, b) => b.rect.width * b.rect.height - a.rect.width * a.rect.height)[0];
   if (picture === undefined || body === undefined || pictures.length > 1) return undefined;

@@ -37,6 +37,9 @@ export function readTemplate(bytes: Uint8Array): ReadTemplate {
   const relationships = readRelationships(zip, main);
   const size = nodeAt(presentation, 'p:sldSz')?.attributes;
   const reader = new Reader(zip);
+  const slides = nodesNamed(nodeAt(presentation, 'p:sldIdLst'), 'p:sldId').flatMap(
+    ({ attributes }) => relationships.get(attributes['r:id'] ?? '')?.target ?? [],
+  );
   nodesNamed(nodeAt(presentation, 'p:sldMasterIdLst'), 'p:sldMasterId').forEach((entry) => {
     const target = relationships.get(entry.attributes['r:id'] ?? '')?.target;
     if (target !== undefined && zip.has(target)) reader.addMaster(target);
@@ -46,14 +49,28 @@ export function readTemplate(bytes: Uint8Array): ReadTemplate {
     model: {
       size: { width: emu(Number(size?.cx ?? 12_192_000)), height: emu(Number(size?.cy ?? 6_858_000)) },
       masters: reader.masters,
-      layouts: reader.layouts,
-      slides: nodesNamed(nodeAt(presentation, 'p:sldIdLst'), 'p:sldId').length,
+      layouts: withUses(reader.layouts, zip, slides),
+      slides: slides.length,
       pictures: [...reader.pictures.values()].map(({ id, mime, width, height }) => ({ id, mime, width, height })),
       undrawn: reader.undrawn,
     },
     pictures: [...reader.pictures.values()],
   };
 }
+
+/** What an organisation's own slides stand on is what it means by its layouts. */
+function withUses(
+  layouts: readonly TemplateLayout[],
+  zip: ZipReader,
+  slides: readonly string[],
+): readonly TemplateLayout[] {
+  const uses = new Map<string, number>();
+  for (const slide of slides.slice(0, MOST_SLIDES))
+    for (const { type, target } of readRelationships(zip, slide).values())
+      if (type === 'slideLayout') uses.set(target, (uses.get(target) ?? 0) + 1);
+  return uses.size === 0 ? layouts : layouts.map((layout) => ({ ...layout, uses: uses.get(layout.part) ?? 0 }));
+}
+const MOST_SLIDES = 500;
 
 /** A placeholder where it is said: by a master or by a layout. */
 interface Said {

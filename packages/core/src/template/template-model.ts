@@ -33,6 +33,8 @@ export interface TemplateLayout {
   readonly placeholders: readonly TemplatePlaceholder[];
   readonly marks: readonly TemplateMark[];
   readonly pictures: readonly LayoutPicture[];
+  /** How many of the file's own slides stand on it; files that were read before do not say. */
+  readonly uses?: number;
 }
 export interface TemplateMaster {
   readonly name: string;

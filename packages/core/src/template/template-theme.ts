@@ -9,24 +9,27 @@ import {
   LAYOUT_NAMES,
   overlaps,
   READABLE,
-  readableOn,
   style,
   TABLE_SIZES,
   USUAL_HAND,
   type Area,
+  type ColorName,
   type DeckLook,
   type Foot,
   type Frame,
+  type Hex,
   type Layout,
   type LayoutDesign,
   type LayoutName,
+  type MendedColor,
   type Palette,
   type Role,
   type TemplateUse,
   type TextStyle,
   type Theme,
 } from '../theme/index.ts';
-import { matchLayout, pairOf, sorted } from './match-layouts.ts';
+import { relit } from './colors.ts';
+import { matchLayout, objectIn, pairOf, sorted } from './match-layouts.ts';
 import type { TemplateLayout, TemplateMaster, TemplateModel, TemplatePlaceholder } from './template-model.ts';
 
 const EMU_PER_INCH = 914_400;
@@ -41,7 +44,8 @@ export const templateTheme = (model: TemplateModel, use: TemplateUse, look: Deck
 function build(model: TemplateModel, use: TemplateUse, look: DeckLook): Theme {
   const points = matchLayout(model.layouts, 'points', use.layouts);
   const master = model.masters[points.master]!;
-  const palette = mended(master.palette);
+  const colors = mendedOf(master.palette);
+  const palette = mended(master.palette, colors);
   const levels = master.levels.map(({ paint: _, ...level }) => level) as unknown as Theme['levels'];
   return {
     look,
@@ -60,20 +64,42 @@ function build(model: TemplateModel, use: TemplateUse, look: DeckLook): Theme {
       layoutOver(model, matchLayout(model.layouts, name, use.layouts), name, master, look.foot),
     ),
     template: use,
-    mended: COLOR_NAMES.filter((name) => palette[name] !== master.palette[name]),
+    mended: colors,
   };
 }
 
-/** Colours that could not be read where figures, charts and tables use them, moved until they can. */
-function mended(own: Palette): Palette {
+/**
+ * Colours that could not be read where figures, charts and tables use them, darker or lighter until they can: said as what they
+ * are made of, so that they go along with the template's theme.
+ */
+function mendedOf(own: Palette): readonly MendedColor[] {
   const dark = contrastRatio(own.ground, '000000') < contrastRatio(own.ground, 'FFFFFF');
-  const text = contrastRatio(own.text, own.ground) >= READABLE ? own.text : dark ? 'FFFFFF' : '000000';
-  const panel = contrastRatio(text, own.panel) >= 7 ? own.panel : dark ? '333333' : 'EEEEEE';
-  const inks = COLOR_NAMES.filter((name) => name !== 'ground' && name !== 'panel' && name !== 'text').map(
-    (name) => [name, readableOn(own[name], [own.ground, panel], !dark)] as const,
-  );
-  return { ...own, text, panel, ...Object.fromEntries(inks) };
+  const found: MendedColor[] = [];
+  const mend = (name: ColorName, from: ColorName, reads: (hex: Hex) => boolean): Hex => {
+    if (reads(own[name])) return own[name];
+    for (let step = 1; step <= STEPS; step++) {
+      const factor = 1 - step / STEPS;
+      const plus = dark ? 1 - factor : 0;
+      const hex = relit(own[from], factor, plus);
+      if (!reads(hex)) continue;
+      found.push({ name, from, factor, plus });
+      return hex;
+    }
+    return own[name];
+  };
+  const text = mend('text', 'text', (hex) => contrastRatio(hex, own.ground) >= READABLE);
+  const panel = mend('panel', 'ground', (hex) => contrastRatio(text, hex) >= 7);
+  for (const name of COLOR_NAMES)
+    if (name !== 'ground' && name !== 'panel' && name !== 'text')
+      mend(name, name, (hex) => [own.ground, panel].every((ground) => contrastRatio(hex, ground) >= READABLE));
+  return found;
 }
+const STEPS = 25;
+
+const mended = (own: Palette, colors: readonly MendedColor[]): Palette => ({
+  ...own,
+  ...Object.fromEntries(colors.map(({ name, from, factor, plus }) => [name, relit(own[from], factor, plus)])),
+});
 
 function layoutOver(
   model: TemplateModel,
@@ -89,6 +115,8 @@ function layoutOver(
     name === 'picture-right' || name === 'picture-left'
       ? pairOf(source, name === 'picture-right' ? 'right' : 'left')
       : undefined;
+  const onlyFor = (of: LayoutName, role: 'picture' | 'table' | 'chart'): TemplatePlaceholder | undefined =>
+    of === role ? objectIn(source) : undefined;
   const place = (role: Role): TemplatePlaceholder | undefined => {
     switch (role) {
       case 'title':
@@ -107,15 +135,17 @@ function layoutOver(
       case 'head2':
         return name === 'comparison' && found.bodies.length === 4 ? comparison(found.bodies)[2] : undefined;
       case 'picture':
-        return pair?.picture ?? (usesPictures(name, found.pictures.length) ? found.pictures[0] : undefined);
+        return (
+          pair?.picture ?? (usesPictures(name, found.pictures.length) ? found.pictures[0] : onlyFor(name, 'picture'))
+        );
       case 'picture2':
       case 'picture3':
       case 'picture4':
         return usesPictures(name, found.pictures.length) ? found.pictures[Number(role.at(-1)) - 1] : undefined;
       case 'table':
-        return found.table;
+        return found.table ?? onlyFor(name, 'table');
       case 'chart':
-        return name === 'chart' ? found.chart : undefined;
+        return name === 'chart' ? (found.chart ?? onlyFor(name, 'chart')) : undefined;
       case 'caption':
         return name === 'picture-caption' && found.pictures.length === 1 ? found.bodies[0] : undefined;
       case 'quote':

@@ -7,7 +7,10 @@ import { beginning, convert, optionsOf, writeDeck, type Converted } from '../pip
 import { doc, h, li, p, picture, random, randomDocument, table } from '../test/build.ts';
 import { awkwardTemplate, plainTemplate, usualTemplate } from '../../../demo/src/templates.ts';
 import { contrastRatio, dress, frameOf, LAYOUT_NAMES, overlaps, plainLook, type TemplateUse } from '../theme/index.ts';
+import type { Edit } from '../edits/index.ts';
+import { relit } from './colors.ts';
 import { readTemplate, templateMatches } from './index.ts';
+import { templateTheme } from './template-theme.ts';
 
 const HASH = 'f'.repeat(64);
 const use = (more: Partial<TemplateUse> = {}): TemplateUse => ({
@@ -353,4 +356,31 @@ test('a photograph stands on a template’s cover where there is room for it, el
     expect(width * height).toBeGreaterThan(0.15 * theme.size.width * theme.size.height);
     for (const box of pages[at]!.boxes) if (box.kind === 'text') expect(overlaps(box.frame, shown.frame)).toBe(false);
   }
+});
+
+test('colours that would not be read are shades of the template’s own, and are written as such', () => {
+  const { model } = readTemplate(usualTemplate());
+  const theme = templateTheme(model, use(), plainLook('millrace'));
+  const own = model.masters[0]!.palette;
+  expect(theme.mended!.length).toBeGreaterThan(0);
+  for (const { name, from, factor, plus } of theme.mended!) {
+    expect(theme.palette[name]).toBe(relit(own[from], factor, plus));
+    expect(theme.palette[name]).not.toBe(own[name]);
+    if (name !== 'panel') expect(contrastRatio(theme.palette[name], theme.palette.ground)).toBeGreaterThanOrEqual(4.5);
+  }
+  const document = doc(h(1, 'Mill'), h(2, 'Cycle of the year'), li('Spring'), li('Summer'), li('Autumn'));
+  const [, cycle] = convert(document, []).deck.slides;
+  const edits: Edit[] = [
+    { kind: 'template', template: use() },
+    { kind: 'layout', slides: [cycle!.id], layout: 'cycle' },
+  ];
+  const bytes = writeDeck('pptx', convert(document, edits, undefined, new Map([[HASH, model]])), [], {
+    template: usualTemplate(),
+  });
+  const zip = new ZipReader(bytes);
+  const slides = zip.names
+    .filter((name) => /slides\/[^/]*slide\d+\.xml$/.test(name))
+    .map((name) => decodeUtf8(zip.read(name)));
+  expect(slides.join('')).toMatch(/<a:schemeClr val="accent\d"><a:lumMod val="\d+"\/>/);
+  expect(slides.join('')).not.toContain('srgbClr');
 });

@@ -221,7 +221,15 @@ export interface Theme {
   /** The template on whose parts the deck is built. */
   readonly template?: TemplateUse;
   /** Colours of a template that would not be read where we use them, and so are ours: its own stay in its theme. */
-  readonly mended?: readonly ColorName[];
+  readonly mended?: readonly MendedColor[];
+}
+
+/** A colour that is another of the template's, darker or lighter: shares of its lightness, as `lumMod` and `lumOff` have them (ECMA-376-1 §20.1.2.3.20, §20.1.2.3.21). */
+export interface MendedColor {
+  readonly name: ColorName;
+  readonly from: ColorName;
+  readonly factor: number;
+  readonly plus: number;
 }
 
 /** How an organisation's file is used. */

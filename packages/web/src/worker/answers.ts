@@ -169,7 +169,7 @@ function templateAnswer({ converted, templates }: Held): TemplateAnswer | null {
     size: { width: model.size.width / 914_400, height: model.size.height / 914_400 },
     slides: model.slides,
     undrawn: model.undrawn,
-    mended: theme.mended ?? [],
+    mended: theme.mended?.map(({ name }) => name) ?? [],
   };
 }
 

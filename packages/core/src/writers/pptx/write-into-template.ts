@@ -15,7 +15,6 @@ import {
   withAttribute,
   withContent,
   writeXmlTree,
-  xmlText,
   ZipWriter,
   type Deflate,
   type XmlNode,
@@ -254,13 +253,15 @@ function contentTypes(root: XmlNode, main: string, reached: ReadonlySet<string>,
   return writeXmlTree(withContent(root, [...kept, ...ours.children]));
 }
 
-/** Where a colour of the template could not be read, slides say one that can; the template's theme keeps its own. */
+/** Where a colour of the template could not be read, slides say how it is made of one of its own; its theme stays as it is. */
 function withMendedColors(xml: string, { theme }: Scene): string {
-  let result = xml;
-  for (const name of theme.mended ?? [])
-    result = result.replaceAll(
-      `<a:schemeClr val="${SCHEME[name]}"/>`,
-      `<a:srgbClr val="${xmlText(theme.palette[name])}"/>`,
-    );
-  return result;
+  const mended = new Map(theme.mended?.map((color) => [SCHEME[color.name], color]));
+  if (mended.size === 0) return xml;
+  const share = (value: number): number => Math.round(value * 100_000);
+  return xml.replace(/<a:schemeClr val="(\w+)"\/>/g, (whole, name: string) => {
+    const color = mended.get(name);
+    if (color === undefined) return whole;
+    const plus = color.plus === 0 ? '' : `<a:lumOff val="${share(color.plus)}"/>`;
+    return `<a:schemeClr val="${SCHEME[color.from]}"><a:lumMod val="${share(color.factor)}"/>${plus}</a:schemeClr>`;
+  });
 }
