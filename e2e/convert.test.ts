@@ -3,6 +3,7 @@ import { execFileSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { unzipSync } from 'fflate';
 import { bringIn, drawn, expect, slide, test } from './alvex.ts';
 
 const root = join(import.meta.dirname, '..');
@@ -22,6 +23,22 @@ test('the demo report is there, opens, and exports a valid presentation', async 
   const file = info.outputPath('deck.pptx');
   await download.saveAs(file);
   expect(execFileSync(alvexCommand, ['check', file], { encoding: 'utf8' })).toContain(': 0 faults');
+  expect(execFileSync(alvexCommand, ['audit', file], { encoding: 'utf8' })).toContain(': 0 remarks');
+
+  // With its fonts, for a computer that lacks them.
+  const card = page.getByRole('region', { name: 'Presentation' });
+  await expect(card).toContainText('whoever edits it must install');
+  await card.getByRole('checkbox', { name: 'Put the fonts in the file, for computers that lack them' }).click();
+  await expect(card).toContainText('go along');
+  const [larger] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Download PPTX' }).click(),
+  ]);
+  const embedded = info.outputPath('embedded.pptx');
+  await larger.saveAs(embedded);
+  const fonts = Object.keys(unzipSync(readFileSync(embedded))).filter((name) => name.endsWith('.fntdata'));
+  expect(fonts.length).toBeGreaterThanOrEqual(4);
+  expect(execFileSync(alvexCommand, ['check', embedded], { encoding: 'utf8' })).toContain(': 0 faults');
 });
 
 test('a DOCX that is chosen keeps its bytes', async ({ page, alvex }, info) => {

@@ -11,6 +11,7 @@ import {
   DOCUMENT_TYPES,
   outputFormat,
   FORMATS,
+  fontsUsed,
   openDocument,
   placeText,
   PRESET_NAMES,
@@ -27,6 +28,7 @@ import {
   writeDeck,
   type ReadResult,
 } from '@alvex/core';
+import { embeddableFonts } from '@alvex/font-files';
 import { scalePictures } from '@alvex/raster';
 import { deckJson } from './deck-json.ts';
 import { outlineJson } from './outline-json.ts';
@@ -36,6 +38,7 @@ const USAGE = `Usage:
   alvex deck FILE [--map NAME] [--theme NAME]                its slides and where every word went, as JSON
   alvex convert FILE -o OUT.pptx [--map NAME] [--theme NAME] a presentation
         [--template FILE.pptx]                               on the layouts of an organisation's presentation
+        [--fonts]                                            with its fonts, for computers that lack them
   alvex check FILE.pptx ...                                  what is wrong with a presentation by its standard (ECMA-376)
   alvex audit FILE.pptx ...                                  what an expert would still remark of it, counted by rule
   alvex maps                                                 names of level maps
@@ -53,6 +56,7 @@ async function main(): Promise<void> {
       map: { type: 'string' },
       theme: { type: 'string' },
       template: { type: 'string' },
+      fonts: { type: 'boolean' },
       type: { type: 'string' },
       out: { type: 'string', short: 'o' },
       help: { type: 'boolean', short: 'h' },
@@ -88,7 +92,11 @@ async function main(): Promise<void> {
       const converted = converting(document, choices(document, values.map, values.theme), values.template, template);
       const scaled = await scalePictures(pictures, converted);
       const deflate: Deflate = (bytes) => deflateRawSync(bytes, DEFLATE_SETTINGS);
-      const options = { deflate, ...(template === undefined ? {} : { template }) };
+      const options = {
+        deflate,
+        ...(template === undefined ? {} : { template }),
+        ...(values.fonts ? { fonts: await embeddableFonts(fontsUsed(converted.pages, converted.theme)) } : {}),
+      };
       writeFileSync(values.out, writeDeck(format, converted, scaled, options));
       return;
     }

@@ -256,6 +256,7 @@ export {
   type WrittenBlock,
   writeChange,
 } from './structure/index.ts';
+export { fontsUsed, type EmbeddedFace, type FaceUse } from './scene/index.ts';
 export { disarm, readTemplate, templateMatches, type TemplateModel } from './template/index.ts';
 export {
   COLOR_NAMES,

@@ -20,6 +20,7 @@ const LEADS_TO: Readonly<Record<string, (type: string) => boolean>> = {
   tags: (type) => type === `${PRESENTATION}tags+xml`,
   theme: (type) => type === 'application/vnd.openxmlformats-officedocument.theme+xml',
   chart: (type) => type === 'application/vnd.openxmlformats-officedocument.drawingml.chart+xml',
+  font: (type) => type === 'application/x-fontdata',
   image: (type) => type.startsWith('image/'),
   customXmlProps: (type) => type === 'application/vnd.openxmlformats-officedocument.customXmlProperties+xml',
 };
@@ -32,6 +33,10 @@ const GOES_BY: Readonly<Record<string, readonly string[]>> = {
   notesMasterId: ['notesMaster'],
   handoutMasterId: ['handoutMaster'],
   chart: ['chart'],
+  regular: ['font'],
+  bold: ['font'],
+  italic: ['font'],
+  boldItalic: ['font'],
   externalData: ['package', 'oleObject'],
 };
 

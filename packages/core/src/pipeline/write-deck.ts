@@ -1,7 +1,7 @@
 /** Writes what was converted, in any of the formats. */
 import type { Deflate } from '../container/index.ts';
 import type { PictureData } from '../content/index.ts';
-import { makeScene, type PictureSource, type Scene } from '../scene/index.ts';
+import { makeScene, type EmbeddedFace, type PictureSource, type Scene } from '../scene/index.ts';
 import { writeDeck as writePresentation } from '../writers/pptx/index.ts';
 import { disarm } from '../template/index.ts';
 import type { Converted } from './convert.ts';
@@ -12,6 +12,8 @@ export interface WriteOptions {
   readonly deflate?: Deflate;
   /** The file on which the deck is built, where it is built on one. */
   readonly template?: Uint8Array;
+  /** Fonts that the file brings along, as `fontsUsed` names them. */
+  readonly fonts?: readonly EmbeddedFace[];
 }
 type Write = (scene: Scene, pictures: PictureSource, options: WriteOptions) => Uint8Array;
 

@@ -24,6 +24,7 @@ export { accentOf, coloredByCategory, formatCode, isMirrored, type Chart } from 
 export type { PictureDress } from '../deck/index.ts';
 export * from './describe.ts';
 export * from './draw-chart.ts';
+export * from './fonts-used.ts';
 export * from './draw-slide.ts';
 export * from './drawn-shape.ts';
 export * from './drawn-text.ts';

@@ -148,7 +148,12 @@ export function deckRoutes(): Router {
   for (const format of FORMAT_NAMES) {
     const { ending, mime } = FORMATS[format];
     router.get(`/:id/deck.${ending}`, async (ctx) => {
-      const { bytes, name } = await exportDeck(ctx.state.context, id(ctx), format, { cancel: gone(ctx) });
+      const { bytes, name } = await exportDeck(
+        ctx.state.context,
+        id(ctx),
+        { format, fonts: ctx.query.fonts === '1' },
+        { cancel: gone(ctx) },
+      );
       ctx.attachment(`${fileNameOf(name)}.${ending}`);
       ctx.type = mime;
       ctx.body = Buffer.from(bytes);

@@ -115,6 +115,8 @@ export interface Tasks {
       readonly edits: readonly Edit[];
       /** The organisation's file on which the deck is built. */
       readonly template: { readonly hash: string; readonly bytes: Uint8Array } | null;
+      /** Its fonts go along. */
+      readonly fonts: boolean;
     };
     readonly output: Uint8Array;
   };

@@ -11,6 +11,7 @@ import {
   DOCUMENT_TYPES,
   documentWords,
   editPictures,
+  fontsUsed,
   joinDocuments,
   openDocument,
   ReadError,
@@ -22,6 +23,7 @@ import {
   type Picture,
   type PictureData,
 } from '@alvex/core';
+import { embeddableFonts } from '@alvex/font-files';
 import { scalePictures } from '@alvex/raster';
 import { zipSync } from 'fflate';
 import { packDeck, unpackDeck } from './deck-archive.ts';
@@ -145,7 +147,14 @@ async function read({ files, begin }: Tasks['read']['input'], progress: Progress
   };
 }
 
-async function write({ format, packed, pictures, edits, template }: Tasks['write']['input']): Promise<Uint8Array> {
+async function write({
+  format,
+  packed,
+  pictures,
+  edits,
+  template,
+  fonts,
+}: Tasks['write']['input']): Promise<Uint8Array> {
   const document = unpacked(packed) as DocumentModel;
   const bytes = new Map(pictures.map((picture) => [picture.id, picture.bytes]));
   const models = new Map(template === null ? [] : [[template.hash, readTemplate(template.bytes).model]]);
@@ -160,5 +169,6 @@ async function write({ format, packed, pictures, edits, template }: Tasks['write
   return writeDeck(format, converted, await scalePictures(data, converted), {
     deflate: (part) => deflateRawSync(part, DEFLATE_SETTINGS),
     ...(template === null ? {} : { template: template.bytes }),
+    ...(fonts ? { fonts: await embeddableFonts(fontsUsed(converted.pages, converted.theme)) } : {}),
   });
 }

@@ -14,7 +14,7 @@ import { templateBytes } from './templates.ts';
 export async function exportDeck(
   context: Context,
   id: string,
-  format: FormatName,
+  { format, fonts }: { readonly format: FormatName; readonly fonts: boolean },
   watching: Watching = {},
 ): Promise<{ readonly bytes: Uint8Array; readonly name: string }> {
   const { name } = await existing(context, id);
@@ -31,7 +31,7 @@ export async function exportDeck(
       if (blob !== undefined) pictures.push({ id: hash, bytes: blob.bytes });
     }
     const template = use === null ? null : { hash: use.hash, bytes: await templateBytes(context, id, use.hash) };
-    return context.jobs.run('write', { format, packed, pictures, edits: done, template }, watching);
+    return context.jobs.run('write', { format, packed, pictures, edits: done, template, fonts }, watching);
   };
   const size = packed.length + (await blobsSize(context.db, context.workspace, [...hashes]));
   const bytes = await context.gate.within(size, write, watching).catch(stopped);

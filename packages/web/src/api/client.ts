@@ -217,8 +217,9 @@ export const originalUrl = (id: string, edition?: string): string => `/api/decks
 /** The whole deck as one file, to be brought in again. */
 export const wholeDeckUrl = (id: string): string => `/api/decks/${id}/deck.alvex`;
 
-export const deckFileUrl = (id: string, format: FormatName): string =>
-  `/api/decks/${id}/deck.${FORMATS[format].ending}`;
+/** @param fonts Whether its fonts go along. */
+export const deckFileUrl = (id: string, format: FormatName, fonts = false): string =>
+  `/api/decks/${id}/deck.${FORMATS[format].ending}${fonts ? '?fonts=1' : ''}`;
 export const templatesUrl = (id: string): string => `/api/decks/${id}/templates`;
 export const fontUrl = (family: string): string => `/api/fonts/${encodeURIComponent(family)}.zip`;
 export const pictureUrl = (id: string, picture: string): string => `/api/decks/${id}/pictures/${picture}`;

@@ -1,20 +1,28 @@
 /** Writes a scene as PPTX (ECMA-376-1 §13, §19): everything native, everything that can be inherited inherited. */
+import { groupBy } from '../../base/index.ts';
+import type { FaceStyle } from '../../fonts/index.ts';
 import { ZipWriter, type Deflate } from '../../container/index.ts';
-import type { PictureSource, Scene } from '../../scene/index.ts';
+import type { EmbeddedFace, PictureSource, Scene } from '../../scene/index.ts';
 import { layoutPart, masterPart, otherLevels } from './master-part.ts';
 import { NOTES_HEIGHT, NOTES_WIDTH, notesMasterPart } from './notes-part.ts';
 import { appProperties, APP_TYPE, coreProperties, CORE_REL, CORE_TYPE } from './properties.ts';
 import { sectionList } from './section-list.ts';
 import { Rels, SlideParts, TYPES } from './slide-parts.ts';
 import { tableStyles } from './table-style.ts';
-import { themePart } from './theme-part.ts';
+import { embeddedOpenType } from './embedded-font.ts';
+import { fontFace, themePart } from './theme-part.ts';
 import { NS, relationships, XML, type Rel } from './xml.ts';
 
 const FIRST_SLIDE_ID = 256;
 const THEME = 'application/vnd.openxmlformats-officedocument.theme+xml';
 
 /** The same scene gives the same bytes. */
-export function writePptx(scene: Scene, pictures: PictureSource, deflate?: Deflate): Uint8Array {
+export function writePptx(
+  scene: Scene,
+  pictures: PictureSource,
+  fonts: readonly EmbeddedFace[],
+  deflate?: Deflate,
+): Uint8Array {
   const { theme, slides } = scene;
   const zip = new ZipWriter(deflate);
   const at = {
@@ -51,14 +59,21 @@ export function writePptx(scene: Scene, pictures: PictureSource, deflate?: Defla
     { id: 'rId6', type: 'tableStyles', target: 'tableStyles.xml' },
     ...slides.map((_, i): Rel => ({ id: `rId${i + 7}`, type: 'slide', target: parts.slideName(i + 1) })),
   ];
-  parts.add('ppt/presentation.xml', presentationPart(scene), `${TYPES}.presentation.main+xml`, presentation);
+  const embedded = fonts.map((face, i) => {
+    const name = `fonts/font${i + 1}.fntdata`;
+    zip.add({ name: `ppt/${name}`, content: embeddedOpenType(face) });
+    const id = `rId${presentation.length + 1}`;
+    presentation.push({ id, type: 'font', target: name });
+    return { ...face, id };
+  });
+  parts.add('ppt/presentation.xml', presentationPart(scene, embedded), `${TYPES}.presentation.main+xml`, presentation);
   parts.add('ppt/presProps.xml', `${XML}<p:presentationPr ${NS}/>`, `${TYPES}.presProps+xml`);
   parts.add('ppt/viewProps.xml', `${XML}<p:viewPr ${NS}/>`, `${TYPES}.viewProps+xml`);
   parts.add('ppt/tableStyles.xml', tableStyles(theme), `${TYPES}.tableStyles+xml`);
   parts.add('docProps/core.xml', coreProperties(scene), CORE_TYPE);
   parts.add('docProps/app.xml', appProperties(scene), APP_TYPE);
 
-  const endings = parts.defaults
+  const endings = [...parts.defaults, ...(fonts.length === 0 ? [] : [['fntdata', 'application/x-fontdata'] as const])]
     .map(([ending, type]) => `<Default Extension="${ending}" ContentType="${type}"/>`)
     .join('');
   const types = `${XML}<Types xmlns="http://schemas.openxmlformats.org/package/2006/content-types"><Default Extension="rels" ContentType="application/vnd.openxmlformats-package.relationships+xml"/><Default Extension="xml" ContentType="application/xml"/>${endings}${parts.overrides.join('')}</Types>`;
@@ -78,11 +93,24 @@ export function writePptx(scene: Scene, pictures: PictureSource, deflate?: Defla
   ]);
 }
 
-function presentationPart(scene: Scene): string {
+type Embedded = Omit<EmbeddedFace, 'bytes'> & { readonly id: string };
+
+/** Faces by family, in the order that the schema wants (§19.2.1.9). */
+function fontList(embedded: readonly Embedded[]): string {
+  if (embedded.length === 0) return '';
+  const families = [...groupBy(embedded, ({ family }) => family)].map(([family, faces]) => {
+    const inOrder = FACE_STYLES.flatMap((style) => faces.filter((face) => face.style === style));
+    return `<p:embeddedFont><p:font ${fontFace(family)}/>${inOrder.map(({ style, id }) => `<p:${style} r:id="${id}"/>`).join('')}</p:embeddedFont>`;
+  });
+  return `<p:embeddedFontLst>${families.join('')}</p:embeddedFontLst>`;
+}
+const FACE_STYLES: readonly FaceStyle[] = ['regular', 'bold', 'italic', 'boldItalic'];
+
+function presentationPart(scene: Scene, embedded: readonly Embedded[]): string {
   const { slides, theme } = scene;
   const slideIds = slides.map((_, i) => FIRST_SLIDE_ID + i);
   const ids = slideIds.map((id, i) => `<p:sldId id="${id}" r:id="rId${i + 7}"/>`).join('');
   const extension = sectionList(scene, slideIds);
   const slideList = ids === '' ? '' : `<p:sldIdLst>${ids}</p:sldIdLst>`;
-  return `${XML}<p:presentation ${NS}${theme.mirrored ? ' rtl="1"' : ''}><p:sldMasterIdLst><p:sldMasterId id="2147483648" r:id="rId1"/></p:sldMasterIdLst><p:notesMasterIdLst><p:notesMasterId r:id="rId2"/></p:notesMasterIdLst>${slideList}<p:sldSz cx="${theme.size.width}" cy="${theme.size.height}"/><p:notesSz cx="${NOTES_WIDTH}" cy="${NOTES_HEIGHT}"/><p:defaultTextStyle>${otherLevels(theme)}</p:defaultTextStyle>${extension === '' ? '' : `<p:extLst>${extension}</p:extLst>`}</p:presentation>`;
+  return `${XML}<p:presentation ${NS}${theme.mirrored ? ' rtl="1"' : ''}${embedded.length === 0 ? '' : ' embedTrueTypeFonts="1" saveSubsetFonts="1"'}><p:sldMasterIdLst><p:sldMasterId id="2147483648" r:id="rId1"/></p:sldMasterIdLst><p:notesMasterIdLst><p:notesMasterId r:id="rId2"/></p:notesMasterIdLst>${slideList}<p:sldSz cx="${theme.size.width}" cy="${theme.size.height}"/><p:notesSz cx="${NOTES_WIDTH}" cy="${NOTES_HEIGHT}"/>${fontList(embedded)}<p:defaultTextStyle>${otherLevels(theme)}</p:defaultTextStyle>${extension === '' ? '' : `<p:extLst>${extension}</p:extLst>`}</p:presentation>`;
 }

@@ -71,6 +71,9 @@ interface FormatProps {
 function FormatCard({ format, deck, view, fail }: FormatProps) {
   const waiting = useLog((state) => state.sync.waiting);
   const [writing, setWriting] = useState(false);
+  const [embeds, setEmbeds] = useState(false);
+  const ships = view.template === null && pairOf(view.look).source === 'ships';
+  const fonts = ships && embeds;
   const { label, inside } = FORMAT_LABELS[format];
   const ending = FORMATS[format].ending;
   const { counts } = view;
@@ -79,7 +82,7 @@ function FormatCard({ format, deck, view, fail }: FormatProps) {
     setWriting(true);
     fail(null);
     try {
-      const response = await fetch(deckFileUrl(deck.id, format));
+      const response = await fetch(deckFileUrl(deck.id, format, fonts));
       if (!response.ok) throw new Error(((await response.json()) as { error: { message: string } }).error.message);
       const link = document.createElement('a');
       link.href = URL.createObjectURL(await response.blob());
@@ -110,8 +113,18 @@ function FormatCard({ format, deck, view, fail }: FormatProps) {
         {counts.pictures > 0 && (
           <li>{count(counts.pictures, 'slide')} with a picture, described where the document describes it</li>
         )}
-        {view.template === null ? <ThemeLine look={view.look} /> : <TemplateLines template={view.template} />}
+        {view.template === null ? (
+          <ThemeLine look={view.look} embedded={fonts} />
+        ) : (
+          <TemplateLines template={view.template} />
+        )}
       </Inside>
+      {ships && (
+        <chakra.label display="flex" gap="8px" alignItems="baseline" fontSize="sm" cursor="pointer">
+          <input type="checkbox" checked={embeds} onChange={(event) => setEmbeds(event.target.checked)} />
+          Put the fonts in the file, for computers that lack them
+        </chakra.label>
+      )}
       <Box>
         <Action look="main" onClick={() => void download()} disabled={writing || slides === 0 || waiting > 0}>
           <Download size={14} /> {writing ? 'Writing …' : `Download ${ending.toUpperCase()}`}
@@ -197,15 +210,24 @@ function TemplateLines({ template }: { readonly template: TemplateUse }) {
   );
 }
 
-/** What whoever edits the presentation needs to have installed. */
-function ThemeLine({ look }: { readonly look: DeckLook }) {
+const pairOf = (look: DeckLook) => fontPairNamed(look.fonts) ?? fontPairNamed(designNamed(look.theme).fonts)!;
+
+/** What whoever edits the presentation needs to have installed. @param embedded Whether its fonts go along. */
+function ThemeLine({ look, embedded }: { readonly look: DeckLook; readonly embedded: boolean }) {
   const design = designNamed(look.theme);
-  const pair = fontPairNamed(look.fonts) ?? fontPairNamed(design.fonts)!;
+  const pair = pairOf(look);
   const fonts = [...new Set([pair.heading, pair.body])];
   if (pair.source === 'common')
     return (
       <li>
         theme {design.label}; its fonts, {fonts.join(' and ')}, stand on most computers
+      </li>
+    );
+  if (embedded)
+    return (
+      <li>
+        theme {design.label}; its fonts, {fonts.join(' and ')}, go along, with the letters of all languages in Latin
+        script and those of your slides
       </li>
     );
   return (

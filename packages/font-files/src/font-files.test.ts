@@ -1,0 +1,71 @@
+import { expect, test } from '@jest/globals';
+import { beginning, convert, fontsUsed, openDocument, writeDeck, type FaceUse } from '@alvex/core';
+import { create } from 'fontkit';
+import { strToU8, unzipSync, strFromU8 } from 'fflate';
+import { checkPackage } from '../../ooxml-check/src/index.ts';
+import { embeddableFonts, fontFiles } from './index.ts';
+
+const SOURCE = '# The mill\n\n## Gates\n\n- Oak and *iron* at 30 Ω\n- Elm\n- `let gate`\n';
+const { document } = await openDocument(strToU8(SOURCE), 'markdown', {});
+const deck = convert(document, [...beginning(document), { kind: 'theme', theme: 'almanac' }]);
+const uses = fontsUsed(deck.pages, deck.theme);
+const faces = await embeddableFonts(uses);
+
+test('a deck needs the families of its theme, the italic ones where it has any, with its own letters', () => {
+  expect([...new Set(uses.map(({ family }) => family))]).toEqual([
+    ...new Set([deck.theme.fonts.heading, deck.theme.fonts.body, deck.theme.fonts.mono]),
+  ]);
+  expect(uses.filter(({ family }) => family === deck.theme.fonts.body).map(({ style }) => style)).toEqual([
+    'regular',
+    'bold',
+    'italic',
+    'boldItalic',
+  ]);
+  expect(uses[0]!.characters).toContain('Ω');
+  const plain = convert(document, [{ kind: 'map', name: 'talk', map: deck.map }]);
+  expect(fontsUsed(plain.pages.slice(0, 1), plain.theme).map(({ style }) => style)).not.toContain('italic');
+  // What a receiver has, or what is the template's, is not ours to bring.
+  expect(fontsUsed(plain.pages, { fonts: { heading: 'Georgia', body: 'Arial', mono: 'Courier New' } })).toEqual([]);
+});
+
+test('a face keeps its measures, and has the letters that are used and those to write on with', () => {
+  for (const [i, { family, style, bytes }] of faces.entries()) {
+    const font = create(Buffer.from(bytes));
+    expect([family, style]).toEqual([uses[i]!.family, uses[i]!.style]);
+    expect(font.familyName).toContain(family);
+    for (const letter of 'Oakß€łŽ’') expect(font.hasGlyphForCodePoint(letter.codePointAt(0)!)).toBe(true);
+    expect(bytes.length).toBeLessThan(150_000);
+  }
+});
+
+test('the file holds each face as Embedded OpenType, told by the presentation, and is sound', async () => {
+  const bytes = writeDeck('pptx', deck, [], { fonts: faces });
+  expect(await checkPackage(bytes)).toEqual([]);
+  const parts = unzipSync(bytes);
+  const presentation = strFromU8(parts['ppt/presentation.xml']!);
+  expect(presentation.match(/<p:(regular|bold|italic|boldItalic) r:id/g)).toHaveLength(faces.length);
+  faces.forEach((face, i) => {
+    const eot = parts[`ppt/fonts/font${i + 1}.fntdata`]!;
+    const view = new DataView(eot.buffer, eot.byteOffset, eot.byteLength);
+    expect([view.getUint32(0, true), view.getUint32(4, true)]).toEqual([eot.length, face.bytes.length]);
+    expect([view.getUint32(8, true), view.getUint16(34, true)]).toEqual([0x20001, 0x504c]);
+    // Nothing forbids that it is embedded.
+    expect(view.getUint16(32, true)).toBe(0);
+    const name = eot.subarray(84, 84 + view.getUint16(82, true));
+    expect(new TextDecoder('utf-16le').decode(name)).toBe(face.family);
+    expect(Buffer.compare(eot.subarray(eot.length - face.bytes.length), face.bytes)).toBe(0);
+  });
+});
+
+test('the same deck gives the same bytes, and without being asked no font goes along', async () => {
+  const again = await embeddableFonts(uses);
+  expect(again.map(({ bytes }, i) => Buffer.compare(bytes, faces[i]!.bytes))).toEqual(faces.map(() => 0));
+  expect(Object.keys(unzipSync(writeDeck('pptx', deck, []))).filter((name) => name.includes('font'))).toEqual([]);
+});
+
+test('a family that does not ship is refused', async () => {
+  const other: FaceUse = { family: 'No Such Family', style: 'regular', characters: 'a' };
+  await expect(embeddableFonts([other])).rejects.toThrow();
+  await expect(fontFiles('No Such Family')).rejects.toThrow();
+  expect((await fontFiles('Lora')).map(({ name }) => name)).toContain('LICENCE.txt');
+});
