@@ -51,6 +51,12 @@ export function readRelationships(zip: ZipReader, part: string): Relationships {
   return found;
 }
 
+/** The part whose relationships a part holds; undefined for any other part. */
+export function ownerOf(name: string): string | undefined {
+  const found = /^(.*\/)?_rels\/([^/]*)\.rels$/.exec(name);
+  return found === null ? undefined : `${found[1] ?? ''}${found[2]}`;
+}
+
 /** The part that a target leads to, by its name in the archive. */
 function partNamed(zip: ZipReader, folder: string, target: string): string {
   const name = resolve(folder, target);

@@ -6,6 +6,7 @@ import { decodeUtf8 } from '../base/index.ts';
 import {
   contentWithout,
   openZip,
+  ownerOf,
   readRelationships,
   readXmlTree,
   unescaped,
@@ -154,12 +155,6 @@ const relsOf = (part: string): string => {
   const slash = part.lastIndexOf('/');
   return `${part.slice(0, slash + 1)}_rels/${part.slice(slash + 1)}.rels`;
 };
-
-/** The part whose relationships a part holds; undefined for any other part. */
-function ownerOf(name: string): string | undefined {
-  const found = /^(.*\/)?_rels\/([^/]*)\.rels$/.exec(name);
-  return found === null ? undefined : `${found[1] ?? ''}${found[2]}`;
-}
 
 const mentionsAction = (bytes: Uint8Array): boolean => /ppaction:\/\/(?:macro|program|ole)/i.test(decodeUtf8(bytes));
 

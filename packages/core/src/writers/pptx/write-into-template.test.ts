@@ -175,3 +175,99 @@ test('the file says what the document says of itself, and has its tables’ styl
       expect(/def=["']([^"']+)/.exec(xml)![1]).toBe(/def=["']([^"']+)/.exec(strFromU8(before.read(theirs)))![1]);
   }
 });
+
+describe('what a template says of its own slides', () => {
+  const A = 'http://schemas.openxmlformats.org/drawingml/2006/main';
+  const P = 'http://schemas.openxmlformats.org/presentationml/2006/main';
+  const R = 'http://schemas.openxmlformats.org/officeDocument/2006/relationships';
+  const rel = (id: string, type: string, target: string): string =>
+    `<Relationship Id="${id}" Type="${R}/${type}" Target="${target}"/>`;
+
+  /** With a custom show, a range that is shown, a list of an outline and a jump from a layout. */
+  function telling(): Uint8Array {
+    const files = unzipSync(usualTemplate());
+    const text = (name: string): string => strFromU8(files[name]!);
+    const set = (name: string, xml: string): void => void (files[name] = strToU8(xml));
+    const presentation = text('ppt/presentation.xml');
+    const [slide] = /<p:sldId [^>]*r:id="(\w+)"/.exec(presentation)!.slice(1);
+    const target = new RegExp(`Id="${slide}"[^>]*Target="([^"]+)"|Target="([^"]+)"[^>]*Id="${slide}"`).exec(
+      text('ppt/_rels/presentation.xml.rels'),
+    )!;
+    const path = (target[1] ?? target[2])!.replace(/^\/?(ppt\/)?/, '');
+    const shows = `<p:custShowLst><p:custShow name="Short" id="0"><p:sldLst><p:sld r:id="${slide}"/></p:sldLst></p:custShow></p:custShowLst>`;
+    set(
+      'ppt/presentation.xml',
+      presentation.replace(/<p:notesSz [^>]*\/>/, (found) => `${found}${shows}`),
+    );
+    set(
+      'ppt/presProps.xml',
+      `<p:presentationPr xmlns:p="${P}"><p:showPr><p:sldRg st="1" end="2"/></p:showPr></p:presentationPr>`,
+    );
+    set(
+      'ppt/viewProps.xml',
+      `<p:viewPr xmlns:p="${P}" xmlns:a="${A}" xmlns:r="${R}"><p:outlineViewPr><p:cViewPr><p:scale><a:sx n="1" d="1"/><a:sy n="1" d="1"/></p:scale><p:origin x="0" y="0"/></p:cViewPr><p:sldLst><p:sld r:id="rId1"/></p:sldLst></p:outlineViewPr></p:viewPr>`,
+    );
+    const list = (xml: string): string =>
+      `<Relationships xmlns="http://schemas.openxmlformats.org/package/2006/relationships">${xml}</Relationships>`;
+    set('ppt/_rels/viewProps.xml.rels', list(rel('rId1', 'slide', path)));
+    const rels = text('ppt/_rels/presentation.xml.rels');
+    const more = [
+      ...(rels.includes('presProps') ? [] : [rel('rIdP', 'presProps', 'presProps.xml')]),
+      ...(rels.includes('viewProps') ? [] : [rel('rIdV', 'viewProps', 'viewProps.xml')]),
+    ].join('');
+    set('ppt/_rels/presentation.xml.rels', rels.replace('</Relationships>', `${more}</Relationships>`));
+    const types = text('[Content_Types].xml');
+    const typed = (['presProps', 'viewProps'] as const)
+      .filter((name) => !types.includes(`${name}.xml`))
+      .map(
+        (name) =>
+          `<Override PartName="/ppt/${name}.xml" ContentType="application/vnd.openxmlformats-officedocument.presentationml.${name}+xml"/>`,
+      );
+    set('[Content_Types].xml', types.replace('</Types>', `${typed.join('')}</Types>`));
+    const layout = Object.keys(files).find((name) => /slideLayouts\/slideLayout1\.xml$/.test(name))!;
+    const layoutRels = layout.replace('slideLayouts/', 'slideLayouts/_rels/') + '.rels';
+    set(
+      layoutRels,
+      text(layoutRels).replace('</Relationships>', `${rel('rIdJ', 'slide', `../${path}`)}</Relationships>`),
+    );
+    set(
+      layout,
+      text(layout).replace(/<p:cNvPr ([^>]*)\/>/, (found, inner: string) =>
+        inner.includes('id="1"')
+          ? found
+          : `<p:cNvPr ${inner}><a:hlinkClick r:id="rIdJ" action="ppaction://hlinksldjump"/></p:cNvPr>`,
+      ),
+    );
+    if (!text(layout).includes('hlinksldjump'))
+      set(
+        layout,
+        text(layout).replace(
+          /(<p:sp><p:nvSpPr><p:cNvPr [^>]*)\/>/,
+          '$1><a:hlinkClick r:id="rIdJ" action="ppaction://customshow?id=0"/></p:cNvPr>',
+        ),
+      );
+    return zipSync(files);
+  }
+
+  test('goes with them, and leads nowhere afterwards', async () => {
+    const template = telling();
+    expect(await checkPackage(template)).toEqual([]);
+    const bytes = built(template, 'none');
+    expect(await checkPackage(bytes)).toEqual([]);
+    const zip = new ZipReader(bytes);
+    expect(strFromU8(zip.read('ppt/presentation.xml'))).not.toContain('custShow');
+    expect(strFromU8(zip.read('ppt/presProps.xml'))).not.toContain('sldRg');
+    expect(strFromU8(zip.read('ppt/viewProps.xml'))).not.toContain('sldLst');
+    const layouts = zip.names.filter((name) => /slideLayouts\/slideLayout\d+\.xml$/.test(name));
+    for (const name of layouts) expect(strFromU8(zip.read(name))).not.toMatch(/hlinksldjump|customshow/);
+  });
+
+  test('stays where they stay, but for the range that would hide ours', async () => {
+    const bytes = built(telling(), 'before');
+    expect(await checkPackage(bytes)).toEqual([]);
+    const zip = new ZipReader(bytes);
+    expect(strFromU8(zip.read('ppt/presentation.xml'))).toContain('<p:custShow name="Short"');
+    expect(strFromU8(zip.read('ppt/viewProps.xml'))).toContain('sldLst');
+    expect(strFromU8(zip.read('ppt/presProps.xml'))).not.toContain('sldRg');
+  });
+});

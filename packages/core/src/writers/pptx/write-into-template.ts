@@ -2,12 +2,14 @@
  * Writes a scene into an organisation's presentation: its masters, layouts and themes stay byte for byte as they were, its
  * own slides go or stay before or after ours (ECMA-376-1 §13, ECMA-376-2).
  */
+import { decodeUtf8 } from '../../base/index.ts';
 import {
   contentWithout,
   mainPart,
   nodeAt,
   nodesNamed,
   openZip,
+  ownerOf,
   parseXmlTree,
   readRelationships,
   readXmlTree,
@@ -17,6 +19,7 @@ import {
   writeXmlTree,
   ZipWriter,
   type Deflate,
+  type Relationships,
   type XmlNode,
   type ZipReader,
 } from '../../container/index.ts';
@@ -26,6 +29,7 @@ import { notesMasterPart } from './notes-part.ts';
 import { SECTIONS_URI, sectionList } from './section-list.ts';
 import { SlideParts, TYPES } from './slide-parts.ts';
 import { appProperties, coreProperties, CORE_REL, CORE_TYPE } from './properties.ts';
+import { emptyShows, withoutSlides } from './without-slides.ts';
 import { tableStyle, tableStyles } from './table-style.ts';
 import { themePart } from './theme-part.ts';
 import { relationships, type Rel } from './xml.ts';
@@ -104,15 +108,39 @@ export function writeIntoTemplate(
     }
   }
   const rels = readXmlTree(source, relsName);
-  const presentation = withSlides(readXmlTree(source, main), scene, {
+  const read = readXmlTree(source, main);
+  const shows = emptyShows(read, dropped);
+  const presentation = withSlides(withoutSlides(read, dropped, shows), scene, {
     keep,
     slideIds,
     notesMaster: notesMaster === undefined ? ids[0]! : null,
   });
+  const gone = new Set([...known].flatMap(([id, { target }]) => (dropped.has(id) ? [target] : [])));
+  /** A part as it was, but for what leads to slides that are gone. */
+  const apart = (name: string): Uint8Array | string => {
+    const owner = ownerOf(name);
+    const ids = leadingTo(gone, readRelationships(source, owner ?? name));
+    const bytes = source.read(name);
+    if (owner !== undefined) {
+      const rels = ids.size === 0 ? undefined : readXmlTree(source, name);
+      return rels === undefined
+        ? bytes
+        : writeXmlTree(
+            withContent(
+              rels,
+              contentWithout(rels, ({ attributes }) => ids.has(attributes.Id ?? '')),
+            ),
+          );
+    }
+    if (!/\.xml$/i.test(name) || (ids.size === 0 && !SAYS_SLIDES.test(decodeUtf8(bytes)))) return bytes;
+    const root = readXmlTree(source, name);
+    const result = withoutSlides(root, ids, shows);
+    return result === root ? bytes : writeXmlTree(result);
+  };
   const reached = reachable(source, main, dropped);
   for (const name of source.names) {
     if (!reached.has(name) || name === main || name === relsName) continue;
-    const content = changed.get(name) ?? source.read(name);
+    const content = changed.get(name) ?? apart(name);
     zip.add({ name, content, stored: /\.(png|jpe?g|gif|xlsx)$/i.test(name) });
   }
   zip.add({ name: main, content: writeXmlTree(presentation) });
@@ -143,6 +171,12 @@ function freeIds(known: ReadonlyMap<string, unknown>, count: number): readonly s
   for (let i = 1; ids.length < count; i++) if (!known.has(`rId${i}`)) ids.push(`rId${i}`);
   return ids;
 }
+
+const leadingTo = (gone: ReadonlySet<string>, relationships: Relationships): ReadonlySet<string> =>
+  new Set([...relationships].flatMap(([id, { target, external }]) => (!external && gone.has(target) ? [id] : [])));
+
+/** Parts that speak of slides by number or by show, not by relationship. */
+const SAYS_SLIDES = /<\w+:(?:sldRg|custShow)\b|ppaction:\/\/customshow/i;
 
 /** Parts that are still led to when the slides that go are gone, with their relationships; what leads nowhere goes too. */
 function reachable(source: ZipReader, main: string, dropped: ReadonlySet<string>): ReadonlySet<string> {

@@ -191,7 +191,7 @@ function MadeCard({
           {blocks.length === 1 ? 'Make it text again' : 'Make them text again'}
         </Action>
         <Action size="small" look="quiet" onClick={() => chooseAll(blocks)}>
-          Choose them
+          {blocks.length === 1 ? 'Choose it' : 'Choose them'}
         </Action>
       </Box>
     </Card>

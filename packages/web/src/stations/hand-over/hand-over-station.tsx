@@ -120,7 +120,7 @@ function FormatCard({ format, deck, view, fail }: FormatProps) {
         )}
       </Inside>
       {ships && (
-        <chakra.label display="flex" gap="8px" alignItems="baseline" fontSize="sm" cursor="pointer">
+        <chakra.label display="flex" gap="8px" alignItems="flex-start" fontSize="sm" cursor="pointer">
           <input type="checkbox" checked={embeds} onChange={(event) => setEmbeds(event.target.checked)} />
           Put the fonts in the file, for computers that lack them
         </chakra.label>
