@@ -1,10 +1,10 @@
 /** Fits paragraphs into a frame by stepping type down, by two columns, or by going on on further pages. */
-import { emu, ptFromEmu } from '../base/index.ts';
+import { emu, emuFromPt, ptFromEmu } from '../base/index.ts';
 import { runsText } from '../content/index.ts';
 import type { Frame, Theme } from '../theme/index.ts';
 import { MOST_CODE, mostWords, wordsIn } from './draft.ts';
 import { paginate } from './paginate.ts';
-import { measurePara, sidedAlign, sideOf, stackHeight } from './set-text.ts';
+import { longestWord, measurePara, sidedAlign, sideOf, stackHeight } from './set-text.ts';
 import type { Para } from './page.ts';
 
 /** Sizes below the floor, tried only so that nothing is ever drawn outside its frame. */
@@ -136,7 +136,9 @@ export function evenFrame(para: Para, frame: Frame, theme: Theme, size: number):
   const lines = (width: number): number => measurePara(para, { ...frame, width: emu(width) }, theme, size).lines.length;
   const count = measurePara(para, frame, theme, size).lines.length;
   if (count < 2 || count > MOST_EVEN) return frame;
-  let [least, most] = [frame.width / (count + 1), frame.width as number];
+  // Never so narrow that a word is torn which the frame could hold.
+  const longest = Math.min(frame.width, emuFromPt(longestWord(para, frame, theme) * size));
+  let [least, most] = [Math.max(longest, frame.width / (count + 1)), frame.width as number];
   while (most - least > frame.width / 200) {
     const middle = (least + most) / 2;
     if (lines(middle) > count) least = middle;

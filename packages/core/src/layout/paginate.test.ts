@@ -2,7 +2,10 @@
 import { describe, expect, test } from '@jest/globals';
 import { plain, runsText } from '../content/index.ts';
 import { frameOf, layoutNamed } from '../theme/index.ts';
-import { THEMES } from '../test/build.ts';
+import { ptFromEmu } from '../base/index.ts';
+import { random, THEMES } from '../test/build.ts';
+import { evenFrame } from './fit-text.ts';
+import { longestWord, measurePara } from './set-text.ts';
 import { paginate } from './paginate.ts';
 import type { Para } from './page.ts';
 
@@ -82,4 +85,59 @@ describe('pages', () => {
     const parts = Array.from({ length: 12 }, (_, i) => ({ ...point(short), part: `t${i}` as never }));
     for (const piece of pages(...parts).flat()) expect(piece).toBe(short);
   });
+});
+
+describe('code that is too long for a page', () => {
+  const codePages = (text: string): readonly string[] =>
+    pages({ style: 'code', part: 'c' as never, level: 1, runs: plain(text) }).flat();
+  const body = (name: string, lines: number): string =>
+    [`function ${name}() {`, ...Array.from({ length: lines - 2 }, (_, i) => `  step(${i});`), '}'].join('\n');
+
+  test('goes on at an empty line, though a page might hold more', () => {
+    expect(codePages(`${body('first', 9)}\n\n${body('second', 9)}`)).toEqual([body('first', 9), body('second', 9)]);
+  });
+
+  test('leaves no page with but a few lines, and none that begins with what only closes', () => {
+    const [first, second, ...others] = codePages(body('long', 17));
+    expect(others).toEqual([]);
+    expect(second!.split('\n').length).toBeGreaterThan(4);
+    expect(second).toMatch(/^ {2}step/);
+    expect(`${first}\n${second}`).toBe(body('long', 17));
+  });
+
+  test('never breaks within a line, however long it is', () => {
+    const long = `  const wide = [${'"a long name of a gate", '.repeat(9)}];`;
+    const all = [...Array.from({ length: 6 }, (_, i) => `  step(${i});`), long, long, ...Array(9).fill('  done();')];
+    const lines = codePages(all.join('\n')).flatMap((page) => page.split('\n'));
+    expect(lines).toEqual(all);
+  });
+
+  test('is all there, whatever it is made of', () => {
+    for (let seed = 1; seed <= 40; seed++) {
+      const next = random(seed);
+      const lines = Array.from({ length: 15 + Math.floor(next() * 40) }, () =>
+        next() < 0.2
+          ? ''
+          : `${' '.repeat(Math.floor(next() * 5) * 2)}${next() < 0.2 ? '}' : 'x'.repeat(1 + Math.floor(next() * 30))}`,
+      );
+      const text = lines.join('\n');
+      expect(codePages(text).join('\n').replace(/\s/g, '')).toBe(text.replace(/\s/g, ''));
+    }
+  });
+});
+
+test('a line is evened out only as far as its longest word allows', () => {
+  const cover = frameOf(layoutNamed(theme, 'cover'), 'title')!;
+  const title = (text: string): Para => ({ style: 'title', part: null, level: 1, runs: plain(text) });
+  for (const text of [
+    'Chapitre\u00a010.\u00a0Infrastructure\u00a0réseau et au-delà',
+    'Donaudampfschifffahrtsgesellschaften im Hafen',
+  ])
+    for (const size of cover.style.sizes) {
+      const even = evenFrame(title(text), cover, theme, size);
+      const words = measurePara(title(text), even, theme, size).lines.map(({ start, end }) => text.slice(start, end));
+      // Whatever is not parted by a blank stands on one line, where the frame could hold it.
+      if (longestWord(title(text), cover, theme) * size <= ptFromEmu(cover.width))
+        expect(words.join(' ').replace(/ +/g, ' ')).toBe(text);
+    }
 });

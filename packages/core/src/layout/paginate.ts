@@ -124,16 +124,15 @@ function splitPara(para: Para, frame: Frame, theme: Theme, size: number, room: n
     const piece = runsText(runs);
     const wordsEnd = isCode ? undefined : endOfWords(piece, words);
     if (height <= room && wordsEnd === undefined && !(isCode && lines.length > MOST_CODE)) {
-      if (atEnd) return runs.length === 0 ? pieces : [...pieces, { ...rest(), runs }];
+      const last = isCode ? withoutEdges(runs) : runs;
+      if (atEnd) return last.length === 0 ? pieces : [...pieces, { ...rest(), runs: last }];
       window *= 2;
       continue;
     }
     const fitting = Math.max(1, Math.floor(room / lineHeight));
     const most = Math.min(lines.length, isCode ? Math.min(fitting, MOST_CODE) : fitting);
     const limit = Math.min(lines[most - 1]!.end, wordsEnd ?? Infinity);
-    const at = isCode
-      ? (emptyLine(piece, lines.slice(0, most)) ?? limit)
-      : (sentenceEnd(piece.slice(0, limit)) ?? limit);
+    const at = isCode ? codeBreak(piece, lines, most, atEnd) : (sentenceEnd(piece.slice(0, limit)) ?? limit);
     pieces.push({ ...rest(), runs: isCode ? withoutEdges(sliceRuns(runs, 0, at)) : trim(sliceRuns(runs, 0, at)) });
     from += skipped + at;
     window = Math.max(LEAST_WINDOW, 2 * (skipped + at));
@@ -141,11 +140,34 @@ function splitPara(para: Para, frame: Frame, theme: Theme, size: number, room: n
   return pieces;
 }
 
-/** Behind the last empty line among the first ones of a piece of code, if that is in their second half. */
-function emptyLine(text: string, lines: readonly Line[]): number | undefined {
-  const last = lines.findLastIndex(({ start, end }) => text.slice(start, end).trim() === '');
-  return last >= lines.length / 2 - 1 && last > 0 ? Math.max(lines[last]!.end, lines[last]!.start + 1) : undefined;
+/**
+ * Where a piece of code goes on on the next page: at an empty line, before what stands furthest out, never before what only
+ * closes, and so that no page has but a few lines.
+ * @param most Lines of a page. @param whole Whether all that is left of the code is among the lines.
+ */
+function codeBreak(text: string, lines: readonly Line[], most: number, whole: boolean): number {
+  const pages = whole ? Math.ceil(lines.length / most) : Infinity;
+  const ideal = whole ? lines.length / pages : most;
+  let best = { at: most, cost: Infinity };
+  for (let at = Math.ceil(most / 2); at <= most; at++) {
+    const next = lines[at];
+    if (next === undefined) break;
+    // A long line that is broken stays on its page.
+    if (text[next.start - 1] !== '\n') continue;
+    const before = text.slice(lines[at - 1]!.start, lines[at - 1]!.end);
+    const after = text.slice(next.start, next.end);
+    const apart = before.trim() === '' || after.trim() === '';
+    const depth = apart ? 0 : 1 + (after.length - after.trimStart().length) / 8;
+    const closes = !apart && /^\s*(?:[)\]}]|<\/|\/>|end\b)/.test(after) ? CLOSES : 0;
+    const more = whole && lines.length - at > most * (pages - 1) ? MORE_PAGES : 0;
+    const cost = (Math.abs(at - ideal) / most) * UNEVEN + depth + closes + more;
+    if (cost < best.cost) best = { at, cost };
+  }
+  return Math.max(1, lines[best.at - 1]!.end);
 }
+const UNEVEN = 3;
+const CLOSES = 1.5;
+const MORE_PAGES = 1;
 
 /** Code without the empty lines at its beginning and end. */
 function withoutEdges(runs: Para['runs']): Para['runs'] {
