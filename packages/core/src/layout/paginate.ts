@@ -167,7 +167,7 @@ function codeBreak(text: string, lines: readonly Line[], most: number, whole: bo
 }
 const UNEVEN = 3;
 const CLOSES = 1.5;
-const MORE_PAGES = 1;
+const MORE_PAGES = 3;
 
 /** Code without the empty lines at its beginning and end. */
 function withoutEdges(runs: Para['runs']): Para['runs'] {

@@ -21,6 +21,8 @@ interface Area {
 
 /** Sizes of type in points; also written into the file. */
 export const CHART_TYPE = { title: 20, text: 16 } as const;
+/** Areas stand before each other: what is behind is seen. Also written into the file. */
+export const OVERLAP_OPACITY = 0.65;
 /** Round steps for an axis (Heckbert, "Nice numbers for graph labels", Graphics Gems, 1990). */
 export function axisSteps(
   least: number,
@@ -134,8 +136,8 @@ class Drawing {
     });
   }
 
-  #fill(d: string, fill: Hex): void {
-    this.#shapes.push({ d, fill, stroke: null, strokeWidth: 0 });
+  #fill(d: string, fill: Hex, opacity = 1): void {
+    this.#shapes.push({ d, fill, stroke: null, strokeWidth: 0, ...(opacity === 1 ? {} : { opacity }) });
   }
   get #dashes(): string | undefined {
     return DASHES[this.#theme.hand.chart.grid];
@@ -357,6 +359,7 @@ class Drawing {
           this.#fill(
             `${d}L${stretch.at(-1)![0].toFixed(2)} ${along(0).toFixed(2)}L${stretch[0]![0].toFixed(2)} ${along(0).toFixed(2)}Z`,
             color,
+            series.length > 1 ? OVERLAP_OPACITY : 1,
           );
         else {
           this.#line(d, color, 2.5);

@@ -8,6 +8,8 @@ export interface DrawnShape {
   readonly fill: Hex | null;
   readonly stroke: Hex | null;
   readonly strokeWidth: number;
+  /** Of its fill, 0 to 1; without, nothing is seen through it. */
+  readonly opacity?: number;
   /** Lengths of dashes and gaps in points; a whole line without. */
   readonly dashes?: string;
   /** Clockwise about its middle, in degrees. */

@@ -40,6 +40,7 @@ function shapePath(shape: DrawnShape, key: number) {
       fill={shape.fill === null ? 'none' : `#${shape.fill}`}
       stroke={shape.stroke === null ? undefined : `#${shape.stroke}`}
       strokeWidth={shape.strokeWidth}
+      fillOpacity={shape.opacity}
       strokeDasharray={shape.dashes}
       strokeLinecap={placed === undefined ? undefined : 'round'}
       strokeLinejoin={placed === undefined ? undefined : 'round'}

@@ -1,9 +1,17 @@
 /** A native chart (ECMA-376-1 §21.2) over a workbook of its own, so that its numbers can be edited where it is received. */
 import type { LanguageTag } from '../../base/index.ts';
 import { xmlText } from '../../container/index.ts';
-import { accentOf, CHART_TYPE, coloredByCategory, formatCode, isMirrored, type Chart } from '../../scene/index.ts';
+import {
+  accentOf,
+  CHART_TYPE,
+  coloredByCategory,
+  formatCode,
+  isMirrored,
+  OVERLAP_OPACITY,
+  type Chart,
+} from '../../scene/index.ts';
 import type { ChartHand, ColorName, Theme } from '../../theme/index.ts';
-import { solidFill } from './colors.ts';
+import { SCHEME, solidFill } from './colors.ts';
 import { emuOf, XML } from './xml.ts';
 import { columnName } from './workbook.ts';
 
@@ -121,7 +129,11 @@ function series(chart: Chart, { dots }: ChartHand, i: number, type: Type): strin
   }
   if (kind === 'line')
     return `<c:ser>${head}<c:spPr><a:ln w="31750" cap="rnd">${solidFill(color)}<a:round/></a:ln></c:spPr><c:marker><c:symbol val="${dots}"/><c:size val="7"/><c:spPr>${solidFill(color)}</c:spPr></c:marker>${labelled}${names}<c:val>${values}</c:val><c:smooth val="0"/></c:ser>`;
-  const fill = coloredByCategory(kind) ? '' : `<c:spPr>${solidFill(color)}</c:spPr>`;
+  const overlaps = kind === 'area' && chart.series.length > 1;
+  const painted = overlaps
+    ? `<a:solidFill><a:schemeClr val="${SCHEME[color]}"><a:alpha val="${Math.round(OVERLAP_OPACITY * 100_000)}"/></a:schemeClr></a:solidFill>`
+    : solidFill(color);
+  const fill = coloredByCategory(kind) ? '' : `<c:spPr>${painted}</c:spPr>`;
   const invert = kind === 'column' || kind === 'bar' || kind === 'stacked' ? '<c:invertIfNegative val="0"/>' : '';
   const pieces = coloredByCategory(kind)
     ? categories

@@ -5,7 +5,8 @@ import { CHART_KINDS, usualSettings } from '../../charts/index.ts';
 import { PLAIN_DRESS } from '../../deck/index.ts';
 import type { Edit } from '../../edits/index.ts';
 import { convert, writeDeck } from '../../pipeline/index.ts';
-import { doc, h, li, picture, table } from '../../test/build.ts';
+import { drawSlide, sceneSlide } from '../../scene/index.ts';
+import { doc, h, li, picture, table, THEMES } from '../../test/build.ts';
 import { columnName } from './workbook.ts';
 
 const NUMBERS = table([
@@ -112,6 +113,25 @@ describe('charts', () => {
       expect(cells).toEqual(cached);
     }
     expect(text('[Content_Types].xml')).toContain('Extension="xlsx"');
+  });
+
+  test('a chart says its numbers, is set in the theme’s font and in the deck’s language', () => {
+    const { slide, text } = written(chart('column'));
+    expect(slide(4)).toContain(
+      'descr="Guests &amp; &lt;others&gt;: Grown: 2024 1,200, 2025 1,850; Children: 2024 400, 2025 720"',
+    );
+    const xml = text('ppt/charts/chart1.xml');
+    expect(xml.match(/<a:defRPr /g)).toHaveLength(xml.match(/<a:latin typeface="\+mn-lt"\/><a:ea/g)!.length - 1);
+    expect(xml).not.toMatch(/lang="(?!en-GB)/);
+  });
+
+  test('areas that stand before each other are seen through, on the slide and in the file', () => {
+    const { text } = written(chart('area'));
+    expect(text('ppt/charts/chart1.xml').match(/<a:alpha val="65000"\/>/g)).toHaveLength(2);
+    expect(written(chart('column')).text('ppt/charts/chart1.xml')).not.toContain('a:alpha');
+    const page = convert(REPORT, [chart('area')]).pages[3]!;
+    const drawn = drawSlide(sceneSlide(page, 4, THEMES[0]!), THEMES[0]!);
+    expect(drawn.shapes.filter(({ opacity }) => opacity === 0.65)).toHaveLength(2);
   });
 
   test('columns beyond Z', () => expect([0, 25, 26, 51, 52].map(columnName)).toEqual(['A', 'Z', 'AA', 'AZ', 'BA']));

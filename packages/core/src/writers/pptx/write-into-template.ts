@@ -292,10 +292,11 @@ function withMendedColors(xml: string, { theme }: Scene): string {
   const mended = new Map(theme.mended?.map((color) => [SCHEME[color.name], color]));
   if (mended.size === 0) return xml;
   const share = (value: number): number => Math.round(value * 100_000);
-  return xml.replace(/<a:schemeClr val="(\w+)"\/>/g, (whole, name: string) => {
+  return xml.replace(/<a:schemeClr val="(\w+)"(\/?)>/g, (whole, name: string, alone: string) => {
     const color = mended.get(name);
     if (color === undefined) return whole;
     const plus = color.plus === 0 ? '' : `<a:lumOff val="${share(color.plus)}"/>`;
-    return `<a:schemeClr val="${SCHEME[color.from]}"><a:lumMod val="${share(color.factor)}"/>${plus}</a:schemeClr>`;
+    const open = `<a:schemeClr val="${SCHEME[color.from]}"><a:lumMod val="${share(color.factor)}"/>${plus}`;
+    return alone === '' ? open : `${open}</a:schemeClr>`;
   });
 }
