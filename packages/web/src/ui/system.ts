@@ -47,7 +47,7 @@ const config = defineConfig({
     '*, *::before, *::after': { boxSizing: 'border-box' },
     'h1, h2, h3, p, ul, ol, figure': { margin: 0, padding: 0 },
     a: { color: 'pine' },
-    'button, input, textarea, select': { font: 'inherit', color: 'inherit' },
+    'button, input, textarea, select': { font: 'inherit', color: 'inherit', accentColor: '{colors.pine}' },
     ':focus-visible': { outline: '2px solid {colors.pine}', outlineOffset: '2px' },
     '::selection': { bg: 'pineWash', color: 'ink' },
   },

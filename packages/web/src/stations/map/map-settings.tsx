@@ -89,7 +89,7 @@ export function ProseSetting() {
             value={DENSITIES.indexOf(prose.density)}
             aria-label="How much of the body text"
             aria-valuetext={DENSITY_LABELS[prose.density]}
-            style={{ width: 180, accentColor: 'var(--chakra-colors-pine)' }}
+            style={{ width: 180 }}
             onChange={(event) => setProse({ as: 'short', density: DENSITIES[Number(event.target.value)]! })}
           />
           <Small>{DENSITY_LABELS[prose.density]}, in your own sentences</Small>
