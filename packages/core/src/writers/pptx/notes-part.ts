@@ -50,13 +50,14 @@ export function notesMasterPart(theme: Theme): string {
 const pageNumber = (language: string): string =>
   `<p:sp><p:nvSpPr>${nonVisual(4, 'Page number 4')}<p:cNvSpPr><a:spLocks noGrp="1"/></p:cNvSpPr><p:nvPr><p:ph type="sldNum" sz="quarter" idx="5"/></p:nvPr></p:nvSpPr><p:spPr/><p:txBody><a:bodyPr/><a:lstStyle/><a:p><a:fld id="${guid(0, 3)}" type="slidenum"><a:rPr lang="${language}"/><a:t>‹#›</a:t></a:fld><a:endParaRPr lang="${language}"/></a:p></p:txBody></p:sp>`;
 
-export function notesSlidePart(notes: readonly Note[], context: TextContext): string {
+/** @param numbered Whether its master has a place for the number of the page. */
+export function notesSlidePart(notes: readonly Note[], context: TextContext, numbered: boolean): string {
   const bullets = bulletsOf(notes.map(asItem));
   const body = notes.map(
     (note, i) =>
       `<a:p>${noteProperties(note, bullets[i])}${runsXml(withMark(note.runs, bullets[i]), note.lang === undefined ? context : { ...context, language: note.lang })}</a:p>`,
   );
-  return `${XML}<p:notes ${NS}><p:cSld>${tree(image('') + text('', body.join('')) + pageNumber(context.language))}</p:cSld><p:clrMapOvr><a:masterClrMapping/></p:clrMapOvr></p:notes>`;
+  return `${XML}<p:notes ${NS}><p:cSld>${tree(image('') + text('', body.join('')) + (numbered ? pageNumber(context.language) : ''))}</p:cSld><p:clrMapOvr><a:masterClrMapping/></p:clrMapOvr></p:notes>`;
 }
 
 const levelOf = ({ depth }: Note): number => Math.min(Math.max(depth, 1), 5);

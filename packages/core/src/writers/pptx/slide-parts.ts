@@ -21,6 +21,8 @@ export interface Surroundings {
   readonly prefix: string;
   readonly layout: (slide: SceneSlide) => string;
   readonly notesMaster: string;
+  /** Whether that is ours, with all that notes may have. */
+  readonly ownNotes: boolean;
   /** Last changes to what is written of a slide. */
   readonly finish?: (xml: string) => string;
 }
@@ -112,7 +114,8 @@ export class SlideParts {
       const notesRels = new Rels();
       notesRels.add('notesMaster', this.#at.notesMaster);
       notesRels.add('slide', `../${this.slideName(number)}`);
-      const notes = notesSlidePart(slide.notes, { theme, language, link: (target) => notesRels.link(target) });
+      const context = { theme, language, link: (target: string) => notesRels.link(target) };
+      const notes = notesSlidePart(slide.notes, context, this.#at.ownNotes);
       this.add(`ppt/${name}`, notes, `${TYPES}.notesSlide+xml`, notesRels.list);
     }
     this.add(`ppt/${this.slideName(number)}`, finish(xml), `${TYPES}.slide+xml`, rels.list);

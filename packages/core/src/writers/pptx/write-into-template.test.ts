@@ -271,3 +271,15 @@ describe('what a template says of its own slides', () => {
     expect(strFromU8(zip.read('ppt/presProps.xml'))).not.toContain('sldRg');
   });
 });
+
+test('a file whose own slides stay says of itself what it said, and its pages of notes are as its master has them', () => {
+  const template = usualTemplate();
+  const files = unzipSync(template);
+  const core = Object.keys(files).find((name) => /core\.xml$/.test(name));
+  const zip = new ZipReader(built(template, 'before'));
+  if (core !== undefined) expect(strFromU8(zip.read(core))).toBe(strFromU8(files[core]!));
+  const own = Object.keys(files).some((name) => name.includes('notesMaster'));
+  const notes = zip.names.filter((name) => /notesSlides\/deck1-[^/]*\.xml$/.test(name));
+  expect(notes.length).toBeGreaterThan(0);
+  for (const name of notes) expect(strFromU8(zip.read(name)).includes('type="sldNum"')).toBe(!own);
+});

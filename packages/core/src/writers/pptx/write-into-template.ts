@@ -65,6 +65,7 @@ export function writeIntoTemplate(
     prefix,
     layout: ({ layout }: Scene['slides'][number]) => `/${layout.part ?? ''}`,
     notesMaster: notesMaster === undefined ? `../notesMasters/${prefix}notesMaster1.xml` : `/${notesMaster}`,
+    ownNotes: notesMaster === undefined,
     finish: (xml: string) => withMendedColors(xml, scene),
   };
   const parts = new SlideParts(zip, scene, pictures, at, deflate);
@@ -87,8 +88,8 @@ export function writeIntoTemplate(
   }));
   if (notesMaster === undefined)
     ours.push({ id: ids[0]!, type: 'notesMaster', target: `/ppt/notesMasters/${prefix}notesMaster1.xml` });
-  // Parts of theirs that say what is ours: what the file is about, and how its tables look.
-  const changed = new Map(propertiesOf(source, scene));
+  // Parts of theirs that say what is ours: what the file is about, where nothing else is in it, and how its tables look.
+  const changed = new Map(keep === 'none' ? propertiesOf(source, scene) : []);
   const root = readRelationships(source, '');
   if (![...root.values()].some(({ type }) => type === 'core-properties')) {
     const name = `docProps/${prefix}core.xml`;

@@ -30,6 +30,7 @@ export function writePptx(
     layout: ({ layout }: Scene['slides'][number]) =>
       `../slideLayouts/slideLayout${theme.layouts.indexOf(layout) + 1}.xml`,
     notesMaster: '../notesMasters/notesMaster1.xml',
+    ownNotes: true,
   };
   const parts = new SlideParts(zip, scene, pictures, at, deflate);
   const masterRels = new Rels();
