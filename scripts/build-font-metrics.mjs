@@ -27,13 +27,16 @@ const FAMILIES = {
 };
 const STYLES = { regular: '400Regular', bold: '700Bold', italic: '400Regular_Italic', boldItalic: '700Bold_Italic' };
 const wanted = (cp) => (cp >= 0x20 && cp < 0x530) || (cp >= 0x1e00 && cp < 0x2300) || (cp >= 0xfb00 && cp < 0xfb07);
+/** Signs that drawings are made of, which stand in code alone. */
+const DRAWN = 'jetbrains-mono';
+const drawn = (cp) => cp >= 0x2300 && cp < 0x2600;
 
 // Pairs beyond these change no line of ordinary text and would double the size.
 const kerned = (cp) => cp < 0x180 || (cp >= 0x386 && cp < 0x460) || (cp >= 0x2010 && cp < 0x2040);
 
-function metrics(file) {
+function metrics(file, isWanted) {
   const font = openSync(file);
-  const cps = font.characterSet.filter(wanted).sort((a, b) => a - b);
+  const cps = font.characterSet.filter(isWanted).sort((a, b) => a - b);
   const glyphOf = new Map(cps.map((cp) => [cp, font.glyphForCodePoint(cp)]));
   const byGlyph = new Map();
   for (const [cp, glyph] of glyphOf) if (kerned(cp)) byGlyph.set(glyph.id, [...(byGlyph.get(glyph.id) ?? []), cp]);
@@ -140,6 +143,7 @@ for (const [slug, name] of Object.entries(FAMILIES)) {
           at,
           readdirSync(at).find((file) => file.endsWith('.ttf')),
         ),
+        slug === DRAWN ? (cp) => wanted(cp) || drawn(cp) : wanted,
       ),
     );
     // JSON of numbers and plain keys: nothing in it needs escaping between single quotes.

@@ -5,10 +5,13 @@ import { stepFit, textBox, type Draft, type LayoutOptions } from './draft.ts';
 import { heightAt } from './fit-text.ts';
 import { Pen, rectOf } from './figure-pen.ts';
 import type { Box, Para } from './page.ts';
+import { drawnLines } from './drawn-code.ts';
 import { CODE_SCALE, measurePara } from './set-text.ts';
 
 /** Of the code itself, in points. */
 const SIZES = [20, 18, 16, 15];
+/** And of drawings, which are broken by no size. */
+const DRAWN_SIZES = [14, 13, 12, 11, 10];
 /** Between a panel's edge and its code. */
 const PADDING = inches(0.28);
 const GAP = inches(0.25);
@@ -76,6 +79,14 @@ export function codePage(paras: readonly Para[], size: number, options: LayoutOp
 function codeSize(code: readonly Para[], frame: Frame, floor: number, { theme }: LayoutOptions): number | undefined {
   const lines = (size: number): number =>
     code.reduce((sum, para) => sum + measurePara(para, frame, theme, size).lines.length, 0);
+  const drawn = code.map(drawnLines);
+  if (drawn.every((count) => count !== undefined)) {
+    const all = drawn.reduce((sum, count) => sum + count, 0);
+    const whole = [...SIZES, ...DRAWN_SIZES]
+      .map((size) => size / CODE_SCALE)
+      .find((size) => lines(size) <= all && heightAt(code, frame, theme, size) <= ptFromEmu(frame.height));
+    if (whole !== undefined) return whole;
+  }
   const fewest = lines(floor);
   return [...SIZES.map((size) => size / CODE_SCALE), floor].find(
     (size) => heightAt(code, frame, theme, size) <= ptFromEmu(frame.height) && lines(size) <= fewest,

@@ -8,6 +8,7 @@ import { endOfWords, runsReadWords, runsText, sliceRuns, trimRuns } from '../con
 import type { Line } from '../fonts/index.ts';
 import type { Frame, Theme } from '../theme/index.ts';
 import { MOST_CODE, mostWords, wordsIn } from './draft.ts';
+import { drawnLines } from './drawn-code.ts';
 import { measurePara, stackHeight } from './set-text.ts';
 import type { Para } from './page.ts';
 
@@ -106,6 +107,7 @@ function pageCost(pieces: readonly Para[], from: number, to: number, slack: numb
 /** Splits a paragraph that alone is too much for a page: after a sentence where one ends on it, code at an empty line, else after a line. */
 function splitPara(para: Para, frame: Frame, theme: Theme, size: number, room: number, words: number): readonly Para[] {
   const isCode = para.style === 'code';
+  if (drawnLines(para) !== undefined) return [para];
   const { height: whole, lines: all } = measurePara(para, frame, theme, size);
   if (whole <= room && (isCode ? all.length <= MOST_CODE : runsReadWords(para.runs) <= words)) return [para];
   const text = runsText(para.runs);

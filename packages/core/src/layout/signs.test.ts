@@ -21,6 +21,12 @@ describe('a list', () => {
     expect(weight('dates', 'Plan', ...points('May 2026: gates', 'June 2026: wheel', 'Then the roof'))).toBe(0);
     expect(weight('dates', 'Plan', ...points('May: a', 'June: b', 'July: c', 'Roof'))).toBe(0.95);
   });
+  test('that is two lists, one of them numbered, is no figure', () => {
+    const mixed = [...points('Oak', 'Iron', 'Elm'), li('Saw it', 1, 1), li('Plane it', 1, 2)];
+    expect(signs('The yearly cycle', ...mixed).map(({ layout }) => layout)).not.toContain('icon-grid');
+    expect(weight('round-words', 'The yearly cycle', ...mixed)).toBe(0);
+    expect(weight('short-items', 'Gates', ...points('Oak', 'Iron', 'Elm'))).toBeGreaterThan(0);
+  });
   test('that is numbered all through is steps, one that is not needs words of order', () => {
     expect(weight('numbered', 'Gates', li('Oak', 1, true), li('Iron', 1, true), li('Elm', 1, true))).toBe(0.9);
     expect(weight('numbered', 'Gates', li('Oak', 1, true), li('Iron', 1, true))).toBe(0);

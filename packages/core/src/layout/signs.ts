@@ -74,7 +74,10 @@ export function signsOf(slide: Slide, language: string | null): readonly Sign[] 
   const tables = slide.content.filter((part) => part.kind === 'table');
   // What is done and what is not is seen by the boxes of a list alone.
   const tasks = points.some((part) => part.mark !== undefined && !isNumbered(part));
-  const items = (tasks ? undefined : figureItems(points)) ?? [];
+  const found = (tasks ? undefined : figureItems(points)) ?? [];
+  // Points of two lists, one of them numbered, are no one thing.
+  const counted = found.filter(({ ordered }) => ordered).length;
+  const items = counted === 0 || counted === found.length ? found : [];
   const lines = items.map(({ runs }) => runsText(runs));
   const n = items.length;
   if (n >= 2) {
