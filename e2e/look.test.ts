@@ -1,7 +1,9 @@
 /** The look: themes, colours, type, foot, layouts, figures, charts, pictures, templates. */
 import type { Page } from '@playwright/test';
 import { execFileSync } from 'node:child_process';
+import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { strFromU8, unzipSync } from 'fflate';
 import { bringInPlain, expect, kept, slide, test } from './alvex.ts';
 
 const root = join(import.meta.dirname, '..');
@@ -199,6 +201,21 @@ test('a deck is built on the trust’s template, its layouts changed by hand, an
   await expect(page.getByLabel('Layout for Points')).not.toHaveValue('');
   await page.getByLabel('Slides of the template').selectOption('before');
   expect(await exported(page, info.outputPath('template.pptx'))).toContain(': 0 faults');
+  // Between its own slides, told by their titles.
+  await shelf(page, 'Template');
+  await page.getByLabel('Slides of the template').selectOption({ value: '1' });
+  await expect(page.getByLabel('Slides of the template')).toHaveValue('1');
+  const between = info.outputPath('between.pptx');
+  expect(await exported(page, between)).toContain(': 0 faults');
+  const list = strFromU8(unzipSync(readFileSync(between))['ppt/presentation.xml']!).match(/<p:sldId [^>]*>/g)!;
+  const rels = strFromU8(unzipSync(readFileSync(between))['ppt/_rels/presentation.xml.rels']!);
+  const ours = list.map((entry) =>
+    rels
+      .split(`Id="${/r:id="(\w+)"/.exec(entry)![1]}"`)[1]!
+      .split('>')[0]!
+      .includes('deck1-'),
+  );
+  expect([ours[0], ours[1], ours.at(-1)]).toEqual([false, true, false]);
   await page.getByRole('link', { name: 'Slides' }).click();
   await expect(sheet(page, 2).locator('image')).toHaveCount(1);
   await shelf(page, 'Template');

@@ -169,6 +169,19 @@ describe('what an expert would remark', () => {
     }
   });
 
+  test('slides go into a presentation, behind one of its own', () => {
+    const [first, both] = [join(folder, 'first.pptx'), join(folder, 'both.pptx')];
+    expect(alvex(['convert', source, '-o', first]).status).toBe(0);
+    expect(alvex(['convert', source, '-o', both, '--into', first, '--behind', '1']).stderr).toBe('');
+    expect(alvex(['check', both]).stdout).toBe(`${both}: 0 faults\n`);
+    for (const wrong of [
+      ['--behind', '1'],
+      ['--into', first, '--behind', 'x'],
+      ['--into', first, '--template', first],
+    ])
+      expect(alvex(['convert', source, '-o', both, ...wrong]).status).toBe(2);
+  });
+
   test('of a template that cannot be used is said why', () => {
     const { status, stderr } = alvex(['convert', source, '-o', join(folder, 'no.pptx'), '--template', source]);
     expect(status).toBe(3);

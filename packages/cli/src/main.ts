@@ -25,6 +25,7 @@ import {
   type Edit,
   type PresetName,
   type SingleEdit,
+  type TemplateUse,
   writeDeck,
   type ReadResult,
 } from '@alvex/core';
@@ -38,6 +39,7 @@ const USAGE = `Usage:
   alvex deck FILE [--map NAME] [--theme NAME]                its slides and where every word went, as JSON
   alvex convert FILE -o OUT.pptx [--map NAME] [--theme NAME] a presentation
         [--template FILE.pptx]                               on the layouts of an organisation's presentation
+        [--into FILE.pptx [--behind N]]                      into a presentation, behind all of its slides or behind the first N
         [--fonts]                                            with its fonts, for computers that lack them
   alvex check FILE.pptx ...                                  what is wrong with a presentation by its standard (ECMA-376)
   alvex audit FILE.pptx ...                                  what an expert would still remark of it, counted by rule
@@ -57,6 +59,8 @@ async function main(): Promise<void> {
       theme: { type: 'string' },
       template: { type: 'string' },
       fonts: { type: 'boolean' },
+      into: { type: 'string' },
+      behind: { type: 'string' },
       type: { type: 'string' },
       out: { type: 'string', short: 'o' },
       help: { type: 'boolean', short: 'h' },
@@ -88,8 +92,9 @@ async function main(): Promise<void> {
       const format = outputFormat(values.out);
       if (format === undefined) throw new UsageError(`What to write is told by its ending: ${endings.join(', ')}.`);
       const { document, pictures } = await read(file, values.type);
-      const template = values.template === undefined ? undefined : bytesOf(values.template);
-      const converted = converting(document, choices(document, values.map, values.theme), values.template, template);
+      const use = templateUse(values);
+      const template = use === undefined ? undefined : bytesOf(values.into ?? values.template!);
+      const converted = converting(document, choices(document, values.map, values.theme), use, template);
       const scaled = await scalePictures(pictures, converted);
       const deflate: Deflate = (bytes) => deflateRawSync(bytes, DEFLATE_SETTINGS);
       const options = {
@@ -105,15 +110,31 @@ async function main(): Promise<void> {
   }
 }
 
+/** How a presentation is used: for its layouts, or with its own slides around the new ones. */
+function templateUse(values: { readonly template?: string; readonly into?: string; readonly behind?: string }) {
+  const { template, into, behind } = values;
+  if (template !== undefined && into !== undefined) throw new UsageError('Either --template or --into.');
+  if (behind !== undefined && (into === undefined || !/^[1-9]\d{0,3}$/.test(behind)))
+    throw new UsageError('--behind is the number of a slide of the presentation that --into names.');
+  const path = into ?? template;
+  if (path === undefined) return undefined;
+  return {
+    hash: 'template',
+    fileName: basename(path),
+    layouts: {},
+    keep: into === undefined ? 'none' : 'before',
+    ...(behind === undefined ? {} : { behind: Number(behind) }),
+  } satisfies TemplateUse;
+}
+
 /** @param template The bytes of the presentation on which the deck is built, if it is. */
 function converting(
   document: ReadResult['document'],
   edits: readonly Edit[],
-  path: string | undefined,
+  use: TemplateUse | undefined,
   template: Uint8Array | undefined,
 ): Converted {
-  if (path === undefined || template === undefined) return convert(document, edits);
-  const use = { hash: 'template', fileName: basename(path), layouts: {}, keep: 'none' } as const;
+  if (use === undefined || template === undefined) return convert(document, edits);
   const templates = new Map([[use.hash, readTemplate(template).model]]);
   return convert(document, [...edits, { kind: 'template', template: use }], undefined, templates);
 }

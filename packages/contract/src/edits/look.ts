@@ -91,6 +91,7 @@ export const TemplateUse = object<TemplateUseType>({
   fileName: Type.String({ minLength: 1, maxLength: 255 }),
   layouts: Type.Unsafe<TemplateUseType['layouts']>(Type.Object(parts, closed)),
   keep: literals(['none', 'before', 'after']),
+  behind: Type.Optional(Type.Integer({ minimum: 1, maximum: 10_000 })),
 });
 
 export const Icon = object<IconType>({

@@ -51,6 +51,7 @@ export function readTemplate(bytes: Uint8Array): ReadTemplate {
       masters: reader.masters,
       layouts: withUses(reader.layouts, zip, slides),
       slides: slides.length,
+      titles: slides.slice(0, MOST_SLIDES).map((slide) => titleOf(zip, slide)),
       pictures: [...reader.pictures.values()].map(({ id, mime, width, height }) => ({ id, mime, width, height })),
       undrawn: reader.undrawn,
     },
@@ -71,6 +72,22 @@ function withUses(
   return uses.size === 0 ? layouts : layouts.map((layout) => ({ ...layout, uses: uses.get(layout.part) ?? 0 }));
 }
 const MOST_SLIDES = 500;
+
+/** The words in the title of a slide, shortened; empty where it has none. */
+function titleOf(zip: ZipReader, slide: string): string {
+  if (!zip.has(slide)) return '';
+  const shapes = nodesNamed(nodeAt(readXmlTree(zip, slide), 'p:cSld', 'p:spTree'), 'p:sp');
+  const title = shapes.find((shape) =>
+    ['title', 'ctrTitle'].includes(nodeAt(shape, 'p:nvSpPr', 'p:nvPr', 'p:ph')?.attributes.type ?? ''),
+  );
+  const words = nodesNamed(nodeAt(title, 'p:txBody'), 'a:p').flatMap((paragraph) =>
+    nodesNamed(paragraph, 'a:r').map((run) =>
+      (nodeAt(run, 'a:t')?.content ?? []).map((piece) => ('text' in piece ? piece.text : '')).join(''),
+    ),
+  );
+  return words.join('').replace(/\s+/g, ' ').trim().slice(0, LONGEST_TITLE);
+}
+const LONGEST_TITLE = 80; // characters
 
 /** A placeholder where it is said: by a master or by a layout. */
 interface Said {

@@ -47,6 +47,8 @@ export interface TemplateModel {
   readonly masters: readonly TemplateMaster[];
   readonly layouts: readonly TemplateLayout[];
   readonly slides: number;
+  /** What its own slides are called, in their order; files that were read before do not say. */
+  readonly titles?: readonly string[];
   readonly pictures: readonly Picture[];
   /** What stands on its layouts that cannot be drawn here; the file keeps it. */
   readonly undrawn: number;

@@ -240,6 +240,8 @@ export interface TemplateUse {
   readonly layouts: Readonly<Partial<Record<LayoutName, string>>>;
   /** Where its own slides stay. */
   readonly keep: 'none' | 'before' | 'after';
+  /** How many of its own stand before ours, where not all that stay `before` do; the others come after. */
+  readonly behind?: number;
 }
 
 export const SLIDE_WIDTH = 12_192_000 as Emu;

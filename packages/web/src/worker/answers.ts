@@ -168,6 +168,7 @@ function templateAnswer({ converted, templates }: Held): TemplateAnswer | null {
     fonts: fonts.map((name) => ({ name, stands: shippedFamily(name).stands })),
     size: { width: model.size.width / 914_400, height: model.size.height / 914_400 },
     slides: model.slides,
+    titles: model.titles ?? [],
     undrawn: model.undrawn,
     mended: theme.mended?.map(({ name }) => name) ?? [],
   };

@@ -235,6 +235,8 @@ export interface TemplateAnswer {
   readonly fonts: readonly { readonly name: string; readonly stands: Stands }[];
   readonly size: { readonly width: number; readonly height: number } /* inches */;
   readonly slides: number;
+  /** Of its own slides, as far as it was read for them. */
+  readonly titles: readonly string[];
   readonly undrawn: number;
   /** Colours that are not read where figures and charts need them. */
   readonly mended: readonly string[];

@@ -283,3 +283,76 @@ test('a file whose own slides stay says of itself what it said, and its pages of
   expect(notes.length).toBeGreaterThan(0);
   for (const name of notes) expect(strFromU8(zip.read(name)).includes('type="sldNum"')).toBe(!own);
 });
+
+describe('slides that go between those of a file', () => {
+  /** A deck of ours, as somebody might have it: three slides, in two sections or in none. */
+  const there = (sections: boolean): Uint8Array => {
+    const document = doc(h(1, 'Opening'), li('a'), h(1, 'Middle'), li('b'), h(1, 'End'), li('c'));
+    const edits = sections ? ([{ kind: 'turn', block: document.blocks[2]!.id, to: 'section' }] as const) : [];
+    return writeDeck('pptx', convert(document, edits), []);
+  };
+  const into = (file: Uint8Array, document: typeof SOURCE, more: Partial<TemplateUse>): ZipReader => {
+    const use: TemplateUse = { hash: 'e'.repeat(64), fileName: 'there.pptx', layouts: {}, keep: 'before', ...more };
+    const models = new Map([[use.hash, readTemplate(file).model]]);
+    const edits = [{ kind: 'template', template: use }] as const;
+    return new ZipReader(writeDeck('pptx', convert(document, edits, undefined, models), [], { template: file }));
+  };
+  const NEW = doc(h(1, 'Fresh'), li('x'), h(1, 'Fresher'), li('y'));
+
+  /** Titles of the slides in the order in which they are shown. */
+  function titles(zip: ZipReader): readonly string[] {
+    const presentation = strFromU8(zip.read('ppt/presentation.xml'));
+    const rels = strFromU8(zip.read('ppt/_rels/presentation.xml.rels'));
+    return [...presentation.matchAll(/<p:sldId [^>]*r:id="(\w+)"/g)].map(([, id]) => {
+      const target = new RegExp(`Id="${id}"[^>]*Target="([^"]+)"`).exec(rels)![1]!;
+      const xml = strFromU8(zip.read(target.startsWith('/') ? target.slice(1) : `ppt/${target}`));
+      return /type="(?:ctrTitle|title)".*?<a:t>([^<]*)</s.exec(xml)![1]!;
+    });
+  }
+  const sections = (zip: ZipReader): readonly (readonly [string, number])[] =>
+    [...strFromU8(zip.read('ppt/presentation.xml')).matchAll(/<p14:section name="([^"]*)".*?<\/p14:section>/gs)].map(
+      ([whole, name]) => [name!, whole!.match(/<p14:sldId /g)!.length],
+    );
+
+  test('stand where their author wants them, and theirs stay byte for byte', async () => {
+    const file = there(false);
+    expect(titles(into(file, NEW, { behind: 1 }))).toEqual(['Opening', 'Fresh', 'Fresher', 'Middle', 'End']);
+    expect(titles(into(file, NEW, {}))).toEqual(['Opening', 'Middle', 'End', 'Fresh', 'Fresher']);
+    expect(titles(into(file, NEW, { keep: 'after' }))).toEqual(['Fresh', 'Fresher', 'Opening', 'Middle', 'End']);
+    // A file that has fewer slides now than when the place was chosen.
+    expect(titles(into(file, NEW, { behind: 9 }))).toEqual(['Opening', 'Middle', 'End', 'Fresh', 'Fresher']);
+    const before = new ZipReader(file);
+    const after = into(file, NEW, { behind: 2 });
+    for (const name of before.names.filter((one) => /slides\/(_rels\/)?slide\d/.test(one)))
+      expect(Buffer.compare(before.read(name), after.read(name))).toBe(0);
+  });
+
+  test('have their sections among theirs, whichever of both has some', () => {
+    expect(sections(into(there(false), NEW, { behind: 1 }))).toEqual([]);
+    const theirs = sections(new ZipReader(there(true)));
+    expect(theirs).toEqual([
+      ['Opening', 1],
+      ['Middle', 3],
+    ]);
+    expect(sections(into(there(true), NEW, {}))).toEqual([...theirs, ['Fresh', 2]]);
+    // A section that is parted goes on under its name.
+    expect(sections(into(there(true), NEW, { behind: 2 }))).toEqual([
+      ['Opening', 1],
+      ['Middle', 1],
+      ['Fresh', 2],
+      ['Middle', 2],
+    ]);
+    const ids = [
+      ...strFromU8(into(there(true), NEW, { behind: 2 }).read('ppt/presentation.xml')).matchAll(
+        /<p14:section [^>]*id="([^"]+)"/g,
+      ),
+    ];
+    expect(new Set(ids.map(([, id]) => id)).size).toBe(ids.length);
+  });
+});
+
+test('what a file’s own slides are called is read with it', () => {
+  const document = doc(h(1, 'Opening'), li('a'), h(1, 'A title\u00a0of  some words'), li('b'));
+  const { model } = readTemplate(writeDeck('pptx', convert(document, []), []));
+  expect([model.slides, model.titles]).toEqual([2, ['Opening', 'A title of some words']]);
+});

@@ -26,7 +26,7 @@ import {
 import type { PictureSource, Scene } from '../../scene/index.ts';
 import { SCHEME } from './colors.ts';
 import { notesMasterPart } from './notes-part.ts';
-import { SECTIONS_URI, sectionList } from './section-list.ts';
+import { partedBehind, SECTIONS_URI, sectionList, sectionsIn, sectionsOf, type Section } from './section-list.ts';
 import { SlideParts, TYPES } from './slide-parts.ts';
 import { appProperties, coreProperties, CORE_REL, CORE_TYPE } from './properties.ts';
 import { emptyShows, withoutSlides } from './without-slides.ts';
@@ -112,7 +112,7 @@ export function writeIntoTemplate(
   const read = readXmlTree(source, main);
   const shows = emptyShows(read, dropped);
   const presentation = withSlides(withoutSlides(read, dropped, shows), scene, {
-    keep,
+    behind: keep === 'none' ? null : keep === 'after' ? 0 : (theme.template?.behind ?? Infinity),
     slideIds,
     notesMaster: notesMaster === undefined ? ids[0]! : null,
   });
@@ -222,14 +222,15 @@ function withTableStyle(root: XmlNode, style: string): string {
 }
 
 interface Placing {
-  readonly keep: 'none' | 'before' | 'after';
+  /** How many of their slides stand before ours; null where none stay. */
+  readonly behind: number | null;
   readonly slideIds: readonly string[];
   /** Relationship of a notes master that is ours; null where the template has its own. */
   readonly notesMaster: string | null;
 }
 
 /** The presentation part with our slides in its list; everything else stays as the file has it. */
-function withSlides(root: XmlNode, scene: Scene, { keep, slideIds, notesMaster }: Placing): XmlNode {
+function withSlides(root: XmlNode, scene: Scene, { behind, slideIds, notesMaster }: Placing): XmlNode {
   const made = (xml: string): XmlNode => {
     const r = root.namespace.startsWith(STRICT) ? `${STRICT}/officeDocument/relationships` : REL;
     return parseXmlTree(`<p:made xmlns:p="${root.namespace}" xmlns:r="${r}">${xml}</p:made>`).children[0]!;
@@ -239,14 +240,11 @@ function withSlides(root: XmlNode, scene: Scene, { keep, slideIds, notesMaster }
   const usedIds = entries.map(({ attributes }) => Number(attributes.id ?? 0));
   const first = Math.max(FIRST_SLIDE_ID - 1, ...usedIds) + 1;
   const own = slideIds.map((id, i) => made(`<p:sldId id="${first + i}" r:id="${id}"/>`));
-  const all = keep === 'before' ? [...entries, ...own] : keep === 'after' ? [...own, ...entries] : own;
-  const others = keep === 'none' ? undefined : { ids: usedIds, name: scene.theme.label, before: keep === 'before' };
-  const sections = sectionList(
-    scene,
-    slideIds.map((_, i) => first + i),
-    others,
-  );
+  const all = behind === null ? own : [...entries.slice(0, behind), ...own, ...entries.slice(behind)];
   const extensions = nodeAt(root, 'p:extLst');
+  const ids = slideIds.map((_, i) => first + i);
+  const theirSections = sectionsIn(nodesNamed(extensions, 'p:ext'), behind === null ? [] : usedIds);
+  const sections = sectionList(allSections(scene, ids, theirSections, { ids: usedIds, behind }));
   // Sections name slides by id: theirs would name slides that are gone, or leave ours out.
   const extended = [
     ...nodesNamed(extensions, 'p:ext').filter(({ attributes }) => attributes.uri !== SECTIONS_URI),
@@ -259,6 +257,22 @@ function withSlides(root: XmlNode, scene: Scene, { keep, slideIds, notesMaster }
   if (all.length > 0) children.push(withContent(list, all));
   if (extended.length > 0) children.push(withContent(extensions ?? made('<p:extLst/>'), extended));
   return withContent(root, inOrder(children));
+}
+
+/** Sections hold all slides or none: what has none of its own gets one, where the other has some. */
+function allSections(
+  scene: Scene,
+  ids: readonly number[],
+  theirs: readonly Section[],
+  { ids: others, behind }: { readonly ids: readonly number[]; readonly behind: number | null },
+): readonly Section[] {
+  const ours = sectionsOf(scene, ids);
+  if (behind === null || others.length === 0) return ours;
+  if (ours.length === 0 && theirs.length === 0) return [];
+  const known = theirs.length > 0 ? theirs : [{ name: scene.theme.label, slides: others }];
+  const [before, after] = partedBehind(known, behind);
+  const own = ours.length > 0 ? ours : [{ name: scene.title ?? scene.slides[0]?.title ?? 'Slides', slides: ids }];
+  return [...before, ...own, ...after];
 }
 
 /** Children of a presentation as the schema wants them (ECMA-376-1 §19.2.1.26); those between the lists and the extensions keep their order. */

@@ -6,7 +6,7 @@ import type { EmbeddedFace, PictureSource, Scene } from '../../scene/index.ts';
 import { layoutPart, masterPart, otherLevels } from './master-part.ts';
 import { NOTES_HEIGHT, NOTES_WIDTH, notesMasterPart } from './notes-part.ts';
 import { appProperties, APP_TYPE, coreProperties, CORE_REL, CORE_TYPE } from './properties.ts';
-import { sectionList } from './section-list.ts';
+import { sectionList, sectionsOf } from './section-list.ts';
 import { Rels, SlideParts, TYPES } from './slide-parts.ts';
 import { tableStyles } from './table-style.ts';
 import { embeddedOpenType } from './embedded-font.ts';
@@ -111,7 +111,7 @@ function presentationPart(scene: Scene, embedded: readonly Embedded[]): string {
   const { slides, theme } = scene;
   const slideIds = slides.map((_, i) => FIRST_SLIDE_ID + i);
   const ids = slideIds.map((id, i) => `<p:sldId id="${id}" r:id="rId${i + 7}"/>`).join('');
-  const extension = sectionList(scene, slideIds);
+  const extension = sectionList(sectionsOf(scene, slideIds));
   const slideList = ids === '' ? '' : `<p:sldIdLst>${ids}</p:sldIdLst>`;
   return `${XML}<p:presentation ${NS}${theme.mirrored ? ' rtl="1"' : ''}${embedded.length === 0 ? '' : ' embedTrueTypeFonts="1" saveSubsetFonts="1"'}><p:sldMasterIdLst><p:sldMasterId id="2147483648" r:id="rId1"/></p:sldMasterIdLst><p:notesMasterIdLst><p:notesMasterId r:id="rId2"/></p:notesMasterIdLst>${slideList}<p:sldSz cx="${theme.size.width}" cy="${theme.size.height}"/><p:notesSz cx="${NOTES_WIDTH}" cy="${NOTES_HEIGHT}"/>${fontList(embedded)}<p:defaultTextStyle>${otherLevels(theme)}</p:defaultTextStyle>${extension === '' ? '' : `<p:extLst>${extension}</p:extLst>`}</p:presentation>`;
 }

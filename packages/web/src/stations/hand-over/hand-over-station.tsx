@@ -204,7 +204,11 @@ function TemplateLines({ template }: { readonly template: TemplateUse }) {
   return (
     <>
       <li>built on {template.fileName}: its masters, layouts, fonts and colours</li>
-      {(answer?.slides ?? 0) > 0 && <li>{KEPT[template.keep]}</li>}
+      {(answer?.slides ?? 0) > 0 && (
+        <li>
+          {template.behind === undefined ? KEPT[template.keep] : `yours stand behind its slide ${template.behind}`}
+        </li>
+      )}
       {missing.length > 0 && <li>set in {missing.join(' and ')}, which whoever edits it must have installed</li>}
     </>
   );

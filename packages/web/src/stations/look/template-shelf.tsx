@@ -20,6 +20,13 @@ const KEEP_LABELS = {
   before: 'its own slides first, then yours',
   after: 'yours first, then its own slides',
 } as const;
+/** @param where A key of `KEEP_LABELS`, or behind which of its slides yours stand. */
+function placed({ behind: _, ...use }: TemplateUse, where: string): TemplateUse {
+  return where in KEEP_LABELS
+    ? { ...use, keep: where as TemplateUse['keep'] }
+    : { ...use, keep: 'before', behind: Number(where) };
+}
+
 const Matches = chakra('div', {
   base: {
     display: 'grid',
@@ -152,14 +159,19 @@ function Facts({ use, answer }: { readonly use: TemplateUse; readonly answer: Te
           <Small>The file has {count(answer.slides, 'slide')} of its own:</Small>
           <Select
             aria-label="Slides of the template"
-            value={use.keep}
-            onChange={(event) =>
-              edit({ kind: 'template', template: { ...use, keep: event.target.value as TemplateUse['keep'] } })
-            }
+            value={use.behind === undefined ? use.keep : `${use.behind}`}
+            maxW="420px"
+            onChange={(event) => edit({ kind: 'template', template: placed(use, event.target.value) })}
           >
             {Object.entries(KEEP_LABELS).map(([keep, label]) => (
               <option key={keep} value={keep}>
                 {label}
+              </option>
+            ))}
+            {Array.from({ length: answer.slides - 1 }, (_, i) => (
+              <option key={i} value={`${i + 1}`}>
+                yours behind its slide {i + 1}
+                {answer.titles[i] ? `, “${answer.titles[i]}”` : ''}
               </option>
             ))}
           </Select>
