@@ -14,6 +14,7 @@ import type { PictureData } from '../content/index.ts';
 import { takePicture } from '../readers/index.ts';
 import type { Align, Frame, Geometry, Hex, LayoutPicture, LevelStyle, Palette, Rect } from '../theme/index.ts';
 import { colorIn, mapped, readScheme, type Scheme } from './colors.ts';
+import { titlesOf, withUses } from './own-slides.ts';
 import type {
   TemplateLayout,
   TemplateMark,
@@ -51,43 +52,13 @@ export function readTemplate(bytes: Uint8Array): ReadTemplate {
       masters: reader.masters,
       layouts: withUses(reader.layouts, zip, slides),
       slides: slides.length,
-      titles: slides.slice(0, MOST_SLIDES).map((slide) => titleOf(zip, slide)),
+      titles: titlesOf(zip, slides),
       pictures: [...reader.pictures.values()].map(({ id, mime, width, height }) => ({ id, mime, width, height })),
       undrawn: reader.undrawn,
     },
     pictures: [...reader.pictures.values()],
   };
 }
-
-/** What an organisation's own slides stand on is what it means by its layouts. */
-function withUses(
-  layouts: readonly TemplateLayout[],
-  zip: ZipReader,
-  slides: readonly string[],
-): readonly TemplateLayout[] {
-  const uses = new Map<string, number>();
-  for (const slide of slides.slice(0, MOST_SLIDES))
-    for (const { type, target } of readRelationships(zip, slide).values())
-      if (type === 'slideLayout') uses.set(target, (uses.get(target) ?? 0) + 1);
-  return uses.size === 0 ? layouts : layouts.map((layout) => ({ ...layout, uses: uses.get(layout.part) ?? 0 }));
-}
-const MOST_SLIDES = 500;
-
-/** The words in the title of a slide, shortened; empty where it has none. */
-function titleOf(zip: ZipReader, slide: string): string {
-  if (!zip.has(slide)) return '';
-  const shapes = nodesNamed(nodeAt(readXmlTree(zip, slide), 'p:cSld', 'p:spTree'), 'p:sp');
-  const title = shapes.find((shape) =>
-    ['title', 'ctrTitle'].includes(nodeAt(shape, 'p:nvSpPr', 'p:nvPr', 'p:ph')?.attributes.type ?? ''),
-  );
-  const words = nodesNamed(nodeAt(title, 'p:txBody'), 'a:p').flatMap((paragraph) =>
-    nodesNamed(paragraph, 'a:r').map((run) =>
-      (nodeAt(run, 'a:t')?.content ?? []).map((piece) => ('text' in piece ? piece.text : '')).join(''),
-    ),
-  );
-  return words.join('').replace(/\s+/g, ' ').trim().slice(0, LONGEST_TITLE);
-}
-const LONGEST_TITLE = 80; // characters
 
 /** A placeholder where it is said: by a master or by a layout. */
 interface Said {
