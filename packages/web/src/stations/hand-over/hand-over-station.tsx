@@ -230,8 +230,8 @@ function ThemeLine({ look, embedded }: { readonly look: DeckLook; readonly embed
   if (embedded)
     return (
       <li>
-        theme {design.label}; its fonts, {fonts.join(' and ')}, go along, with the letters of all languages in Latin
-        script and those of your slides
+        theme {design.label}; its fonts, {fonts.join(' and ')}, go along, with their letters of your slides and those of
+        all languages in Latin script
       </li>
     );
   return (
