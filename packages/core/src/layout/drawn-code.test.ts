@@ -26,6 +26,7 @@ test('a drawing is told from code by its lines and corners', () => {
   expect(drawnLines(code('let i = 0;\ni--;\nif (a || b) c();\nreturn (x) => -x;'))).toBeUndefined();
   expect(drawnLines(code('--flag  a flag\n-f      the same'))).toBeUndefined();
   expect(drawnLines({ ...code(POND), style: 'body' })).toBeUndefined();
+  expect(drawnLines(code(`${'-'.repeat(60)}\n${' '.repeat(60)}\n${'\n'.repeat(15)}|`))).toBeUndefined();
   // What would be too small to read goes on as code does.
   expect(drawnLines(code(Array(60).fill('│   │   │').join('\n')))).toBeUndefined();
 });

@@ -2,9 +2,9 @@
 import { inches } from '../base/index.ts';
 import { cards, gridColumns } from './card-drafts.ts';
 import { itemParas, label, MIDDLE, type FigureDraft, type FigureShape, type SetItem } from './figure-draft.ts';
-import { middleOf, rectOf, within, type Pen, type Words } from './figure-pen.ts';
-import type { Rect } from '../theme/index.ts';
-import type { ShapeBox, Side } from './page.ts';
+import { rectOf, within, type Pen, type Words } from './figure-pen.ts';
+import { middleOf, type Rect, type Side } from '../theme/index.ts';
+import type { ShapeBox } from './page.ts';
 import { stepsAcross, stepsDown } from './step-drafts.ts';
 import { timelineAcross, timelineDown } from './timeline-drafts.ts';
 

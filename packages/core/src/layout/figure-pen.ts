@@ -1,18 +1,20 @@
 /** Draws within a figure's frame: shapes in the theme's accents, and places for text. All lengths in EMU. */
-import { emu, inches, type Emu } from '../base/index.ts';
+import { emu, inches } from '../base/index.ts';
 import {
   isPointing,
+  middleOf,
   mirroredRect,
   opposite,
   type ColorName,
   type Frame,
   type Geometry,
   type Rect,
+  type Side,
   type TextStyle,
   type Theme,
 } from '../theme/index.ts';
 import type { FigureItem } from './figure-items.ts';
-import type { ConnectorBox, ConnectorEnd, IconBox, Para, ShapeBox, Side } from './page.ts';
+import type { ConnectorBox, ConnectorEnd, IconBox, Para, ShapeBox } from './page.ts';
 
 /** Text that must fit a place, whatever shapes stand behind it. */
 export interface Words {
@@ -45,8 +47,8 @@ export class Pen {
     this.#blank = draws ? undefined : shapeIn(frame);
   }
 
-  /** What is drawn from here on belongs to an item, or to all where none is named. */
-  begin(item?: number): void {
+  /** What is drawn from here on belongs to an item; what is drawn before the first belongs to all. */
+  begin(item: number): void {
     this.#item = item;
   }
 
@@ -169,7 +171,7 @@ export class Pen {
   connect(
     [item, place, side]: readonly [item: number, place: Rect, side: Side],
     [next, beside, end]: readonly [item: number, place: Rect, side: Side],
-    { color = 'muted', width = 1.5, arrow = false }: Partial<Pick<ConnectorBox, 'color' | 'width' | 'arrow'>> = {},
+    { width = 1.5, arrow = false }: Partial<Pick<ConnectorBox, 'width' | 'arrow'>> = {},
   ): ConnectorBox {
     const at = (of: number, rect: Rect, where: Side): ConnectorEnd => {
       const placed = this.#placed(rect);
@@ -181,7 +183,7 @@ export class Pen {
       frame: this.frame,
       from: at(item, place, side),
       to: at(next, beside, end),
-      color,
+      color: 'muted',
       width,
       arrow,
     };
@@ -189,18 +191,6 @@ export class Pen {
 }
 
 const MIRRORED: Readonly<Record<Side, Side>> = { top: 'top', right: 'left', bottom: 'bottom', left: 'right' };
-
-/** The middle of a side. */
-export function middleOf({ x, y, width, height }: Rect, side: Side): { readonly x: Emu; readonly y: Emu } {
-  switch (side) {
-    case 'top':
-    case 'bottom':
-      return { x: emu(x + width / 2), y: emu(side === 'top' ? y : y + height) };
-    case 'left':
-    case 'right':
-      return { x: emu(side === 'left' ? x : x + width), y: emu(y + height / 2) };
-  }
-}
 
 const shapeIn = (frame: Frame): ShapeBox => ({
   kind: 'shape',

@@ -3,7 +3,7 @@ import type { Direction, Emu } from '../base/index.ts';
 import type { Chart } from '../charts/index.ts';
 import type { Picture, PictureId, Runs, Table } from '../content/index.ts';
 import type { Icon, ItemMark, Note, PictureDress, Slide } from '../deck/index.ts';
-import type { ColorName, Frame, Geometry, LayoutName, Rect } from '../theme/index.ts';
+import type { ColorName, Frame, Geometry, LayoutName, Rect, Side } from '../theme/index.ts';
 import type { BlockId, PageKey, PartId } from '../ids/index.ts';
 
 /** One line of a set paragraph. */
@@ -103,7 +103,6 @@ export interface ShapeBox {
   /** Which item of the figure it belongs to, from 0; none where it belongs to all. */
   readonly item?: number;
 }
-export type Side = 'top' | 'right' | 'bottom' | 'left';
 /** The middle of a side of an item's shape. */
 export interface ConnectorEnd {
   readonly item: number /* 0.. */;

@@ -23,10 +23,7 @@ export const PROPERTY_NAMES: Readonly<Record<string, keyof FileProperties>> = {
 };
 
 /** Handles the elements of a part that holds properties. @param into What is found is added to it. */
-export function propertyHandler(
-  into: GatheredProperties,
-  names: Readonly<Record<string, keyof FileProperties>> = PROPERTY_NAMES,
-) {
+export function propertyHandler(into: GatheredProperties, names: Readonly<Record<string, keyof FileProperties>>) {
   let current: keyof FileProperties | undefined;
   return {
     open(name: string): void {

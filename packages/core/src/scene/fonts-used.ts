@@ -1,4 +1,5 @@
 /** Which faces of the theme's fonts a deck is set in, and with which letters: what a file needs that brings its fonts. */
+import type { Chart } from '../charts/index.ts';
 import { isShipped, type FaceStyle } from '../fonts/index.ts';
 import { runsText, type Runs } from '../content/index.ts';
 import type { Theme } from '../theme/index.ts';
@@ -46,7 +47,7 @@ function textsIn(box: Box): readonly Runs[] {
     case 'table':
       return box.cells.map(({ runs }) => runs);
     case 'chart':
-      return [...box.chart.categories, ...box.chart.series.map(({ name }) => name)].map((text) => [{ text }]);
+      return chartWords(box.chart).map((text) => [{ text }]);
     case 'picture':
     case 'shape':
     case 'connector':
@@ -54,3 +55,9 @@ function textsIn(box: Box): readonly Runs[] {
       return [];
   }
 }
+
+const chartWords = ({ categories, series, settings: { title, acrossTitle, upTitle } }: Chart): readonly string[] => [
+  ...categories,
+  ...series.map(({ name }) => name),
+  ...[title, acrossTitle, upTitle].filter((words) => words !== null),
+];

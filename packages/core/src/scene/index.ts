@@ -15,7 +15,6 @@ export {
   type Para,
   type PictureBox,
   type ShapeBox,
-  type Side,
   type SetCell,
   type TableBox,
   type TextBox,

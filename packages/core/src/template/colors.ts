@@ -52,24 +52,23 @@ function baseColor({ name, attributes }: XmlNode, scheme: Scheme, own: Hex | und
 }
 
 /** A colour whose lightness is `factor` of what it was and `plus`, both 0 to 1 (§20.1.2.3.20, §20.1.2.3.21). */
-export function relit(hex: Hex, factor: number, plus: number): Hex {
-  const [hue, saturation, lightness] = chroma(`#${hex}`).hsl();
-  const light = Math.min(1, Math.max(0, lightness * factor + plus));
-  return chroma
-    .hsl(Number.isNaN(hue) ? 0 : hue, saturation, light)
+export const relit = (hex: Hex, factor: number, plus: number): Hex =>
+  withLight(chroma(`#${hex}`), factor, plus)
     .hex('rgb')
     .slice(1)
     .toUpperCase();
+
+function withLight(color: chroma.Color, factor: number, plus: number): chroma.Color {
+  const [hue, saturation, lightness] = color.hsl();
+  return chroma.hsl(Number.isNaN(hue) ? 0 : hue, saturation, Math.min(1, Math.max(0, lightness * factor + plus)));
 }
 
 function changed(hex: Hex, node: XmlNode): Hex {
   let color = chroma(`#${hex}`);
   for (const { name, attributes } of node.children) {
     const share = Number(attributes.val ?? 0) / 100_000;
-    const [h, s, l] = color.hsl();
-    const hue = Number.isNaN(h) ? 0 : h;
-    if (name === 'a:lumMod') color = chroma.hsl(hue, s, Math.min(1, l * share));
-    else if (name === 'a:lumOff') color = chroma.hsl(hue, s, Math.min(1, Math.max(0, l + share)));
+    if (name === 'a:lumMod') color = withLight(color, share, 0);
+    else if (name === 'a:lumOff') color = withLight(color, 1, share);
     else if (name === 'a:tint') color = chroma.mix(color, 'white', 1 - share, 'rgb');
     else if (name === 'a:shade') color = chroma.mix(color, 'black', 1 - share, 'rgb');
   }

@@ -153,8 +153,8 @@ function opens(layout: TemplateLayout): boolean {
 }
 
 /** In EMU: less than four inches by two is the place of a line or of a caption. */
-const isRoom = ({ rect }: TemplatePlaceholder): boolean => rect.width >= 3_657_600 && rect.height >= 1_828_800;
 const isTall = ({ rect }: TemplatePlaceholder): boolean => rect.height >= 1_828_800;
+const isRoom = (place: TemplatePlaceholder): boolean => isTall(place) && place.rect.width >= 3_657_600;
 const holdsAnything = ({ type }: TemplatePlaceholder): boolean => type === null || type === 'obj';
 
 /** The one place of a layout that holds anything: text, a table, a chart, a picture. */

@@ -1,5 +1,13 @@
 /** What is learnt from the slides that a template has: which layouts it is meant for, and what they are called. */
-import { nodeAt, nodesNamed, readRelationships, readXmlTree, type ZipReader } from '../container/index.ts';
+import { ReadError } from '../base/index.ts';
+import {
+  nodeAt,
+  nodesNamed,
+  readRelationships,
+  readXmlTree,
+  type XmlNode,
+  type ZipReader,
+} from '../container/index.ts';
 import type { TemplateLayout } from './template-model.ts';
 
 /** What an organisation's own slides stand on is what it means by its layouts. */
@@ -20,18 +28,24 @@ const MOST_SLIDES = 500;
 export const titlesOf = (zip: ZipReader, slides: readonly string[]): readonly string[] =>
   slides.slice(0, MOST_SLIDES).map((slide) => titleOf(zip, slide));
 
-/** The words in the title of a slide, shortened; empty where it has none. */
+/** The words in the title of a slide, shortened; empty where it has none, or cannot be read: its layouts still can. */
 function titleOf(zip: ZipReader, slide: string): string {
-  if (!zip.has(slide)) return '';
-  const shapes = nodesNamed(nodeAt(readXmlTree(zip, slide), 'p:cSld', 'p:spTree'), 'p:sp');
+  let root: XmlNode | undefined;
+  try {
+    root = zip.has(slide) ? readXmlTree(zip, slide) : undefined;
+  } catch (error) {
+    if (!(error instanceof ReadError)) throw error;
+  }
+  const shapes = nodesNamed(nodeAt(root, 'p:cSld', 'p:spTree'), 'p:sp');
   const title = shapes.find((shape) =>
     ['title', 'ctrTitle'].includes(nodeAt(shape, 'p:nvSpPr', 'p:nvPr', 'p:ph')?.attributes.type ?? ''),
   );
-  const words = nodesNamed(nodeAt(title, 'p:txBody'), 'a:p').flatMap((paragraph) =>
-    nodesNamed(paragraph, 'a:r').map((run) =>
-      (nodeAt(run, 'a:t')?.content ?? []).map((piece) => ('text' in piece ? piece.text : '')).join(''),
-    ),
+  const words = nodesNamed(nodeAt(title, 'p:txBody'), 'a:p').map((paragraph) =>
+    nodesNamed(paragraph, 'a:r')
+      .flatMap((run) => nodeAt(run, 'a:t')?.content ?? [])
+      .map((piece) => ('text' in piece ? piece.text : ''))
+      .join(''),
   );
-  return words.join('').replace(/\s+/g, ' ').trim().slice(0, LONGEST_TITLE);
+  return words.join(' ').replace(/\s+/g, ' ').trim().slice(0, LONGEST_TITLE);
 }
 const LONGEST_TITLE = 80; // characters

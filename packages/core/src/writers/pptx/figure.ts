@@ -1,7 +1,7 @@
 /** Figures as things that can be moved: a group of items, each a group of its shapes with their text in them (ECMA-376-1 §19.3.1.22). */
 import { runsText } from '../../content/index.ts';
-import type { Box, ConnectorBox, ConnectorEnd, IconBox, ShapeBox, Side, TextBox } from '../../scene/index.ts';
-import { contains, type Geometry, type LayoutName, type Rect } from '../../theme/index.ts';
+import type { Box, ConnectorBox, ConnectorEnd, IconBox, ShapeBox, TextBox } from '../../scene/index.ts';
+import { contains, middleOf, type Geometry, type LayoutName, type Rect, type Side } from '../../theme/index.ts';
 import { solidFill } from './colors.ts';
 import { freeText, iconXml, NO_INSETS, shapeXml, textRect, type Insets } from './shapes.ts';
 import { freeTextBody, type TextContext } from './text.ts';
@@ -195,7 +195,6 @@ function connectorXml(box: ConnectorBox, shapes: ReadonlyMap<number, readonly Wr
 }
 
 function isAt({ rect }: ShapeBox, { side, x, y }: ConnectorEnd): boolean {
-  const across = side === 'left' ? rect.x : side === 'right' ? rect.x + rect.width : rect.x + rect.width / 2;
-  const down = side === 'top' ? rect.y : side === 'bottom' ? rect.y + rect.height : rect.y + rect.height / 2;
-  return Math.abs(x - across) < CLOSE && Math.abs(y - down) < CLOSE;
+  const middle = middleOf(rect, side);
+  return Math.abs(x - middle.x) < CLOSE && Math.abs(y - middle.y) < CLOSE;
 }

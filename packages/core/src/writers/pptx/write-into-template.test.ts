@@ -356,3 +356,13 @@ test('what a file’s own slides are called is read with it', () => {
   const { model } = readTemplate(writeDeck('pptx', convert(document, []), []));
   expect([model.slides, model.titles]).toEqual([2, ['Opening', 'A title of some words']]);
 });
+
+test('a slide that cannot be read takes nothing from the layouts of its file', () => {
+  const document = doc(h(1, 'Opening'), li('a'), h(1, 'Middle'), li('b'));
+  const files = unzipSync(writeDeck('pptx', convert(document, []), []));
+  files['ppt/slides/slide1.xml'] = strToU8('<p:sld');
+  const { model } = readTemplate(zipSync(files));
+  expect(model.titles).toEqual(['', 'Middle']);
+  expect(model.layouts.length).toBeGreaterThan(0);
+});
+
