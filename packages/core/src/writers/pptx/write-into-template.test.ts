@@ -365,4 +365,3 @@ test('a slide that cannot be read takes nothing from the layouts of its file', (
   expect(model.titles).toEqual(['', 'Middle']);
   expect(model.layouts.length).toBeGreaterThan(0);
 });
-
