@@ -3,6 +3,7 @@ import { spawnSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { unzipSync } from 'fflate';
 
 const folder = mkdtempSync(join(tmpdir(), 'alvex-cli-'));
 afterAll(() => rmSync(folder, { recursive: true, force: true }));
@@ -13,6 +14,7 @@ const file = (name: string, content: string): string => {
 };
 const alvex = (args: readonly string[], input?: string) =>
   spawnSync('bin/alvex', args, { encoding: 'utf8', ...(input === undefined ? {} : { input }) });
+const isSlide = (name: string): boolean => /ppt\/slides\/[^/]+\.xml$/.test(name);
 const source = file(
   'mill.md',
   '---\ntitle: The mill\n---\n\n# Gates\n\nSpoken.\n\n- north\n  - iron\n\n| a | b |\n|---|---|\n| 1 | 2 |\n\n![gone](x.png)\n',
@@ -172,7 +174,8 @@ describe('what an expert would remark', () => {
   test('slides go into a presentation, behind one of its own', () => {
     const [first, both] = [join(folder, 'first.pptx'), join(folder, 'both.pptx')];
     expect(alvex(['convert', source, '-o', first]).status).toBe(0);
-    expect(alvex(['convert', source, '-o', both, '--into', first, '--behind', '1']).stderr).toBe('');
+    const told = alvex(['convert', source, '-o', both, '--into', first, '--behind', '1', '--as', 'other.md']);
+    expect([told.status, told.stderr]).toEqual([0, '']);
     expect(alvex(['check', both]).stdout).toBe(`${both}: 0 faults\n`);
     for (const wrong of [
       ['--behind', '1'],
@@ -180,6 +183,16 @@ describe('what an expert would remark', () => {
       ['--into', first, '--template', first],
     ])
       expect(alvex(['convert', source, '-o', both, ...wrong]).status).toBe(2);
+  });
+
+  test('what an earlier run made of the document is replaced, and it is said', () => {
+    const [first, again] = [join(folder, 'first.pptx'), join(folder, 'again.pptx')];
+    alvex(['convert', source, '-o', first]);
+    const count = (path: string): number => Object.keys(unzipSync(readFileSync(path))).filter(isSlide).length;
+    const { status, stderr } = alvex(['convert', source, '-o', again, '--into', first]);
+    expect([status, stderr]).toEqual([0, `${count(first)} slides made of mill.md before are replaced.\n`]);
+    expect(count(again)).toBe(count(first));
+    expect(alvex(['check', again]).stdout).toBe(`${again}: 0 faults\n`);
   });
 
   test('of a template that cannot be used is said why', () => {

@@ -19,12 +19,13 @@ import {
   ReadError,
   readTemplate,
   THEME_DESIGNS,
-  type Converted,
   type Deflate,
   type DocumentType,
   type Edit,
+  type MadeSlides,
   type PresetName,
   type SingleEdit,
+  type TemplateModel,
   type TemplateUse,
   writeDeck,
   type ReadResult,
@@ -39,7 +40,9 @@ const USAGE = `Usage:
   alvex deck FILE [--map NAME] [--theme NAME]                its slides and where every word went, as JSON
   alvex convert FILE -o OUT.pptx [--map NAME] [--theme NAME] a presentation
         [--template FILE.pptx]                               on the layouts of an organisation's presentation
-        [--into FILE.pptx [--behind N]]                      into a presentation, behind all of its slides or behind the first N
+        [--into FILE.pptx [--behind N]]                      into a presentation, behind all of its slides or behind the first N;
+                                                             what an earlier run made of the same document is replaced
+        [--as NAME]                                          what the document was called then, where it is called otherwise now
         [--fonts]                                            with its fonts, for computers that lack them
   alvex check FILE.pptx ...                                  what is wrong with a presentation by its standard (ECMA-376)
   alvex audit FILE.pptx ...                                  what an expert would still remark of it, counted by rule
@@ -61,6 +64,7 @@ async function main(): Promise<void> {
       fonts: { type: 'boolean' },
       into: { type: 'string' },
       behind: { type: 'string' },
+      as: { type: 'string' },
       type: { type: 'string' },
       out: { type: 'string', short: 'o' },
       help: { type: 'boolean', short: 'h' },
@@ -92,13 +96,26 @@ async function main(): Promise<void> {
       const format = outputFormat(values.out);
       if (format === undefined) throw new UsageError(`What to write is told by its ending: ${endings.join(', ')}.`);
       const { document, pictures } = await read(file, values.type);
-      const use = templateUse(values);
-      const template = use === undefined ? undefined : bytesOf(values.into ?? values.template!);
-      const converted = converting(document, choices(document, values.map, values.theme), use, template);
+      const origin = values.as ?? (file === '-' ? undefined : basename(file!));
+      const path = templatePath(values);
+      const template = path === undefined ? undefined : bytesOf(path);
+      const model = template === undefined ? undefined : readTemplate(template).model;
+      const use = path === undefined ? undefined : templateUse(path, values, model!, origin);
+      const edits = choices(document, values.map, values.theme);
+      const converted =
+        use === undefined
+          ? convert(document, edits)
+          : convert(
+              document,
+              [...edits, { kind: 'template', template: use }],
+              undefined,
+              new Map([[use.hash, model!]]),
+            );
       const scaled = await scalePictures(pictures, converted);
       const deflate: Deflate = (bytes) => deflateRawSync(bytes, DEFLATE_SETTINGS);
       const options = {
         deflate,
+        ...(origin === undefined ? {} : { origin }),
         ...(template === undefined ? {} : { template }),
         ...(values.fonts ? { fonts: await embeddableFonts(fontsUsed(converted.pages, converted.theme)) } : {}),
       };
@@ -110,33 +127,41 @@ async function main(): Promise<void> {
   }
 }
 
-/** How a presentation is used: for its layouts, or with its own slides around the new ones. */
-function templateUse(values: { readonly template?: string; readonly into?: string; readonly behind?: string }) {
-  const { template, into, behind } = values;
+interface TemplateOptions {
+  readonly template?: string;
+  readonly into?: string;
+  readonly behind?: string;
+}
+
+function templatePath({ template, into, behind }: TemplateOptions): string | undefined {
   if (template !== undefined && into !== undefined) throw new UsageError('Either --template or --into.');
   if (behind !== undefined && (into === undefined || !/^[1-9]\d{0,3}$/.test(behind)))
     throw new UsageError('--behind is the number of a slide of the presentation that --into names.');
-  const path = into ?? template;
-  if (path === undefined) return undefined;
+  return into ?? template;
+}
+
+/** How a presentation is used: for its layouts, or with its own slides around the new ones. */
+function templateUse(
+  path: string,
+  { into, behind }: TemplateOptions,
+  { made = [] }: TemplateModel,
+  origin: string | undefined,
+): TemplateUse {
+  const before = into === undefined ? undefined : made.find(({ document }) => document === origin);
+  if (before !== undefined) process.stderr.write(`${replacedText(before)}\n`);
   return {
     hash: 'template',
     fileName: basename(path),
     layouts: {},
     keep: into === undefined ? 'none' : 'before',
     ...(behind === undefined ? {} : { behind: Number(behind) }),
-  } satisfies TemplateUse;
+    ...(before === undefined ? {} : { replaces: before.document }),
+  };
 }
 
-/** @param template The bytes of the presentation on which the deck is built, if it is. */
-function converting(
-  document: ReadResult['document'],
-  edits: readonly Edit[],
-  use: TemplateUse | undefined,
-  template: Uint8Array | undefined,
-): Converted {
-  if (use === undefined || template === undefined) return convert(document, edits);
-  const templates = new Map([[use.hash, readTemplate(template).model]]);
-  return convert(document, [...edits, { kind: 'template', template: use }], undefined, templates);
+function replacedText({ document, slides, changed }: MadeSlides): string {
+  const which = changed.length === 1 ? `slide ${changed[0]! + 1} was` : `${changed.length} of them were`;
+  return `${slides.length} ${slides.length === 1 ? 'slide' : 'slides'} made of ${document} before ${slides.length === 1 ? 'is' : 'are'} replaced${changed.length === 0 ? '' : `; ${which} changed since, which is lost`}.`;
 }
 
 const print = (text: string): void => void process.stdout.write(`${text}\n`);

@@ -4,6 +4,7 @@ import {
   ID_FORMAT,
   type LevelMap as Levels,
   type LogEntry,
+  type MadeSlides,
   type Prose as ProseType,
   type Writer,
 } from '@alvex/core';
@@ -153,6 +154,8 @@ export interface KeptTemplate {
   readonly hash: string;
   readonly fileName: string;
   readonly removed: Removed;
+  /** Which of its slides were made of documents. */
+  readonly made: readonly MadeSlides[];
 }
 
 const Sha256 = Type.String({ pattern: '^[0-9a-f]{64}$' });

@@ -257,7 +257,7 @@ export {
   writeChange,
 } from './structure/index.ts';
 export { fontsUsed, type EmbeddedFace, type FaceUse } from './scene/index.ts';
-export { disarm, readTemplate, templateMatches, type TemplateModel } from './template/index.ts';
+export { disarm, type MadeSlides, readTemplate, templateMatches, type TemplateModel } from './template/index.ts';
 export {
   COLOR_NAMES,
   contrastRatio,

@@ -92,6 +92,7 @@ export const TemplateUse = object<TemplateUseType>({
   layouts: Type.Unsafe<TemplateUseType['layouts']>(Type.Object(parts, closed)),
   keep: literals(['none', 'before', 'after']),
   behind: Type.Optional(Type.Integer({ minimum: 1, maximum: 10_000 })),
+  replaces: Type.Optional(Type.String({ maxLength: 255 })),
 });
 
 export const Icon = object<IconType>({

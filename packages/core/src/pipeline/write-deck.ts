@@ -14,6 +14,8 @@ export interface WriteOptions {
   readonly template?: Uint8Array;
   /** Fonts that the file brings along, as `fontsUsed` names them. */
   readonly fonts?: readonly EmbeddedFace[];
+  /** File name of the document, with which its slides are marked, so that a later run can replace them. */
+  readonly origin?: string;
 }
 type Write = (scene: Scene, pictures: PictureSource, options: WriteOptions) => Uint8Array;
 
@@ -28,7 +30,13 @@ export function writeDeck(
 ): Uint8Array {
   const byId = new Map(pictures.map((picture) => [picture.id, picture]));
   const { title, author, language, about } = converted.document;
-  const scene = makeScene(converted.pages, converted.theme, { title, author, language, about });
+  const scene = makeScene(converted.pages, converted.theme, {
+    title,
+    author,
+    language,
+    about,
+    origin: options.origin,
+  });
   const { template, deflate } = options;
   // Templates that are kept have been disarmed; those of before, and other hosts', have not.
   const safe = template === undefined ? {} : { template: disarm(template, deflate).bytes };

@@ -60,6 +60,8 @@ export interface Scene {
   readonly language: LanguageTag | null;
   /** What the document says of itself. */
   readonly about?: FileAbout | undefined;
+  /** File name of the document, by which slides can be found again in a file; without, they are not marked. */
+  readonly origin?: string | undefined;
   readonly slides: readonly SceneSlide[];
   readonly sections: readonly SceneSection[];
 }
@@ -110,7 +112,7 @@ function ownColors({ slide: { colors } }: Page, theme: Theme): OwnColors | null 
 export function makeScene(
   pages: readonly Page[],
   theme: Theme,
-  about: Pick<Scene, 'title' | 'author' | 'language' | 'about'>,
+  about: Pick<Scene, 'title' | 'author' | 'language' | 'about' | 'origin'>,
 ): Scene {
   const sections: SceneSection[] = [];
   pages.forEach(({ slide, index }, from) => {

@@ -133,3 +133,47 @@ test('the numbers of a chart stay', () => {
   const bytes = zipSync(files);
   expect(disarm(bytes).bytes).toBe(bytes);
 });
+
+test('words on a slide that lead to the web stay; what would be fetched unasked goes', () => {
+  const files: Files = unzipSync(usualTemplate());
+  related(
+    files,
+    SLIDE,
+    rel('rWeb', 'hyperlink', 'https://tide.example/', true),
+    rel('rMail', 'hyperlink', 'mailto:mill@tide.example', true),
+    rel('rFile', 'hyperlink', 'file:///c:/run.exe', true),
+    rel('rPic', 'image', 'https://tide.example/seen.png', true),
+  );
+  changed(files, SLIDE, (xml) =>
+    intoTree(xml, ['rWeb', 'rMail', 'rFile'].map((id, i) => sp(80 + i, `<a:hlinkClick r:id="${id}"/>`)).join('')),
+  );
+  const { bytes, ...removed } = disarm(zipSync(files));
+  expect(removed).toEqual({ macros: false, objects: 0, links: 2 });
+  const slide = strFromU8(unzipSync(bytes)[SLIDE]!);
+  expect(slide.match(/r:id="r\w+"/g)).toEqual(['r:id="rWeb"', 'r:id="rMail"']);
+  expect(disarm(bytes).bytes).toBe(bytes);
+});
+
+test('of an object on a slide its picture stays, under its number, and so do the animations that move it', async () => {
+  const files: Files = unzipSync(usualTemplate());
+  const picture =
+    '<p:pic><p:nvPicPr><p:cNvPr id="0" name=""/><p:cNvPicPr/><p:nvPr/></p:nvPicPr><p:blipFill><a:blip r:embed="rShown"/><a:stretch><a:fillRect/></a:stretch></p:blipFill><p:spPr><a:xfrm><a:off x="0" y="0"/><a:ext cx="9" cy="9"/></a:xfrm><a:prstGeom prst="rect"><a:avLst/></a:prstGeom></p:spPr></p:pic>';
+  files['ppt/embeddings/book.xlsx'] = strToU8('a workbook');
+  const media = Object.keys(files).find((name) => /media\/.*png$/.test(name))!;
+  changed(files, '[Content_Types].xml', (xml) =>
+    xml.replace('</Types>', '<Default Extension="xlsx" ContentType="application/octet-stream"/></Types>'),
+  );
+  related(files, SLIDE, rel('rOle', 'package', '../embeddings/book.xlsx'), rel('rShown', 'image', `/${media}`));
+  const timing =
+    '<p:timing><p:tnLst><p:par><p:cTn id="1" dur="indefinite" restart="never" nodeType="tmRoot"/></p:par></p:tnLst></p:timing>';
+  changed(files, SLIDE, (xml) =>
+    intoTree(xml, OLE.replace('</p:oleObj>', `${picture}</p:oleObj>`)).replace('</p:sld>', `${timing}</p:sld>`),
+  );
+  const { bytes, ...removed } = disarm(zipSync(files));
+  expect(removed).toMatchObject({ objects: 1 });
+  const slide = strFromU8(unzipSync(bytes)[SLIDE]!);
+  expect(slide).toMatch(/<p:pic><p:nvPicPr><p:cNvPr id="70" name="Object"\/>/);
+  expect(slide).toContain('<p:timing>');
+  expect(slide).not.toContain('oleObj');
+  expect(await checkPackage(bytes)).toEqual([]);
+});

@@ -5,6 +5,7 @@
 import { decodeUtf8 } from '../base/index.ts';
 import {
   contentWithout,
+  nodeAt,
   openZip,
   ownerOf,
   readRelationships,
@@ -36,6 +37,9 @@ const CONTENT_TYPES = '[Content_Types].xml';
 /** Last segments of the types of relationships. */
 const MACROS = /^(?:vbaProject|vbaProjectSignature|wordVbaData|extensibility|attachedToolbars|keyMapCustomizations)/i;
 const OBJECTS = /^(?:oleObject|control|activeXControlBinary|webextension|webextensiontaskpanes)$/i;
+/** What a presentation's own slides say: words that one may follow by a click stay theirs; nothing goes out by itself. */
+const SLIDES = /\/(?:slides|notesSlides|comments)\/[^/]+$/i;
+const INERT = /^(?:https?|mailto):/i;
 /** An embedded file: of a chart it is its numbers, of anything else an object. */
 const PACKAGE = 'package';
 /** What a click or a time does that is no way within the presentation. */
@@ -77,7 +81,8 @@ class Disarming {
 
   #judge(part: string, relationships: Relationships): void {
     const gone = new Set<string>();
-    for (const [id, { type, external }] of relationships) {
+    for (const [id, { type, target, external }] of relationships) {
+      if (external && type === 'hyperlink' && SLIDES.test(part) && INERT.test(target)) continue;
       if (external) this.#links++;
       else if (MACROS.test(type)) this.#macros = true;
       else if (OBJECTS.test(type) || (type === PACKAGE && !/chart/i.test(part))) this.#objects++;
@@ -168,7 +173,7 @@ const plainType = (type: string): string =>
 const LEADING =
   /^(?:a:hlink\w*|\w*:?(?:audioFile|videoFile|wavAudioFile|quickTimeFile)|c:externalData|p:custDataLst|p:tags)$/;
 
-/** An element without what leads to relationships that are gone; animations go with the objects that they move. */
+/** An element without what leads to relationships that are gone. Of an object its picture stays in its place; without one, animations go with it. */
 function disarmed(root: XmlNode, gone: ReadonlySet<string>): XmlNode {
   let objects = false;
   const leads = ({ attributes }: XmlNode): boolean =>
@@ -177,7 +182,6 @@ function disarmed(root: XmlNode, gone: ReadonlySet<string>): XmlNode {
     (node.name === 'p:oleObj' && leads(node)) || node.children.some(holdsObject);
   const holdsLeading = (node: XmlNode): boolean => leads(node) || node.children.some(holdsLeading);
   const isUnwanted = (node: XmlNode): boolean => {
-    if (node.name === 'p:graphicFrame' && holdsObject(node)) return (objects = true);
     if (ACTION.test(node.attributes.action ?? '')) return true;
     if (node.name === 'p:controls' && holdsLeading(node)) return true;
     return LEADING.test(node.name) && leads(node);
@@ -186,6 +190,11 @@ function disarmed(root: XmlNode, gone: ReadonlySet<string>): XmlNode {
     const content = node.content.flatMap((one): XmlContent[] => {
       if (!('children' in one)) return [one];
       if (isUnwanted(one)) return [];
+      if (one.name === 'p:graphicFrame' && holdsObject(one)) {
+        const picture = pictureOf(one);
+        objects ||= picture === undefined;
+        return picture === undefined ? [] : [walk(picture)];
+      }
       // An extension that holds nothing any more says nothing.
       const inner = walk(one);
       return inner.children.length === 0 && one.children.length > 0 && one.name === 'p:ext' ? [] : [inner];
@@ -204,3 +213,28 @@ function disarmed(root: XmlNode, gone: ReadonlySet<string>): XmlNode {
       )
     : walked;
 }
+
+/** The picture that an object is shown by (ECMA-376-1 §19.3.2.4), under the object's number and name. */
+function pictureOf(frame: XmlNode): XmlNode | undefined {
+  const picture = firstWithin(frame, 'p:pic');
+  const about = nodeAt(picture, 'p:nvPicPr', 'p:cNvPr');
+  const own = nodeAt(frame, 'p:nvGraphicFramePr', 'p:cNvPr');
+  if (picture === undefined || about === undefined || own === undefined) return undefined;
+  return replaced(picture, about, { ...own, written: { ...own.written, name: about.written.name } });
+}
+
+const firstWithin = (node: XmlNode, name: string): XmlNode | undefined => {
+  for (const child of node.children) {
+    const found = child.name === name ? child : firstWithin(child, name);
+    if (found !== undefined) return found;
+  }
+  return undefined;
+};
+
+const replaced = (node: XmlNode, one: XmlNode, by: XmlNode): XmlNode =>
+  node === one
+    ? by
+    : withContent(
+        node,
+        node.content.map((child) => ('children' in child ? replaced(child, one, by) : child)),
+      );

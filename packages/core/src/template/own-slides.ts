@@ -1,8 +1,9 @@
 /** What is learnt from the slides that a template has: which layouts it is meant for, and what they are called. */
-import { ReadError } from '../base/index.ts';
+import { getOrMake, ReadError } from '../base/index.ts';
 import {
   nodeAt,
   nodesNamed,
+  originOf,
   readRelationships,
   readXmlTree,
   type XmlNode,
@@ -22,21 +23,52 @@ export function withUses(
       if (type === 'slideLayout') uses.set(target, (uses.get(target) ?? 0) + 1);
   return uses.size === 0 ? layouts : layouts.map((layout) => ({ ...layout, uses: uses.get(layout.part) ?? 0 }));
 }
-const MOST_SLIDES = 500;
+const MOST_SLIDES = 2000;
 
-/** What slides are called, in their order. */
-export const titlesOf = (zip: ZipReader, slides: readonly string[]): readonly string[] =>
-  slides.slice(0, MOST_SLIDES).map((slide) => titleOf(zip, slide));
+/** Slides that were made of a document, by an earlier run, with their places. */
+export interface MadeSlides {
+  /** File name of the document. */
+  readonly document: string;
+  readonly slides: readonly number[];
+  /** Those of them whose words somebody changed since. */
+  readonly changed: readonly number[];
+}
+export interface OwnSlides {
+  /** What they are called, in their order. */
+  readonly titles: readonly string[];
+  readonly made: readonly MadeSlides[];
+}
 
-/** The words in the title of a slide, shortened; empty where it has none, or cannot be read: its layouts still can. */
-function titleOf(zip: ZipReader, slide: string): string {
-  let root: XmlNode | undefined;
-  try {
-    root = zip.has(slide) ? readXmlTree(zip, slide) : undefined;
-  } catch (error) {
-    if (!(error instanceof ReadError)) throw error;
+/** What is told of the slides of a file. */
+export function ownSlides(zip: ZipReader, slides: readonly string[]): OwnSlides {
+  const titles: string[] = [];
+  const made = new Map<string, { document: string; slides: number[]; changed: number[] }>();
+  for (const [i, part] of slides.slice(0, MOST_SLIDES).entries()) {
+    const slide = readable(zip, part);
+    titles.push(titleOf(slide));
+    const origin = slide === undefined ? undefined : originOf(slide);
+    if (origin === undefined) continue;
+    const { document } = origin;
+    const group = getOrMake(made, document, () => ({ document, slides: [], changed: [] }));
+    group.slides.push(i);
+    if (origin.changed) group.changed.push(i);
   }
-  const shapes = nodesNamed(nodeAt(root, 'p:cSld', 'p:spTree'), 'p:sp');
+  return { titles, made: [...made.values()] };
+}
+
+/** The root of a part; undefined for one that is missing or cannot be read: the layouts of its file still can. */
+function readable(zip: ZipReader, part: string): XmlNode | undefined {
+  try {
+    return zip.has(part) ? readXmlTree(zip, part) : undefined;
+  } catch (error) {
+    if (error instanceof ReadError) return undefined;
+    throw error;
+  }
+}
+
+/** The words in the title of a slide, shortened; empty where it has none. */
+function titleOf(slide: XmlNode | undefined): string {
+  const shapes = nodesNamed(nodeAt(slide, 'p:cSld', 'p:spTree'), 'p:sp');
   const title = shapes.find((shape) =>
     ['title', 'ctrTitle'].includes(nodeAt(shape, 'p:nvSpPr', 'p:nvPr', 'p:ph')?.attributes.type ?? ''),
   );

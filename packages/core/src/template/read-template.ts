@@ -14,7 +14,7 @@ import type { PictureData } from '../content/index.ts';
 import { takePicture } from '../readers/index.ts';
 import type { Align, Frame, Geometry, Hex, LayoutPicture, LevelStyle, Palette, Rect } from '../theme/index.ts';
 import { colorIn, mapped, readScheme, type Scheme } from './colors.ts';
-import { titlesOf, withUses } from './own-slides.ts';
+import { ownSlides, withUses } from './own-slides.ts';
 import type {
   TemplateLayout,
   TemplateMark,
@@ -52,7 +52,7 @@ export function readTemplate(bytes: Uint8Array): ReadTemplate {
       masters: reader.masters,
       layouts: withUses(reader.layouts, zip, slides),
       slides: slides.length,
-      titles: titlesOf(zip, slides),
+      ...ownSlides(zip, slides),
       pictures: [...reader.pictures.values()].map(({ id, mime, width, height }) => ({ id, mime, width, height })),
       undrawn: reader.undrawn,
     },

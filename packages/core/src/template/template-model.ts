@@ -2,6 +2,7 @@
 import type { Picture } from '../content/index.ts';
 import type { Emu } from '../base/index.ts';
 import type { Align, Frame, Geometry, Hex, LayoutPicture, LevelStyle, Palette, Rect } from '../theme/index.ts';
+import type { MadeSlides } from './own-slides.ts';
 
 /** A placeholder as a slide would inherit it: what the layout does not say is its master's. */
 export interface TemplatePlaceholder {
@@ -49,6 +50,8 @@ export interface TemplateModel {
   readonly slides: number;
   /** What its own slides are called, in their order; files that were read before do not say. */
   readonly titles?: readonly string[];
+  /** Those of them that were made of documents, by the document. */
+  readonly made?: readonly MadeSlides[];
   readonly pictures: readonly Picture[];
   /** What stands on its layouts that cannot be drawn here; the file keeps it. */
   readonly undrawn: number;

@@ -242,6 +242,8 @@ export interface TemplateUse {
   readonly keep: 'none' | 'before' | 'after';
   /** How many of its own stand before ours, where not all that stay `before` do; the others come after. */
   readonly behind?: number;
+  /** The document whose slides, made by an earlier run, go where its slides stay: ours stand in their place. */
+  readonly replaces?: string;
 }
 
 export const SLIDE_WIDTH = 12_192_000 as Emu;

@@ -1,6 +1,6 @@
 /** What worker threads do: reading, writing, packing and hashing, which would hold up every other request. */
 import type { DeckContents, Removed } from '@alvex/contract';
-import type { Edit, FormatName, LogEntry, Picture, SourcePlace } from '@alvex/core';
+import type { Edit, FormatName, LogEntry, MadeSlides, Picture, SourcePlace } from '@alvex/core';
 
 export interface FileToRead {
   /** The file, or where it is on the disk. */
@@ -57,7 +57,11 @@ export interface Tasks {
   /** Reads a template, without what acts or leads outside. */
   readonly template: {
     readonly input: { readonly bytes: Uint8Array };
-    readonly output: Packed & { readonly bytes: Uint8Array; readonly removed: Removed };
+    readonly output: Packed & {
+      readonly bytes: Uint8Array;
+      readonly removed: Removed;
+      readonly made: readonly MadeSlides[];
+    };
   };
   /** The pictures that a document or a template lists. */
   readonly pictures: { readonly input: { readonly packed: Uint8Array }; readonly output: readonly Picture[] };
@@ -117,6 +121,8 @@ export interface Tasks {
       readonly template: { readonly hash: string; readonly bytes: Uint8Array } | null;
       /** Its fonts go along. */
       readonly fonts: boolean;
+      /** File name of the document. */
+      readonly origin: string;
     };
     readonly output: Uint8Array;
   };

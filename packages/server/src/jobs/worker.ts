@@ -44,7 +44,14 @@ const RUNNERS: Runners = {
   template({ bytes }) {
     const { bytes: kept, ...removed } = disarm(bytes, (part) => deflateRawSync(part, DEFLATE_SETTINGS));
     const { model, pictures } = readTemplate(kept);
-    return { packed: pack(model), pictures: pictures.map(pictureFile), hashes: [sha256(kept)], bytes: kept, removed };
+    return {
+      packed: pack(model),
+      pictures: pictures.map(pictureFile),
+      hashes: [sha256(kept)],
+      bytes: kept,
+      removed,
+      made: model.made ?? [],
+    };
   },
   pictures: ({ packed }) => (unpacked(packed) as { readonly pictures: readonly Picture[] }).pictures,
   unpack: ({ packed }) => gunzipSync(packed),
@@ -154,6 +161,7 @@ async function write({
   edits,
   template,
   fonts,
+  origin,
 }: Tasks['write']['input']): Promise<Uint8Array> {
   const document = unpacked(packed) as DocumentModel;
   const bytes = new Map(pictures.map((picture) => [picture.id, picture.bytes]));
@@ -168,6 +176,7 @@ async function write({
   });
   return writeDeck(format, converted, await scalePictures(data, converted), {
     deflate: (part) => deflateRawSync(part, DEFLATE_SETTINGS),
+    origin,
     ...(template === null ? {} : { template: template.bytes }),
     ...(fonts ? { fonts: await embeddableFonts(fontsUsed(converted.pages, converted.theme)) } : {}),
   });

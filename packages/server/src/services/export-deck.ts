@@ -17,7 +17,7 @@ export async function exportDeck(
   { format, fonts }: { readonly format: FormatName; readonly fonts: boolean },
   watching: Watching = {},
 ): Promise<{ readonly bytes: Uint8Array; readonly name: string }> {
-  const { name } = await existing(context, id);
+  const { name, file_name: origin } = await existing(context, id);
   const { entries: log, by, beginning } = await wholeLog(context, id);
   const done = [...beginning, ...foldLog(log, by).done];
   const edits = singleEdits(done);
@@ -31,7 +31,7 @@ export async function exportDeck(
       if (blob !== undefined) pictures.push({ id: hash, bytes: blob.bytes });
     }
     const template = use === null ? null : { hash: use.hash, bytes: await templateBytes(context, id, use.hash) };
-    return context.jobs.run('write', { format, packed, pictures, edits: done, template, fonts }, watching);
+    return context.jobs.run('write', { format, packed, pictures, edits: done, template, fonts, origin }, watching);
   };
   const size = packed.length + (await blobsSize(context.db, context.workspace, [...hashes]));
   const bytes = await context.gate.within(size, write, watching).catch(stopped);

@@ -15,13 +15,13 @@ const UNUSABLE: ReadonlySet<string> = new Set(['wrong-type', 'not-a-zip', 'part-
 export async function addTemplate(context: Context, deck: string, file: NewFile): Promise<KeptTemplate> {
   await existing(context, deck);
   const { db, gate, jobs, workspace } = context;
-  const { hash, removed } = await gate
+  const { hash, removed, made } = await gate
     .within(file.size, async () => {
       const read = await jobs.run('template', { bytes: await loaded(file) });
       const [own = ''] = read.hashes;
       await putBlob(db, workspace, { hash: own, mime: mimeOf(TEMPLATE), bytes: read.bytes });
       await keepRead(context, { hash: own, type: TEMPLATE }, read);
-      return { hash: own, removed: read.removed };
+      return { hash: own, removed: read.removed, made: read.made };
     })
     .catch((error: unknown) => {
       if (error instanceof ReadError && UNUSABLE.has(error.code))
@@ -30,7 +30,7 @@ export async function addTemplate(context: Context, deck: string, file: NewFile)
     });
   const name = file.fileName.slice(0, 255);
   await putEdition(db, deck, { original: hash, type: TEMPLATE, file_name: name }, context.now());
-  return { hash, fileName: name, removed };
+  return { hash, fileName: name, removed, made };
 }
 
 /** What was read of a template of the deck's, gzip. @throws AppError `template-not-found`. */

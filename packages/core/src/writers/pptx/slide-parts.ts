@@ -1,6 +1,6 @@
 /** Slides with all that belongs to them: notes, pictures, charts and their workbooks, colours of their own. */
 import { USUAL_LANGUAGE } from '../../base/index.ts';
-import type { Deflate, Part, ZipWriter } from '../../container/index.ts';
+import { originMark, type Deflate, type Part, type ZipWriter } from '../../container/index.ts';
 import type { PictureId, PictureMime } from '../../content/index.ts';
 import type { PictureSource, Scene, SceneSlide } from '../../scene/index.ts';
 import type { Palette } from '../../theme/index.ts';
@@ -26,6 +26,8 @@ export interface Surroundings {
   /** Last changes to what is written of a slide. */
   readonly finish?: (xml: string) => string;
 }
+
+const END = '</p:sld>';
 
 export class SlideParts {
   readonly zip: ZipWriter;
@@ -118,7 +120,9 @@ export class SlideParts {
       const notes = notesSlidePart(slide.notes, context, this.#at.ownNotes);
       this.add(`ppt/${name}`, notes, `${TYPES}.notesSlide+xml`, notesRels.list);
     }
-    this.add(`ppt/${this.slideName(number)}`, finish(xml), `${TYPES}.slide+xml`, rels.list);
+    const { origin } = this.#scene;
+    const marked = origin === undefined ? xml : xml.replace(END, originMark(origin, xml) + END);
+    this.add(`ppt/${this.slideName(number)}`, finish(marked), `${TYPES}.slide+xml`, rels.list);
   }
 
   #override(palette: Palette): string {

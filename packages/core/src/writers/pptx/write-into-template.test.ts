@@ -291,11 +291,18 @@ describe('slides that go between those of a file', () => {
     const edits = sections ? ([{ kind: 'turn', block: document.blocks[2]!.id, to: 'section' }] as const) : [];
     return writeDeck('pptx', convert(document, edits), []);
   };
-  const into = (file: Uint8Array, document: typeof SOURCE, more: Partial<TemplateUse>): ZipReader => {
+  const into = (
+    file: Uint8Array,
+    document: typeof SOURCE,
+    more: Partial<TemplateUse>,
+    origin?: string,
+  ): ZipReader & { readonly bytes: Uint8Array } => {
     const use: TemplateUse = { hash: 'e'.repeat(64), fileName: 'there.pptx', layouts: {}, keep: 'before', ...more };
     const models = new Map([[use.hash, readTemplate(file).model]]);
     const edits = [{ kind: 'template', template: use }] as const;
-    return new ZipReader(writeDeck('pptx', convert(document, edits, undefined, models), [], { template: file }));
+    const options = { template: file, ...(origin === undefined ? {} : { origin }) };
+    const bytes = writeDeck('pptx', convert(document, edits, undefined, models), [], options);
+    return Object.assign(new ZipReader(bytes), { bytes });
   };
   const NEW = doc(h(1, 'Fresh'), li('x'), h(1, 'Fresher'), li('y'));
 
@@ -325,6 +332,61 @@ describe('slides that go between those of a file', () => {
     const after = into(file, NEW, { behind: 2 });
     for (const name of before.names.filter((one) => /slides\/(_rels\/)?slide\d/.test(one)))
       expect(Buffer.compare(before.read(name), after.read(name))).toBe(0);
+  });
+
+  describe('once more, of a later edition of the document', () => {
+    const OLD = doc(h(1, 'Gates'), li('oak'), h(1, 'Wheel'), li('elm'), li('iron & “lead”'));
+    const LATER = doc(h(1, 'Gates'), li('larch'), h(1, 'Roof'), li('slate'), h(1, 'Wheel'), li('elm'));
+    const origin = 'mill.docx';
+    const made = into(there(false), OLD, { behind: 1 }, origin);
+    /** What somebody changed of it meanwhile. */
+    const changed = (change: (xml: string, name: string) => string): Uint8Array =>
+      respelled(made.bytes, (xml, name) => (/slides\/[^/]*slide\d+\.xml$/.test(name) ? change(xml, name) : xml));
+
+    test('its slides are known by the document, and those whose words somebody changed are told', () => {
+      expect(readTemplate(made.bytes).model.made).toEqual([{ document: origin, slides: [1, 2], changed: [] }]);
+      expect(readTemplate(changed((xml) => xml.replace('elm', 'ash'))).model.made).toEqual([
+        { document: origin, slides: [1, 2], changed: [2] },
+      ]);
+    });
+
+    test('spelled, parted and numbered otherwise by another program, they are still the same', () => {
+      const file = changed((xml) =>
+        xml
+          .replace(/<a:t>elm<\/a:t><\/a:r>/, '<a:t>el</a:t></a:r><a:r><a:t>m</a:t></a:r>')
+          .replace(/<a:t>\d+<\/a:t><\/a:fld>/, '<a:t>17</a:t></a:fld>')
+          .replace(/(<\/?|xmlns:)a\b/g, '$1draw'),
+      );
+      expect(readTemplate(file).model.made).toEqual([{ document: origin, slides: [1, 2], changed: [] }]);
+    });
+
+    test('the new ones stand in their place, and leave all others alone', async () => {
+      const again = into(made.bytes, LATER, { replaces: origin }, origin);
+      expect(titles(again)).toEqual(['Opening', 'Gates', 'Roof', 'Wheel', 'Middle', 'End']);
+      for (const name of made.names.filter((one) => /slides\/(_rels\/)?slide\d/.test(one)))
+        expect(Buffer.compare(made.read(name), again.read(name))).toBe(0);
+      expect(await checkPackage(again.bytes)).toEqual([]);
+      expect(titles(into(again.bytes, OLD, { replaces: origin }, origin))).toEqual(titles(made));
+    });
+
+    test('where one of them was moved to the front, all stand there; a place that is said comes first', () => {
+      const swapped = respelled(made.bytes, (xml, name) =>
+        name === 'ppt/presentation.xml'
+          ? xml.replace(/(<p:sldId [^>]*>)(<p:sldId [^>]*>)(<p:sldId [^>]*>)/, '$3$1$2')
+          : xml,
+      );
+      expect(titles(into(swapped, LATER, { replaces: origin }))).toEqual([
+        ...['Gates', 'Roof', 'Wheel', 'Opening', 'Middle', 'End'],
+      ]);
+      expect(titles(into(made.bytes, LATER, { replaces: origin, behind: 4 }))).toEqual([
+        ...['Opening', 'Middle', 'Gates', 'Roof', 'Wheel', 'End'],
+      ]);
+    });
+
+    test('what was made of another document stays, as do all without the wish', () => {
+      expect(titles(into(made.bytes, NEW, { replaces: 'other.docx' }, 'other.docx'))).toHaveLength(7);
+      expect(titles(into(made.bytes, NEW, {}, origin))).toHaveLength(7);
+    });
   });
 
   test('have their sections among theirs, whichever of both has some', () => {

@@ -9,6 +9,7 @@ import {
   nodeAt,
   nodesNamed,
   openZip,
+  originOf,
   ownerOf,
   parseXmlTree,
   readRelationships,
@@ -24,6 +25,7 @@ import {
   type ZipReader,
 } from '../../container/index.ts';
 import type { PictureSource, Scene } from '../../scene/index.ts';
+import type { TemplateUse } from '../../theme/index.ts';
 import { SCHEME } from './colors.ts';
 import { notesMasterPart } from './notes-part.ts';
 import { partedBehind, SECTIONS_URI, sectionList, sectionsIn, sectionsOf, type Section } from './section-list.ts';
@@ -58,8 +60,15 @@ export function writeIntoTemplate(
   const prefix = freePrefix(source);
   const zip = new ZipWriter(deflate);
 
-  const slideRels = [...known].filter(([, { type }]) => type === 'slide');
-  const dropped = new Set(keep === 'none' ? slideRels.map(([id]) => id) : []);
+  const isReplaced = (part: string): boolean =>
+    theme.template?.replaces !== undefined &&
+    source.has(part) &&
+    originOf(readXmlTree(source, part))?.document === theme.template.replaces;
+  const dropped = new Set(
+    [...known].flatMap(([id, { type, target }]) =>
+      type === 'slide' && (keep === 'none' || isReplaced(target)) ? [id] : [],
+    ),
+  );
   const notesMaster = [...known.values()].find(({ type }) => type === 'notesMaster')?.target;
   const at = {
     prefix,
@@ -112,7 +121,7 @@ export function writeIntoTemplate(
   const read = readXmlTree(source, main);
   const shows = emptyShows(read, dropped);
   const presentation = withSlides(withoutSlides(read, dropped, shows), scene, {
-    behind: keep === 'none' ? null : keep === 'after' ? 0 : (theme.template?.behind ?? Infinity),
+    behind: keep === 'none' ? null : placeAmong(nodeAt(read, 'p:sldIdLst'), dropped, theme.template!),
     slideIds,
     notesMaster: notesMaster === undefined ? ids[0]! : null,
   });
@@ -158,6 +167,14 @@ export function writeIntoTemplate(
   return zip.finish([
     { name: CONTENT_TYPES, content: contentTypes(readXmlTree(source, CONTENT_TYPES), main, reached, parts) },
   ]);
+}
+
+/** How many of the slides that stay stand before ours: these come in the place of the first that they replace, if nothing else is said. */
+function placeAmong(list: XmlNode | undefined, gone: ReadonlySet<string>, { keep, behind }: TemplateUse): number {
+  if (keep === 'after') return 0;
+  const stays = nodesNamed(list, 'p:sldId').map(({ attributes }) => !gone.has(attributes['r:id'] ?? ''));
+  const first = stays.indexOf(false);
+  return stays.slice(0, behind ?? (first < 0 ? Infinity : first)).filter(Boolean).length;
 }
 
 function freePrefix(source: ZipReader): string {
