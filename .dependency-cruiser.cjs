@@ -16,7 +16,7 @@ const core = {
   edits: ['base', 'content', 'charts', 'theme', 'document', 'structure', 'deck', 'ids'],
   theme: ['base', 'content'],
   library: ['theme'],
-  template: ['base', 'content', 'container', 'readers', 'theme'],
+  template: ['base', 'content', 'container', 'readers', 'fonts', 'theme'],
   layout: ['base', 'content', 'charts', 'fonts', 'theme', 'deck', 'shorten', 'ids'],
   scene: ['base', 'content', 'charts', 'fonts', 'theme', 'layout', 'deck', 'ids'],
   checks: ['base', 'content', 'deck', 'shorten', 'ids'],

@@ -11,10 +11,14 @@ import {
   detectType,
   openDocument,
   readiness,
+  drawOwnSlide,
   readTemplate,
+  type PageKey,
+  type PictureData,
   type SingleEdit,
   type TemplateModel,
 } from '../packages/core/src/index.ts';
+import { withPictureColors } from '../packages/raster/src/index.ts';
 import { CHROMIUM } from '../e2e/browser.ts';
 import { SlideDrawing } from '../packages/web/src/canvas/slide-drawing.tsx';
 import { drawPage } from '../packages/web/src/worker/draw.ts';
@@ -29,6 +33,7 @@ const { values, positionals } = parseArgs({
     from: { type: 'string', default: '1' },
     most: { type: 'string', default: '30' },
     columns: { type: 'string', default: '4' },
+    slides: { type: 'boolean', default: false },
   },
 });
 const [file] = positionals;
@@ -38,8 +43,11 @@ const { document, pictures } = await openDocument(bytes, detectType(bytes, basen
 const look: readonly SingleEdit[] = values.theme === undefined ? [] : [{ kind: 'theme', theme: values.theme }];
 const templates = new Map<string, TemplateModel>();
 const worn: SingleEdit[] = [];
+const own: PictureData[] = [];
 if (values.template !== undefined) {
-  const { model } = readTemplate(new Uint8Array(await readFile(values.template)));
+  const read = await withPictureColors(readTemplate(new Uint8Array(await readFile(values.template)), { slides: true }));
+  const { model } = read;
+  own.push(...read.pictures);
   templates.set('sheet', model);
   const use = { hash: 'sheet', fileName: basename(values.template), layouts: {}, keep: 'none' } as const;
   worn.push({ kind: 'template', template: use });
@@ -57,10 +65,25 @@ const figures = shown.map((page, i) => {
   const label = `Slide ${from + i + 1}`;
   const slide = renderToStaticMarkup(
     createElement(SlideDrawing, { drawing, deck: 'sheet', number: from + i + 1, label }),
+    { identifierPrefix: `s${i}` },
   );
   const faults = ready.faults[from + i]!;
   return `<figure>${slide}<figcaption>${from + i + 1} ${page.layout}${faults.length > 0 ? ` — <b>${faults.join(', ')}</b>` : ''}</figcaption></figure>`;
 });
+// The template's own slides instead.
+if (values.slides) {
+  const model = templates.get('sheet')!;
+  figures.length = 0;
+  for (let i = 0; i < model.slides; i++) {
+    const drawn = drawOwnSlide(model, i);
+    const drawing = drawn === null ? undefined : { key: `${i}` as PageKey, rev: 0, ...drawn };
+    const label = `Slide ${i + 1}`;
+    const svg = renderToStaticMarkup(createElement(SlideDrawing, { drawing, deck: 'sheet', number: i + 1, label }), {
+      identifierPrefix: `s${i}`,
+    });
+    figures.push(`<figure>${svg}<figcaption>${i + 1} ${model.titles?.[i] ?? ''}</figcaption></figure>`);
+  }
+}
 /** The application's own style sheets of fonts, with what they bring in. */
 async function fontsIn(file: string, folder: string): Promise<string> {
   const sheet = await readFile(file, 'utf8');
@@ -94,7 +117,7 @@ try {
         body: await readFile(join(root, 'node_modules', decodeURIComponent(pathname.slice('/fonts/'.length)))),
         headers: { 'Access-Control-Allow-Origin': '*' },
       });
-    const picture = pictures.find(({ id }) => pathname.includes(id));
+    const picture = [...pictures, ...own].find(({ id }) => pathname.includes(id));
     return picture === undefined
       ? route.abort()
       : route.fulfill({ contentType: picture.mime, body: Buffer.from(picture.bytes) });

@@ -1,6 +1,6 @@
 /**
- * `node scripts/contact-sheet.mjs FILE [--theme NAME] [--template FILE] [--out FILE.png] [--from N] [--most N] [--columns N]`: the first deck of a
- * document, all its slides on one sheet, drawn as the application draws them.
+ * `node scripts/contact-sheet.mjs FILE [--theme NAME] [--template FILE] [--out FILE.png] [--from N] [--most N] [--columns N] [--slides]`: the first deck of a
+ * document, all its slides on one sheet, drawn as the application draws them; with `--slides` those that the template has.
  */
 import { spawnSync } from 'node:child_process';
 import { dirname, join } from 'node:path';

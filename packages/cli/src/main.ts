@@ -31,7 +31,7 @@ import {
   type ReadResult,
 } from '@alvex/core';
 import { embeddableFonts } from '@alvex/font-files';
-import { scalePictures } from '@alvex/raster';
+import { scalePictures, withPictureColors } from '@alvex/raster';
 import { deckJson } from './deck-json.ts';
 import { outlineJson } from './outline-json.ts';
 
@@ -99,7 +99,7 @@ async function main(): Promise<void> {
       const origin = values.as ?? (file === '-' ? undefined : basename(file!));
       const path = templatePath(values);
       const template = path === undefined ? undefined : bytesOf(path);
-      const model = template === undefined ? undefined : readTemplate(template).model;
+      const model = template === undefined ? undefined : (await withPictureColors(readTemplate(template))).model;
       const use = path === undefined ? undefined : templateUse(path, values, model!, origin);
       const edits = choices(document, values.map, values.theme);
       const converted =

@@ -184,6 +184,7 @@ export {
   compareOutlines,
   compareTakes,
   convert,
+  drawOwnSlide,
   type Converted,
   type DeckLine,
   type Deflate,
@@ -257,7 +258,15 @@ export {
   writeChange,
 } from './structure/index.ts';
 export { fontsUsed, type EmbeddedFace, type FaceUse } from './scene/index.ts';
-export { disarm, type MadeSlides, readTemplate, templateMatches, type TemplateModel } from './template/index.ts';
+export {
+  disarm,
+  type MadeSlides,
+  type ReadTemplate,
+  readTemplate,
+  TEMPLATE_VERSION,
+  templateMatches,
+  type TemplateModel,
+} from './template/index.ts';
 export {
   COLOR_NAMES,
   contrastRatio,
@@ -267,8 +276,10 @@ export {
   FONT_PAIRS,
   fontPairNamed,
   type Foot,
+  type BackdropItem,
   FOOT_PLACES,
   type FootPlace,
+  type Gradient,
   isDark,
   isHex,
   LAYOUT_NAMES,
@@ -279,6 +290,7 @@ export {
   type PaletteChoice,
   type PaletteSeed,
   PAPERS,
+  type PictureColors,
   pictureColors,
   plainLook,
   RULED_ROLES,

@@ -21,6 +21,9 @@ interface LayoutSource {
   readonly type?: string;
   readonly phs: readonly Ph[];
   readonly extra?: string;
+  /** `p:bg`, where it has its own; `rId2` in it and in `extra` is the picture. */
+  readonly ground?: string;
+  readonly picture?: Uint8Array;
 }
 interface MasterSource {
   readonly name: string;
@@ -30,12 +33,16 @@ interface MasterSource {
   readonly layouts: readonly LayoutSource[];
   readonly extra?: string;
   readonly dark?: boolean;
+  readonly ground?: string;
+  /** In the place of those of its theme, for shapes; each shade is `phClr`. */
+  readonly fills?: string;
   readonly logo?: Box;
 }
-interface Source {
+export interface Source {
   readonly size: readonly [number, number] /* hundredths of an inch */;
   readonly masters: readonly MasterSource[];
-  readonly slides?: number;
+  /** So many, or what stands on each. */
+  readonly slides?: number | readonly OwnSlideSource[];
   readonly notes?: boolean;
 }
 
@@ -51,7 +58,16 @@ const tree = (inner: string): string =>
 export const bar = (box: Box, color: string): string =>
   `<p:sp><p:nvSpPr><p:cNvPr id="90" name="Bar"/><p:cNvSpPr/><p:nvPr/></p:nvSpPr><p:spPr>${xfrm(box)}<a:prstGeom prst="rect"><a:avLst/></a:prstGeom><a:solidFill><a:schemeClr val="${color}"/></a:solidFill></p:spPr></p:sp>`;
 
-function build({ size, masters, slides = 0, notes = false }: Source): Uint8Array {
+interface OwnSlideSource {
+  /** Of the file, from 1. */
+  readonly layout: number;
+  readonly shapes: string;
+  readonly ground?: string;
+}
+
+/** A presentation file of the parts that it must have, and what is given. */
+export function templateOf({ size, masters, slides: own = 0, notes = false }: Source): Uint8Array {
+  const slides = typeof own === 'number' ? Array.from({ length: own }, (_, i) => usualSlide(i + 1)) : own;
   const files: Record<string, Uint8Array> = {};
   const put = (name: string, content: string): void => {
     files[name] = strToU8(content);
@@ -81,7 +97,7 @@ function build({ size, masters, slides = 0, notes = false }: Source): Uint8Array
   masters.forEach((master, m) => {
     const first = layoutNumber;
     const names = master.layouts.map(() => `slideLayout${++layoutNumber}.xml`);
-    const theme = `<a:theme xmlns:a="http://schemas.openxmlformats.org/drawingml/2006/main" name="${master.name}"><a:themeElements><a:clrScheme name="c">${['dk1', 'lt1', 'dk2', 'lt2', 'accent1', 'accent2', 'accent3', 'accent4', 'accent5', 'accent6', 'hlink', 'folHlink'].map((name) => `<a:${name}><a:srgbClr val="${master.colors[name] ?? '336699'}"/></a:${name}>`).join('')}</a:clrScheme><a:fontScheme name="f"><a:majorFont><a:latin typeface="${master.fonts[0]}"/><a:ea typeface=""/><a:cs typeface=""/></a:majorFont><a:minorFont><a:latin typeface="${master.fonts[1]}"/><a:ea typeface=""/><a:cs typeface=""/></a:minorFont></a:fontScheme><a:fmtScheme name="x"><a:fillStyleLst>${FILL.repeat(3)}</a:fillStyleLst><a:lnStyleLst>${`<a:ln w="6350">${FILL}</a:ln>`.repeat(3)}</a:lnStyleLst><a:effectStyleLst>${'<a:effectStyle><a:effectLst/></a:effectStyle>'.repeat(3)}</a:effectStyleLst><a:bgFillStyleLst>${FILL.repeat(3)}</a:bgFillStyleLst></a:fmtScheme></a:themeElements></a:theme>`;
+    const theme = `<a:theme xmlns:a="http://schemas.openxmlformats.org/drawingml/2006/main" name="${master.name}"><a:themeElements><a:clrScheme name="c">${['dk1', 'lt1', 'dk2', 'lt2', 'accent1', 'accent2', 'accent3', 'accent4', 'accent5', 'accent6', 'hlink', 'folHlink'].map((name) => `<a:${name}><a:srgbClr val="${master.colors[name] ?? '336699'}"/></a:${name}>`).join('')}</a:clrScheme><a:fontScheme name="f"><a:majorFont><a:latin typeface="${master.fonts[0]}"/><a:ea typeface=""/><a:cs typeface=""/></a:majorFont><a:minorFont><a:latin typeface="${master.fonts[1]}"/><a:ea typeface=""/><a:cs typeface=""/></a:minorFont></a:fontScheme><a:fmtScheme name="x"><a:fillStyleLst>${master.fills ?? FILL.repeat(3)}</a:fillStyleLst><a:lnStyleLst>${`<a:ln w="6350">${FILL}</a:ln>`.repeat(3)}</a:lnStyleLst><a:effectStyleLst>${'<a:effectStyle><a:effectLst/></a:effectStyle>'.repeat(3)}</a:effectStyleLst><a:bgFillStyleLst>${FILL.repeat(3)}</a:bgFillStyleLst></a:fmtScheme></a:themeElements></a:theme>`;
     add(`ppt/theme/theme${m + 1}.xml`, theme, 'application/vnd.openxmlformats-officedocument.theme+xml');
     const map = master.dark ? 'bg1="dk1" tx1="lt1" bg2="dk2" tx2="lt2"' : 'bg1="lt1" tx1="dk1" bg2="lt2" tx2="dk2"';
     const level = (n: number, sz: number): string =>
@@ -96,7 +112,7 @@ function build({ size, masters, slides = 0, notes = false }: Source): Uint8Array
     const list = names.map((_, i) => `<p:sldLayoutId id="${++id}" r:id="rId${i + 1}"/>`).join('');
     add(
       `ppt/slideMasters/slideMaster${m + 1}.xml`,
-      `<p:sldMaster ${NS}><p:cSld><p:bg><p:bgPr><a:solidFill><a:schemeClr val="bg1"/></a:solidFill><a:effectLst/></p:bgPr></p:bg>${tree((master.extra ?? '') + logo + master.phs.map((ph, i) => shape(ph, i + 2)).join(''))}</p:cSld><p:clrMap ${map} accent1="accent1" accent2="accent2" accent3="accent3" accent4="accent4" accent5="accent5" accent6="accent6" hlink="hlink" folHlink="folHlink"/><p:sldLayoutIdLst>${list}</p:sldLayoutIdLst><p:txStyles><p:titleStyle><a:lvl1pPr><a:lnSpc><a:spcPct val="90000"/></a:lnSpc><a:defRPr sz="3600" b="1"><a:solidFill><a:schemeClr val="accent1"/></a:solidFill><a:latin typeface="+mj-lt"/></a:defRPr></a:lvl1pPr></p:titleStyle><p:bodyStyle>${level(1, 24)}${level(2, 20)}${level(3, 18)}</p:bodyStyle><p:otherStyle><a:lvl1pPr><a:defRPr sz="1200"/></a:lvl1pPr></p:otherStyle></p:txStyles></p:sldMaster>`,
+      `<p:sldMaster ${NS}><p:cSld>${master.ground ?? PLAIN_GROUND}${tree((master.extra ?? '') + logo + master.phs.map((ph, i) => shape(ph, i + 2)).join(''))}</p:cSld><p:clrMap ${map} accent1="accent1" accent2="accent2" accent3="accent3" accent4="accent4" accent5="accent5" accent6="accent6" hlink="hlink" folHlink="folHlink"/><p:sldLayoutIdLst>${list}</p:sldLayoutIdLst><p:txStyles><p:titleStyle><a:lvl1pPr><a:lnSpc><a:spcPct val="90000"/></a:lnSpc><a:defRPr sz="3600" b="1"><a:solidFill><a:schemeClr val="accent1"/></a:solidFill><a:latin typeface="+mj-lt"/></a:defRPr></a:lvl1pPr></p:titleStyle><p:bodyStyle>${level(1, 24)}${level(2, 20)}${level(3, 18)}</p:bodyStyle><p:otherStyle><a:lvl1pPr><a:defRPr sz="1200"/></a:lvl1pPr></p:otherStyle></p:txStyles></p:sldMaster>`,
       `${TYPES}.slideMaster+xml`,
       [
         ...names.map((name) => ['slideLayout', `../slideLayouts/${name}`] as const),
@@ -104,16 +120,22 @@ function build({ size, masters, slides = 0, notes = false }: Source): Uint8Array
         ...(master.logo === undefined ? [] : [['image', '../media/logo.png'] as const]),
       ],
     );
-    master.layouts.forEach((layout, i) =>
+    master.layouts.forEach((layout, i) => {
+      const media = `layout${first + i + 1}.png`;
+      if (layout.picture !== undefined) files[`ppt/media/${media}`] = layout.picture;
       add(
         `ppt/slideLayouts/slideLayout${first + i + 1}.xml`,
-        `<p:sldLayout ${NS}${layout.type === undefined ? '' : ` type="${layout.type}"`}><p:cSld name="${layout.name}">${tree((layout.extra ?? '') + layout.phs.map((ph, k) => shape(ph, k + 2)).join(''))}</p:cSld><p:clrMapOvr><a:masterClrMapping/></p:clrMapOvr></p:sldLayout>`,
+        `<p:sldLayout ${NS}${layout.type === undefined ? '' : ` type="${layout.type}"`}><p:cSld name="${layout.name}">${layout.ground ?? ''}${tree((layout.extra ?? '') + layout.phs.map((ph, k) => shape(ph, k + 2)).join(''))}</p:cSld><p:clrMapOvr><a:masterClrMapping/></p:clrMapOvr></p:sldLayout>`,
         `${TYPES}.slideLayout+xml`,
-        [['slideMaster', `../slideMasters/slideMaster${m + 1}.xml`]],
-      ),
-    );
+        [
+          ['slideMaster', `../slideMasters/slideMaster${m + 1}.xml`],
+          ...(layout.picture === undefined ? [] : [['image', `../media/${media}`] as const]),
+        ],
+      );
+    });
   });
   const withLogo = masters.some(({ logo }) => logo !== undefined);
+  const withPng = withLogo || masters.some(({ layouts }) => layouts.some(({ picture }) => picture !== undefined));
   if (withLogo) {
     const data = new Uint8Array(24 * 12 * 4).map((_, i) => [20, 90, 110, 255][i % 4]!);
     files['ppt/media/logo.png'] = encode({ width: 24, height: 12, data, channels: 4 });
@@ -125,31 +147,29 @@ function build({ size, masters, slides = 0, notes = false }: Source): Uint8Array
       `${TYPES}.notesMaster+xml`,
       [['theme', '../theme/theme1.xml']],
     );
-  for (let i = 1; i <= slides; i++)
+  slides.forEach(({ layout, shapes, ground = '' }, i) =>
     add(
-      `ppt/slides/slide${i}.xml`,
-      `<p:sld ${NS}><p:cSld>${tree(`<p:sp><p:nvSpPr><p:cNvPr id="2" name="Own ${i}"/><p:cNvSpPr/><p:nvPr/></p:nvSpPr><p:spPr>${xfrm([100, 100, 400, 100])}<a:prstGeom prst="rect"><a:avLst/></a:prstGeom></p:spPr><p:txBody><a:bodyPr/><a:lstStyle/><a:p><a:r><a:rPr lang="en-GB"/><a:t>Their slide ${i}</a:t></a:r></a:p></p:txBody></p:sp>`)}</p:cSld><p:clrMapOvr><a:masterClrMapping/></p:clrMapOvr></p:sld>`,
+      `ppt/slides/slide${i + 1}.xml`,
+      `<p:sld ${NS}><p:cSld>${ground}${tree(shapes)}</p:cSld><p:clrMapOvr><a:masterClrMapping/></p:clrMapOvr></p:sld>`,
       `${TYPES}.slide+xml`,
-      [['slideLayout', '../slideLayouts/slideLayout1.xml']],
-    );
-  const slideIds = Array.from(
-    { length: slides },
-    (_, i) => `<p:sldId id="${256 + i}" r:id="rId${masters.length + i + 1}"/>`,
-  ).join('');
-  const notesId = `rId${masters.length + slides + 1}`;
+      [['slideLayout', `../slideLayouts/slideLayout${layout}.xml`]],
+    ),
+  );
+  const slideIds = slides.map((_, i) => `<p:sldId id="${256 + i}" r:id="rId${masters.length + i + 1}"/>`).join('');
+  const notesId = `rId${masters.length + slides.length + 1}`;
   add(
     'ppt/presentation.xml',
-    `<p:presentation ${NS}><p:sldMasterIdLst>${masterIds.join('')}</p:sldMasterIdLst>${notes ? `<p:notesMasterIdLst><p:notesMasterId r:id="${notesId}"/></p:notesMasterIdLst>` : ''}${slides > 0 ? `<p:sldIdLst>${slideIds}</p:sldIdLst>` : ''}<p:sldSz cx="${emu(size[0])}" cy="${emu(size[1])}"/><p:notesSz cx="6858000" cy="9144000"/></p:presentation>`,
+    `<p:presentation ${NS}><p:sldMasterIdLst>${masterIds.join('')}</p:sldMasterIdLst>${notes ? `<p:notesMasterIdLst><p:notesMasterId r:id="${notesId}"/></p:notesMasterIdLst>` : ''}${slides.length > 0 ? `<p:sldIdLst>${slideIds}</p:sldIdLst>` : ''}<p:sldSz cx="${emu(size[0])}" cy="${emu(size[1])}"/><p:notesSz cx="6858000" cy="9144000"/></p:presentation>`,
     `${TYPES}.presentation.main+xml`,
     [
       ...masters.map((_, i) => ['slideMaster', `slideMasters/slideMaster${i + 1}.xml`] as const),
-      ...Array.from({ length: slides }, (_, i) => ['slide', `slides/slide${i + 1}.xml`] as const),
+      ...slides.map((_, i) => ['slide', `slides/slide${i + 1}.xml`] as const),
       ...(notes ? [['notesMaster', 'notesMasters/notesMaster1.xml'] as const] : []),
     ],
   );
   put(
     '[Content_Types].xml',
-    `${XML}<Types xmlns="http://schemas.openxmlformats.org/package/2006/content-types"><Default Extension="rels" ContentType="application/vnd.openxmlformats-package.relationships+xml"/><Default Extension="xml" ContentType="application/xml"/>${withLogo ? '<Default Extension="png" ContentType="image/png"/>' : ''}${overrides.join('')}</Types>`,
+    `${XML}<Types xmlns="http://schemas.openxmlformats.org/package/2006/content-types"><Default Extension="rels" ContentType="application/vnd.openxmlformats-package.relationships+xml"/><Default Extension="xml" ContentType="application/xml"/>${withPng ? '<Default Extension="png" ContentType="image/png"/>' : ''}${overrides.join('')}</Types>`,
   );
   put(
     '_rels/.rels',
@@ -160,6 +180,12 @@ function build({ size, masters, slides = 0, notes = false }: Source): Uint8Array
   return zipSync(sorted, { level: 6, mtime: new Date('1980-01-01T00:00:00') });
 }
 
+const usualSlide = (number: number): OwnSlideSource => ({
+  layout: 1,
+  shapes: `<p:sp><p:nvSpPr><p:cNvPr id="2" name="Own ${number}"/><p:cNvSpPr/><p:nvPr/></p:nvSpPr><p:spPr>${xfrm([100, 100, 400, 100])}<a:prstGeom prst="rect"><a:avLst/></a:prstGeom></p:spPr><p:txBody><a:bodyPr/><a:lstStyle/><a:p><a:r><a:rPr lang="en-GB"/><a:t>Their slide ${number}</a:t></a:r></a:p></p:txBody></p:sp>`,
+});
+
+const PLAIN_GROUND = '<p:bg><p:bgPr><a:solidFill><a:schemeClr val="bg1"/></a:solidFill><a:effectLst/></p:bgPr></p:bg>';
 const FILL = '<a:solidFill><a:schemeClr val="phClr"/></a:solidFill>';
 
 const FEET: readonly Ph[] = [
@@ -170,7 +196,7 @@ const FEET: readonly Ph[] = [
 
 /** As most organisations have it: one master, layouts with types, a logo, slides of its own, a notes master. */
 export const usualTemplate = (): Uint8Array =>
-  build({
+  templateOf({
     size: [1333.3, 750],
     slides: 2,
     notes: true,
@@ -241,7 +267,7 @@ export const usualTemplate = (): Uint8Array =>
 
 /** Little of everything: two layouts without types, no foot, no notes master, dark. */
 export const plainTemplate = (): Uint8Array =>
-  build({
+  templateOf({
     size: [1333.3, 750],
     masters: [
       {
@@ -263,7 +289,7 @@ export const plainTemplate = (): Uint8Array =>
 
 /** Awkward: 4:3, two masters, odd names, no body placeholder on the first, a title at the bottom, a layout without any placeholder. */
 export const awkwardTemplate = (): Uint8Array =>
-  build({
+  templateOf({
     size: [1000, 750],
     slides: 1,
     masters: [

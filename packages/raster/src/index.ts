@@ -2,6 +2,8 @@
 import { neededSizes, type Converted, type PictureData } from '@alvex/core';
 import sharp from 'sharp';
 
+export { withPictureColors } from './picture-colors.ts';
+
 /** Pictures that are hardly larger than needed stay as they are, byte for byte. */
 const WORTH_IT = 1.3;
 

@@ -211,7 +211,8 @@ function faultsOf(page: Page, theme: Theme): readonly string[] {
     } else if (box.kind === 'picture' || box.kind === 'chart') placed.push({ rect, name: box.kind });
     if (box.kind === 'shape' && !/^M/.test(drawShape(box, theme.palette).d)) faults.push('a shape without an outline');
     if (box.kind === 'chart')
-      for (const { x, baseline, width } of drawChart(box, theme, theme.palette).pieces)
+      for (const { x, baseline, width } of drawChart(box, theme, { palette: theme.palette, inks: theme.palette })
+        .pieces)
         if (!within({ x, y: baseline, width, height: 0 } as unknown as Rect, box.frame))
           faults.push('a label outside of its chart');
   }

@@ -50,7 +50,9 @@ function cycle(items: readonly SetItem[], pen: Pen): FigureDraft {
       pen.shape(pen.card, places[i]!, pen.accent(i, n > 4)),
       pen.connect([i, places[i]!, from], [next, places[next]!, to], { width: 2.25, arrow: true }),
     );
-    words.push(pen.words(within(places[i]!, inches(0.12)), itemParas(item), { ...MIDDLE, color: 'ground' }));
+    words.push(
+      pen.words(within(places[i]!, inches(0.12)), itemParas(item), { ...MIDDLE, color: pen.on(pen.accent(i, n > 4)) }),
+    );
   });
   return { shapes, words };
 }
@@ -116,7 +118,7 @@ function layers(items: readonly SetItem[], pen: Pen, funnel: boolean): FigureDra
           {
             anchor: 'middle',
             align: 'center',
-            color: 'ground',
+            color: pen.on(color),
             font: 'heading',
           },
         ),

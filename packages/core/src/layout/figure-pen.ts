@@ -1,6 +1,7 @@
 /** Draws within a figure's frame: shapes in the theme's accents, and places for text. All lengths in EMU. */
 import { emu, inches } from '../base/index.ts';
 import {
+  inkOn,
   isPointing,
   middleOf,
   mirroredRect,
@@ -73,6 +74,11 @@ export class Pen {
     return many ? 'accent1' : ACCENTS[i % ACCENTS.length]!;
   }
 
+  /** The colour of words on a shape. */
+  on(fill: ColorName): ColorName {
+    return inkOn(this.theme.palette, [fill]);
+  }
+
   /**
    * A card, as the theme makes them: its shapes, the room inside of it, and the colours that are read there.
    * @param follows Whether one stands before it. @param stacked Above it, not beside it.
@@ -87,7 +93,7 @@ export class Pen {
       case 'panel':
         return { ...plain, shapes: [this.shape(this.card, place, 'panel')] };
       case 'solid':
-        return { shapes: [this.shape(this.card, place, accent)], inside, text: 'ground', mark: 'ground' };
+        return { shapes: [this.shape(this.card, place, accent)], inside, text: this.on(accent), mark: this.on(accent) };
       case 'outline':
         return { ...plain, shapes: [this.shape(this.card, place, null, { line: { color: accent, width: 1.5 } })] };
       case 'rule': {

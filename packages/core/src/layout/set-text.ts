@@ -82,7 +82,10 @@ export function paraSetting(
     case 'code':
       return { ...base, spaceBefore: theme.levels[0].spaceBefore, scale: CODE_SCALE, mono: true };
     case 'point': {
-      const level = theme.levels[para.level - 1]!;
+      const { color: usual, ...rest } = theme.levels[para.level - 1]!;
+      // On a template's layout free text, and text that would not be read, has the colour of its place.
+      const color = theme.template !== undefined && frame.style.paint === undefined ? frame.style.color : usual;
+      const level = { ...rest, color, bulletColor: color === usual ? rest.bulletColor : color };
       return para.marks === undefined
         ? { ...base, ...level }
         : { ...base, ...level, ...marked(para.level, para.mark, para.marks, frame, theme) };

@@ -63,7 +63,11 @@ const chevron: Step = ({ item, i, of, place, pen }) => {
   return {
     shapes: [pen.shape('rect', card, 'panel'), pen.shape(i === 0 ? 'tag' : 'chevron', band, pen.accent(i, of > MANY))],
     words: [
-      pen.words(within(band, width * 0.2, 0), [number(item, i)], { ...MIDDLE, ...NUMBER, color: 'ground' }),
+      pen.words(within(band, width * 0.2, 0), [number(item, i)], {
+        ...MIDDLE,
+        ...NUMBER,
+        color: pen.on(pen.accent(i, of > MANY)),
+      }),
       pen.words(within(card, inches(0.16), inches(0.18)), itemParas(item), TOP_LEFT),
     ],
   };
@@ -104,7 +108,7 @@ const disc: Step = ({ item, i, of, place, gap, pen }) => {
       ...(i < of - 1 ? [pen.connect([i, round, 'right'], [i + 1, next, 'left'], { width: 2.25 })] : []),
     ],
     words: [
-      pen.words(round, [number(item, i)], { ...MIDDLE, ...NUMBER, color: 'ground' }),
+      pen.words(round, [number(item, i)], { ...MIDDLE, ...NUMBER, color: pen.on(pen.accent(i, of > MANY)) }),
       pen.words(rectOf(x + pad, y + from, width - 2 * pad, height - from - pad), itemParas(item), TOP_LEFT),
     ],
   };
@@ -167,7 +171,7 @@ export function stepsDown(items: readonly SetItem[], pen: Pen): FigureDraft {
     else if (steps !== 'numerals') spots.push(pen.shape(steps === 'stairs' ? 'rect' : 'ellipse', spot, color));
     const plain = steps === 'numerals' || steps === 'boxes';
     return [
-      pen.words(spot, [number(item, i)], { ...MIDDLE, ...NUMBER, color: plain ? color : 'ground' }),
+      pen.words(spot, [number(item, i)], { ...MIDDLE, ...NUMBER, color: plain ? color : pen.on(color) }),
       pen.words(rectOf(x + side + inches(0.25), top, width - side - inches(0.25), each), itemParas(item), {
         anchor: 'middle',
         align: 'left',

@@ -224,7 +224,7 @@ test('charts are drawn by the hand of the theme', () => {
     } as const;
     const { pages } = firstDeck(numbers, theme.name, { kind: 'chart', part, chart: settings });
     const box = pages[1]!.boxes.find((one): one is ChartBox => one.kind === 'chart')!;
-    const { shapes: all } = drawChart(box, theme, theme.palette);
+    const { shapes: all } = drawChart(box, theme, { palette: theme.palette, inks: theme.palette });
     return [theme.hand.chart, all] as const;
   });
   for (const [hand, all] of drawn) {

@@ -65,7 +65,11 @@ function headed(items: readonly SetItem[], pen: Pen, { gap, least, share, date, 
         pen.shape('rect', rectOf(x, y, width, head), color),
       ],
       words: [
-        pen.words(rectOf(x + pad, y, width - 2 * pad, head), [when], { ...date, color: 'ground', font: 'heading' }),
+        pen.words(rectOf(x + pad, y, width - 2 * pad, head), [when], {
+          ...date,
+          color: pen.on(color),
+          font: 'heading',
+        }),
         pen.words(rectOf(x + pad, y + head + pad, width - 2 * pad, height - head - 1.5 * pad), what, TOP_LEFT),
       ],
     };

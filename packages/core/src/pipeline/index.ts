@@ -6,5 +6,6 @@ export * from './formats.ts';
 export { judgeOf } from './judge.ts';
 export * from './needed-sizes.ts';
 export * from './open-document.ts';
+export * from './own-slide.ts';
 export * from './review-edition.ts';
 export * from './write-deck.ts';

@@ -141,7 +141,8 @@ describe('charts', () => {
     };
     const made = convert(document, [{ kind: 'chart', part: tableOf(document), chart: settings }]);
     const box = made.pages.flatMap(({ boxes }) => boxes).find((one): one is ChartBox => one.kind === 'chart')!;
-    return { made, ...drawChart(box, made.theme, made.theme.palette), frame: box.frame };
+    const { palette } = made.theme;
+    return { made, ...drawChart(box, made.theme, { palette, inks: palette }), frame: box.frame };
   };
   const placeOf = (pieces: readonly Piece[], text: string): number => {
     const piece = pieces.find((one) => one.text === text)!;

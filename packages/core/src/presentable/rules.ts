@@ -25,7 +25,10 @@ import {
   frameIn,
   layoutNamed,
   paletteFor,
+  isLarge,
+  LARGE_RATIO,
   READABLE,
+  SPOILT,
   SLIDE_WIDTH,
   type Hex,
   type Layout,
@@ -249,13 +252,19 @@ const spills: Test = ({ page, theme }) =>
   });
 
 const contrast: Test = ({ page, theme }) => {
-  const palette = paletteOf(page, theme);
   const layout = layoutNamed(theme, page.layout);
+  const palette = layout.colors?.fills ?? paletteOf(page, theme);
+  const inks = layout.colors?.inks ?? palette;
   const ground = layout.paint ?? palette[layout.ground];
   return textBoxes(page).some((box) => {
-    const behind = groundOf(box, page, palette, layout.marks) ?? ground;
-    const { color, paint } = box.frame.style;
-    return ratioIn(palette, paint ?? palette[color], behind) < READABLE - GRACE;
+    const own = groundOf(box, page, palette, layout.marks);
+    const behind = own === undefined ? (box.frame.behind ?? [ground]) : [own];
+    const { color, paint, sizes, bold } = box.frame.style;
+    // A template's titles may be what the standard allows for large text.
+    const least = layout.colors !== undefined && isLarge(sizes[0]!, bold) ? LARGE_RATIO : READABLE;
+    // What runs across a template's place spoils no text on it.
+    const poor = behind.filter((one) => ratioIn(palette, paint ?? inks[color], one) < least - GRACE);
+    return poor.length > behind.length * SPOILT;
   });
 };
 const ratios = remembered((_: Palette) => new Map<string, number>());
@@ -273,7 +282,7 @@ function groundOf(box: TextBox, page: Page, palette: Palette, marks: Layout['mar
   );
   if (box.free === true && under?.kind === 'shape') return palette[under.fill!];
   const mark = marks.findLast((one) => one.outline === undefined && contains(one, box.frame));
-  return mark === undefined ? undefined : (mark.paint ?? palette[mark.color]);
+  return mark === undefined ? undefined : palette[mark.color];
 }
 
 const coverNotFirst: Test = ({ page, before }) =>

@@ -3,10 +3,19 @@ import { emuFromPt, ptFromEmu } from '../base/index.ts';
 import { accentOf, coloredByCategory, isMirrored, writeNumber, type Chart } from '../charts/index.ts';
 import { fontFace } from '../fonts/index.ts';
 import type { ChartBox } from '../layout/index.ts';
-import type { ChartHand, Geometry, Hex, Palette, Theme } from '../theme/index.ts';
+import {
+  inkOn,
+  type ChartHand,
+  type ColorName,
+  type Geometry,
+  type Hex,
+  type Palette,
+  type Theme,
+} from '../theme/index.ts';
 import { outline, type DrawnShape } from './drawn-shape.ts';
 import { asWritten, mirroredPiece, mirroredShape } from './mirror-chart.ts';
 import type { Piece } from './drawn-text.ts';
+import type { SlideColors } from './scene.ts';
 
 export interface DrawnChart {
   readonly shapes: readonly DrawnShape[];
@@ -41,8 +50,8 @@ export function axisSteps(
   };
 }
 
-export function drawChart({ chart, frame }: ChartBox, theme: Theme, palette: Palette): DrawnChart {
-  return new Drawing(chart, theme, palette).draw({
+export function drawChart({ chart, frame }: ChartBox, theme: Theme, colors: Colors): DrawnChart {
+  return new Drawing(chart, theme, colors).draw({
     x: ptFromEmu(frame.x),
     y: ptFromEmu(frame.y),
     width: ptFromEmu(frame.width),
@@ -60,19 +69,30 @@ const DASHES = { solid: undefined, dash: '4 3', dot: '1 1' } as const satisfies 
   string | undefined
 >;
 
+type Colors = Pick<SlideColors, 'palette' | 'inks'>;
+
+/** The colour of a number that is written within a bar or a piece; within all pieces of a circle it is one. */
+export function inkWithin(chart: Chart, palette: Palette, i: number): 'ground' | 'text' {
+  const accent = (k: number): ColorName => `accent${accentOf(chart, k)}` as ColorName;
+  const all = coloredByCategory(chart.settings.kind);
+  return inkOn(palette, all ? chart.categories.map((_, k) => accent(k)) : [accent(i)]);
+}
+
 type Anchor = 'start' | 'middle' | 'end';
 
 class Drawing {
   readonly #chart: Chart;
   readonly #theme: Theme;
   readonly #palette: Palette;
+  readonly #inks: Palette;
   readonly #shapes: DrawnShape[] = [];
   readonly #pieces: Piece[] = [];
 
-  constructor(chart: Chart, theme: Theme, palette: Palette) {
+  constructor(chart: Chart, theme: Theme, { palette, inks }: Colors) {
     this.#chart = chart;
     this.#theme = theme;
     this.#palette = palette;
+    this.#inks = inks;
   }
 
   draw(area: Area): DrawnChart {
@@ -114,7 +134,7 @@ class Drawing {
     x: number,
     y: number,
     anchor: Anchor,
-    { size = CHART_TYPE.text as number, bold = false, color = this.#palette.text, most = Infinity } = {},
+    { size = CHART_TYPE.text as number, bold = false, color = this.#inks.text, most = Infinity } = {},
   ): void {
     let shown = text;
     while (shown.length > 1 && this.#width(shown, size, bold) > most)
@@ -210,7 +230,7 @@ class Drawing {
         const middle = angle + turn / 2;
         const r = hollow ? (radius + inner) / 2 : radius * 0.66;
         this.#text(writeNumber(value, format), cx + r * Math.sin(middle), cy - r * Math.cos(middle) + 4, 'middle', {
-          color: this.#palette.ground,
+          color: this.#inks[inkWithin(this.#chart, this.#palette, i)],
           bold: true,
         });
       }
@@ -257,8 +277,8 @@ class Drawing {
           1,
           this.#dashes,
         );
-      if (flat) this.#text(scale.label(tick), at, y + height + size * 1.25, 'middle', { color: this.#palette.muted });
-      else this.#text(scale.label(tick), x - 6, at + size * 0.35, 'end', { color: this.#palette.muted });
+      if (flat) this.#text(scale.label(tick), at, y + height + size * 1.25, 'middle', { color: this.#inks.muted });
+      else this.#text(scale.label(tick), x - 6, at + size * 0.35, 'end', { color: this.#inks.muted });
     }
     const room = (flat ? height : width) / categories.length;
     const every = flat
@@ -299,7 +319,7 @@ class Drawing {
   #axisTitles(area: Area, plot: Area, flat: boolean): void {
     const { acrossTitle, upTitle } = this.#chart.settings;
     const [below, above] = flat ? [upTitle, acrossTitle] : [acrossTitle, upTitle];
-    const look = { color: this.#palette.muted, bold: true, most: area.width };
+    const look = { color: this.#inks.muted, bold: true, most: area.width };
     if (below) this.#text(below, plot.x + plot.width / 2, area.y + area.height - 3, 'middle', look);
     if (above) this.#text(above, area.x, area.y + CHART_TYPE.text, 'start', look);
   }
@@ -328,7 +348,7 @@ class Drawing {
         const within = stacked;
         if (!flat && this.#width(text) > room * 0.98) return;
         if (within && long < CHART_TYPE.text * (flat ? 3 : 1.3)) return;
-        const color = within ? this.#palette.ground : this.#palette.text;
+        const color = this.#inks[within ? inkWithin(this.#chart, this.#palette, i) : 'text'];
         if (flat)
           this.#text(
             text,
@@ -394,11 +414,11 @@ class Drawing {
     const py = (value: number): number => y + height - ((value - up.from) / (up.to - up.from)) * height;
     for (const tick of up.ticks) {
       if (settings.grid) this.#line(`M${x} ${py(tick).toFixed(2)}h${width}`, this.#palette.panel, 1, this.#dashes);
-      this.#text(up.label(tick), x - 6, py(tick) + 4, 'end', { color: this.#palette.muted });
+      this.#text(up.label(tick), x - 6, py(tick) + 4, 'end', { color: this.#inks.muted });
     }
     for (const tick of across.ticks)
       this.#text(across.label(tick), px(tick), y + height + CHART_TYPE.text * 1.35, 'middle', {
-        color: this.#palette.muted,
+        color: this.#inks.muted,
       });
     this.#line(`M${x} ${y}v${height}h${width}`, this.#palette.muted, this.#theme.hand.chart.base);
     for (const { i, k, at, value } of dots) {

@@ -10,6 +10,7 @@ import {
   contains,
   frameOf,
   type Align,
+  type BackdropItem,
   type CellLook,
   type ColorName,
   type Frame,
@@ -27,7 +28,9 @@ import { colorsOf, type SceneSlide, type SlideColors } from './scene.ts';
 export interface DrawnSlide {
   readonly size: { readonly width: number; readonly height: number };
   readonly ground: string;
-  /** Pictures of the layout: a logo, a template's ground. */
+  /** What a template draws on its layout. */
+  readonly backdrop: readonly BackdropItem[];
+  /** Pictures of the layout: a logo. */
   readonly behind: readonly DrawnPicture[];
   readonly shapes: readonly DrawnShape[];
   readonly pictures: readonly DrawnPicture[];
@@ -129,6 +132,7 @@ export function drawSlide(slide: SceneSlide, theme: Theme): DrawnSlide {
   return {
     size: { width: points(theme.size.width), height: points(theme.size.height) },
     ground,
+    backdrop: slide.layout.backdrop ?? [],
     behind,
     ...layers,
     number: numberOf(slide, look),
@@ -145,10 +149,10 @@ const PLAIN = {
 } as const;
 
 function drawBox(box: Box, boxes: readonly Box[], look: Look, { shapes, texts, pictures }: Layers): void {
-  const { theme, palette } = look;
+  const { theme, palette, inks } = look;
   switch (box.kind) {
     case 'text':
-      texts.push(...drawTextBox(box, theme, palette, behindOf(box, boxes, palette)));
+      texts.push(...drawTextBox(box, theme, inks, behindOf(box, boxes, palette)));
       return;
     case 'picture': {
       const { filter, corners, brightness, contrast } = box.dress;
@@ -180,7 +184,7 @@ function drawBox(box: Box, boxes: readonly Box[], look: Look, { shapes, texts, p
       shapes.push(...drawIcon(box, palette));
       return;
     case 'chart': {
-      const drawn = drawChart(box, theme, palette);
+      const drawn = drawChart(box, theme, look);
       shapes.push(...drawn.shapes);
       texts.push({ target: null, chart: box.part, ...rect(box.frame), pieces: drawn.pieces.map(piece) });
       return;
@@ -192,7 +196,7 @@ function drawBox(box: Box, boxes: readonly Box[], look: Look, { shapes, texts, p
         texts.push({
           target: null,
           ...at,
-          pieces: drawCell(cell.runs, cell.lines, box.size, cell.header, theme, palette).map(piece),
+          pieces: drawCell(cell.runs, cell.lines, box.size, cell.header, theme, inks).map(piece),
         });
       }
   }
@@ -230,7 +234,7 @@ function behindOf({ frame, free }: TextBox, boxes: readonly Box[], palette: Pale
   return under?.kind === 'shape' && under.fill !== null ? palette[under.fill] : undefined;
 }
 
-function drawTextBox(box: TextBox, theme: Theme, palette: Palette, behind: string | undefined): DrawnText[] {
+function drawTextBox(box: TextBox, theme: Theme, inks: Palette, behind: string | undefined): DrawnText[] {
   const frame = rect(box.frame);
   return box.paragraphs.map((paragraph): DrawnText => {
     const first = paragraph.lines[0];
@@ -246,13 +250,13 @@ function drawTextBox(box: TextBox, theme: Theme, palette: Palette, behind: strin
       y: top,
       width: frame.width,
       height: bottom - top,
-      pieces: drawParagraph(paragraph, box.frame, theme, palette).map(piece),
+      pieces: drawParagraph(paragraph, box.frame, theme, inks).map(piece),
     };
   });
 }
 
 /** The text that stands in a frame at the foot. */
-function drawFoot(frame: Frame, slide: SceneSlide, { theme, palette }: Look): readonly DrawnText[] {
+function drawFoot(frame: Frame, slide: SceneSlide, { theme, inks }: Look): readonly DrawnText[] {
   const text = frame.role === 'footer' || frame.role === 'date' ? slide.foot[frame.role] : '';
   if (text === '') return [];
   const at = rect(frame);
@@ -274,7 +278,7 @@ function drawFoot(frame: Frame, slide: SceneSlide, { theme, palette }: Look): re
           italic: false,
           strike: false,
           link: undefined,
-          color: palette[frame.style.color],
+          color: frame.style.paint ?? inks[frame.style.color],
         },
       ],
     },
@@ -292,7 +296,7 @@ const NUMBER_AT: Readonly<
   right: ({ x, width }) => ({ x: x + width, anchor: 'end' }),
 };
 
-function numberOf(slide: SceneSlide, { theme, palette }: Look): DrawnSlide['number'] {
+function numberOf(slide: SceneSlide, { theme, inks }: Look): DrawnSlide['number'] {
   const frame = frameOf(slide.layout, 'number');
   if (frame === undefined) return null;
   const at = rect(frame);
@@ -302,6 +306,6 @@ function numberOf(slide: SceneSlide, { theme, palette }: Look): DrawnSlide['numb
     y: at.y + at.height / 2 + size * 0.35,
     size,
     family: shippedFamily(theme.fonts.body).family,
-    color: palette[frame.style.color],
+    color: frame.style.paint ?? inks[frame.style.color],
   };
 }

@@ -96,7 +96,7 @@ const points = ({ x, y, width, height }: Rect) => ({
 
 export function drawMark(mark: Mark, palette: Palette): DrawnShape {
   const d = outline(mark.shape ?? 'rect', points(mark), 0, false, mark.mirrored);
-  const color = mark.paint ?? palette[mark.color];
+  const color = palette[mark.color];
   return mark.outline === undefined
     ? { d, fill: color, stroke: null, strokeWidth: 0 }
     : { d, fill: null, stroke: color, strokeWidth: mark.outline };

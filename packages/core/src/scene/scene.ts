@@ -40,11 +40,13 @@ export interface OwnColors {
 /** The colours that a slide is drawn in, and that of its ground. */
 export interface SlideColors {
   readonly palette: Palette;
+  /** Of text, where that is not the same. */
+  readonly inks: Palette;
   readonly ground: Hex;
 }
 export function colorsOf({ colors, layout }: Pick<SceneSlide, 'colors' | 'layout'>, theme: Theme): SlideColors {
-  const palette = colors?.palette ?? theme.palette;
-  return { palette, ground: layout.paint ?? palette[layout.ground] };
+  const palette = colors?.palette ?? layout.colors?.fills ?? theme.palette;
+  return { palette, inks: layout.colors?.inks ?? palette, ground: layout.paint ?? palette[layout.ground] };
 }
 
 export interface SceneSection {

@@ -5,7 +5,17 @@ import type { Hex } from '../theme/index.ts';
 
 export type Scheme = ReadonlyMap<string, Hex>;
 
-const PRESETS: Readonly<Record<string, Hex>> = { black: '000000', white: 'FFFFFF' };
+const hexOf = (color: chroma.Color): Hex => color.hex('rgb').slice(1).toUpperCase();
+
+/** Colours by name (§20.1.10.48): those of CSS, some of them shortened. */
+function preset(name: string): Hex | undefined {
+  const css = name.replace(/^dk/, 'dark').replace(/^lt/, 'light').replace(/^med/, 'medium').toLowerCase();
+  return chroma.valid(css) ? hexOf(chroma(css)) : undefined;
+}
+
+/** A share as the standard writes it: thousandths of a percent, or in the strict kind with its sign (§22.9.2.9). */
+export const shareOf = (value: string | undefined): number =>
+  value === undefined ? NaN : value.endsWith('%') ? Number(value.slice(0, -1)) / 100 : Number(value) / 100_000;
 
 /** The colours of a theme part by their own names: `dk1`, `accent1`, ... */
 export function readScheme(clrScheme: XmlNode | undefined): Scheme {
@@ -48,15 +58,17 @@ function baseColor({ name, attributes }: XmlNode, scheme: Scheme, own: Hex | und
   if (name === 'a:srgbClr') return /^[0-9a-f]{6}$/i.test(value) ? value.toUpperCase() : undefined;
   if (name === 'a:schemeClr') return value === 'phClr' ? own : scheme.get(value);
   if (name === 'a:sysClr') return attributes.lastClr?.toUpperCase();
-  return name === 'a:prstClr' ? PRESETS[value] : undefined;
+  if (name === 'a:scrgbClr') {
+    const [r, g, b] = [attributes.r, attributes.g, attributes.b].map(shareOf) as [number, number, number];
+    return [r, g, b].every(Number.isFinite) ? hexOf(chroma.gl(r, g, b)) : undefined;
+  }
+  if (name === 'a:hslClr')
+    return hexOf(chroma.hsl(Number(attributes.hue ?? 0) / 60_000, shareOf(attributes.sat), shareOf(attributes.lum)));
+  return name === 'a:prstClr' ? preset(value) : undefined;
 }
 
 /** A colour whose lightness is `factor` of what it was and `plus`, both 0 to 1 (§20.1.2.3.20, §20.1.2.3.21). */
-export const relit = (hex: Hex, factor: number, plus: number): Hex =>
-  withLight(chroma(`#${hex}`), factor, plus)
-    .hex('rgb')
-    .slice(1)
-    .toUpperCase();
+export const relit = (hex: Hex, factor: number, plus: number): Hex => hexOf(withLight(chroma(`#${hex}`), factor, plus));
 
 function withLight(color: chroma.Color, factor: number, plus: number): chroma.Color {
   const [hue, saturation, lightness] = color.hsl();
@@ -66,11 +78,23 @@ function withLight(color: chroma.Color, factor: number, plus: number): chroma.Co
 function changed(hex: Hex, node: XmlNode): Hex {
   let color = chroma(`#${hex}`);
   for (const { name, attributes } of node.children) {
-    const share = Number(attributes.val ?? 0) / 100_000;
+    const share = shareOf(attributes.val ?? '0');
     if (name === 'a:lumMod') color = withLight(color, share, 0);
     else if (name === 'a:lumOff') color = withLight(color, 1, share);
+    else if (name === 'a:satMod') color = color.set('hsl.s', Math.min(1, (color.get('hsl.s') || 0) * share));
+    else if (name === 'a:hueOff')
+      color = color.set('hsl.h', (color.get('hsl.h') || 0) + Number(attributes.val) / 60_000);
+    else if (name === 'a:inv') color = chroma(...(color.rgb().map((one) => 255 - one) as [number, number, number]));
+    else if (name === 'a:gray') color = color.set('hsl.s', 0);
     else if (name === 'a:tint') color = chroma.mix(color, 'white', 1 - share, 'rgb');
     else if (name === 'a:shade') color = chroma.mix(color, 'black', 1 - share, 'rgb');
   }
-  return color.hex('rgb').slice(1).toUpperCase();
+  return hexOf(color);
+}
+
+/** How much of a colour is seen, 0 to 1 (§20.1.2.3.1). @param holder Of the colour, as for `colorIn`. */
+export function opacityIn(holder: XmlNode | undefined): number {
+  const color = holder?.children[0];
+  const alpha = shareOf(color?.children.find(({ name }) => name === 'a:alpha')?.attributes.val);
+  return Number.isFinite(alpha) ? Math.min(1, Math.max(0, alpha)) : 1;
 }

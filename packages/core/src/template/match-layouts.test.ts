@@ -32,8 +32,8 @@ const layout = (
   master: 0,
   ground: 'FFFFFF',
   placeholders,
-  marks: [],
-  pictures: [],
+  backdrop: [],
+  grounds: 0,
   ...more,
 });
 

@@ -1,6 +1,6 @@
 /** Matches a template's layouts to ours, by the types of their placeholders and where these stand. */
 import { unreachable } from '../base/index.ts';
-import type { LayoutName } from '../theme/index.ts';
+import type { LayoutName, Rect } from '../theme/index.ts';
 import type { TemplateLayout, TemplatePlaceholder } from './template-model.ts';
 
 export interface Sorted {
@@ -36,6 +36,8 @@ export function sorted({ placeholders }: TemplateLayout): Sorted {
 
 /** What layouts are called for what they are for, in English, German, French, Spanish, Italian, Portuguese, Dutch, Swedish and Polish. */
 const NAMED: Readonly<Partial<Record<LayoutName, RegExp>>> = {
+  cover:
+    /cover|title slide|front|titelfolie|titelblatt|deckblatt|couverture|page de titre|portada|copertina|\bcapa\b|titelpagina|omslag|voorblad|okładka|tytułow/i,
   section:
     /section|divider|chapter|abschnitt|kapitel|trenn|chapitre|intercalaire|sección|capítulo|sezione|capitolo|secção|seção|hoofdstuk|sectie|avsnitt|rozdział|sekcj/i,
   agenda: /agenda|contents|inhaltsverz|gliederung|sommaire|índice|indice|sommario|inhoud|innehåll|spis treści/i,
@@ -59,8 +61,11 @@ const SAID: Readonly<Partial<Record<LayoutName, readonly string[]>>> = {
   'title-only': ['titleOnly'],
 };
 
-/** How well a layout of a template can be one of ours; 0 where it cannot. */
-export function suits(layout: TemplateLayout, name: LayoutName): number {
+/**
+ * How well a layout of a template can be one of ours; 0 where it cannot.
+ * @param usual Where titles stand above content in this template.
+ */
+export function suits(layout: TemplateLayout, name: LayoutName, usual?: Rect): number {
   const { title, subtitle, bodies, pictures, table, chart } = sorted(layout);
   const said = layout.type !== null && SAID[name]?.includes(layout.type) === true ? 5 : 0;
   const named = NAMED[name]?.test(layout.name) === true ? 4 : 0;
@@ -68,9 +73,16 @@ export function suits(layout: TemplateLayout, name: LayoutName): number {
   const wide = bodies[0];
   const opening = opens(layout);
   const only = bodies.length === 0 && pictures.length === 0 && titled === 1;
+  // A title alone that stands far below all others opens something.
+  const low = only && usual !== undefined && title!.rect.y > usual.y + usual.height;
   switch (name) {
     case 'cover':
-      return said + (subtitle === undefined ? 0 : 2) + (title?.type === 'ctrTitle' ? 2 : 0);
+      return (
+        said +
+        (subtitle === undefined ? 0 : 2) +
+        (title?.type === 'ctrTitle' ? 2 : 0) +
+        (titled === 1 && bodies.length === 0 ? (named > 0 ? 3 : low ? 1 : 0) : 0)
+      );
     case 'cover-picture':
       return pictures.length > 0 && subtitle !== undefined ? 4 : 0;
     case 'section':
@@ -118,7 +130,7 @@ export function suits(layout: TemplateLayout, name: LayoutName): number {
     case 'quotation':
       return named > 0 && bodies.length > 0 ? named + titled : 0;
     case 'title-only':
-      return only && !opening ? 3 + said : 0;
+      return only && !opening && (said > 0 || !low) ? 3 + said : 0;
     case 'statement':
     case 'big-number':
     case 'picture-bleed':
@@ -146,7 +158,7 @@ function opens(layout: TemplateLayout): boolean {
     layout.type === 'title' ||
     layout.type === 'secHead' ||
     title?.type === 'ctrTitle' ||
-    (subtitle !== undefined && bodies.length === 0) ||
+    (bodies.length === 0 && (subtitle !== undefined || NAMED.cover!.test(layout.name))) ||
     NAMED.closing!.test(layout.name) ||
     NAMED.section!.test(layout.name)
   );
@@ -213,11 +225,12 @@ export function matchLayout(
 ): TemplateLayout {
   const own = layouts.find(({ part }) => part === chosen[name]);
   if (own !== undefined) return own;
+  const usual = name === 'points' ? undefined : sorted(matchLayout(layouts, 'points', chosen)).title?.rect;
   for (const wanted of [name, ...(OTHERWISE[name] ?? ['title-only', 'points', 'cover'])]) {
     const byAuthor = layouts.find(({ part }) => part === chosen[wanted]);
     if (byAuthor !== undefined) return byAuthor;
     const best = layouts.reduce<{ layout: TemplateLayout; worth: number } | undefined>((found, layout) => {
-      const worth = suits(layout, wanted);
+      const worth = suits(layout, wanted, usual);
       return worth > 0 && worth > (found?.worth ?? 0) ? { layout, worth } : found;
     }, undefined);
     if (best !== undefined) return best.layout;

@@ -1,5 +1,5 @@
 /** Reads an organisation's presentation (ECMA-376-1 §13, §19.3) as a template: masters, layouts, colours, fonts, grounds, logos. */
-import { emu, ptFromEmu, ReadError } from '../base/index.ts';
+import { emu, ReadError } from '../base/index.ts';
 import {
   mainPart,
   nodeAt,
@@ -10,34 +10,39 @@ import {
   type XmlNode,
   type ZipReader,
 } from '../container/index.ts';
-import type { PictureData } from '../content/index.ts';
+import type { PictureData, PictureId } from '../content/index.ts';
 import { takePicture } from '../readers/index.ts';
-import type { Align, Frame, Geometry, Hex, LayoutPicture, LevelStyle, Palette, Rect } from '../theme/index.ts';
-import { colorIn, mapped, readScheme, type Scheme } from './colors.ts';
+import type { BackdropItem, Hex, Palette } from '../theme/index.ts';
+import { mapped, readScheme, type Scheme } from './colors.ts';
+import { drawGround, drawTree, type TreeContext } from './drawing/draw-tree.ts';
+import { drawSlides } from './drawing/draw-slides.ts';
 import { ownSlides, withUses } from './own-slides.ts';
-import type {
-  TemplateLayout,
-  TemplateMark,
-  TemplateMaster,
-  TemplateModel,
-  TemplatePlaceholder,
-} from './template-model.ts';
+import { levelOf, placeholderOf, saidIn, sizeOf, type Said } from './placeholders.ts';
+import type { TemplateLayout, TemplateMaster, TemplateModel } from './template-model.ts';
 
 export interface ReadTemplate {
   readonly model: TemplateModel;
   readonly pictures: readonly PictureData[];
 }
+export interface ReadTemplateOptions {
+  /** Its own slides are drawn too, for its author to know them. */
+  readonly slides?: boolean;
+}
+
+/** Raised with what is read of a template; what was kept of one by an older number is read anew. Those of documents' readers come before. */
+export const TEMPLATE_VERSION = 100;
 
 const MOST_LAYOUTS = 200;
 
 /** @throws ReadError `wrong-type` for another kind of file, `part-missing` for one without masters, and as the container does. */
-export function readTemplate(bytes: Uint8Array): ReadTemplate {
+export function readTemplate(bytes: Uint8Array, options: ReadTemplateOptions = {}): ReadTemplate {
   const zip = openZip(bytes);
   const main = mainPart(zip, 'presentationml');
   const presentation = readXmlTree(zip, main);
   const relationships = readRelationships(zip, main);
-  const size = nodeAt(presentation, 'p:sldSz')?.attributes;
-  const reader = new Reader(zip);
+  const { cx = 12_192_000, cy = 6_858_000 } = nodeAt(presentation, 'p:sldSz')?.attributes ?? {};
+  const size = { width: emu(Number(cx)), height: emu(Number(cy)) };
+  const reader = new Reader(zip, size);
   const slides = nodesNamed(nodeAt(presentation, 'p:sldIdLst'), 'p:sldId').flatMap(
     ({ attributes }) => relationships.get(attributes['r:id'] ?? '')?.target ?? [],
   );
@@ -46,13 +51,17 @@ export function readTemplate(bytes: Uint8Array): ReadTemplate {
     if (target !== undefined && zip.has(target)) reader.addMaster(target);
   });
   if (reader.layouts.length === 0) throw new ReadError('part-missing', { part: main });
+  const drawings = options.slides
+    ? drawSlides(zip, slides, reader.layouts, reader.masters, (part, layout) => reader.contextOf(part, layout), size)
+    : undefined;
   return {
     model: {
-      size: { width: emu(Number(size?.cx ?? 12_192_000)), height: emu(Number(size?.cy ?? 6_858_000)) },
+      size,
       masters: reader.masters,
       layouts: withUses(reader.layouts, zip, slides),
       slides: slides.length,
       ...ownSlides(zip, slides),
+      ...(drawings === undefined ? {} : { drawings }),
       pictures: [...reader.pictures.values()].map(({ id, mime, width, height }) => ({ id, mime, width, height })),
       undrawn: reader.undrawn,
     },
@@ -60,17 +69,20 @@ export function readTemplate(bytes: Uint8Array): ReadTemplate {
   };
 }
 
-/** A placeholder where it is said: by a master or by a layout. */
-interface Said {
-  readonly type: string | null;
-  readonly index: string | null;
-  readonly rect: Rect | undefined;
-  readonly body: XmlNode | undefined;
-  readonly style: XmlNode | undefined;
+/** What a master gives to its layouts. */
+interface FromMaster {
+  readonly index: number;
+  readonly theme: string | undefined;
+  readonly scheme: Scheme;
+  readonly styles: XmlNode | undefined;
+  readonly formats: XmlNode | undefined;
+  readonly own: readonly Said[];
+  readonly ground: Ground;
+  readonly items: readonly BackdropItem[];
 }
-interface Drawn {
-  readonly marks: TemplateMark[];
-  readonly pictures: LayoutPicture[];
+interface Ground {
+  readonly color: Hex;
+  readonly items: readonly BackdropItem[];
 }
 
 class Reader {
@@ -79,9 +91,15 @@ class Reader {
   readonly pictures = new Map<string, PictureData>();
   undrawn = 0;
   readonly #zip: ZipReader;
+  readonly #size: TemplateModel['size'];
+  /** By the part of its picture; undefined for one that cannot be taken. */
+  readonly #taken = new Map<string, PictureId | undefined>();
+  readonly #from: FromMaster[] = [];
+  readonly #schemes: Scheme[] = [];
 
-  constructor(zip: ZipReader) {
+  constructor(zip: ZipReader, size: TemplateModel['size']) {
     this.#zip = zip;
+    this.#size = size;
   }
 
   addMaster(part: string): void {
@@ -103,233 +121,93 @@ class Reader {
         levelOf(nodeAt(styles, 'p:bodyStyle', `a:lvl${level}pPr`), level, bodySize, scheme),
       ),
     });
-    const own = saidIn(master);
     const index = this.masters.length - 1;
-    const drawn: Drawn = { marks: [], pictures: [] };
-    const ground = this.#ground(master, part, scheme, drawn);
-    this.#draw(nodeAt(master, 'p:cSld', 'p:spTree'), part, scheme, drawn);
+    const formats = nodeAt(elements, 'a:fmtScheme');
+    const context = this.#context(part, { index, theme, scheme, formats });
+    const from: FromMaster = {
+      index,
+      theme,
+      scheme,
+      styles,
+      formats,
+      own: saidIn(master),
+      ground: this.#ground(master, scheme, context),
+      items: drawTree(nodeAt(master, 'p:cSld', 'p:spTree'), context),
+    };
+    this.#from.push(from);
     for (const { type, target } of orderedLayouts(master, relationships)) {
       if (type !== 'slideLayout' || !this.#zip.has(target) || this.layouts.length >= MOST_LAYOUTS) continue;
-      this.#addLayout(target, index, { scheme, styles, own, drawn, ground });
+      this.#addLayout(target, from);
     }
   }
 
-  #addLayout(
-    part: string,
-    master: number,
-    from: { scheme: Scheme; styles: XmlNode | undefined; own: readonly Said[]; drawn: Drawn; ground: Hex },
-  ): void {
+  #addLayout(part: string, from: FromMaster): void {
     const layout = readXmlTree(this.#zip, part);
     const override = nodeAt(layout, 'p:clrMapOvr', 'a:overrideClrMapping');
     const scheme = override === undefined ? from.scheme : mapped(from.scheme, override);
-    const shows = layout.attributes.showMasterSp !== '0';
-    const drawn: Drawn = {
-      marks: shows ? [...from.drawn.marks] : [],
-      pictures: shows ? [...from.drawn.pictures] : [],
-    };
-    const ground =
-      nodeAt(layout, 'p:cSld', 'p:bg') === undefined ? from.ground : this.#ground(layout, part, scheme, drawn);
-    this.#draw(nodeAt(layout, 'p:cSld', 'p:spTree'), part, scheme, drawn);
+    const context = this.#context(part, { ...from, scheme });
+    const own = nodeAt(layout, 'p:cSld', 'p:bg') === undefined ? undefined : this.#ground(layout, scheme, context);
+    const ground = own ?? from.ground;
+    const masters = layout.attributes.showMasterSp === '0' ? [] : from.items;
+    this.#schemes.push(scheme);
     this.layouts.push({
       part,
       name: nodeAt(layout, 'p:cSld')?.attributes.name ?? '',
       type: layout.attributes.type ?? null,
-      master,
-      ground,
+      master: from.index,
+      ground: ground.color,
       placeholders: saidIn(layout).flatMap((said) => placeholderOf(said, from.own, from.styles, scheme) ?? []),
-      marks: drawn.marks,
-      pictures: drawn.pictures,
+      grounds: ground.items.length,
+      backdrop: [...ground.items, ...masters, ...drawTree(nodeAt(layout, 'p:cSld', 'p:spTree'), context)],
     });
   }
 
-  #ground(root: XmlNode, part: string, scheme: Scheme, drawn: Drawn): Hex {
-    const background = nodeAt(root, 'p:cSld', 'p:bg');
-    const properties = nodeAt(background, 'p:bgPr');
-    const blip = nodeAt(properties, 'a:blipFill', 'a:blip')?.attributes['r:embed'];
-    if (blip !== undefined) this.#picture(part, blip, FULL, '', drawn);
-    return (
-      colorIn(properties, scheme) ?? colorIn(nodeAt(background, 'p:bgRef'), scheme) ?? scheme.get('bg1') ?? 'FFFFFF'
-    );
+  #ground(root: XmlNode, scheme: Scheme, context: TreeContext): Ground {
+    const { color, items } = drawGround(nodeAt(root, 'p:cSld', 'p:bg'), this.#size, context);
+    return { color: color ?? scheme.get('bg1') ?? 'FFFFFF', items };
   }
 
-  /** What stands on a master or a layout beside its placeholders. */
-  #draw(tree: XmlNode | undefined, part: string, scheme: Scheme, drawn: Drawn): void {
-    for (const shape of tree?.children ?? []) {
-      if (shape.name === 'p:grpSp') {
-        // Groups whose own lengths are the slide's are drawn; others would have to be scaled.
-        const place = nodeAt(shape, 'p:grpSpPr', 'a:xfrm');
-        const same = ['off', 'ext'].every((one) => {
-          const outer = nodeAt(place, `a:${one}`)?.attributes;
-          const inner = nodeAt(place, `a:ch${one === 'off' ? 'Off' : 'Ext'}`)?.attributes;
-          return outer?.x === inner?.x && outer?.y === inner?.y && outer?.cx === inner?.cx && outer?.cy === inner?.cy;
-        });
-        if (same) this.#draw(shape, part, scheme, drawn);
-        else this.undrawn++;
-      } else if (shape.name === 'p:pic') {
-        const rect = rectOf(nodeAt(shape, 'p:spPr', 'a:xfrm'));
-        const blip = nodeAt(shape, 'p:blipFill', 'a:blip')?.attributes['r:embed'];
-        const alt = nodeAt(shape, 'p:nvPicPr', 'p:cNvPr')?.attributes.descr ?? '';
-        if (nodeAt(shape, 'p:nvPicPr', 'p:nvPr', 'p:ph') !== undefined) continue;
-        if (rect === undefined || blip === undefined || !this.#picture(part, blip, rect, alt, drawn)) this.undrawn++;
-      } else if (shape.name === 'p:sp' || shape.name === 'p:cxnSp') {
-        const about = nodeAt(shape, shape.name === 'p:sp' ? 'p:nvSpPr' : 'p:nvCxnSpPr');
-        if (nodeAt(about, 'p:nvPr', 'p:ph') !== undefined) continue;
-        const mark = markOf(shape, scheme);
-        if (mark === undefined) this.undrawn++;
-        else if (mark !== 'nothing') drawn.marks.push(mark);
-      } else if (shape.name === 'p:graphicFrame') this.undrawn++;
-    }
+  /** For what stands on a slide. @param layout The index of its layout. */
+  contextOf(part: string, layout: number): TreeContext {
+    const from = this.#from[this.layouts[layout]!.master]!;
+    return { ...this.#context(part, { ...from, scheme: this.#schemes[layout]! }), undrawn: () => undefined };
   }
 
-  #picture(part: string, relationship: string, rect: Rect, alt: string, drawn: Drawn): boolean {
-    const target = readRelationships(this.#zip, part).get(relationship)?.target;
-    if (target === undefined || !this.#zip.has(target)) return false;
+  #context(
+    part: string,
+    { index, theme, scheme, formats }: Pick<FromMaster, 'index' | 'theme' | 'scheme' | 'formats'>,
+  ): TreeContext {
+    const picture = (of: string) => {
+      const relationships = readRelationships(this.#zip, of);
+      return (relationship: string): PictureId | undefined => this.#take(relationships.get(relationship)?.target);
+    };
+    return {
+      scheme,
+      styles: formats,
+      fonts: this.masters[index]!.fonts,
+      picture: picture(part),
+      themePicture: theme === undefined ? () => undefined : picture(theme),
+      placeholder: () => null,
+      undrawn: () => void this.undrawn++,
+    };
+  }
+
+  #take(target: string | undefined): PictureId | undefined {
+    if (target === undefined || !this.#zip.has(target)) return undefined;
+    if (this.#taken.has(target)) return this.#taken.get(target);
     const taken = takePicture(this.#zip.read(target), target);
-    if (typeof taken === 'string') return false;
-    this.pictures.set(taken.id, taken);
-    drawn.pictures.push({ ...rect, picture: taken.id, alt });
-    return true;
+    const id = typeof taken === 'string' ? undefined : taken.id;
+    if (typeof taken !== 'string') this.pictures.set(taken.id, taken);
+    this.#taken.set(target, id);
+    return id;
   }
 }
-
-const FULL: Rect = { x: emu(0), y: emu(0), width: emu(-1), height: emu(-1) };
 
 /** In the order of the master's list, not of the relationships. */
 function orderedLayouts(master: XmlNode, relationships: ReturnType<typeof readRelationships>) {
   return nodesNamed(nodeAt(master, 'p:sldLayoutIdLst'), 'p:sldLayoutId').flatMap(
     (entry) => relationships.get(entry.attributes['r:id'] ?? '') ?? [],
   );
-}
-
-function saidIn(root: XmlNode): readonly Said[] {
-  const shapes = nodeAt(root, 'p:cSld', 'p:spTree')?.children ?? [];
-  return shapes.flatMap((shape): readonly Said[] => {
-    const about = shape.children.find(
-      ({ name }) => name === 'p:nvSpPr' || name === 'p:nvPicPr' || name === 'p:nvGraphicFramePr',
-    );
-    const ph = nodeAt(about, 'p:nvPr', 'p:ph');
-    if (ph === undefined) return [];
-    return [
-      {
-        type: ph.attributes.type ?? null,
-        index: ph.attributes.idx ?? null,
-        rect: rectOf(nodeAt(shape, 'p:spPr', 'a:xfrm')),
-        body: nodeAt(shape, 'p:txBody', 'a:bodyPr'),
-        style: nodeAt(shape, 'p:txBody', 'a:lstStyle'),
-      },
-    ];
-  });
-}
-
-function rectOf(place: XmlNode | undefined): Rect | undefined {
-  const off = nodeAt(place, 'a:off')?.attributes;
-  const ext = nodeAt(place, 'a:ext')?.attributes;
-  const [x, y, width, height] = [off?.x, off?.y, ext?.cx, ext?.cy].map(Number) as [number, number, number, number];
-  if (![x, y, width, height].every(Number.isFinite)) return undefined;
-  return { x: emu(x), y: emu(y), width: emu(width), height: emu(height) };
-}
-
-const isTitle = (type: string | null): boolean => type === 'title' || type === 'ctrTitle';
-const FOOT = new Set(['dt', 'ftr', 'sldNum']);
-
-/** Which placeholder of the master a layout's inherits from (§19.3.1.36): that of its type. */
-function parentOf({ type }: Said, own: readonly Said[]): Said | undefined {
-  const wanted = isTitle(type) ? 'title' : type !== null && FOOT.has(type) ? type : 'body';
-  return own.find((one) => (one.type ?? 'body') === wanted);
-}
-
-const USUAL_INSETS = { lIns: 91_440, tIns: 45_720, rIns: 91_440, bIns: 45_720 };
-const ANCHORS: Readonly<Record<string, Frame['anchor']>> = { t: 'top', ctr: 'middle', b: 'bottom' };
-const ALIGNS: Readonly<Record<string, Align>> = { l: 'left', ctr: 'center', r: 'right' };
-
-const sizeOf = (level: XmlNode | undefined): number | undefined => {
-  const size = Number(nodeAt(level, 'a:defRPr')?.attributes.sz ?? NaN) / 100;
-  return Number.isFinite(size) ? size : undefined;
-};
-
-function placeholderOf(
-  said: Said,
-  own: readonly Said[],
-  styles: XmlNode | undefined,
-  scheme: Scheme,
-): TemplatePlaceholder | undefined {
-  const parent = parentOf(said, own);
-  const outer = said.rect ?? parent?.rect;
-  if (outer === undefined) return undefined;
-  const kind = isTitle(said.type)
-    ? 'p:titleStyle'
-    : said.type !== null && FOOT.has(said.type)
-      ? 'p:otherStyle'
-      : 'p:bodyStyle';
-  // From the nearest to the farthest; the first that says something decides.
-  const levels = [
-    nodeAt(said.style, 'a:lvl1pPr'),
-    nodeAt(parent?.style, 'a:lvl1pPr'),
-    nodeAt(styles, kind, 'a:lvl1pPr'),
-  ];
-  const bodies = [said.body, parent?.body];
-  const first = <T>(nodes: readonly (XmlNode | undefined)[], read: (node: XmlNode) => T | undefined): T | undefined => {
-    for (const node of nodes) {
-      const found = node === undefined ? undefined : read(node);
-      if (found !== undefined) return found;
-    }
-    return undefined;
-  };
-  const inset = (name: keyof typeof USUAL_INSETS): number =>
-    first(bodies, ({ attributes }) => (attributes[name] === undefined ? undefined : Number(attributes[name]))) ??
-    USUAL_INSETS[name];
-  const runs = levels.map((level) => nodeAt(level, 'a:defRPr'));
-  const face = first(runs, (run) => nodeAt(run, 'a:latin')?.attributes.typeface);
-  return {
-    type: said.type,
-    index: said.index,
-    rect: {
-      x: emu(outer.x + inset('lIns')),
-      y: emu(outer.y + inset('tIns')),
-      width: emu(Math.max(1, outer.width - inset('lIns') - inset('rIns'))),
-      height: emu(Math.max(1, outer.height - inset('tIns') - inset('bIns'))),
-    },
-    anchor: ANCHORS[first(bodies, ({ attributes }) => attributes.anchor) ?? 't'] ?? 'top',
-    align: ALIGNS[first(levels, ({ attributes }) => attributes.algn) ?? 'l'] ?? 'left',
-    size: first(levels, sizeOf) ?? 18,
-    bold: first(runs, ({ attributes }) => attributes.b) === '1',
-    caps: first(runs, ({ attributes }) => attributes.cap) === 'all',
-    heading: face === undefined ? isTitle(said.type) : face.startsWith('+mj'),
-    paint: first(runs, (run) => colorIn(run, scheme)) ?? scheme.get('tx1') ?? '000000',
-    lineSpacing: first(levels, spacingOf) ?? 1,
-  };
-}
-
-function spacingOf(level: XmlNode): number | undefined {
-  const share = Number(nodeAt(level, 'a:lnSpc', 'a:spcPct')?.attributes.val ?? NaN) / 100_000;
-  return Number.isFinite(share) && share > 0.5 && share < 3 ? share : undefined;
-}
-
-function levelOf(
-  node: XmlNode | undefined,
-  level: number,
-  bodySize: number,
-  scheme: Scheme,
-): TemplateMaster['levels'][number] {
-  const size = sizeOf(node) ?? bodySize;
-  const left = Number(node?.attributes.marL ?? 0);
-  const hanging = Math.max(0, -Number(node?.attributes.indent ?? 0));
-  const before = nodeAt(node, 'a:spcBef');
-  const share = Number(nodeAt(before, 'a:spcPct')?.attributes.val ?? NaN) / 100_000;
-  const fixed = Number(nodeAt(before, 'a:spcPts')?.attributes.val ?? NaN) / 100 / (size * 1.2);
-  const bullet = nodeAt(node, 'a:buNone') !== undefined ? '' : (nodeAt(node, 'a:buChar')?.attributes.char ?? '•');
-  const base: LevelStyle = {
-    scale: size / bodySize,
-    color: 'text',
-    // Signs of symbol fonts mean another letter in ours.
-    bullet:
-      /^[\x20-\x7e\u00a0-\u2fff]?$/.test(bullet) && nodeAt(node, 'a:buFont')?.attributes.charset !== '2' ? bullet : '•',
-    bulletColor: 'text',
-    indent: ptFromEmu(left),
-    hanging: ptFromEmu(hanging),
-    spaceBefore: Number.isFinite(share) ? share : Number.isFinite(fixed) ? fixed : level === 1 ? 0.3 : 0.15,
-  };
-  return { ...base, paint: colorIn(nodeAt(node, 'a:defRPr'), scheme) ?? scheme.get('tx1') ?? '000000' };
 }
 
 function paletteOf(scheme: Scheme): Palette {
@@ -348,39 +226,4 @@ function paletteOf(scheme: Scheme): Palette {
     accent6: named('accent6', text),
     link: named('hlink', text),
   };
-}
-
-const SHAPES: Readonly<Record<string, Geometry>> = {
-  rect: 'rect',
-  roundRect: 'round',
-  ellipse: 'ellipse',
-  triangle: 'triangle',
-  diamond: 'diamond',
-  line: 'rect',
-  straightConnector1: 'rect',
-};
-const HAIRLINE = 9525;
-
-/** @returns undefined for a shape that cannot be drawn; `nothing` for one that shows nothing. */
-function markOf(shape: XmlNode, scheme: Scheme): TemplateMark | 'nothing' | undefined {
-  const properties = nodeAt(shape, 'p:spPr');
-  const rect = rectOf(nodeAt(properties, 'a:xfrm'));
-  const preset = nodeAt(properties, 'a:prstGeom')?.attributes.prst ?? '';
-  const geometry = SHAPES[preset];
-  const style = nodeAt(shape, 'p:style');
-  const without = nodeAt(properties, 'a:noFill') !== undefined;
-  const fill = without ? undefined : (colorIn(properties, scheme) ?? colorIn(nodeAt(style, 'a:fillRef'), scheme));
-  const line = nodeAt(properties, 'a:ln');
-  const stroke = nodeAt(line, 'a:noFill') === undefined ? colorIn(line, scheme) : undefined;
-  if (rect === undefined || (fill === undefined && stroke === undefined)) return 'nothing';
-  if (geometry === undefined || nodeAt(properties, 'a:xfrm')?.attributes.rot !== undefined) return undefined;
-  const width = Number(line?.attributes.w ?? HAIRLINE);
-  if (preset === 'line' || preset === 'straightConnector1') {
-    const flat = { ...rect, width: emu(Math.max(rect.width, width)), height: emu(Math.max(rect.height, width)) };
-    const slanted = rect.width > width && rect.height > width;
-    return slanted || stroke === undefined ? undefined : { ...flat, shape: 'rect', paint: stroke };
-  }
-  return fill !== undefined
-    ? { ...rect, shape: geometry, paint: fill }
-    : { ...rect, shape: geometry, paint: stroke!, outline: ptFromEmu(width) };
 }

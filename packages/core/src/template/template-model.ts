@@ -1,7 +1,7 @@
 /** What is taken from an organisation's presentation file: everything that slides built on it look like. */
-import type { Picture } from '../content/index.ts';
+import type { Picture, PictureId } from '../content/index.ts';
 import type { Emu } from '../base/index.ts';
-import type { Align, Frame, Geometry, Hex, LayoutPicture, LevelStyle, Palette, Rect } from '../theme/index.ts';
+import type { Align, BackdropItem, Frame, Hex, LevelStyle, Palette, PictureColors, Rect } from '../theme/index.ts';
 import type { MadeSlides } from './own-slides.ts';
 
 /** A placeholder as a slide would inherit it: what the layout does not say is its master's. */
@@ -19,11 +19,6 @@ export interface TemplatePlaceholder {
   readonly paint: Hex;
   readonly lineSpacing: number;
 }
-export interface TemplateMark extends Rect {
-  readonly shape: Geometry;
-  readonly paint: Hex;
-  readonly outline?: number;
-}
 export interface TemplateLayout {
   readonly part: string;
   readonly name: string;
@@ -32,8 +27,10 @@ export interface TemplateLayout {
   readonly master: number;
   readonly ground: Hex;
   readonly placeholders: readonly TemplatePlaceholder[];
-  readonly marks: readonly TemplateMark[];
-  readonly pictures: readonly LayoutPicture[];
+  /** What is drawn of it and of its master, beside placeholders. */
+  readonly backdrop: readonly BackdropItem[];
+  /** How many of these are its ground. */
+  readonly grounds: number;
   /** How many of the file's own slides stand on it; files that were read before do not say. */
   readonly uses?: number;
 }
@@ -42,6 +39,16 @@ export interface TemplateMaster {
   readonly palette: Palette;
   readonly fonts: { readonly heading: string; readonly body: string };
   readonly levels: readonly (LevelStyle & { readonly paint: Hex })[] /* five */;
+}
+/** A slide of the file's own. */
+export interface SlideBackdrop {
+  /** Index of its layout. */
+  readonly layout: number;
+  /** It shows nothing of that. */
+  readonly bare: boolean;
+  /** Where it is not the layout's. */
+  readonly ground: { readonly color: Hex; readonly items: readonly BackdropItem[] } | null;
+  readonly items: readonly BackdropItem[];
 }
 export interface TemplateModel {
   readonly size: { readonly width: Emu; readonly height: Emu };
@@ -52,7 +59,11 @@ export interface TemplateModel {
   readonly titles?: readonly string[];
   /** Those of them that were made of documents, by the document. */
   readonly made?: readonly MadeSlides[];
+  /** Those of its own slides, in their order; null for one that could not be drawn. Without: they were not asked for. */
+  readonly drawings?: readonly (SlideBackdrop | null)[];
   readonly pictures: readonly Picture[];
+  /** What they are coloured like, as far as the host has looked: text that stands on them is coloured by it. */
+  readonly colors?: Readonly<Record<PictureId, PictureColors>>;
   /** What stands on its layouts that cannot be drawn here; the file keeps it. */
   readonly undrawn: number;
 }

@@ -1,19 +1,18 @@
 /** A theme over a template: our layouts in the template's placeholders, and in free places where it has none. */
 import { emu, getOrMake, remembered } from '../base/index.ts';
+import type { PictureId } from '../content/index.ts';
 import {
   buildLayouts,
-  COLOR_NAMES,
-  footShown,
+  colorsBehind,
   contrastRatio,
+  footShown,
   isFoot,
   LAYOUT_NAMES,
   overlaps,
-  READABLE,
   style,
   TABLE_SIZES,
   USUAL_HAND,
   type Area,
-  type ColorName,
   type DeckLook,
   type Foot,
   type Frame,
@@ -21,15 +20,13 @@ import {
   type Layout,
   type LayoutDesign,
   type LayoutName,
-  type MendedColor,
-  type Palette,
   type Role,
   type TemplateUse,
   type TextStyle,
   type Theme,
 } from '../theme/index.ts';
-import { relit } from './colors.ts';
-import { matchLayout, objectIn, pairOf, sorted } from './match-layouts.ts';
+import { colorsOn, readableFrame } from './readable.ts';
+import { matchLayout, objectIn, pairOf, sorted, suits } from './match-layouts.ts';
 import type { TemplateLayout, TemplateMaster, TemplateModel, TemplatePlaceholder } from './template-model.ts';
 
 const EMU_PER_INCH = 914_400;
@@ -44,9 +41,11 @@ export const templateTheme = (model: TemplateModel, use: TemplateUse, look: Deck
 function build(model: TemplateModel, use: TemplateUse, look: DeckLook): Theme {
   const points = matchLayout(model.layouts, 'points', use.layouts);
   const master = model.masters[points.master]!;
-  const colors = mendedOf(master.palette);
-  const palette = mended(master.palette, colors);
   const levels = master.levels.map(({ paint: _, ...level }) => level) as unknown as Theme['levels'];
+  const layouts = LAYOUT_NAMES.map((name) =>
+    layoutOver(model, matchLayout(model.layouts, name, use.layouts), name, master, look.foot),
+  );
+  const { fills: palette, mended } = layouts.find(({ name }) => name === 'points')!.colors!;
   return {
     look,
     name: 'template',
@@ -60,46 +59,11 @@ function build(model: TemplateModel, use: TemplateUse, look: DeckLook): Theme {
     corners: 'square',
     hand: USUAL_HAND,
     size: model.size,
-    layouts: LAYOUT_NAMES.map((name) =>
-      layoutOver(model, matchLayout(model.layouts, name, use.layouts), name, master, look.foot),
-    ),
+    layouts,
     template: use,
-    mended: colors,
+    mended,
   };
 }
-
-/**
- * Colours that could not be read where figures, charts and tables use them, darker or lighter until they can: said as what they
- * are made of, so that they go along with the template's theme.
- */
-function mendedOf(own: Palette): readonly MendedColor[] {
-  const dark = contrastRatio(own.ground, '000000') < contrastRatio(own.ground, 'FFFFFF');
-  const found: MendedColor[] = [];
-  const mend = (name: ColorName, from: ColorName, reads: (hex: Hex) => boolean): Hex => {
-    if (reads(own[name])) return own[name];
-    for (let step = 1; step <= STEPS; step++) {
-      const factor = 1 - step / STEPS;
-      const plus = dark ? 1 - factor : 0;
-      const hex = relit(own[from], factor, plus);
-      if (!reads(hex)) continue;
-      found.push({ name, from, factor, plus });
-      return hex;
-    }
-    return own[name];
-  };
-  const text = mend('text', 'text', (hex) => contrastRatio(hex, own.ground) >= READABLE);
-  const panel = mend('panel', 'ground', (hex) => contrastRatio(text, hex) >= 7);
-  for (const name of COLOR_NAMES)
-    if (name !== 'ground' && name !== 'panel' && name !== 'text')
-      mend(name, name, (hex) => [own.ground, panel].every((ground) => contrastRatio(hex, ground) >= READABLE));
-  return found;
-}
-const STEPS = 25;
-
-const mended = (own: Palette, colors: readonly MendedColor[]): Palette => ({
-  ...own,
-  ...Object.fromEntries(colors.map(({ name, from, factor, plus }) => [name, relit(own[from], factor, plus)])),
-});
 
 function layoutOver(
   model: TemplateModel,
@@ -149,7 +113,8 @@ function layoutOver(
       case 'caption':
         return name === 'picture-caption' && found.pictures.length === 1 ? found.bodies[0] : undefined;
       case 'quote':
-        return name === 'quotation' ? found.bodies[0] : undefined;
+        // Made for a quotation: in a place for points it would be as small as these.
+        return name === 'quotation' && suits(source, name) > 0 ? found.bodies[0] : undefined;
       case 'big':
       case 'figure':
         return undefined;
@@ -166,18 +131,29 @@ function layoutOver(
     if (own === undefined) return isFoot(frame.role) ? [] : [{ ...frame, placeholder: null }];
     return [inPlaceholder(frame, own)];
   });
+  const colorsOf = (picture: PictureId) => model.colors?.[picture];
+  const standing = clearOfWords(frames, model.size).map((frame): Frame => ({
+    ...frame,
+    behind: colorsBehind(frame, source.backdrop, source.ground, colorsOf),
+  }));
+  const colors = colorsOn(master.palette, groundsOf(standing, source.ground));
   return {
     name,
     label: source.name === '' ? derived.label : source.name,
     ground: 'ground',
     paint: source.ground,
-    frames: clearOfWords(frames, model.size),
-    marks: source.marks.map((mark) => ({ ...mark, color: 'muted' as const })),
-    pictures: source.pictures.map((picture) =>
-      picture.width < 0 ? { ...picture, x: emu(0), y: emu(0), ...model.size } : picture,
-    ),
+    frames: standing.map((frame) => readableFrame(frame, colors)),
+    marks: [],
+    backdrop: source.backdrop,
+    colors,
     part: source.part,
   };
+}
+
+/** What stands behind most of what is put on a layout beside its title. */
+function groundsOf(frames: readonly Frame[], ground: Hex): readonly Hex[] {
+  const behind = frames.flatMap((frame) => (frame.role === 'title' || isFoot(frame.role) ? [] : (frame.behind ?? [])));
+  return behind.length === 0 ? [ground] : behind;
 }
 
 /**

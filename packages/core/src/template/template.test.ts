@@ -6,7 +6,17 @@ import { chooseLayouts } from '../layout/index.ts';
 import { beginning, convert, optionsOf, writeDeck, type Converted } from '../pipeline/index.ts';
 import { doc, h, li, p, picture, random, randomDocument, table } from '../test/build.ts';
 import { awkwardTemplate, plainTemplate, usualTemplate } from '../../../demo/src/templates.ts';
-import { contrastRatio, dress, frameOf, LAYOUT_NAMES, overlaps, plainLook, type TemplateUse } from '../theme/index.ts';
+import {
+  contrastRatio,
+  dress,
+  frameOf,
+  LAYOUT_NAMES,
+  overlaps,
+  plainLook,
+  type TemplateUse,
+  inkOn,
+  layoutNamed,
+} from '../theme/index.ts';
 import type { Edit } from '../edits/index.ts';
 import { relit } from './colors.ts';
 import { readTemplate, templateMatches } from './index.ts';
@@ -81,8 +91,10 @@ describe('reading', () => {
     expect(pictures).toHaveLength(1);
     expect(model.slides).toBe(2);
     const points = model.layouts[1]!;
-    expect(points.pictures).toMatchObject([{ alt: 'Mark of the trust' }]);
-    expect(points.marks).toMatchObject([{ paint: '14596E' }]);
+    expect(points.backdrop).toMatchObject([
+      { kind: 'shape', fill: '14596E' },
+      { kind: 'picture', alt: 'Mark of the trust' },
+    ]);
     // What the layout does not say is its master's: its place within its insets, size, weight and colour.
     expect(points.placeholders[0]).toMatchObject({
       type: 'title',
@@ -179,10 +191,12 @@ test('content keeps clear of a title, wherever that stands', () => {
 });
 
 test.each(ALL)('%s: figures, charts and tables are read on its ground', (_, make) => {
-  const { palette } = built(make()).theme;
-  for (const name of ['text', 'muted', 'accent1', 'accent2', 'accent6', 'link'] as const)
-    for (const ground of ['ground', 'panel'] as const)
-      expect([name, ground, contrastRatio(palette[name], palette[ground]) >= 4.5]).toEqual([name, ground, true]);
+  for (const { name: layout, colors, paint } of built(make()).theme.layouts) {
+    const { inks, fills } = colors!;
+    for (const name of ['text', 'muted', 'accent1', 'accent2', 'accent6', 'link'] as const)
+      for (const ground of [paint!, fills.panel])
+        expect([layout, name, contrastRatio(inks[name], ground) >= 4.5]).toEqual([layout, name, true]);
+  }
 });
 
 test.each(ALL)('%s: random decks are laid out and written, each slide on a layout of the template', (_, make) => {
@@ -358,15 +372,21 @@ test('a photograph stands on a template’s cover where there is room for it, el
   }
 });
 
-test('colours that would not be read are shades of the template’s own, and are written as such', () => {
+test('colours stay the template’s own in shapes; text that would not be read takes others of its theme, or shades of them', () => {
   const { model } = readTemplate(usualTemplate());
   const theme = templateTheme(model, use(), plainLook('millrace'));
   const own = model.masters[0]!.palette;
-  expect(theme.mended!.length).toBeGreaterThan(0);
-  for (const { name, from, factor, plus } of theme.mended!) {
-    expect(theme.palette[name]).toBe(relit(own[from], factor, plus));
-    expect(theme.palette[name]).not.toBe(own[name]);
-    if (name !== 'panel') expect(contrastRatio(theme.palette[name], theme.palette.ground)).toBeGreaterThanOrEqual(4.5);
+  const { colors, paint } = layoutNamed(theme, 'points');
+  const { inks, fills, mended } = colors!;
+  expect(mended.inks.length).toBeGreaterThan(0);
+  for (const { name, from, factor, plus } of mended.inks) {
+    expect(inks[name]).toBe(relit(own[from], factor, plus));
+    if (name !== 'panel') expect(contrastRatio(inks[name], paint!)).toBeGreaterThanOrEqual(4.5);
+  }
+  // Its yellow is pale: figures are filled with it all the same, and what is written on it is dark.
+  for (const name of ['accent1', 'accent2', 'accent3', 'accent4', 'accent5', 'accent6'] as const) {
+    expect(fills[name]).toBe(own[name]);
+    expect(contrastRatio(inks[inkOn(fills, [name])], fills[name])).toBeGreaterThanOrEqual(4.5);
   }
   const document = doc(h(1, 'Mill'), h(2, 'Cycle of the year'), li('Spring'), li('Summer'), li('Autumn'));
   const [, cycle] = convert(document, []).deck.slides;
@@ -381,6 +401,9 @@ test('colours that would not be read are shades of the template’s own, and are
   const slides = zip.names
     .filter((name) => /slides\/[^/]*slide\d+\.xml$/.test(name))
     .map((name) => decodeUtf8(zip.read(name)));
-  expect(slides.join('')).toMatch(/<a:schemeClr val="accent\d"><a:lumMod val="\d+"\/>/);
-  expect(slides.join('')).not.toContain('srgbClr');
+  const all = slides.join('');
+  // Its shapes are filled with the accents as they are, and nothing in it says a colour by value.
+  expect(all).toMatch(/<p:spPr>(?:(?!<\/p:spPr>).)*<a:solidFill><a:schemeClr val="accent2"\/><\/a:solidFill>/s);
+  expect(all).not.toMatch(/<a:schemeClr val="accent\d"><a:lumMod/);
+  expect(all).not.toContain('srgbClr');
 });

@@ -1,3 +1,5 @@
+export * from './backdrop.ts';
+export * from './backdrop-colors.ts';
 export { buildLayouts, type Area, type LayoutDesign } from './build-layouts.ts';
 export { contrastRatio, isHex, readableOn, type Hex } from './color.ts';
 export * from './design.ts';

@@ -1,5 +1,5 @@
 /** Makes palettes whose roles always read well: from a theme's seeds, from one colour, from the colours of a picture. */
-import { distance, hexOf, lchOf, readable, type Hex, type Lch } from './color.ts';
+import { contrastRatio, distance, hexOf, lchOf, readable, type Hex, type Lch } from './color.ts';
 
 export const COLOR_NAMES = [
   'ground',
@@ -47,7 +47,18 @@ const WARM = 85;
 const COOL = 245;
 /** WCAG 2.2 AA for text of any size; a title may be set small. */
 export const READABLE = 4.5;
+/** Of text that is large, in points (WCAG 2.2, 1.4.3): as much as is asked of it at least. */
+export const LARGE_RATIO = 3;
+/** Share of the ground behind a place on which its text need not be read: a line that runs across it. */
+export const SPOILT = 0.2;
+export const isLarge = (size: number, bold: boolean): boolean => size >= (bold ? 18.5 : 24);
 const TEXT_RATIO = 7;
+/** The colour of text on filled shapes: that of the ground, where it is read on all of them. Palettes made here are so; an organisation's may be pale. */
+export function inkOn(palette: Palette, fills: readonly ColorName[]): 'ground' | 'text' {
+  const least = (ink: ColorName): number =>
+    Math.min(...fills.map((fill) => contrastRatio(palette[ink], palette[fill])));
+  return least('ground') >= READABLE || least('ground') >= least('text') ? 'ground' : 'text';
+}
 const TURNS = [0, 40, 80, 120, 160, 200, 240, 280, 320];
 /** Least distance of two accents in OKLab. */
 const APART = 0.09;

@@ -1,6 +1,7 @@
 /** A theme: palette, fonts, type and layouts, all as data. */
 import type { Emu } from '../base/index.ts';
 import type { PictureId } from '../content/index.ts';
+import type { BackdropItem } from './backdrop.ts';
 import type { Align, DeckLook, FontRole } from './look.ts';
 import type { Hex } from './color.ts';
 import type { ColorName, Palette } from './palette.ts';
@@ -42,6 +43,10 @@ export interface Frame extends Rect {
   readonly style: TextStyle;
   /** In a template: the placeholder by which its slides find it; null where the template has none, and text stands free. */
   readonly placeholder?: { readonly type: string | null; readonly index: string | null } | null;
+  /** In a template: the colours that are seen behind it. */
+  readonly behind?: readonly Hex[];
+  /** In a template: its text would not be read in the colour that the placeholder gives it, so slides say its colour. */
+  readonly says?: true;
 }
 
 /** How text of one role is set. */
@@ -90,8 +95,6 @@ export type Geometry = (typeof GEOMETRIES)[number];
 /** A drawn shape of the layout, behind everything. */
 export interface Mark extends Rect {
   readonly color: ColorName;
-  /** As it is drawn, where a template colours it otherwise. */
-  readonly paint?: Hex;
   readonly shape?: Geometry;
   /** Drawn as a line of so many points instead of filled. */
   readonly outline?: number;
@@ -153,8 +156,22 @@ export interface Layout {
   readonly frames: readonly Frame[];
   readonly marks: readonly Mark[];
   readonly pictures?: readonly LayoutPicture[];
+  /** What a template draws behind everything. */
+  readonly backdrop?: readonly BackdropItem[];
+  /** Colours of a template as they are read on this layout. */
+  readonly colors?: LayoutColors;
   /** Name of the template's part that it is. */
   readonly part?: string;
+}
+
+/** A template's colours on one of its layouts. */
+export interface LayoutColors {
+  /** Of text. */
+  readonly inks: Palette;
+  /** Of shapes: the template's own, wherever text can be read on them. */
+  readonly fills: Palette;
+  /** Those that are not the template's own. */
+  readonly mended: { readonly inks: readonly MendedColor[]; readonly fills: readonly MendedColor[] };
 }
 
 /** What a card is: a filled panel or accent, an outline, a thick rule above or beside it, or a column with a thin rule. */
@@ -220,8 +237,8 @@ export interface Theme {
   readonly size: { readonly width: Emu; readonly height: Emu };
   /** The template on whose parts the deck is built. */
   readonly template?: TemplateUse;
-  /** Colours of a template that would not be read where we use them, and so are ours: its own stay in its theme. */
-  readonly mended?: readonly MendedColor[];
+  /** Colours of a template that would not be read where most slides use them, and so are others: its own stay in its theme. */
+  readonly mended?: LayoutColors['mended'];
 }
 
 /** A colour that is another of the template's, darker or lighter: shares of its lightness, as `lumMod` and `lumOff` have them (ECMA-376-1 §20.1.2.3.20, §20.1.2.3.21). */

@@ -24,7 +24,7 @@ import {
   type PictureData,
 } from '@alvex/core';
 import { embeddableFonts } from '@alvex/font-files';
-import { scalePictures } from '@alvex/raster';
+import { scalePictures, withPictureColors } from '@alvex/raster';
 import { zipSync } from 'fflate';
 import { packDeck, unpackDeck } from './deck-archive.ts';
 import { withTodaysIds } from './former-ids.ts';
@@ -41,9 +41,9 @@ type Runners = {
 
 const RUNNERS: Runners = {
   read,
-  template({ bytes }) {
+  async template({ bytes }) {
     const { bytes: kept, ...removed } = disarm(bytes, (part) => deflateRawSync(part, DEFLATE_SETTINGS));
-    const { model, pictures } = readTemplate(kept);
+    const { model, pictures } = await withPictureColors(readTemplate(kept, { slides: true }));
     return {
       packed: pack(model),
       pictures: pictures.map(pictureFile),
@@ -165,7 +165,9 @@ async function write({
 }: Tasks['write']['input']): Promise<Uint8Array> {
   const document = unpacked(packed) as DocumentModel;
   const bytes = new Map(pictures.map((picture) => [picture.id, picture.bytes]));
-  const models = new Map(template === null ? [] : [[template.hash, readTemplate(template.bytes).model]]);
+  const models = new Map(
+    template === null ? [] : [[template.hash, (await withPictureColors(readTemplate(template.bytes))).model]],
+  );
   const converted = convert(document, edits, undefined, models);
   const known = new Map(
     [...converted.document.pictures, ...editPictures(edits)].map((picture) => [picture.id, picture]),

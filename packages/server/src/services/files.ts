@@ -1,9 +1,9 @@
 /** Files as they came: kept byte for byte by their hash, and read into documents. */
 import { readFile } from 'node:fs/promises';
-import { READER_VERSION, type Edit } from '@alvex/core';
+import { READER_VERSION, TEMPLATE_VERSION, type Edit } from '@alvex/core';
 import { blobSize, getBlob, putBlob, type Blob } from '../db/blobs.ts';
 import { getDocument, getFormerDocument, putDocument } from '../db/documents.ts';
-import type { EditionRow } from '../db/editions.ts';
+import { TEMPLATE, type EditionRow } from '../db/editions.ts';
 import type { Watching } from '../jobs/pool.ts';
 import { TaskStopped } from '../jobs/stopped.ts';
 import type { Packed } from '../jobs/tasks.ts';
@@ -112,7 +112,8 @@ export async function keepRead(
   { packed, pictures }: Packed,
 ): Promise<void> {
   for (const { id: hash, mime, bytes } of pictures) await putBlob(db, workspace, { hash, mime, bytes });
-  await putDocument(db, { workspace, original, type, reader: READER_VERSION }, packed);
+  const reader = type === TEMPLATE ? TEMPLATE_VERSION : READER_VERSION;
+  await putDocument(db, { workspace, original, type, reader }, packed);
 }
 
 export const mimeOf = (type: string | undefined): string => MIMES[type ?? ''] ?? UNKNOWN;

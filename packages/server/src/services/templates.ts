@@ -1,6 +1,6 @@
 /** Organisations' presentation files on which decks are built: kept byte for byte, with what was read of them. */
 import type { KeptTemplate } from '@alvex/contract';
-import { READER_VERSION, ReadError, type Picture } from '@alvex/core';
+import { ReadError, TEMPLATE_VERSION, type Picture } from '@alvex/core';
 import { getBlob, putBlob } from '../db/blobs.ts';
 import { getDocument } from '../db/documents.ts';
 import { getTemplate, getTemplates, putEdition, TEMPLATE } from '../db/editions.ts';
@@ -43,7 +43,7 @@ export async function packedTemplate(
   await existing(context, deck, deletedToo);
   const { db, gate, jobs, workspace } = context;
   if ((await getTemplate(db, deck, hash)) === undefined) throw new AppError('template-not-found');
-  const key = { workspace, original: hash, type: TEMPLATE, reader: READER_VERSION };
+  const key = { workspace, original: hash, type: TEMPLATE, reader: TEMPLATE_VERSION };
   const cached = await getDocument(db, key);
   if (cached !== undefined) return cached;
   const bytes = await templateBytes(context, deck, hash);

@@ -2,6 +2,7 @@
 import { memo, type KeyboardEvent, type MouseEvent } from 'react';
 import type { DrawnShape, DrawnPiece, DrawnText, PartId } from '@alvex/core';
 import type { Drawing } from '../worker/protocol.ts';
+import { Backdrop } from './backdrop.tsx';
 import { PictureDrawing } from './drawn-picture.tsx';
 
 export const SLIDE_POINTS = { width: 960, height: 540 };
@@ -146,6 +147,7 @@ export const SlideDrawing = memo(function SlideDrawing({
         height={height}
         fill={drawing === undefined ? 'var(--chakra-colors-card)' : `#${drawing.ground}`}
       />
+      {drawing !== undefined && drawing.backdrop.length > 0 && <Backdrop items={drawing.backdrop} deck={deck} />}
       {drawing?.behind.map((picture, i) => (
         <PictureDrawing key={i} picture={picture} deck={deck} />
       ))}

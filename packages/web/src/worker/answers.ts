@@ -170,7 +170,7 @@ function templateAnswer({ converted, templates }: Held): TemplateAnswer | null {
     slides: model.slides,
     titles: model.titles ?? [],
     undrawn: model.undrawn,
-    mended: theme.mended?.map(({ name }) => name) ?? [],
+    mended: theme.mended?.inks.filter(({ name }) => name !== 'panel').map(({ name }) => name) ?? [],
   };
 }
 

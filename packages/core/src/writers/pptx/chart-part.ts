@@ -6,11 +6,12 @@ import {
   CHART_TYPE,
   coloredByCategory,
   formatCode,
+  inkWithin,
   isMirrored,
   OVERLAP_OPACITY,
   type Chart,
 } from '../../scene/index.ts';
-import type { ChartHand, ColorName, Theme } from '../../theme/index.ts';
+import type { ChartHand, ColorName, Palette, Theme } from '../../theme/index.ts';
 import { SCHEME, solidFill } from './colors.ts';
 import { emuOf, XML } from './xml.ts';
 import { columnName } from './workbook.ts';
@@ -22,7 +23,8 @@ const SHEET = 'Sheet1';
 const FACES = '<a:latin typeface="+mn-lt"/><a:ea typeface="+mn-ea"/><a:cs typeface="+mn-cs"/>';
 
 /** How words of a chart are set, in the theme's font. */
-const typeIn = (language: LanguageTag) => ({
+const typeIn = (language: LanguageTag, palette: Palette) => ({
+  palette,
   text: (color: ColorName, size: number = CHART_TYPE.text, bold = false): string =>
     `<c:txPr><a:bodyPr/><a:lstStyle/><a:p><a:pPr><a:defRPr sz="${size * 100}" b="${bold ? 1 : 0}">${solidFill(color)}${FACES}</a:defRPr></a:pPr><a:endParaRPr lang="${language}"/></a:p></c:txPr>`,
   title: (words: string, color: ColorName, size: number): string =>
@@ -33,11 +35,11 @@ type Type = ReturnType<typeof typeIn>;
 /** @param workbook Relationship id of the embedded workbook. */
 export function chartPart(
   chart: Chart,
-  { hand: { chart: hand }, mirrored }: Theme,
+  { hand: { chart: hand }, mirrored, palette }: Theme,
   language: LanguageTag,
   workbook: string,
 ): string {
-  const type = typeIn(language);
+  const type = typeIn(language, palette);
   const { text, title } = type;
   const { settings } = chart;
   const shown = settings.title === null || settings.title === '' ? '' : title(settings.title, 'text', CHART_TYPE.title);
@@ -122,7 +124,7 @@ function series(chart: Chart, { dots }: ChartHand, i: number, type: Type): strin
     .join('')}</c:strCache></c:strRef></c:cat>`;
   const values = numbers(one.values, `${SHEET}!$${column}$2:$${column}$${last}`);
   const head = `<c:idx val="${i}"/><c:order val="${i}"/>${name}`;
-  const labelled = labels(chart, type);
+  const labelled = labels(chart, type, inkWithin(chart, type.palette, i));
   if (kind === 'scatter') {
     const across = numbers(one.across ?? categories.map((_, k) => k + 1), `${SHEET}!$B$2:$B$${last}`);
     return `<c:ser>${head}<c:spPr><a:ln w="19050"><a:noFill/></a:ln></c:spPr><c:marker><c:symbol val="${dots}"/><c:size val="9"/><c:spPr>${solidFill(color)}</c:spPr></c:marker>${labelled}<c:xVal>${across}</c:xVal><c:yVal>${values}</c:yVal><c:smooth val="0"/></c:ser>`;
@@ -146,7 +148,7 @@ function series(chart: Chart, { dots }: ChartHand, i: number, type: Type): strin
   return `<c:ser>${head}${fill}${invert}${pieces}${labelled}${names}<c:val>${values}</c:val></c:ser>`;
 }
 
-function labels({ settings, format }: Chart, { text }: Type): string {
+function labels({ settings, format }: Chart, { text }: Type, within: ColorName): string {
   const { kind } = settings;
   const flags = (value: 0 | 1): string =>
     `<c:showLegendKey val="0"/><c:showVal val="${value}"/><c:showCatName val="0"/><c:showSerName val="0"/><c:showPercent val="0"/><c:showBubbleSize val="0"/>`;
@@ -154,5 +156,5 @@ function labels({ settings, format }: Chart, { text }: Type): string {
   if (!settings.labels || kind === 'area' || kind === 'scatter') return `<c:dLbls>${flags(0)}</c:dLbls>`;
   const inside = coloredByCategory(kind) || kind === 'stacked';
   const place = kind === 'doughnut' ? '' : `<c:dLblPos val="${inside ? 'ctr' : kind === 'line' ? 't' : 'outEnd'}"/>`;
-  return `<c:dLbls><c:numFmt formatCode="${xmlText(formatCode(format))}" sourceLinked="0"/><c:spPr><a:noFill/></c:spPr>${text(inside ? 'ground' : 'text', CHART_TYPE.text, coloredByCategory(kind))}${place}${flags(1)}</c:dLbls>`;
+  return `<c:dLbls><c:numFmt formatCode="${xmlText(formatCode(format))}" sourceLinked="0"/><c:spPr><a:noFill/></c:spPr>${text(inside ? within : 'text', CHART_TYPE.text, coloredByCategory(kind))}${place}${flags(1)}</c:dLbls>`;
 }

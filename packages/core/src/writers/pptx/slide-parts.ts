@@ -24,7 +24,7 @@ export interface Surroundings {
   /** Whether that is ours, with all that notes may have. */
   readonly ownNotes: boolean;
   /** Last changes to what is written of a slide. */
-  readonly finish?: (xml: string) => string;
+  readonly finish?: (xml: string, layout: SceneSlide['layout']) => string;
 }
 
 const END = '</p:sld>';
@@ -102,7 +102,7 @@ export class SlideParts {
         this.zip.add({ name: `ppt/${book}`, content: workbook(chart, this.#deflate), stored: true });
         this.add(
           `ppt/charts/${prefix}chart${n}.xml`,
-          finish(chartPart(chart, theme, language, 'rId1')),
+          finish(chartPart(chart, theme, language, 'rId1'), slide.layout),
           `${DRAWING}.drawingml.chart+xml`,
           [{ id: 'rId1', type: 'package', target: `../${book}` }],
         );
@@ -122,7 +122,7 @@ export class SlideParts {
     }
     const { origin } = this.#scene;
     const marked = origin === undefined ? xml : xml.replace(END, originMark(origin, xml) + END);
-    this.add(`ppt/${this.slideName(number)}`, finish(marked), `${TYPES}.slide+xml`, rels.list);
+    this.add(`ppt/${this.slideName(number)}`, finish(marked, slide.layout), `${TYPES}.slide+xml`, rels.list);
   }
 
   #override(palette: Palette): string {

@@ -128,7 +128,7 @@ function paragraphXml(
   const size =
     larger > 1 || paragraph.style === 'code' ? ` sz="${hundredths(frame.style.sizes[0]! * set.scale * larger)}"` : '';
   const attributes = `${paragraph.style === 'quote' ? ' i="1"' : ''}${size}`;
-  const fill = paragraph.style === 'quote' ? solidFill(set.color) : '';
+  const fill = paragraph.style === 'quote' || frame.says ? solidFill(set.color) : '';
   const runs = runsXml(withMark(paragraph.runs, bullet), spokenIn(context, paragraph.part, paragraph.style), {
     ...NOTHING,
     attributes,

@@ -25,7 +25,7 @@ import {
   type ZipReader,
 } from '../../container/index.ts';
 import type { PictureSource, Scene } from '../../scene/index.ts';
-import type { TemplateUse } from '../../theme/index.ts';
+import type { LayoutColors, MendedColor, TemplateUse } from '../../theme/index.ts';
 import { SCHEME } from './colors.ts';
 import { notesMasterPart } from './notes-part.ts';
 import { partedBehind, SECTIONS_URI, sectionList, sectionsIn, sectionsOf, type Section } from './section-list.ts';
@@ -75,7 +75,7 @@ export function writeIntoTemplate(
     layout: ({ layout }: Scene['slides'][number]) => `/${layout.part ?? ''}`,
     notesMaster: notesMaster === undefined ? `../notesMasters/${prefix}notesMaster1.xml` : `/${notesMaster}`,
     ownNotes: notesMaster === undefined,
-    finish: (xml: string) => withMendedColors(xml, scene),
+    finish: (xml: string, { colors }: Scene['slides'][number]['layout']) => withMended(xml, colors?.mended),
   };
   const parts = new SlideParts(zip, scene, pictures, at, deflate);
   slides.forEach((slide, i) => parts.addSlide(slide, i + 1));
@@ -108,12 +108,12 @@ export function writeIntoTemplate(
   }
   if (scene.slides.some(({ boxes }) => boxes.some(({ kind }) => kind === 'table'))) {
     const styles = [...known.values()].find(({ type }) => type === 'tableStyles')?.target;
-    const style = at.finish(tableStyle(theme));
+    const style = withMended(tableStyle(theme), theme.mended);
     if (styles !== undefined && source.has(styles))
       changed.set(styles, withTableStyle(readXmlTree(source, styles), style));
     else {
       const name = `${prefix}tableStyles.xml`;
-      parts.add(`ppt/${name}`, at.finish(tableStyles(theme)), `${TYPES}.tableStyles+xml`);
+      parts.add(`ppt/${name}`, withMended(tableStyles(theme), theme.mended), `${TYPES}.tableStyles+xml`);
       ours.push({ id: ids[1]!, type: 'tableStyles', target: `/ppt/${name}` });
     }
   }
@@ -320,15 +320,24 @@ function contentTypes(root: XmlNode, main: string, reached: ReadonlySet<string>,
 }
 
 /** Where a colour of the template could not be read, slides say how it is made of one of its own; its theme stays as it is. */
-function withMendedColors(xml: string, { theme }: Scene): string {
-  const mended = new Map(theme.mended?.map((color) => [SCHEME[color.name], color]));
-  if (mended.size === 0) return xml;
+function withMended(xml: string, mended: LayoutColors['mended'] | undefined): string {
+  if (mended === undefined) return xml;
+  const filled = withColors(xml, mended.fills);
+  return filled.replace(TEXT_PROPERTIES, (properties) => withColors(properties, mended.inks));
+}
+/** Of text and its bullets; in table styles too. */
+const TEXT_PROPERTIES = /<a:(rPr|defRPr|buClr|tcTxStyle)\b[^>]*(?<!\/)>.*?<\/a:\1>/gs;
+
+function withColors(xml: string, colors: readonly MendedColor[]): string {
+  if (colors.length === 0) return xml;
+  const mended = new Map(colors.map((color) => [SCHEME[color.name], color]));
   const share = (value: number): number => Math.round(value * 100_000);
-  return xml.replace(/<a:schemeClr val="(\w+)"(\/?)>/g, (whole, name: string, alone: string) => {
+  return xml.replace(/<a:schemeClr val="(\w+)"(\/?)>(?!<a:lum)/g, (whole, name: string, alone: string) => {
     const color = mended.get(name);
     if (color === undefined) return whole;
-    const plus = color.plus === 0 ? '' : `<a:lumOff val="${share(color.plus)}"/>`;
-    const open = `<a:schemeClr val="${SCHEME[color.from]}"><a:lumMod val="${share(color.factor)}"/>${plus}`;
-    return alone === '' ? open : `${open}</a:schemeClr>`;
+    const factor = color.factor === 1 ? '' : `<a:lumMod val="${share(color.factor)}"/>`;
+    const changes = `${factor}${color.plus === 0 ? '' : `<a:lumOff val="${share(color.plus)}"/>`}`;
+    const open = `<a:schemeClr val="${SCHEME[color.from]}"`;
+    return alone === '' ? `${open}>${changes}` : changes === '' ? `${open}/>` : `${open}>${changes}</a:schemeClr>`;
   });
 }
