@@ -218,7 +218,22 @@ test('a deck is built on the trust’s template, its layouts changed by hand, an
   expect([ours[0], ours[1], ours.at(-1)]).toEqual([false, true, false]);
   await page.getByRole('link', { name: 'Slides' }).click();
   await expect(sheet(page, 2).locator('image')).toHaveCount(1);
+  // That file once more, as somebody has it who edits the document again: what came of it is replaced where it stands.
   await shelf(page, 'Template');
+  await page.getByLabel('File of the template').setInputFiles(between);
+  const strip = page.getByRole('region', { name: 'Slides of the file' });
+  await expect(page.getByLabel('Replace the 4 slides that were made of')).toBeChecked();
+  await expect(strip.locator('svg').first()).toContainText('Their slide 1');
+  await expect(strip.getByText('2 replaced')).toBeVisible();
+  const again = info.outputPath('again.pptx');
+  expect(await exported(page, again)).toContain(': 0 faults');
+  const slidesIn = (path: string): number =>
+    Object.keys(unzipSync(readFileSync(path))).filter((name) => /^ppt\/slides\/[^/]+\.xml$/.test(name)).length;
+  expect(slidesIn(again)).toBe(slidesIn(between));
+  await shelf(page, 'Template');
+  await strip.getByRole('button', { name: 'Put yours before its first slide' }).click();
+  await expect(page.getByLabel('Slides of the template')).toHaveValue('after');
+  await expect(strip.getByText('4 slides of yours')).toBeVisible();
   await page.getByRole('button', { name: 'Without it' }).click();
   await page.getByRole('link', { name: 'Slides' }).click();
   await expect(sheet(page, 2).locator('image')).toHaveCount(0);

@@ -5,6 +5,7 @@ import {
   compareOutlines,
   compareTakes,
   convert,
+  drawOwnSlide,
   costMap,
   DENSITIES,
   documentLanguage,
@@ -92,6 +93,7 @@ const ANSWERERS: Answerers = {
   arrangement: (_, held) => arrangement(held),
   icons: ({ texts, most }) => findIcons(texts, most),
   template: (_, held) => templateAnswer(held),
+  ownSlides: ({ from, to }, held) => ownSlides(from, to, held),
   chart: ({ slide, part }, { converted }) => chartOffers(slide, part, converted),
   slides: ({ edits: more }, { document, edits, converted, templates }) =>
     convert(document, [...edits, ...more], converted, templates).pages.length,
@@ -155,6 +157,13 @@ async function arrangement({ document, edits, converted, templates, pause }: Hel
   return { layouts, changes, fixed };
 }
 
+function ownSlides(from: number, to: number, { converted, templates }: Held): Answers['ownSlides'] {
+  const model = templates.get(converted.decisions.template?.hash ?? '');
+  return model === undefined
+    ? []
+    : Array.from({ length: Math.max(0, Math.min(to, model.slides) - from) }, (_, i) => drawOwnSlide(model, from + i));
+}
+
 function templateAnswer({ converted, templates }: Held): TemplateAnswer | null {
   const { template } = converted.decisions;
   const model = template === null ? undefined : templates.get(template.hash);
@@ -169,6 +178,7 @@ function templateAnswer({ converted, templates }: Held): TemplateAnswer | null {
     size: { width: model.size.width / 914_400, height: model.size.height / 914_400 },
     slides: model.slides,
     titles: model.titles ?? [],
+    made: model.made ?? [],
     undrawn: model.undrawn,
     mended: theme.mended?.inks.filter(({ name }) => name !== 'panel').map(({ name }) => name) ?? [],
   };

@@ -11,6 +11,7 @@ import type {
   Destination,
   Diagnostic,
   DrawnSlide,
+  MadeSlides,
   Edit,
   EditionEdit,
   EditionReview,
@@ -237,6 +238,8 @@ export interface TemplateAnswer {
   readonly slides: number;
   /** Of its own slides, as far as it was read for them. */
   readonly titles: readonly string[];
+  /** Those of them that were made of documents. */
+  readonly made: readonly MadeSlides[];
   readonly undrawn: number;
   /** Colours that are not read where figures and charts need them. */
   readonly mended: readonly string[];
@@ -292,6 +295,8 @@ export interface Questions {
   readonly icons: { readonly texts: readonly string[]; readonly most: number };
   /** Which layouts of the deck's template stand for ours. */
   readonly template: object;
+  /** Slides that the deck's template has of its own, from one to before another, drawn. */
+  readonly ownSlides: { readonly from: number; readonly to: number };
   /** One layout for each slide, as all of them together are best. */
   readonly arrangement: object;
   /** The numbers of a table, and the charts that suit them. */
@@ -322,6 +327,8 @@ export interface Answers {
   readonly chart: ChartOffers | null;
   readonly icons: readonly (readonly Icon[])[];
   readonly template: TemplateAnswer | null;
+  /** Null for one that could not be drawn. */
+  readonly ownSlides: readonly (DrawnSlide | null)[];
   readonly slides: number;
 }
 

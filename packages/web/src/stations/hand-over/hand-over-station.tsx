@@ -206,7 +206,11 @@ function TemplateLines({ template }: { readonly template: TemplateUse }) {
       <li>built on {template.fileName}: its masters, layouts, fonts and colours</li>
       {(answer?.slides ?? 0) > 0 && (
         <li>
-          {template.behind === undefined ? KEPT[template.keep] : `yours stand behind its slide ${template.behind}`}
+          {template.behind !== undefined
+            ? `yours stand behind its slide ${template.behind}`
+            : template.replaces !== undefined
+              ? `its own slides stay; yours stand instead of those made of ${template.replaces} before`
+              : KEPT[template.keep]}
         </li>
       )}
       {missing.length > 0 && <li>set in {missing.join(' and ')}, which whoever edits it must have installed</li>}

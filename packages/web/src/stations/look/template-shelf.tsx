@@ -13,6 +13,7 @@ import { LAYOUT_LABELS } from '../../ui/labels.ts';
 import { Action, Heading, Notice, Select, Small } from '../../ui/recipes.tsx';
 import type { TemplateAnswer } from '../../worker/protocol.ts';
 import { tellingSlides, type ShelfProps } from './own-slides.tsx';
+import { PresentationStrip } from './presentation-strip.tsx';
 
 const SHOWN = 8;
 const KEEP_LABELS = {
@@ -26,6 +27,10 @@ function placed({ behind: _, ...use }: TemplateUse, where: string): TemplateUse 
     ? { ...use, keep: where as TemplateUse['keep'] }
     : { ...use, keep: 'before', behind: Number(where) };
 }
+/** @param document Whose slides in the file go, and yours stand where they stood; null for none. */
+function replacing({ behind: _, replaces: __, ...use }: TemplateUse, document: string | null): TemplateUse {
+  return document === null ? use : { ...use, keep: 'before', replaces: document };
+}
 
 const Matches = chakra('div', {
   base: {
@@ -38,6 +43,7 @@ const Matches = chakra('div', {
 
 export function TemplateShelf({ pages }: ShelfProps) {
   const deck = useDeck((state) => state.deck?.id ?? '');
+  const origin = useDeck((state) => state.deck?.fileName);
   const use = useDeck((state) => state.view?.template ?? null);
   const { answer } = useAnswer({ what: 'template' });
   const [failure, setFailure] = useState<string | null>(null);
@@ -49,9 +55,12 @@ export function TemplateShelf({ pages }: ShelfProps) {
     setFailure(null);
     setRemoved(null);
     try {
-      const { hash, fileName, removed: out } = await sendTemplate(deck, file, file.name);
+      const { hash, fileName, removed: out, made } = await sendTemplate(deck, file, file.name);
       setRemoved(out);
-      edit({ kind: 'template', template: { hash, fileName, layouts: {}, keep: 'none' } });
+      // What an earlier run made of this document is replaced where it stands, and its neighbours stay.
+      const before = made.find(({ document }) => document === origin);
+      const use = replacing({ hash, fileName, layouts: {}, keep: 'none' }, before?.document ?? null);
+      edit({ kind: 'template', template: use });
     } catch (error) {
       setFailure(error instanceof ApiError ? error.message : String(error));
     }
@@ -102,7 +111,7 @@ export function TemplateShelf({ pages }: ShelfProps) {
       {use !== null && answer === null && <Small mt="10px">Reading the template …</Small>}
       {use !== null && answer !== null && (
         <>
-          <Facts use={use} answer={answer} />
+          <Facts use={use} answer={answer} slides={pages.order.length} />
           <Box display="grid" gridTemplateColumns="repeat(auto-fill, minmax(230px, 1fr))" gap="12px" my="14px">
             {keys.map((key) => (
               <DeckSlide key={key} slideKey={key} number={pages.order.indexOf(key) + 1} />
@@ -127,7 +136,16 @@ function removedText({ macros, objects, links }: Removed): string | null {
   return `Taken out of the template: ${list}. Nothing in the presentation will run or lead outside by itself.`;
 }
 
-function Facts({ use, answer }: { readonly use: TemplateUse; readonly answer: TemplateAnswer }) {
+interface FactsProps {
+  readonly use: TemplateUse;
+  readonly answer: TemplateAnswer;
+  /** How many the deck has. */
+  readonly slides: number;
+}
+
+function Facts({ use, answer, slides }: FactsProps) {
+  const replaced = answer.made.find(({ document }) => document === use.replaces);
+  const setPlace = (where: string) => edit({ kind: 'template', template: placed(use, where) });
   const near = answer.fonts.filter(({ stands }) => stands === 'near');
   return (
     <Box mt="10px" display="grid" gap="6px">
@@ -145,7 +163,8 @@ function Facts({ use, answer }: { readonly use: TemplateUse; readonly answer: Te
       {answer.mended.length > 0 && (
         <Small>
           {answer.mended.length === 1 ? 'One colour' : `${answer.mended.length} colours`} of the template would not be
-          read on its ground; figures, charts and tables use shades of them that are.
+          read as text on its ground: text takes another of its colours or a shade, shapes keep{' '}
+          {answer.mended.length === 1 ? 'it' : 'them'}.
         </Small>
       )}
       {answer.undrawn > 0 && (
@@ -161,11 +180,11 @@ function Facts({ use, answer }: { readonly use: TemplateUse; readonly answer: Te
             aria-label="Slides of the template"
             value={use.behind === undefined ? use.keep : `${use.behind}`}
             maxW="420px"
-            onChange={(event) => edit({ kind: 'template', template: placed(use, event.target.value) })}
+            onChange={(event) => setPlace(event.target.value)}
           >
             {Object.entries(KEEP_LABELS).map(([keep, label]) => (
               <option key={keep} value={keep}>
-                {label}
+                {keep === 'before' && use.replaces !== undefined ? 'yours where those stood that they replace' : label}
               </option>
             ))}
             {Array.from({ length: answer.slides - 1 }, (_, i) => (
@@ -176,6 +195,36 @@ function Facts({ use, answer }: { readonly use: TemplateUse; readonly answer: Te
             ))}
           </Select>
         </Box>
+      )}
+      {use.keep !== 'none' &&
+        answer.made.map(({ document, slides: made }) => (
+          <chakra.label key={document} display="flex" gap="8px" fontSize="sm" cursor="pointer">
+            <input
+              type="checkbox"
+              checked={use.replaces === document}
+              onChange={(event) =>
+                edit({ kind: 'template', template: replacing(use, event.target.checked ? document : null) })
+              }
+            />
+            Replace the {count(made.length, 'slide')} that {made.length === 1 ? 'was' : 'were'} made of {document}{' '}
+            before
+          </chakra.label>
+        ))}
+      {replaced !== undefined && replaced.changed.length > 0 && (
+        <Notice>
+          {replaced.changed.length === 1 ? 'One' : replaced.changed.length} of the slides that are replaced{' '}
+          {replaced.changed.length === 1 ? 'was' : 'were'} written on in the file since:{' '}
+          {replaced.changed.map((i) => `slide ${i + 1}`).join(', ')}. These words go with{' '}
+          {replaced.changed.length === 1 ? 'it' : 'them'}; the file that you brought stays as it is.
+        </Notice>
+      )}
+      {answer.slides > 0 && (
+        <PresentationStrip
+          use={use}
+          answer={answer}
+          slides={slides}
+          place={(behind) => setPlace(behind === 0 ? 'after' : behind === answer.slides ? 'before' : `${behind}`)}
+        />
       )}
     </Box>
   );
