@@ -55,9 +55,17 @@ export function partedBehind(
 
 export function sectionList(sections: readonly Section[]): string {
   if (sections.length === 0) return '';
+  // Those of a file may have been numbered here too.
+  const used = new Set(sections.map(({ id }) => id));
+  let seed = 0;
+  const free = (): string => {
+    let id = guid(seed++, 2);
+    while (used.has(id)) id = guid(seed++, 2);
+    return id;
+  };
   const list = sections.map(
-    ({ name, slides, id }, i) =>
-      `<p14:section name="${xmlText(name)}" id="${id ?? guid(i, 2)}"><p14:sldIdLst>${slides.map((slide) => `<p14:sldId id="${slide}"/>`).join('')}</p14:sldIdLst></p14:section>`,
+    ({ name, slides, id }) =>
+      `<p14:section name="${xmlText(name)}" id="${id ?? free()}"><p14:sldIdLst>${slides.map((slide) => `<p14:sldId id="${slide}"/>`).join('')}</p14:sldIdLst></p14:section>`,
   );
   return `<p:ext uri="${SECTIONS_URI}"><p14:sectionLst xmlns:p14="http://schemas.microsoft.com/office/powerpoint/2010/main">${list.join('')}</p14:sectionLst></p:ext>`;
 }

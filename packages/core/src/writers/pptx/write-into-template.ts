@@ -98,7 +98,8 @@ export function writeIntoTemplate(
   if (notesMaster === undefined)
     ours.push({ id: ids[0]!, type: 'notesMaster', target: `/ppt/notesMasters/${prefix}notesMaster1.xml` });
   // Parts of theirs that say what is ours: what the file is about, where nothing else is in it, and how its tables look.
-  const changed = new Map(keep === 'none' ? propertiesOf(source, scene) : []);
+  const stay = [...known.values()].filter(({ type }) => type === 'slide').length - dropped.size;
+  const changed = new Map(keep === 'none' ? propertiesOf(source, scene) : countedAgain(source, stay + slides.length));
   const root = readRelationships(source, '');
   if (![...root.values()].some(({ type }) => type === 'core-properties')) {
     const name = `docProps/${prefix}core.xml`;
@@ -230,6 +231,22 @@ function propertiesOf(source: ZipReader, scene: Scene): readonly (readonly [part
       : [],
   );
 }
+
+/** What a file says of its slides: their number, and no longer their titles and words, which whoever edits it counts again. */
+function countedAgain(source: ZipReader, slides: number): readonly (readonly [part: string, xml: string])[] {
+  return [...readRelationships(source, '').values()].flatMap(({ type, target }) => {
+    if (type !== 'extended-properties' || !source.has(target)) return [];
+    const root = readXmlTree(source, target);
+    const content = root.content.flatMap((one) => {
+      const name = 'children' in one ? localName(one) : '';
+      if (COUNTED.has(name)) return [];
+      return 'children' in one && name === 'Slides' ? [withContent(one, [{ text: `${slides}` }])] : [one];
+    });
+    return [[target, writeXmlTree(withContent(root, content))] as const];
+  });
+}
+const COUNTED = new Set(['HeadingPairs', 'TitlesOfParts', 'Words', 'Paragraphs', 'Notes', 'HiddenSlides', 'TotalTime']);
+const localName = ({ written }: XmlNode): string => written.name.slice(written.name.indexOf(':') + 1);
 
 /** Their table styles with ours among them; the one that new tables get stays theirs. */
 function withTableStyle(root: XmlNode, style: string): string {
