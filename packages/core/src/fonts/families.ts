@@ -57,6 +57,13 @@ export function fontClass(name: string): { readonly panose: string; readonly pit
     : { panose: '020B0604020202020204', pitchFamily: 34 };
 }
 
+/** What a receiver that lacks a family most likely sets in its place: one that stands everywhere, of the same kind. */
+export function substituteOf(name: string): string {
+  const { family, stands } = shippedFamily(name);
+  if (stands === 'as-wide' || family === 'JetBrains Mono') return name;
+  return SERIFS.has(family) ? 'Times New Roman' : 'Arial';
+}
+
 /** How sure a measure in a shipped family is of what the receiver will see. */
 export type Stands = 'itself' | 'as-wide' | 'near';
 

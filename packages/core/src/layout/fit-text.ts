@@ -4,17 +4,26 @@ import { runsText } from '../content/index.ts';
 import type { Frame, Theme } from '../theme/index.ts';
 import { MOST_CODE, mostWords, wordsIn } from './draft.ts';
 import { paginate } from './paginate.ts';
-import { longestWord, measurePara, sidedAlign, sideOf, stackHeight } from './set-text.ts';
+import { longestWord, measurePara, safeMeasure, sidedAlign, sideOf, stackHeight } from './set-text.ts';
 import type { Para } from './page.ts';
 
 /** Sizes below the floor, tried only so that nothing is ever drawn outside its frame. */
 const LAST_RESORT = [16, 14, 12, 11, 10, 9, 8, 7, 6];
 
 export const heightAt = (paras: readonly Para[], frame: Frame, theme: Theme, size: number): number =>
-  stackHeight(paras.map((para) => measurePara(para, frame, theme, size)));
+  stackHeight(paras.map((para) => safeMeasure(para, frame, theme, size)));
 
-const fits = (paras: readonly Para[], frame: Frame, theme: Theme, size: number): boolean =>
-  heightAt(paras, frame, theme, size) <= ptFromEmu(frame.height);
+/** In the theme's fonts, and in those that stand in for them: these are measured only where the frame is nearly full. */
+function fits(paras: readonly Para[], frame: Frame, theme: Theme, size: number): boolean {
+  const room = ptFromEmu(frame.height);
+  const measures = paras.map((para) => measurePara(para, frame, theme, size));
+  const height = stackHeight(measures);
+  if (height > room) return false;
+  const more = measures.reduce((sum, { lines, lineHeight }) => sum + Math.ceil(lines.length * MORE) * lineHeight, 0);
+  return height + more <= room || heightAt(paras, frame, theme, size) <= room;
+}
+/** Share of its lines by which a paragraph may grow in a substitute; one line at least. */
+const MORE = 0.25;
 
 /**
  * Finds the largest type size at which `paras` fit `frame`.
@@ -133,16 +142,21 @@ const SLACK = 1.012;
 
 /** A frame as narrow as keeps the number of lines: few lines are then about as long as each other. */
 export function evenFrame(para: Para, frame: Frame, theme: Theme, size: number): Frame {
-  const lines = (width: number): number => measurePara(para, { ...frame, width: emu(width) }, theme, size).lines.length;
-  const count = measurePara(para, frame, theme, size).lines.length;
+  const measured = (width: number) => safeMeasure(para, { ...frame, width: emu(width) }, theme, size);
+  const { lines: whole, height: tall } = measured(frame.width);
+  const count = whole.length;
+  const keeps = (width: number): boolean => {
+    const { lines, height } = measured(width);
+    return lines.length <= count && height <= tall;
+  };
   if (count < 2 || count > MOST_EVEN) return frame;
   // Never so narrow that a word is torn which the frame could hold.
   const longest = Math.min(frame.width, emuFromPt(longestWord(para, frame, theme) * size));
   let [least, most] = [Math.max(longest, frame.width / (count + 1)), frame.width as number];
   while (most - least > frame.width / 200) {
     const middle = (least + most) / 2;
-    if (lines(middle) > count) least = middle;
-    else most = middle;
+    if (keeps(middle)) most = middle;
+    else least = middle;
   }
   const width = emu(Math.min(frame.width, most * SLACK));
   const spare = frame.width - width;

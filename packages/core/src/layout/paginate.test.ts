@@ -26,7 +26,7 @@ const pages = (...paras: readonly Para[]): readonly (readonly string[])[] =>
 const many = (n: number, level = 1, name = 'p'): readonly Para[] =>
   Array.from({ length: n }, (_, i) => point(`${name}${i}`, level));
 /** How many short points of the first level one page takes. */
-const ROOM = pages(...many(60))[0]!.length;
+const ROOM = Array.from({ length: 60 }, (_, n) => n).findLast((n) => pages(...many(n)).length === 1)!;
 const count = (...paras: readonly Para[]): readonly number[] => pages(...paras).map((page) => page.length);
 
 describe('pages', () => {

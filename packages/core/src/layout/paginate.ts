@@ -9,7 +9,7 @@ import type { Line } from '../fonts/index.ts';
 import type { Frame, Theme } from '../theme/index.ts';
 import { MOST_CODE, mostWords, wordsIn } from './draft.ts';
 import { drawnLines } from './drawn-code.ts';
-import { measurePara, stackHeight } from './set-text.ts';
+import { safeMeasure, stackHeight } from './set-text.ts';
 import type { Para } from './page.ts';
 
 const PAGE = 1000;
@@ -32,12 +32,12 @@ export function paginate(
 ): readonly (readonly Para[])[] {
   const room = ptFromEmu(frame.height);
   const pieces = paras.flatMap((para) => splitPara(para, frame, theme, size, room, most));
-  const measures = pieces.map((piece) => measurePara(piece, frame, theme, size));
+  const measures = pieces.map((piece) => safeMeasure(piece, frame, theme, size));
   const words = sums(pieces.map((piece) => wordsIn([piece])));
   const code = sums(pieces.map(({ style }, i) => (style === 'code' ? measures[i]!.lines.length : 0)));
   const tooMuch = (from: number, to: number): boolean =>
     words[to]! - words[from]! + wordsIn(repeated(from)) > most || code[to]! - code[from]! > MOST_CODE;
-  const measured = (para: Para) => measurePara(para, frame, theme, size);
+  const measured = (para: Para) => safeMeasure(para, frame, theme, size);
   const parents = new Map<number, readonly Para[]>();
   const repeated = (from: number): readonly Para[] => {
     let found = parents.get(from);
@@ -108,7 +108,7 @@ function pageCost(pieces: readonly Para[], from: number, to: number, slack: numb
 function splitPara(para: Para, frame: Frame, theme: Theme, size: number, room: number, words: number): readonly Para[] {
   const isCode = para.style === 'code';
   if (drawnLines(para) !== undefined) return [para];
-  const { height: whole, lines: all } = measurePara(para, frame, theme, size);
+  const { height: whole, lines: all } = safeMeasure(para, frame, theme, size);
   if (whole <= room && (isCode ? all.length <= MOST_CODE : runsReadWords(para.runs) <= words)) return [para];
   const text = runsText(para.runs);
   const trim = (runs: Para['runs']): Para['runs'] => (isCode ? runs : trimRuns(runs));
@@ -121,7 +121,8 @@ function splitPara(para: Para, frame: Frame, theme: Theme, size: number, room: n
     // A window, not all that is left: measuring a book again for each of its slides would take forever.
     const runs = trim(sliceRuns(para.runs, from, from + window));
     const skipped = isCode ? 0 : text.slice(from, from + window).search(/\S|$/);
-    const { lines, height, lineHeight } = measurePara({ ...para, runs }, frame, theme, size);
+    const { lines, height } = safeMeasure({ ...para, runs }, frame, theme, size);
+    const lineHeight = height / Math.max(1, lines.length);
     const atEnd = from + window >= text.length;
     const piece = runsText(runs);
     const wordsEnd = isCode ? undefined : endOfWords(piece, words);

@@ -8,7 +8,7 @@ import { FIGURE_DRAFTS, type FigureName } from './figure-drafts.ts';
 import { labelled, type FigureItem } from './figure-items.ts';
 import { Pen } from './figure-pen.ts';
 import type { Box, Para } from './page.ts';
-import { longestWord, measurePara, stackHeight } from './set-text.ts';
+import { longestWord, measurePara, safeMeasure, stackHeight } from './set-text.ts';
 
 /** Sizes of the points' text; what stands below them is a little smaller, never below 16 points. */
 const FIGURE_SIZES = [28, 24, 22, 20, 18];
@@ -131,7 +131,7 @@ const HEADING = 40; // characters
 
 /** Large type is for few words: it must not make a tower of them, and none may be torn. */
 function suits(paras: readonly Para[], place: Frame, theme: Theme, size: number): boolean {
-  const measures = paras.map((para) => measurePara(para, place, theme, size));
+  const measures = paras.map((para) => safeMeasure(para, place, theme, size));
   return (
     stackHeight(measures) <= ptFromEmu(place.height) &&
     paras.every((para) => longestWord(para, place, theme) * size <= ptFromEmu(place.width)) &&

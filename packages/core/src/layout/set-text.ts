@@ -18,6 +18,7 @@ import {
   type FontMetrics,
   type Line,
   type MeasuredText,
+  substituteOf,
 } from '../fonts/index.ts';
 import type { ColorName, Frame, Theme } from '../theme/index.ts';
 import type { Para, SetLine, SetParagraph } from './page.ts';
@@ -82,10 +83,11 @@ export function paraSetting(
     case 'code':
       return { ...base, spaceBefore: theme.levels[0].spaceBefore, scale: CODE_SCALE, mono: true };
     case 'point': {
-      const { color: usual, ...rest } = theme.levels[para.level - 1]!;
+      const usual = theme.levels[para.level - 1]!;
       // On a template's layout free text, and text that would not be read, has the colour of its place.
-      const color = theme.template !== undefined && frame.style.paint === undefined ? frame.style.color : usual;
-      const level = { ...rest, color, bulletColor: color === usual ? rest.bulletColor : color };
+      const { paint, color } = frame.style;
+      const level =
+        theme.template !== undefined && paint === undefined ? { ...usual, color, bulletColor: color } : usual;
       return para.marks === undefined
         ? { ...base, ...level }
         : { ...base, ...level, ...marked(para.level, para.mark, para.marks, frame, theme) };
@@ -213,6 +215,33 @@ export function measurePara(para: Para, frame: Frame, theme: Theme, size: number
   const other = otherHeightOf(para.runs).lineHeight * frame.style.lineSpacing;
   const height = Math.max(lineHeight(theme, frame, setting), other) * own;
   return { setting, lines, lineHeight: height, height: Math.max(1, lines.length) * height };
+}
+
+/** The theme as it is set where its fonts are lacking; null where they are sure to be there, or an organisation's own. */
+const inSubstitutes = remembered((theme: Theme): Theme | null => {
+  const { heading, body, mono } = theme.fonts;
+  const fonts = { heading: substituteOf(heading), body: substituteOf(body), mono };
+  const same = fonts.heading === heading && fonts.body === body;
+  return same || theme.template !== undefined ? null : { ...theme, fonts };
+});
+/** No text of some length is wider than that in a substitute. */
+const WIDER = 1.35;
+
+/** The same, as high as the paragraph is in the theme's fonts or in those that stand in for them, whichever is more. */
+export function safeMeasure(para: Para, frame: Frame, theme: Theme, size: number): Measure {
+  const own = measurePara(para, frame, theme, size);
+  const other = inSubstitutes(theme);
+  if (other === null || para.style === 'code') return own;
+  const [line, ...more] = own.lines;
+  const room = (ptFromEmu(frame.width) - own.setting.indent) / (size * own.setting.scale);
+  // Most lines are short: they stay what they are.
+  if (more.length === 0 && (line === undefined || line.width * WIDER <= room)) {
+    const height = lineHeight(other, frame, own.setting) * size * own.setting.scale;
+    return height <= own.height ? own : { ...own, height, lineHeight: height };
+  }
+  const substitute = measurePara(para, frame, other, size);
+  if (substitute.height <= own.height) return own;
+  return { ...own, height: substitute.height, lineHeight: Math.max(own.lineHeight, substitute.lineHeight) };
 }
 
 /** Width of the longest piece of a paragraph in which no line may break, in points at a size of 1. */

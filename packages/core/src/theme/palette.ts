@@ -1,4 +1,5 @@
 /** Makes palettes whose roles always read well: from a theme's seeds, from one colour, from the colours of a picture. */
+import { getOrMake, remembered } from '../base/index.ts';
 import { contrastRatio, distance, hexOf, lchOf, readable, type Hex, type Lch } from './color.ts';
 
 export const COLOR_NAMES = [
@@ -54,11 +55,13 @@ export const SPOILT = 0.2;
 export const isLarge = (size: number, bold: boolean): boolean => size >= (bold ? 18.5 : 24);
 const TEXT_RATIO = 7;
 /** The colour of text on filled shapes: that of the ground, where it is read on all of them. Palettes made here are so; an organisation's may be pale. */
-export function inkOn(palette: Palette, fills: readonly ColorName[]): 'ground' | 'text' {
-  const least = (ink: ColorName): number =>
-    Math.min(...fills.map((fill) => contrastRatio(palette[ink], palette[fill])));
-  return least('ground') >= READABLE || least('ground') >= least('text') ? 'ground' : 'text';
-}
+export const inkOn = (palette: Palette, fills: readonly ColorName[]): 'ground' | 'text' =>
+  getOrMake(inksOf(palette), fills.join(' '), () => {
+    const least = (ink: ColorName): number =>
+      Math.min(...fills.map((fill) => contrastRatio(palette[ink], palette[fill])));
+    return least('ground') >= READABLE || least('ground') >= least('text') ? 'ground' : 'text';
+  });
+const inksOf = remembered((_: Palette) => new Map<string, 'ground' | 'text'>());
 const TURNS = [0, 40, 80, 120, 160, 200, 240, 280, 320];
 /** Least distance of two accents in OKLab. */
 const APART = 0.09;
