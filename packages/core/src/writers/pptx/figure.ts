@@ -5,6 +5,7 @@ import { contains, middleOf, type Geometry, type LayoutName, type Rect, type Sid
 import { solidFill } from './colors.ts';
 import { freeText, iconXml, NO_INSETS, shapeXml, textRect, type Insets } from './shapes.ts';
 import { freeTextBody, type TextContext } from './text.ts';
+import { fileWords, itemName } from './words.ts';
 import { emuOf, nonVisual, xfrm } from './xml.ts';
 
 type FigurePart = ShapeBox | IconBox | ConnectorBox | TextBox;
@@ -16,16 +17,6 @@ export const isFigurePart = (box: Box): box is FigurePart =>
   box.kind === 'connector' ||
   (box.kind === 'text' && box.item !== undefined);
 
-/** What an item is called in a figure. */
-const ITEM_NAMES: Readonly<Partial<Record<LayoutName, string>>> = {
-  steps: 'Step',
-  cycle: 'Step',
-  timeline: 'Date',
-  'icon-grid': 'Card',
-  pyramid: 'Layer',
-  funnel: 'Layer',
-  matrix: 'Field',
-};
 /** Figures whose items follow each other. */
 const IN_ORDER: ReadonlySet<LayoutName> = new Set(['steps', 'cycle', 'timeline']);
 
@@ -54,13 +45,14 @@ export function figureGroup(
   const common = parts.filter((part) => part.kind !== 'connector' && part.item === undefined);
   const behind = drawn(common, next, context, '').xml;
   if (items.size === 0) return behind;
+  const ours = fileWords(context.language);
   const names: string[] = [];
   const inside = [...items]
     .sort(([a], [b]) => a - b)
     .map(([i, own]) => {
       const words = firstWords(own);
       names.push(words);
-      const name = `${ITEM_NAMES[layout.name] ?? 'Item'} ${i + 1}${words === '' ? '' : `: ${words}`}`;
+      const name = `${itemName(ours, layout.name)} ${i + 1}${words === '' ? '' : `: ${words}`}`;
       const group = next();
       const { xml, written, count } = drawn(own, next, context, name);
       shapes.set(i, written);
@@ -69,7 +61,11 @@ export function figureGroup(
   const lines = parts.flatMap((part) => (part.kind === 'connector' ? [connectorXml(part, shapes, next())] : []));
   const said = names.filter((name) => name !== '').join(IN_ORDER.has(layout.name) ? ' → ' : '; ');
   return groupXml(
-    nonVisual(id, `${layout.label} ${id}`, said === '' ? undefined : said),
+    nonVisual(
+      id,
+      `${ours === fileWords(null) ? layout.label : ours.roles.figure} ${id}`,
+      said === '' ? undefined : said,
+    ),
     extentOf(parts),
     behind + inside.join('') + lines.join(''),
   );

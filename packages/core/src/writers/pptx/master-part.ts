@@ -1,4 +1,5 @@
 /** Slide master and layouts (ECMA-376-1 §19.3.1.42, §19.3.1.39): everything that slides inherit. */
+import type { LanguageTag } from '../../base/index.ts';
 import { xmlText } from '../../container/index.ts';
 import type { PictureId } from '../../content/index.ts';
 import {
@@ -14,10 +15,11 @@ import {
   type Theme,
 } from '../../theme/index.ts';
 import { solidFill } from './colors.ts';
-import { FRAME_NAMES, LAYOUT_TYPES, masterFoot, placeholder } from './placeholders.ts';
+import { LAYOUT_TYPES, masterFoot, placeholder } from './placeholders.ts';
 import { presetGeometry } from './shapes.ts';
 import { ANCHOR, plainLevel, pointLevel } from './text-style.ts';
 import { colorMap } from './theme-part.ts';
+import { fileWords, roleName, type FileWords } from './words.ts';
 import { emuOf, NS, tree, xfrm, XML } from './xml.ts';
 
 /** Relationship id of a picture of the part that is written; undefined when its bytes are not at hand. */
@@ -26,19 +28,26 @@ export type PictureRel = (id: PictureId) => string | undefined;
 const body = (frame: Frame): string =>
   `<a:bodyPr vert="horz" wrap="square" lIns="0" tIns="0" rIns="0" bIns="0" anchor="${ANCHOR[frame.anchor]}"><a:normAutofit/></a:bodyPr>`;
 
-function placeholderShape(frame: Frame, id: number, ph: string, listStyle: string, prompt: string): string {
-  return `<p:sp><p:nvSpPr><p:cNvPr id="${id}" name="${FRAME_NAMES[frame.role]} ${id}"/><p:cNvSpPr><a:spLocks noGrp="1"/></p:cNvSpPr><p:nvPr>${ph}</p:nvPr></p:nvSpPr><p:spPr>${xfrm(frame)}<a:prstGeom prst="rect"><a:avLst/></a:prstGeom></p:spPr><p:txBody>${body(frame)}<a:lstStyle>${listStyle}</a:lstStyle>${prompt}</p:txBody></p:sp>`;
+function placeholderShape(
+  frame: Frame,
+  name: string,
+  id: number,
+  ph: string,
+  listStyle: string,
+  prompt: string,
+): string {
+  return `<p:sp><p:nvSpPr><p:cNvPr id="${id}" name="${name} ${id}"/><p:cNvSpPr><a:spLocks noGrp="1"/></p:cNvSpPr><p:nvPr>${ph}</p:nvPr></p:nvSpPr><p:spPr>${xfrm(frame)}<a:prstGeom prst="rect"><a:avLst/></a:prstGeom></p:spPr><p:txBody>${body(frame)}<a:lstStyle>${listStyle}</a:lstStyle>${prompt}</p:txBody></p:sp>`;
 }
 
-const paragraph = (text: string, level = 0): string =>
-  `<a:p>${level > 0 ? `<a:pPr lvl="${level}"/>` : ''}<a:r><a:rPr lang="en-GB"/><a:t>${text}</a:t></a:r></a:p>`;
-const LEVELS = ['Point', 'Second level', 'Third level', 'Fourth level', 'Fifth level'].map(paragraph).join('');
+const paragraph = (text: string, language: LanguageTag, level = 0): string =>
+  `<a:p>${level > 0 ? `<a:pPr lvl="${level}"/>` : ''}<a:r><a:rPr lang="${language}"/><a:t>${xmlText(text)}</a:t></a:r></a:p>`;
 
-function prompt({ role }: Frame, text: string): string {
+/** @param text The author's, at the foot. @param language The author's. */
+function prompt({ role }: Frame, ours: FileWords, text: string, language: LanguageTag): string {
   if (role === 'number')
-    return '<a:p><a:fld id="{B6F15528-21DE-4FAA-801E-634DDDAF4B2B}" type="slidenum"><a:rPr lang="en-GB"/><a:t>‹#›</a:t></a:fld><a:endParaRPr lang="en-GB"/></a:p>';
-  if (role.startsWith('body')) return LEVELS;
-  return text === '' ? paragraph(FRAME_NAMES[role]) : paragraph(xmlText(text));
+    return `<a:p><a:fld id="{B6F15528-21DE-4FAA-801E-634DDDAF4B2B}" type="slidenum"><a:rPr lang="${ours.language}"/><a:t>‹#›</a:t></a:fld><a:endParaRPr lang="${ours.language}"/></a:p>`;
+  if (role.startsWith('body')) return ours.levels.map((level, i) => paragraph(level, ours.language, i)).join('');
+  return text === '' ? paragraph(roleName(ours, role), ours.language) : paragraph(text, language);
 }
 
 const background = (ground: Layout['ground']): string =>
@@ -66,22 +75,32 @@ const masterPictures = (theme: Theme): readonly LayoutPicture[] => layoutNamed(t
 export const footText = (theme: Theme, role: Frame['role']): string =>
   role === 'footer' || role === 'date' ? (theme.look?.foot[role].text ?? '') : '';
 
-export function masterPart(theme: Theme, rel: PictureRel): string {
+/** @param language Of the deck. */
+export function masterPart(theme: Theme, language: LanguageTag, rel: PictureRel): string {
+  const ours = fileWords(language);
   const layout = layoutNamed(theme, 'points');
   const title = frameOf(layout, 'title')!;
   const points = frameOf(layout, 'body')!;
   const foot = layout.frames.flatMap((frame) => (isFoot(frame.role) ? [{ ...frame, role: frame.role }] : []));
   let id = 2;
   const shapes = [
-    placeholderShape(title, id++, '<p:ph type="title"/>', '', prompt(title, '')),
-    placeholderShape(points, id++, '<p:ph type="body" idx="1"/>', '', prompt(points, '')),
+    placeholderShape(title, ours.roles.title, id++, '<p:ph type="title"/>', '', prompt(title, ours, '', language)),
+    placeholderShape(
+      points,
+      ours.roles.body,
+      id++,
+      '<p:ph type="body" idx="1"/>',
+      '',
+      prompt(points, ours, '', language),
+    ),
     ...foot.map((frame) =>
       placeholderShape(
         frame,
+        roleName(ours, frame.role),
         id++,
         masterFoot(frame.role),
         plainLevel('lvl1pPr', frame.style, frame.align),
-        prompt(frame, footText(theme, frame.role)),
+        prompt(frame, ours, footText(theme, frame.role), language),
       ),
     ),
     ...masterPictures(theme).map((picture) => pictureShape(picture, id++, rel)),
@@ -101,7 +120,9 @@ export const otherLevels = ({ mirrored }: Theme): string =>
       `<a:lvl${i + 1}pPr marL="${i * 457_200}" algn="${mirrored ? 'r' : 'l'}"${mirrored ? ' rtl="1"' : ''}><a:defRPr sz="1800" kern="1200">${solidFill('text')}<a:latin typeface="+mn-lt"/><a:ea typeface="+mn-ea"/><a:cs typeface="+mn-cs"/></a:defRPr></a:lvl${i + 1}pPr>`,
   ).join('');
 
-export function layoutPart(layout: Layout, theme: Theme, rel: PictureRel): string {
+/** @param language Of the deck. */
+export function layoutPart(layout: Layout, theme: Theme, language: LanguageTag, rel: PictureRel): string {
+  const ours = fileWords(language);
   const content = footPlace(layout.name) === 'content';
   let id = 2;
   const marks = layout.marks.map((mark) => markShape(mark, id++)).join('');
@@ -112,10 +133,11 @@ export function layoutPart(layout: Layout, theme: Theme, rel: PictureRel): strin
     .map((frame) =>
       placeholderShape(
         frame,
+        roleName(ours, frame.role),
         id++,
         placeholder(frame, layout.name),
         ownStyle(frame, theme),
-        prompt(frame, footText(theme, frame.role)),
+        prompt(frame, ours, footText(theme, frame.role), language),
       ),
     );
   const type = LAYOUT_TYPES[layout.name];

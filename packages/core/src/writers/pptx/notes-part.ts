@@ -1,11 +1,12 @@
 /** Notes slides and their master (ECMA-376-1 §19.3.1.26, §19.3.1.27). */
-import { firstStrong } from '../../base/index.ts';
+import { firstStrong, type LanguageTag } from '../../base/index.ts';
 import { runsText } from '../../content/index.ts';
 import type { Note } from '../../scene/index.ts';
 import type { Theme } from '../../theme/index.ts';
 import { bulletsOf, withMark, type Bullet } from './bullet.ts';
 import { runsXml, type TextContext } from './text.ts';
 import { colorMap } from './theme-part.ts';
+import { fileWords } from './words.ts';
 import { guid, nonVisual, NS, tree, XML } from './xml.ts';
 
 export const NOTES_WIDTH = 6_858_000;
@@ -30,18 +31,22 @@ const FOOT = [
   ['sldNum', 'Page number', 5, 3_884_613, 8_685_213, 'r'],
 ] as const;
 
-export function notesMasterPart(theme: Theme): string {
+/** @param language Of the deck. */
+export function notesMasterPart(theme: Theme, language: LanguageTag): string {
+  const ours = fileWords(language);
   const levels = Array.from(
     { length: 5 },
     (_, i) =>
       `<a:lvl${i + 1}pPr marL="${i * 228_600}" algn="l"><a:spcBef><a:spcPts val="600"/></a:spcBef><a:defRPr sz="1200" kern="1200"><a:solidFill><a:schemeClr val="tx1"/></a:solidFill><a:latin typeface="+mn-lt"/><a:ea typeface="+mn-ea"/><a:cs typeface="+mn-cs"/></a:defRPr></a:lvl${i + 1}pPr>`,
   ).join('');
-  const prompt = '<a:p><a:r><a:rPr lang="en-GB"/><a:t>Notes</a:t></a:r></a:p>';
+  const prompt = `<a:p><a:r><a:rPr lang="${ours.language}"/><a:t>${ours.notes}</a:t></a:r></a:p>`;
   const foot = FOOT.map(([type, name, index, x, y, align], i) => {
     const id = i + 4;
     const said =
-      type === 'sldNum' ? `<a:fld id="${guid(0, 3)}" type="slidenum"><a:rPr lang="en-GB"/><a:t>‹#›</a:t></a:fld>` : '';
-    return `<p:sp><p:nvSpPr>${nonVisual(id, `${name} ${id}`)}<p:cNvSpPr><a:spLocks noGrp="1"/></p:cNvSpPr><p:nvPr><p:ph type="${type}" sz="quarter"${index === 0 ? '' : ` idx="${index}"`}/></p:nvPr></p:nvSpPr><p:spPr><a:xfrm><a:off x="${x}" y="${y}"/><a:ext cx="2971800" cy="458788"/></a:xfrm><a:prstGeom prst="rect"><a:avLst/></a:prstGeom></p:spPr><p:txBody><a:bodyPr vert="horz" anchor="${y === 0 ? 't' : 'b'}"/><a:lstStyle><a:lvl1pPr algn="${align}"><a:defRPr sz="1200"/></a:lvl1pPr></a:lstStyle><a:p>${said}<a:endParaRPr lang="en-GB"/></a:p></p:txBody></p:sp>`;
+      type === 'sldNum'
+        ? `<a:fld id="${guid(0, 3)}" type="slidenum"><a:rPr lang="${ours.language}"/><a:t>‹#›</a:t></a:fld>`
+        : '';
+    return `<p:sp><p:nvSpPr>${nonVisual(id, `${name} ${id}`)}<p:cNvSpPr><a:spLocks noGrp="1"/></p:cNvSpPr><p:nvPr><p:ph type="${type}" sz="quarter"${index === 0 ? '' : ` idx="${index}"`}/></p:nvPr></p:nvSpPr><p:spPr><a:xfrm><a:off x="${x}" y="${y}"/><a:ext cx="2971800" cy="458788"/></a:xfrm><a:prstGeom prst="rect"><a:avLst/></a:prstGeom></p:spPr><p:txBody><a:bodyPr vert="horz" anchor="${y === 0 ? 't' : 'b'}"/><a:lstStyle><a:lvl1pPr algn="${align}"><a:defRPr sz="1200"/></a:lvl1pPr></a:lstStyle><a:p>${said}<a:endParaRPr lang="${ours.language}"/></a:p></p:txBody></p:sp>`;
   }).join('');
   // Notes are printed: always dark on white.
   return `${XML}<p:notesMaster ${NS}><p:cSld><p:bg><p:bgPr><a:solidFill><a:schemeClr val="bg1"/></a:solidFill><a:effectLst/></p:bgPr></p:bg>${tree(image(IMAGE) + text(TEXT, prompt) + foot)}</p:cSld>${colorMap({ ...theme, dark: false })}<p:notesStyle>${levels}</p:notesStyle></p:notesMaster>`;

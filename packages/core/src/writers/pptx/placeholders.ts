@@ -52,29 +52,6 @@ export const masterFoot = (role: FootRole): string => MASTER_FOOT[role];
 const attribute = (name: string, value: string | null): string =>
   value === null ? '' : ` ${name}="${xmlText(value)}"`;
 
-export const FRAME_NAMES: Readonly<Record<Role, string>> = {
-  title: 'Title',
-  subtitle: 'Subtitle',
-  body: 'Content',
-  body2: 'Content right',
-  body3: 'Content third',
-  head: 'Heading left',
-  head2: 'Heading right',
-  quote: 'Quotation',
-  big: 'Number',
-  caption: 'Caption',
-  picture: 'Picture',
-  picture2: 'Picture 2',
-  picture3: 'Picture 3',
-  picture4: 'Picture 4',
-  table: 'Table',
-  chart: 'Chart',
-  figure: 'Figure',
-  footer: 'Footer',
-  date: 'Date',
-  number: 'Slide number',
-};
-
 /** Layout types (§19.7.15); receivers use them to match layouts of another master. */
 export const LAYOUT_TYPES: Readonly<Partial<Record<LayoutName, string>>> = {
   cover: 'title',

@@ -16,11 +16,12 @@ import { xmlText } from '../../container/index.ts';
 import { solidFill } from './colors.ts';
 import { footText } from './master-part.ts';
 import { pictureXml } from './picture.ts';
-import { FRAME_NAMES, placeholder } from './placeholders.ts';
+import { placeholder } from './placeholders.ts';
 import { figureGroup, isFigurePart } from './figure.ts';
 import { freeText } from './shapes.ts';
 import { tableXml } from './table.ts';
 import { spokenIn, textBody, type TextContext } from './text.ts';
+import { fileWords, roleName } from './words.ts';
 import { guid, nonVisual, NS, tree, xfrm, XML } from './xml.ts';
 
 export interface SlideContext extends TextContext {
@@ -50,7 +51,7 @@ export function slidePart(slide: SceneSlide, context: SlideContext): string {
 
 function boxXml(box: Box, slide: SceneSlide, id: number, context: SlideContext): string {
   const ph = placeholder(box.frame, slide.layout.name);
-  const name = `${FRAME_NAMES[box.frame.role]} ${id}`;
+  const name = `${roleName(fileWords(context.language), box.frame.role)} ${id}`;
   switch (box.kind) {
     case 'text':
       return ph === '' || box.free === true
@@ -122,5 +123,5 @@ function footXml(frame: Frame, slide: SceneSlide, id: number, { theme, language 
     frame.role === 'number'
       ? `<a:fld id="${guid(0, 1)}" type="slidenum"><a:rPr lang="${language}"${fill}<a:t>${slide.number}</a:t></a:fld><a:endParaRPr lang="${language}"/>`
       : `<a:r><a:rPr lang="${language}"${fill}<a:t>${xmlText(footText(theme, frame.role))}</a:t></a:r>`;
-  return `<p:sp><p:nvSpPr>${nonVisual(id, `${FRAME_NAMES[frame.role]} ${id}`)}<p:cNvSpPr><a:spLocks noGrp="1"/></p:cNvSpPr><p:nvPr>${placeholder(frame, slide.layout.name)}</p:nvPr></p:nvSpPr><p:spPr/><p:txBody><a:bodyPr/><a:lstStyle/><a:p>${text}</a:p></p:txBody></p:sp>`;
+  return `<p:sp><p:nvSpPr>${nonVisual(id, `${roleName(fileWords(language), frame.role)} ${id}`)}<p:cNvSpPr><a:spLocks noGrp="1"/></p:cNvSpPr><p:nvPr>${placeholder(frame, slide.layout.name)}</p:nvPr></p:nvSpPr><p:spPr/><p:txBody><a:bodyPr/><a:lstStyle/><a:p>${text}</a:p></p:txBody></p:sp>`;
 }

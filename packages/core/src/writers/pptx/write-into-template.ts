@@ -2,7 +2,7 @@
  * Writes a scene into an organisation's presentation: its masters, layouts and themes stay byte for byte as they were, its
  * own slides go or stay before or after ours (ECMA-376-1 §13, ECMA-376-2).
  */
-import { decodeUtf8 } from '../../base/index.ts';
+import { decodeUtf8, USUAL_LANGUAGE } from '../../base/index.ts';
 import {
   contentWithout,
   mainPart,
@@ -80,9 +80,12 @@ export function writeIntoTemplate(
   const parts = new SlideParts(zip, scene, pictures, at, deflate);
   slides.forEach((slide, i) => parts.addSlide(slide, i + 1));
   if (notesMaster === undefined) {
-    parts.add(`ppt/notesMasters/${prefix}notesMaster1.xml`, notesMasterPart(theme), `${TYPES}.notesMaster+xml`, [
-      { id: 'rId1', type: 'theme', target: `../theme/${prefix}theme1.xml` },
-    ]);
+    parts.add(
+      `ppt/notesMasters/${prefix}notesMaster1.xml`,
+      notesMasterPart(theme, scene.language ?? USUAL_LANGUAGE),
+      `${TYPES}.notesMaster+xml`,
+      [{ id: 'rId1', type: 'theme', target: `../theme/${prefix}theme1.xml` }],
+    );
     parts.add(`ppt/theme/${prefix}theme1.xml`, themePart(theme), THEME);
   }
 

@@ -1,5 +1,5 @@
 /** Writes a scene as PPTX (ECMA-376-1 §13, §19): everything native, everything that can be inherited inherited. */
-import { groupBy } from '../../base/index.ts';
+import { groupBy, USUAL_LANGUAGE } from '../../base/index.ts';
 import type { FaceStyle } from '../../fonts/index.ts';
 import { ZipWriter, type Deflate } from '../../container/index.ts';
 import type { EmbeddedFace, PictureSource, Scene } from '../../scene/index.ts';
@@ -25,6 +25,7 @@ export function writePptx(
 ): Uint8Array {
   const { theme, slides } = scene;
   const zip = new ZipWriter(deflate);
+  const language = scene.language ?? USUAL_LANGUAGE;
   const at = {
     prefix: '',
     layout: ({ layout }: Scene['slides'][number]) =>
@@ -36,16 +37,16 @@ export function writePptx(
   const masterRels = new Rels();
   theme.layouts.forEach((_, i) => masterRels.add('slideLayout', `../slideLayouts/slideLayout${i + 1}.xml`));
   masterRels.add('theme', '../theme/theme1.xml');
-  const master = masterPart(theme, parts.pictureOf(masterRels));
+  const master = masterPart(theme, language, parts.pictureOf(masterRels));
   parts.add('ppt/slideMasters/slideMaster1.xml', master, `${TYPES}.slideMaster+xml`, masterRels.list);
   theme.layouts.forEach((layout, i) => {
     const rels = new Rels();
     rels.add('slideMaster', '../slideMasters/slideMaster1.xml');
-    const xml = layoutPart(layout, theme, parts.pictureOf(rels));
+    const xml = layoutPart(layout, theme, language, parts.pictureOf(rels));
     parts.add(`ppt/slideLayouts/slideLayout${i + 1}.xml`, xml, `${TYPES}.slideLayout+xml`, rels.list);
   });
   parts.add('ppt/theme/theme1.xml', themePart(theme), THEME);
-  parts.add('ppt/notesMasters/notesMaster1.xml', notesMasterPart(theme), `${TYPES}.notesMaster+xml`, [
+  parts.add('ppt/notesMasters/notesMaster1.xml', notesMasterPart(theme, language), `${TYPES}.notesMaster+xml`, [
     { id: 'rId1', type: 'theme', target: '../theme/theme2.xml' },
   ]);
   parts.add('ppt/theme/theme2.xml', themePart(theme), THEME);
