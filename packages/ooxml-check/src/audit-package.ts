@@ -1,6 +1,7 @@
 /** Counts what an expert would still remark of a sound presentation: what its receiver, or somebody who does not see it, lacks. */
 import type { XmlElement } from 'libxml2-wasm';
 import { Package } from './open-package.ts';
+import { slidesOf } from './slides-of.ts';
 import { attribute, elements, values } from './xml.ts';
 
 export const AUDIT_RULES = [
@@ -39,15 +40,6 @@ export async function auditPackage(bytes: Uint8Array): Promise<readonly Remark[]
   } finally {
     opened.dispose();
   }
-}
-
-/** Slides in the order in which they are shown. */
-function slidesOf(opened: Package, main: string): readonly string[] {
-  const tree = opened.tree(main);
-  const relationships = opened.relationships(main);
-  return tree === undefined
-    ? []
-    : values(tree, '/p:presentation/p:sldIdLst/p:sldId/@r:id').flatMap((id) => relationships.get(id)?.target ?? []);
 }
 
 const LEAST_SIZE = 1200; // hundredths of a point
