@@ -235,6 +235,18 @@ if (wanted('look')) {
     true,
   );
 }
+if (wanted('template')) {
+  const [floor, read, slides, write] = inTurns('template', ['floor', 'read', 'slides', 'write']);
+  const to = (one, other) => `${times(one.ms / other.ms)} (${ms(one.ms)} / ${ms(other.ms)})`;
+  const memory = ({ peakMegabytes }) => `, ${Math.round(peakMegabytes)} MB at most`;
+  const size = `${Math.round(floor.extra.bytes / 1e6)} MB`;
+  row(`a template of ${size} with 200 slides read, to unpacking it`, to(read, floor) + memory(read), '', true);
+  row('the same with its slides drawn', to(slides, floor) + memory(slides), '', true);
+  row('a deck of 100 slides made and written into it', to(write, floor) + memory(write), '', true);
+  const [plain, fonts] = inTurns('template', ['plain', 'fonts']);
+  const more = Math.round((fonts.extra.bytes - plain.extra.bytes) / 1000);
+  row('a deck of 100 slides written with its fonts, to without', `${to(fonts, plain)}, ${more} kB more`, '', true);
+}
 if (wanted('pptx')) {
   const [ours, peer] = inTurns('pptx', ['ours', 'pptxgenjs']);
   row(
