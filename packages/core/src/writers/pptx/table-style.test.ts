@@ -1,6 +1,9 @@
 /** A table's style says all of its look, in every theme, so that cells need not. */
 import { expect, test } from '@jest/globals';
-import { THEMES } from '../../test/build.ts';
+import { strFromU8 } from 'fflate';
+import { ZipReader } from '../../container/index.ts';
+import { convert, writeDeck } from '../../pipeline/index.ts';
+import { doc, h, table, THEMES } from '../../test/build.ts';
 import { cellLook } from '../../theme/index.ts';
 import { styledLook, styledText, tableStyle, tableStyleId } from './table-style.ts';
 
@@ -25,4 +28,51 @@ test('a style is of its theme, the same each time, and in the theme’s colours'
     expect(tableStyle(theme)).not.toContain('srgbClr');
     expect(tableStyle(theme).includes('<a:band2H>')).toBe(theme.table.lines === 'bands');
   }
+});
+
+test.each([
+  [
+    'names beside numbers',
+    [
+      ['Work', 'Cost'],
+      ['Gates', '31,000'],
+      ['Roof', '£ 6,000'],
+    ],
+    true,
+  ],
+  [
+    'numbers alone',
+    [
+      ['Year', 'Cost'],
+      ['2024', '31,000'],
+      ['2025', '6,000'],
+    ],
+    false,
+  ],
+  [
+    'words beside words',
+    [
+      ['Who', 'What'],
+      ['Trust', 'Holds the lease'],
+      ['Millwright', 'Mends'],
+    ],
+    false,
+  ],
+  [
+    'the same name twice',
+    [
+      ['Work', 'Cost'],
+      ['Gates', '31'],
+      ['Gates', '6'],
+    ],
+    false,
+  ],
+] as const)('%s: whether the first column says what its rows are about', (_, rows, said) => {
+  const document = doc(h(1, 'Costs'), table(rows.map((row) => [...row])));
+  const zip = new ZipReader(writeDeck('pptx', convert(document, []), []));
+  const slides = zip.names
+    .filter((name) => /slides\/slide\d+\.xml$/.test(name))
+    .map((name) => strFromU8(zip.read(name)));
+  expect(slides.join('')).toContain('<a:tblPr firstRow="1"');
+  expect(slides.join('').includes('firstCol="1"')).toBe(said);
 });

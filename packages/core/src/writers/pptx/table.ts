@@ -1,5 +1,6 @@
 /** A native table (ECMA-376-1 §21.1.3). */
 import equal from 'fast-deep-equal';
+import { runsText } from '../../content/index.ts';
 import { CELL_PADDING, placeOf, sideOf, type SetCell, type TableBox } from '../../scene/index.ts';
 import { cellLook, type CellLine, type CellLook, type ColorName } from '../../theme/index.ts';
 import { styledLook, styledText, tableStyleId, type TableFlags } from './table-style.ts';
@@ -29,7 +30,7 @@ export function tableXml(box: TableBox, context: TextContext): string {
     });
     return `<a:tr h="${height}">${cells.join('')}</a:tr>`;
   });
-  const parts = `${theme.mirrored ? ' rtl="1"' : ''}${flags.head ? ' firstRow="1"' : ''}${flags.total ? ' lastRow="1"' : ''}${theme.table.lines === 'bands' ? ' bandRow="1"' : ''}`;
+  const parts = `${theme.mirrored ? ' rtl="1"' : ''}${flags.head ? ' firstRow="1"' : ''}${namesRows(box) ? ' firstCol="1"' : ''}${flags.total ? ' lastRow="1"' : ''}${theme.table.lines === 'bands' ? ' bandRow="1"' : ''}`;
   return `<a:tbl><a:tblPr${parts}><a:tableStyleId>${tableStyleId(theme)}</a:tableStyleId></a:tblPr><a:tblGrid>${columns}</a:tblGrid>${rows.join('')}</a:tbl>`;
 }
 
@@ -44,6 +45,23 @@ function flagsOf({ cells, rowHeights }: TableBox): TableFlags {
       below.every(({ header, runs }) => !header && runs.every(({ bold }) => bold)) &&
       below.some(({ runs }) => runs.length > 0),
   };
+}
+
+/**
+ * Whether the first column says what its rows are about, so that it is read out with their numbers: names, each another, beside
+ * columns of numbers. The style draws it no other way.
+ */
+function namesRows({ cells, columnWidths }: TableBox): boolean {
+  const body = cells.filter(({ header }) => !header);
+  const names = body.filter(({ column }) => column === 0).map(({ runs }) => runsText(runs).trim());
+  const values = body.filter(({ column }) => column > 0).map(({ runs }) => runsText(runs).trim());
+  return (
+    columnWidths.length > 1 &&
+    names.length > 1 &&
+    names.every((name) => /\p{L}/u.test(name)) &&
+    new Set(names).size === names.length &&
+    values.filter((value) => /^[^\p{L}]*\d/u.test(value)).length * 2 > values.length
+  );
 }
 
 /** How a cell comes out by the table's style alone. */
