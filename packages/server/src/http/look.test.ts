@@ -1,9 +1,9 @@
 /** Templates, pictures and fonts of a deck's look: on a real server and database. */
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
-import type { DeckSummary, ErrorBody, KeptTemplate } from '@alvex/contract';
+import type { DeckSummary, ErrorBody, KeptTemplate, OpenDeck } from '@alvex/contract';
 import { isShipped, type LogEntry, type Picture, type TemplateModel } from '@alvex/core';
 import { encode } from 'fast-png';
-import { strFromU8, unzipSync } from 'fflate';
+import { strFromU8, unzipSync, zipSync } from 'fflate';
 import { usualTemplate } from '../../../demo/src/templates.ts';
 import { RealServer } from '../test/real.ts';
 
@@ -37,10 +37,11 @@ const exported = async (deck: string): Promise<Record<string, Uint8Array>> => {
 test('a template is kept, read, and the deck is exported into it; undone, it wears its theme', async () => {
   const deck = await newDeck();
   const bytes = usualTemplate();
-  const { removed, ...use } = await answer<KeptTemplate>(
-    post(`/api/decks/${deck}/templates?name=trust.pptx`, bytes as BodyInit),
-    201,
-  );
+  const {
+    removed,
+    made: _,
+    ...use
+  } = await answer<KeptTemplate>(post(`/api/decks/${deck}/templates?name=trust.pptx`, bytes as BodyInit), 201);
   expect(use.fileName).toBe('trust.pptx');
   expect(removed).toEqual({ macros: false, objects: 0, links: 0 });
   const model = await answer<TemplateModel>(call(`/api/decks/${deck}/templates/${use.hash}`));
@@ -61,7 +62,29 @@ test('a template is kept, read, and the deck is exported into it; undone, it wea
     'ppt/slides/slide1.xml',
     'ppt/slides/slide2.xml',
   ]);
-  await answer(append(deck, 1, { kind: 'undo' }));
+  // Brought in once more, what was made is known by the document's name, and its slides are drawn with their pictures.
+  const again = await answer<KeptTemplate>(
+    post(`/api/decks/${deck}/templates?name=again.pptx`, zipSync(parts) as BodyInit),
+    201,
+  );
+  const { deck: about } = await answer<OpenDeck>(call(`/api/decks/${deck}`));
+  const { fileName } = about;
+  expect(again.made).toEqual([{ document: fileName, slides: [0, 1], changed: [] }]);
+  const drawn = await answer<TemplateModel>(call(`/api/decks/${deck}/templates/${again.hash}`));
+  expect(drawn.drawings).toHaveLength(4);
+  const { made: __, removed: ___, ...file } = again;
+  await answer(
+    append(deck, 1, { kind: 'template', template: { ...file, layouts: {}, keep: 'before', replaces: fileName } }),
+  );
+  const replaced = Object.keys(await exported(deck)).filter((name) => /slides\/[^/]*\.xml$/.test(name));
+  expect(replaced.sort()).toEqual([
+    'ppt/slides/deck2-slide1.xml',
+    'ppt/slides/deck2-slide2.xml',
+    'ppt/slides/slide1.xml',
+    'ppt/slides/slide2.xml',
+  ]);
+  await answer(append(deck, 2, { kind: 'undo' }));
+  await answer(append(deck, 3, { kind: 'undo' }));
   expect(Object.keys(await exported(deck))).toContain('ppt/slides/slide2.xml');
 });
 
