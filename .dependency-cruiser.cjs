@@ -67,7 +67,7 @@ module.exports = {
     {
       name: 'core-imports-no-package-of-ours',
       severity: 'error',
-      from: { path: '^packages/core/src/', pathNot: '\\.test\\.ts$' },
+      from: { path: '^packages/core/src/', pathNot: '\\.test\\.ts$|^packages/core/src/test/' },
       to: { path: '^packages/(?!core/)' },
     },
     {

@@ -230,6 +230,11 @@ async function audit(files: readonly string[]): Promise<void> {
 }
 const MOST_EXAMPLES = 3;
 
+// Whoever reads what is printed may have read enough.
+process.stdout.on('error', (error: NodeJS.ErrnoException) => {
+  if (error.code === 'EPIPE') process.exit();
+  throw error;
+});
 try {
   await main();
 } catch (error) {

@@ -1,5 +1,4 @@
 export * from './disarm.ts';
-export type { MadeSlides } from './own-slides.ts';
 export * from './read-template.ts';
 export * from './template-model.ts';
 export * from './template-theme.ts';

@@ -9,7 +9,7 @@ import {
   type XmlNode,
   type ZipReader,
 } from '../container/index.ts';
-import type { TemplateLayout } from './template-model.ts';
+import type { MadeSlides, TemplateLayout } from './template-model.ts';
 
 /** What an organisation's own slides stand on is what it means by its layouts. */
 export function withUses(
@@ -25,14 +25,6 @@ export function withUses(
 }
 const MOST_SLIDES = 2000;
 
-/** Slides that were made of a document, by an earlier run, with their places. */
-export interface MadeSlides {
-  /** File name of the document. */
-  readonly document: string;
-  readonly slides: readonly number[];
-  /** Those of them whose words somebody changed since. */
-  readonly changed: readonly number[];
-}
 export interface OwnSlides {
   /** What they are called, in their order. */
   readonly titles: readonly string[];

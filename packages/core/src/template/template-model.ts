@@ -2,7 +2,6 @@
 import type { Picture, PictureId } from '../content/index.ts';
 import type { Emu } from '../base/index.ts';
 import type { Align, BackdropItem, Frame, Hex, LevelStyle, Palette, PictureColors, Rect } from '../theme/index.ts';
-import type { MadeSlides } from './own-slides.ts';
 
 /** A placeholder as a slide would inherit it: what the layout does not say is its master's. */
 export interface TemplatePlaceholder {
@@ -39,6 +38,14 @@ export interface TemplateMaster {
   readonly palette: Palette;
   readonly fonts: { readonly heading: string; readonly body: string };
   readonly levels: readonly (LevelStyle & { readonly paint: Hex })[] /* five */;
+}
+/** Slides that were made of a document, by an earlier run, with their places. */
+export interface MadeSlides {
+  /** File name of the document. */
+  readonly document: string;
+  readonly slides: readonly number[];
+  /** Those of them whose words somebody changed since. */
+  readonly changed: readonly number[];
 }
 /** A slide of the file's own. */
 export interface SlideBackdrop {

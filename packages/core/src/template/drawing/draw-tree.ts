@@ -9,16 +9,14 @@ import { guidesIn, outlinePaths, ownOutline, type Outline } from './guides.ts';
 import { boxAround, isUpright, placed, scaled, within } from './matrix.ts';
 import { fillNode, fillOf, strokeOf, styledFill, type Palettes } from './paint.ts';
 import { presetOutline } from './presets.ts';
-import { drawWords, type WordSetting } from './words.ts';
+import { drawWords, type WordContext, type WordSetting } from './words.ts';
 
 /** What drawing needs of the part in which a tree stands. */
-export interface TreeContext extends Palettes {
+export interface TreeContext extends Palettes, WordContext {
   /** Takes in a picture that the part leads to; undefined where it cannot be drawn. */
   readonly picture: (relationship: string) => PictureId | undefined;
   /** The same for what the theme's styles lead to. */
   readonly themePicture: (relationship: string) => PictureId | undefined;
-  /** Fonts of the theme. */
-  readonly fonts: { readonly heading: string; readonly body: string };
   /** How words of a placeholder are set, and its box in EMU; null for one that is not drawn: it is there to be filled. */
   readonly placeholder: (ph: XmlNode, own: Bounds | undefined) => WordSetting | null;
   /** Called for each thing that is not drawn as it is. */

@@ -31,7 +31,8 @@ export function fillOf(
   { box, matrix, own, group }: { box: Bounds; matrix: Matrix; own?: Hex | undefined; group?: XmlNode | undefined },
 ): Fill {
   const { scheme } = palettes;
-  switch (node?.name) {
+  if (node === undefined) return NONE;
+  switch (node.name) {
     case 'a:solidFill': {
       const color = colorIn(node, scheme, own);
       return color === undefined ? NONE : { fill: color, opacity: opacityIn(node) };

@@ -3,8 +3,7 @@ import { EMU_PER_POINT } from '../../base/index.ts';
 import { nodeAt, nodesNamed, type XmlNode } from '../../container/index.ts';
 import { breakLines, fontFace, measureText, shippedFamily, type Span } from '../../fonts/index.ts';
 import type { BackdropText, Bounds, Hex, Matrix } from '../../theme/index.ts';
-import { colorIn, shareOf } from '../colors.ts';
-import type { TreeContext } from './draw-tree.ts';
+import { colorIn, shareOf, type Scheme } from '../colors.ts';
 import { at, isUpright, within } from './matrix.ts';
 
 /** What words inherit, as far as it is said. */
@@ -20,6 +19,13 @@ export interface WordSetting {
   readonly align?: string | undefined;
   /** Of each level: its size as a share of the first, where it begins in points, and its sign. */
   readonly levels?: readonly { readonly scale: number; readonly indent: number; readonly bullet: string }[] | undefined;
+}
+
+/** What words mean where they stand. */
+export interface WordContext {
+  readonly scheme: Scheme;
+  /** Fonts of the theme. */
+  readonly fonts: { readonly heading: string; readonly body: string };
 }
 
 const USUAL_SIZE = 18;
@@ -44,7 +50,7 @@ export function drawWords(
   body: XmlNode,
   [, , boxWidth, boxHeight]: Bounds,
   matrix: Matrix,
-  context: TreeContext,
+  context: WordContext,
   setting: WordSetting,
 ): readonly BackdropText[] {
   const properties = nodeAt(body, 'a:bodyPr');
@@ -99,7 +105,7 @@ export function drawWords(
 const rounded = (value: number): number => Math.round(value * 100) / 100;
 
 interface Room {
-  readonly context: TreeContext;
+  readonly context: WordContext;
   readonly setting: WordSetting;
   readonly scale: number;
   /** In which lines are broken, and in which they are set, in points. */
@@ -192,7 +198,7 @@ function sizeIn(node: XmlNode | undefined): number | undefined {
 const flag = (value: string | undefined): boolean | undefined =>
   value === undefined ? undefined : value === '1' || value === 'true';
 
-const familyOf = (face: string | undefined, { heading }: WordSetting, { fonts }: TreeContext): string =>
+const familyOf = (face: string | undefined, { heading }: WordSetting, { fonts }: WordContext): string =>
   face === undefined || face.startsWith('+')
     ? fonts[(face === undefined ? heading === true : face.startsWith('+mj')) ? 'heading' : 'body']
     : face;

@@ -87,22 +87,14 @@ export const fileWords = (language: LanguageTag | null): FileWords =>
 export const roleName = ({ roles }: FileWords, role: Role): string =>
   role === 'picture2' || role === 'picture3' || role === 'picture4' ? `${roles.picture} ${role.at(-1)}` : roles[role];
 
+const ITEMS: Readonly<Partial<Record<LayoutName, (words: FileWords) => string>>> = {
+  steps: ({ step }) => step,
+  cycle: ({ step }) => step,
+  timeline: ({ roles }) => roles.date,
+  'icon-grid': ({ card }) => card,
+  pyramid: ({ layer }) => layer,
+  funnel: ({ layer }) => layer,
+  matrix: ({ field }) => field,
+};
 /** What an item is called in a figure. */
-export function itemName({ step, layer, card, field, item, roles }: FileWords, layout: LayoutName): string {
-  switch (layout) {
-    case 'steps':
-    case 'cycle':
-      return step;
-    case 'timeline':
-      return roles.date;
-    case 'icon-grid':
-      return card;
-    case 'pyramid':
-    case 'funnel':
-      return layer;
-    case 'matrix':
-      return field;
-    default:
-      return item;
-  }
-}
+export const itemName = (words: FileWords, layout: LayoutName): string => ITEMS[layout]?.(words) ?? words.item;

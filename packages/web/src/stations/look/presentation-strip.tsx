@@ -83,9 +83,9 @@ export function PresentationStrip({ use, answer, slides, place }: Props) {
   const [first, last] = [items[0]?.index ?? 0, items.at(-1)?.index ?? 0];
   const { want } = drawn;
   useEffect(() => want(first, last), [first, last, want]);
-  useEffect(() => strip.measure(), [chosen, strip]);
   useEffect(() => {
-    if (chosen !== null) strip.scrollToIndex(chosen, { align: 'auto' });
+    strip.measure();
+    if (chosen !== null) strip.scrollToIndex(chosen, { align: 'center' });
   }, [chosen, strip]);
   return (
     <section aria-label="Slides of the file, and the place of yours">

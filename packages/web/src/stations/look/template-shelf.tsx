@@ -148,7 +148,7 @@ function Facts({ use, answer, slides }: FactsProps) {
   const setPlace = (where: string) => edit({ kind: 'template', template: placed(use, where) });
   const near = answer.fonts.filter(({ stands }) => stands === 'near');
   return (
-    <Box mt="10px" display="grid" gap="6px">
+    <Box mt="10px" display="grid" gridTemplateColumns="minmax(0, 1fr)" gap="6px">
       <Small>
         {count(answer.layouts.length, 'layout')} on {count(answer.masters.length, 'master')}, slides of{' '}
         {answer.size.width.toFixed(1)} by {answer.size.height.toFixed(1)} inches; set in{' '}
@@ -174,12 +174,12 @@ function Facts({ use, answer, slides }: FactsProps) {
         </Small>
       )}
       {answer.slides > 0 && (
-        <Box display="flex" gap="8px" alignItems="center">
+        <Box display="flex" flexWrap="wrap" gap="4px 8px" alignItems="center">
           <Small>The file has {count(answer.slides, 'slide')} of its own:</Small>
           <Select
             aria-label="Slides of the template"
             value={use.behind === undefined ? use.keep : `${use.behind}`}
-            maxW="420px"
+            maxW="min(420px, 100%)"
             onChange={(event) => setPlace(event.target.value)}
           >
             {Object.entries(KEEP_LABELS).map(([keep, label]) => (
