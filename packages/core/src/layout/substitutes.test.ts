@@ -49,8 +49,7 @@ function heightIn({ paras, frame, scale, spread }: TextBox, theme: Theme): numbe
     const line = ((ascent - descent + lineGap) / unitsPerEm) * frame.style.lineSpacing * size;
     const text = frame.style.caps ? runsText(para.runs).toUpperCase() : runsText(para.runs);
     const room = (frame.width / EMU_PER_POINT - set.indent) / size;
-    // A point spread apart closes up again where receivers shrink.
-    const before = i === 0 ? 0 : set.spaceBefore * Math.min(spread, 1) * line;
+    const before = i === 0 ? 0 : set.spaceBefore * spread * line;
     return sum + before + linesOf(text, font, room) * line;
   }, 0);
 }
