@@ -1,7 +1,7 @@
 /** Colours of a template: its theme's, by its master's map, with the changes that DrawingML has (ECMA-376-1 §20.1.2.3). */
 import chroma from 'chroma-js';
 import type { XmlNode } from '../container/index.ts';
-import type { Hex } from '../theme/index.ts';
+import { isHex, type Hex } from '../theme/index.ts';
 
 export type Scheme = ReadonlyMap<string, Hex>;
 
@@ -12,6 +12,14 @@ function preset(name: string): Hex | undefined {
   const css = name.replace(/^dk/, 'dark').replace(/^lt/, 'light').replace(/^med/, 'medium').toLowerCase();
   return chroma.valid(css) ? hexOf(chroma(css)) : undefined;
 }
+
+/** What an attribute counts; something usual where it says nothing, or nothing that can be. */
+export function numberIn(value: string | undefined, usual: number): number {
+  const number = value === undefined || value.trim() === '' ? NaN : Number(value);
+  return Number.isFinite(number) && Math.abs(number) < MOST ? number : usual;
+}
+/** Lengths in EMU are less by far (§20.1.10.16). */
+const MOST = 1e12;
 
 /** A share as the standard writes it: thousandths of a percent, or in the strict kind with its sign (§22.9.2.9). */
 export const shareOf = (value: string | undefined): number =>
@@ -24,7 +32,7 @@ export function readScheme(clrScheme: XmlNode | undefined): Scheme {
     const name = entry.name.replace(/^a:/, '');
     const [color] = entry.children;
     const hex = color?.name === 'a:sysClr' ? color.attributes.lastClr : color?.attributes.val;
-    if (hex !== undefined && /^[0-9a-f]{6}$/i.test(hex)) scheme.set(name, hex.toUpperCase());
+    if (hex !== undefined && isHex(hex)) scheme.set(name, hex.toUpperCase());
   }
   return scheme;
 }
@@ -55,15 +63,17 @@ export function colorIn(holder: XmlNode | undefined, scheme: Scheme, own?: Hex):
 
 function baseColor({ name, attributes }: XmlNode, scheme: Scheme, own: Hex | undefined): Hex | undefined {
   const value = attributes.val ?? '';
-  if (name === 'a:srgbClr') return /^[0-9a-f]{6}$/i.test(value) ? value.toUpperCase() : undefined;
+  if (name === 'a:srgbClr') return isHex(value) ? value.toUpperCase() : undefined;
   if (name === 'a:schemeClr') return value === 'phClr' ? own : scheme.get(value);
-  if (name === 'a:sysClr') return attributes.lastClr?.toUpperCase();
+  if (name === 'a:sysClr') return isHex(attributes.lastClr ?? '') ? attributes.lastClr!.toUpperCase() : undefined;
   if (name === 'a:scrgbClr') {
     const [r, g, b] = [attributes.r, attributes.g, attributes.b].map(shareOf) as [number, number, number];
     return [r, g, b].every(Number.isFinite) ? hexOf(chroma.gl(r, g, b)) : undefined;
   }
-  if (name === 'a:hslClr')
-    return hexOf(chroma.hsl(Number(attributes.hue ?? 0) / 60_000, shareOf(attributes.sat), shareOf(attributes.lum)));
+  if (name === 'a:hslClr') {
+    const parts = [Number(attributes.hue) / 60_000, shareOf(attributes.sat), shareOf(attributes.lum)] as const;
+    return parts.every(Number.isFinite) ? hexOf(chroma.hsl(...parts)) : undefined;
+  }
   return name === 'a:prstClr' ? preset(value) : undefined;
 }
 
@@ -79,6 +89,7 @@ function changed(hex: Hex, node: XmlNode): Hex {
   let color = chroma(`#${hex}`);
   for (const { name, attributes } of node.children) {
     const share = shareOf(attributes.val ?? '0');
+    if (!Number.isFinite(share)) continue;
     if (name === 'a:lumMod') color = withLight(color, share, 0);
     else if (name === 'a:lumOff') color = withLight(color, 1, share);
     else if (name === 'a:satMod') color = color.set('hsl.s', Math.min(1, (color.get('hsl.s') || 0) * share));

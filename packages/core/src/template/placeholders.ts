@@ -2,7 +2,7 @@
 import { emu, ptFromEmu } from '../base/index.ts';
 import { nodeAt, type XmlNode } from '../container/index.ts';
 import type { Align, Frame, LevelStyle, Rect } from '../theme/index.ts';
-import { colorIn, type Scheme } from './colors.ts';
+import { colorIn, numberIn, type Scheme } from './colors.ts';
 import type { TemplateMaster, TemplatePlaceholder } from './template-model.ts';
 
 /** A placeholder where it is said: by a master or by a layout. */
@@ -36,7 +36,12 @@ export function saidIn(root: XmlNode): readonly Said[] {
 function rectOf(place: XmlNode | undefined): Rect | undefined {
   const off = nodeAt(place, 'a:off')?.attributes;
   const ext = nodeAt(place, 'a:ext')?.attributes;
-  const [x, y, width, height] = [off?.x, off?.y, ext?.cx, ext?.cy].map(Number) as [number, number, number, number];
+  const [x, y, width, height] = [off?.x, off?.y, ext?.cx, ext?.cy].map((one) => numberIn(one, NaN)) as [
+    number,
+    number,
+    number,
+    number,
+  ];
   if (![x, y, width, height].every(Number.isFinite)) return undefined;
   return { x: emu(x), y: emu(y), width: emu(width), height: emu(height) };
 }
@@ -88,8 +93,9 @@ export function placeholderOf(
     return undefined;
   };
   const inset = (name: keyof typeof USUAL_INSETS): number =>
-    first(bodies, ({ attributes }) => (attributes[name] === undefined ? undefined : Number(attributes[name]))) ??
-    USUAL_INSETS[name];
+    first(bodies, ({ attributes }) =>
+      attributes[name] === undefined ? undefined : numberIn(attributes[name], USUAL_INSETS[name]),
+    ) ?? USUAL_INSETS[name];
   const runs = levels.map((level) => nodeAt(level, 'a:defRPr'));
   const face = first(runs, (run) => nodeAt(run, 'a:latin')?.attributes.typeface);
   return {
@@ -124,8 +130,8 @@ export function levelOf(
   scheme: Scheme,
 ): TemplateMaster['levels'][number] {
   const size = sizeOf(node) ?? bodySize;
-  const left = Number(node?.attributes.marL ?? 0);
-  const hanging = Math.max(0, -Number(node?.attributes.indent ?? 0));
+  const left = numberIn(node?.attributes.marL, 0);
+  const hanging = Math.max(0, -numberIn(node?.attributes.indent, 0));
   const before = nodeAt(node, 'a:spcBef');
   const share = Number(nodeAt(before, 'a:spcPct')?.attributes.val ?? NaN) / 100_000;
   const fixed = Number(nodeAt(before, 'a:spcPts')?.attributes.val ?? NaN) / 100 / (size * 1.2);

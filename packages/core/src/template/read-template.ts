@@ -13,7 +13,7 @@ import {
 import type { PictureData, PictureId } from '../content/index.ts';
 import { takePicture } from '../readers/index.ts';
 import type { BackdropItem, Hex, Palette } from '../theme/index.ts';
-import { mapped, readScheme, type Scheme } from './colors.ts';
+import { mapped, numberIn, readScheme, type Scheme } from './colors.ts';
 import { drawGround, drawTree, type TreeContext } from './drawing/draw-tree.ts';
 import { drawSlides } from './drawing/draw-slides.ts';
 import { ownSlides, withUses } from './own-slides.ts';
@@ -40,8 +40,8 @@ export function readTemplate(bytes: Uint8Array, options: ReadTemplateOptions = {
   const main = mainPart(zip, 'presentationml');
   const presentation = readXmlTree(zip, main);
   const relationships = readRelationships(zip, main);
-  const { cx = 12_192_000, cy = 6_858_000 } = nodeAt(presentation, 'p:sldSz')?.attributes ?? {};
-  const size = { width: emu(Number(cx)), height: emu(Number(cy)) };
+  const { cx, cy } = nodeAt(presentation, 'p:sldSz')?.attributes ?? {};
+  const size = { width: emu(numberIn(cx, 12_192_000)), height: emu(numberIn(cy, 6_858_000)) };
   const reader = new Reader(zip, size);
   const slides = nodesNamed(nodeAt(presentation, 'p:sldIdLst'), 'p:sldId').flatMap(
     ({ attributes }) => relationships.get(attributes['r:id'] ?? '')?.target ?? [],

@@ -37,11 +37,12 @@ export function colorsOn(own: Palette, grounds: readonly Hex[]): LayoutColors {
   const inks = new Mending(own);
   const dark = grounds.filter(isDarkHex).length * 2 > grounds.length;
   const reads = (hex: Hex): boolean => worst(hex, grounds) >= READABLE;
-  const text = inks.take('text', reads, ['text', 'ground', 'muted', 'panel'], dark);
+  const text = inks.take('text', reads, OTHERS, dark);
   const fills = new Mending(own);
-  // A panel is the ground, a little shaded; on a picture it is what text is read on.
-  const panel = fills.take('panel', (hex) => contrastRatio(text, hex) >= ON_PANEL, ['panel', 'ground'], dark);
+  const panel = panelFor(text, fills, own);
   inks.copy(fills, 'panel');
+  // What is written on shapes is this text.
+  fills.copy(inks, 'text');
   for (const name of COLOR_NAMES) {
     if (name === 'ground' || name === 'panel' || name === 'text') continue;
     inks.take(name, (hex) => reads(hex) && contrastRatio(hex, panel) >= READABLE, [name], dark);
@@ -54,6 +55,20 @@ export function colorsOn(own: Palette, grounds: readonly Hex[]): LayoutColors {
       );
   }
   return { inks: inks.palette, fills: fills.palette, mended: { inks: inks.mended, fills: fills.mended } };
+}
+
+/** A panel is the ground, a little shaded; where text is another colour than the theme's, the theme's may be under it. */
+function panelFor(text: Hex, fills: Mending, own: Palette): Hex {
+  const lighter = isDarkHex(own.ground);
+  for (const ratio of [ON_PANEL, READABLE]) {
+    const holds = (hex: Hex): boolean => contrastRatio(text, hex) >= ratio;
+    const found =
+      fills.plain('panel', holds, text === own.text ? ['panel'] : ['panel', 'text', 'muted']) ??
+      fills.shade('panel', holds, 'ground', lighter) ??
+      fills.shade('panel', holds, 'ground', !lighter);
+    if (found !== undefined) return found;
+  }
+  return own.panel;
 }
 
 class Mending {
@@ -70,16 +85,26 @@ class Mending {
   }
 
   /** The first of some colours that will do, or else the first shade of them; its own where none will. */
-  take(name: ColorName, does: (hex: Hex) => boolean, from: readonly ColorName[], dark: boolean): Hex {
-    for (const other of from)
-      if (does(this.#own[other])) return other === name ? this.#own[name] : this.#set(name, other, 1, 0);
-    for (const other of from)
-      for (let step = 1; step <= STEPS; step++) {
-        const share = step / STEPS;
-        const [factor, plus] = [1 - share, dark ? share : 0];
-        if (does(relit(this.#own[other], factor, plus))) return this.#set(name, other, factor, plus);
-      }
-    return this.#own[name];
+  take(name: ColorName, does: (hex: Hex) => boolean, from: readonly ColorName[], lighter: boolean): Hex {
+    let found = this.plain(name, does, from);
+    for (const other of from) found ??= this.shade(name, does, other, lighter);
+    return found ?? this.#own[name];
+  }
+
+  /** The first of some colours that will do, as it is. */
+  plain(name: ColorName, does: (hex: Hex) => boolean, from: readonly ColorName[]): Hex | undefined {
+    const found = from.find((other) => does(this.#own[other]));
+    return found === undefined ? undefined : found === name ? this.#own[name] : this.#set(name, found, 1, 0);
+  }
+
+  /** The first shade of a colour that will do. */
+  shade(name: ColorName, does: (hex: Hex) => boolean, from: ColorName, lighter: boolean): Hex | undefined {
+    for (let step = 1; step <= STEPS; step++) {
+      const share = step / STEPS;
+      const [factor, plus] = [1 - share, lighter ? share : 0];
+      if (does(relit(this.#own[from], factor, plus))) return this.#set(name, from, factor, plus);
+    }
+    return undefined;
   }
 
   copy(other: Mending, name: ColorName): void {

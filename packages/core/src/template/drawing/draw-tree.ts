@@ -4,7 +4,7 @@ import { EMU_PER_POINT } from '../../base/index.ts';
 import { nodeAt, nodesNamed, type XmlNode } from '../../container/index.ts';
 import type { PictureId } from '../../content/index.ts';
 import type { BackdropItem, BackdropPicture, Bounds, Hex, Matrix } from '../../theme/index.ts';
-import { colorIn, opacityIn, shareOf } from '../colors.ts';
+import { colorIn, numberIn, opacityIn, shareOf } from '../colors.ts';
 import { guidesIn, outlinePaths, ownOutline, type Outline } from './guides.ts';
 import { boxAround, isUpright, placed, scaled, within } from './matrix.ts';
 import { fillNode, fillOf, strokeOf, styledFill, type Palettes } from './paint.ts';
@@ -263,18 +263,18 @@ class Drawing {
 
   /** Cells with their fills and words (§21.1.3); what a table style would add is not drawn. */
   #table(table: XmlNode, matrix: Matrix): void {
-    const widths = nodesNamed(nodeAt(table, 'a:tblGrid'), 'a:gridCol').map(
-      ({ attributes }) => Number(attributes.w) || 0,
+    const widths = nodesNamed(nodeAt(table, 'a:tblGrid'), 'a:gridCol').map(({ attributes }) =>
+      numberIn(attributes.w, 0),
     );
     const { scheme } = this.#context;
     const line = scheme.get('tx1') ?? '808080';
     const head = nodeAt(table, 'a:tblPr')?.attributes.firstRow === '1';
     let y = 0;
     for (const [r, row] of nodesNamed(table, 'a:tr').entries()) {
-      const height = Math.max(Number(row.attributes.h) || 0, ONE_LINE);
+      const height = Math.max(numberIn(row.attributes.h, 0), ONE_LINE);
       let x = 0;
       for (const [c, cell] of nodesNamed(row, 'a:tc').entries()) {
-        const width = widths.slice(c, c + (Number(cell.attributes.gridSpan) || 1)).reduce((sum, one) => sum + one, 0);
+        const width = widths.slice(c, c + numberIn(cell.attributes.gridSpan, 1)).reduce((sum, one) => sum + one, 0);
         const box: Bounds = [0, 0, width, height];
         const into = within(matrix, [1, 0, 0, 1, x, y]);
         if (cell.attributes.hMerge !== '1' && cell.attributes.vMerge !== '1' && width > 0) {
@@ -308,12 +308,12 @@ const isHidden = (about: XmlNode | undefined): boolean =>
 
 function boxOf(place: XmlNode | undefined, off = 'a:off', ext = 'a:ext'): Bounds | undefined {
   const [from, size] = [nodeAt(place, off)?.attributes, nodeAt(place, ext)?.attributes];
-  const box = [from?.x, from?.y, size?.cx, size?.cy].map(Number);
+  const box = [from?.x, from?.y, size?.cx, size?.cy].map((one) => numberIn(one, NaN));
   return box.every(Number.isFinite) ? (box as unknown as Bounds) : undefined;
 }
 
 const isTrue = (value: string | undefined): boolean => value === '1' || value === 'true';
 function turnedIn(place: XmlNode | undefined, box: Bounds): Matrix {
   const { rot, flipH, flipV } = place?.attributes ?? {};
-  return placed(box, Number(rot ?? 0) / 60_000 || 0, isTrue(flipH), isTrue(flipV));
+  return placed(box, numberIn(rot, 0) / 60_000, isTrue(flipH), isTrue(flipV));
 }

@@ -2,7 +2,7 @@
 import { nodeAt, nodesNamed, type XmlNode } from '../../container/index.ts';
 import type { Bounds, Gradient, Hex, Matrix } from '../../theme/index.ts';
 import { ptFromEmu } from '../../base/index.ts';
-import { colorIn, opacityIn, shareOf, type Scheme } from '../colors.ts';
+import { colorIn, numberIn, opacityIn, shareOf, type Scheme } from '../colors.ts';
 import { at } from './matrix.ts';
 
 /** What colours and styles mean where something stands. */
@@ -55,7 +55,7 @@ export function fillOf(
 
 /** The fill of a theme's list that a reference means (§20.1.4.2.10); those from 1001 on are for grounds. */
 export function styledFill(reference: XmlNode | undefined, { styles }: Palettes): XmlNode | undefined {
-  const index = Number(reference?.attributes.idx ?? 0);
+  const index = numberIn(reference?.attributes.idx, 0);
   if (!(index > 0)) return undefined;
   const list = nodeAt(styles, index > 1000 ? 'a:bgFillStyleLst' : 'a:fillStyleLst');
   return list?.children[(index > 1000 ? index - 1001 : index - 1) % Math.max(1, list.children.length)];
@@ -90,7 +90,7 @@ function gradientOf(
     return { stops, middle, radius };
   }
   const line = nodeAt(node, 'a:lin')?.attributes;
-  const angle = ((Number(line?.ang ?? 0) / 60_000) * Math.PI) / 180;
+  const angle = ((numberIn(line?.ang, 0) / 60_000) * Math.PI) / 180;
   // Where the shape is not square and the angle goes along with it, it is that of the diagonal (§20.1.8.41).
   const scaled = line?.scaled === '1' || line?.scaled === 'true';
   const [dx, dy] = scaled ? [Math.cos(angle) * width, Math.sin(angle) * height] : [Math.cos(angle), Math.sin(angle)];
@@ -131,7 +131,7 @@ export function strokeOf(
   { scheme, styles }: Palettes,
   factor: number,
 ): Stroke {
-  const index = Number(reference?.attributes.idx ?? 0);
+  const index = numberIn(reference?.attributes.idx, 0);
   const styled = index > 0 ? nodeAt(styles, 'a:lnStyleLst')?.children[index - 1] : undefined;
   const own = colorIn(reference, scheme);
   const fill = fillNode(line) ?? fillNode(styled);
@@ -140,7 +140,7 @@ export function strokeOf(
       ? colorIn({ ...fill, children: [fill] }, scheme, own)
       : undefined;
   if (color === undefined || opacityIn(fill) < 0.05) return { stroke: null, strokeWidth: 0 };
-  const emus = Number(line?.attributes.w ?? styled?.attributes.w ?? HAIRLINE);
+  const emus = numberIn(line?.attributes.w ?? styled?.attributes.w, HAIRLINE);
   const strokeWidth = Math.max(0.25, ptFromEmu(emus) * factor);
   const dashes = DASHES[nodeAt(line, 'a:prstDash')?.attributes.val ?? ''];
   return {

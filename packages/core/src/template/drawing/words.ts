@@ -3,7 +3,7 @@ import { EMU_PER_POINT } from '../../base/index.ts';
 import { nodeAt, nodesNamed, type XmlNode } from '../../container/index.ts';
 import { breakLines, fontFace, measureText, shippedFamily, type Span } from '../../fonts/index.ts';
 import type { BackdropText, Bounds, Hex, Matrix } from '../../theme/index.ts';
-import { colorIn, shareOf, type Scheme } from '../colors.ts';
+import { colorIn, numberIn, shareOf, type Scheme } from '../colors.ts';
 import { at, isUpright, within } from './matrix.ts';
 
 /** What words inherit, as far as it is said. */
@@ -55,14 +55,13 @@ export function drawWords(
 ): readonly BackdropText[] {
   const properties = nodeAt(body, 'a:bodyPr');
   const inset = (name: string, usual: number): number => {
-    const value = Number(properties?.attributes[name] ?? usual);
-    return Number.isFinite(value) ? value / EMU_PER_POINT : 0;
+    return numberIn(properties?.attributes[name], usual) / EMU_PER_POINT;
   };
   const [left, top] = [inset('lIns', 91_440), inset('tIns', 45_720)];
   const width = boxWidth / EMU_PER_POINT - left - inset('rIns', 91_440);
   const height = boxHeight / EMU_PER_POINT - top - inset('bIns', 45_720);
   const fit = shareOf(nodeAt(properties, 'a:normAutofit')?.attributes.fontScale);
-  const scale = Number.isFinite(fit) ? fit : 1;
+  const scale = fit > 0.1 && fit < 1 ? fit : 1;
   const wraps = properties?.attributes.wrap !== 'none';
   const style = nodeAt(body, 'a:lstStyle');
   const rows: Row[] = [];
@@ -119,7 +118,7 @@ function rowsOf(
   { context, setting, scale, width, room }: Room,
 ): readonly Row[] {
   const properties = nodeAt(paragraph, 'a:pPr');
-  const level = Math.min(8, Number(properties?.attributes.lvl ?? 0) || 0);
+  const level = Math.min(8, Math.max(0, Math.floor(numberIn(properties?.attributes.lvl, 0))));
   const inherited = setting.levels?.[Math.min(level, setting.levels.length - 1)];
   const listed = nodeAt(style, `a:lvl${level + 1}pPr`);
   const size = (sizeIn(nodeAt(listed, 'a:defRPr')) ?? (setting.size ?? USUAL_SIZE) * (inherited?.scale ?? 1)) * scale;
@@ -148,7 +147,7 @@ function rowsOf(
     });
   }
   if (texts.length === 0) return [{ pieces: [], size, before: 0 }];
-  const marL = Number(properties?.attributes.marL ?? listed?.attributes.marL ?? NaN) / EMU_PER_POINT;
+  const marL = numberIn(properties?.attributes.marL ?? listed?.attributes.marL, NaN) / EMU_PER_POINT;
   const indent = Number.isFinite(marL) ? marL : (inherited?.indent ?? 0);
   const sign = bulletOf(properties, inherited?.bullet ?? '');
   const align = properties?.attributes.algn ?? listed?.attributes.algn ?? setting.align ?? 'l';
@@ -192,8 +191,9 @@ const wordsOf = (run: XmlNode): string =>
     .join('');
 
 function sizeIn(node: XmlNode | undefined): number | undefined {
-  const size = Number(node?.attributes.sz ?? NaN) / 100;
-  return Number.isFinite(size) && size > 0 ? size : undefined;
+  const size = numberIn(node?.attributes.sz, NaN) / 100;
+  // Up to 4,000 points (§20.1.10.72).
+  return size > 0 && size <= 4000 ? size : undefined;
 }
 const flag = (value: string | undefined): boolean | undefined =>
   value === undefined ? undefined : value === '1' || value === 'true';
