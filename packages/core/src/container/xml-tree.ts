@@ -162,3 +162,7 @@ export const nodeAt = (node: XmlNode | undefined, ...path: readonly string[]): X
 
 export const nodesNamed = (node: XmlNode | undefined, name: string): readonly XmlNode[] =>
   node?.children.filter((child) => child.name === name) ?? [];
+
+/** Elements of a name at any depth, in their order. */
+export const nodesWithin = (node: XmlNode, name: string): readonly XmlNode[] =>
+  node.children.flatMap((child) => [...(child.name === name ? [child] : []), ...nodesWithin(child, name)]);

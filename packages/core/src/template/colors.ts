@@ -2,6 +2,7 @@
 import chroma from 'chroma-js';
 import type { XmlNode } from '../container/index.ts';
 import { isHex, type Hex } from '../theme/index.ts';
+import { shareOf } from './values.ts';
 
 export type Scheme = ReadonlyMap<string, Hex>;
 
@@ -12,18 +13,6 @@ function preset(name: string): Hex | undefined {
   const css = name.replace(/^dk/, 'dark').replace(/^lt/, 'light').replace(/^med/, 'medium').toLowerCase();
   return chroma.valid(css) ? hexOf(chroma(css)) : undefined;
 }
-
-/** What an attribute counts; something usual where it says nothing, or nothing that can be. */
-export function numberIn(value: string | undefined, usual: number): number {
-  const number = value === undefined || value.trim() === '' ? NaN : Number(value);
-  return Number.isFinite(number) && Math.abs(number) < MOST ? number : usual;
-}
-/** Lengths in EMU are less by far (§20.1.10.16). */
-const MOST = 1e12;
-
-/** A share as the standard writes it: thousandths of a percent, or in the strict kind with its sign (§22.9.2.9). */
-export const shareOf = (value: string | undefined): number =>
-  value === undefined ? NaN : value.endsWith('%') ? Number(value.slice(0, -1)) / 100 : Number(value) / 100_000;
 
 /** The colours of a theme part by their own names: `dk1`, `accent1`, ... */
 export function readScheme(clrScheme: XmlNode | undefined): Scheme {

@@ -6,6 +6,7 @@ import { decodeUtf8 } from '../base/index.ts';
 import {
   contentWithout,
   nodeAt,
+  nodesWithin,
   openZip,
   ownerOf,
   readRelationships,
@@ -216,20 +217,12 @@ function disarmed(root: XmlNode, gone: ReadonlySet<string>): XmlNode {
 
 /** The picture that an object is shown by (ECMA-376-1 §19.3.2.4), under the object's number and name. */
 function pictureOf(frame: XmlNode): XmlNode | undefined {
-  const picture = firstWithin(frame, 'p:pic');
+  const [picture] = nodesWithin(frame, 'p:pic');
   const about = nodeAt(picture, 'p:nvPicPr', 'p:cNvPr');
   const own = nodeAt(frame, 'p:nvGraphicFramePr', 'p:cNvPr');
   if (picture === undefined || about === undefined || own === undefined) return undefined;
   return replaced(picture, about, { ...own, written: { ...own.written, name: about.written.name } });
 }
-
-const firstWithin = (node: XmlNode, name: string): XmlNode | undefined => {
-  for (const child of node.children) {
-    const found = child.name === name ? child : firstWithin(child, name);
-    if (found !== undefined) return found;
-  }
-  return undefined;
-};
 
 const replaced = (node: XmlNode, one: XmlNode, by: XmlNode): XmlNode =>
   node === one

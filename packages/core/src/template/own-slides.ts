@@ -9,7 +9,7 @@ import {
   type XmlNode,
   type ZipReader,
 } from '../container/index.ts';
-import type { MadeSlides, TemplateLayout } from './template-model.ts';
+import type { MadeSlides, SlideBackdrop, TemplateLayout } from './template-model.ts';
 
 /** What an organisation's own slides stand on is what it means by its layouts. */
 export function withUses(
@@ -29,15 +29,23 @@ export interface OwnSlides {
   /** What they are called, in their order. */
   readonly titles: readonly string[];
   readonly made: readonly MadeSlides[];
+  /** Null for one that cannot be drawn; none where nobody asked. */
+  readonly drawings?: readonly (SlideBackdrop | null)[];
 }
 
-/** What is told of the slides of a file. */
-export function ownSlides(zip: ZipReader, slides: readonly string[]): OwnSlides {
+/** What is told of the slides of a file, each read once. @param draw Draws one of them, where that is wanted. */
+export function ownSlides(
+  zip: ZipReader,
+  slides: readonly string[],
+  draw?: (part: string, slide: XmlNode) => SlideBackdrop | null,
+): OwnSlides {
+  const drawings: (SlideBackdrop | null)[] = [];
   const titles: string[] = [];
   const made = new Map<string, { document: string; slides: number[]; changed: number[] }>();
   for (const [i, part] of slides.slice(0, MOST_SLIDES).entries()) {
     const slide = readable(zip, part);
     titles.push(titleOf(slide));
+    if (draw !== undefined) drawings.push(slide === undefined ? null : draw(part, slide));
     const origin = slide === undefined ? undefined : originOf(slide);
     if (origin === undefined) continue;
     const { document } = origin;
@@ -45,7 +53,7 @@ export function ownSlides(zip: ZipReader, slides: readonly string[]): OwnSlides 
     group.slides.push(i);
     if (origin.changed) group.changed.push(i);
   }
-  return { titles, made: [...made.values()] };
+  return { titles, made: [...made.values()], ...(draw === undefined ? {} : { drawings }) };
 }
 
 /** The root of a part; undefined for one that is missing or cannot be read: the layouts of its file still can. */

@@ -2,7 +2,8 @@
 import { emu, ptFromEmu } from '../base/index.ts';
 import { nodeAt, type XmlNode } from '../container/index.ts';
 import type { Align, Frame, LevelStyle, Rect } from '../theme/index.ts';
-import { colorIn, numberIn, type Scheme } from './colors.ts';
+import { colorIn, type Scheme } from './colors.ts';
+import { numberIn } from './values.ts';
 import type { TemplateMaster, TemplatePlaceholder } from './template-model.ts';
 
 /** A placeholder where it is said: by a master or by a layout. */

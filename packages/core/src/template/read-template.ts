@@ -13,9 +13,10 @@ import {
 import type { PictureData, PictureId } from '../content/index.ts';
 import { takePicture } from '../readers/index.ts';
 import type { BackdropItem, Hex, Palette } from '../theme/index.ts';
-import { mapped, numberIn, readScheme, type Scheme } from './colors.ts';
+import { mapped, readScheme, type Scheme } from './colors.ts';
+import { flagIn, numberIn } from './values.ts';
 import { drawGround, drawTree, type TreeContext } from './drawing/draw-tree.ts';
-import { drawSlides } from './drawing/draw-slides.ts';
+import { slideDrawer } from './drawing/draw-slides.ts';
 import { ownSlides, withUses } from './own-slides.ts';
 import { levelOf, placeholderOf, saidIn, sizeOf, type Said } from './placeholders.ts';
 import type { TemplateLayout, TemplateMaster, TemplateModel } from './template-model.ts';
@@ -51,8 +52,8 @@ export function readTemplate(bytes: Uint8Array, options: ReadTemplateOptions = {
     if (target !== undefined && zip.has(target)) reader.addMaster(target);
   });
   if (reader.layouts.length === 0) throw new ReadError('part-missing', { part: main });
-  const drawings = options.slides
-    ? drawSlides(zip, slides, reader.layouts, reader.masters, (part, layout) => reader.contextOf(part, layout), size)
+  const draw = options.slides
+    ? slideDrawer(zip, reader.layouts, reader.masters, (part, layout) => reader.contextOf(part, layout), size)
     : undefined;
   return {
     model: {
@@ -60,8 +61,7 @@ export function readTemplate(bytes: Uint8Array, options: ReadTemplateOptions = {
       masters: reader.masters,
       layouts: withUses(reader.layouts, zip, slides),
       slides: slides.length,
-      ...ownSlides(zip, slides),
-      ...(drawings === undefined ? {} : { drawings }),
+      ...ownSlides(zip, slides, draw),
       pictures: [...reader.pictures.values()].map(({ id, mime, width, height }) => ({ id, mime, width, height })),
       undrawn: reader.undrawn,
     },
@@ -148,7 +148,7 @@ class Reader {
     const context = this.#context(part, { ...from, scheme });
     const own = nodeAt(layout, 'p:cSld', 'p:bg') === undefined ? undefined : this.#ground(layout, scheme, context);
     const ground = own ?? from.ground;
-    const masters = layout.attributes.showMasterSp === '0' ? [] : from.items;
+    const masters = flagIn(layout.attributes.showMasterSp) === false ? [] : from.items;
     this.#schemes.push(scheme);
     this.layouts.push({
       part,

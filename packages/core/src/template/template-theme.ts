@@ -45,7 +45,7 @@ function build(model: TemplateModel, use: TemplateUse, look: DeckLook): Theme {
   const layouts = LAYOUT_NAMES.map((name) =>
     layoutOver(model, matchLayout(model.layouts, name, use.layouts), name, master, look.foot),
   );
-  const { fills: palette, mended } = layouts.find(({ name }) => name === 'points')!.colors!;
+  const { fills: palette } = layouts.find(({ name }) => name === 'points')!.colors!;
   return {
     look,
     name: 'template',
@@ -61,7 +61,6 @@ function build(model: TemplateModel, use: TemplateUse, look: DeckLook): Theme {
     size: model.size,
     layouts,
     template: use,
-    mended,
   };
 }
 

@@ -237,8 +237,6 @@ export interface Theme {
   readonly size: { readonly width: Emu; readonly height: Emu };
   /** The template on whose parts the deck is built. */
   readonly template?: TemplateUse;
-  /** Colours of a template that would not be read where most slides use them, and so are others: its own stay in its theme. */
-  readonly mended?: LayoutColors['mended'];
 }
 
 /** A colour that is another of the template's, darker or lighter: shares of its lightness, as `lumMod` and `lumOff` have them (ECMA-376-1 §20.1.2.3.20, §20.1.2.3.21). */

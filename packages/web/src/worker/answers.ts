@@ -180,7 +180,9 @@ function templateAnswer({ converted, templates }: Held): TemplateAnswer | null {
     titles: model.titles ?? [],
     made: model.made ?? [],
     undrawn: model.undrawn,
-    mended: theme.mended?.inks.filter(({ name }) => name !== 'panel').map(({ name }) => name) ?? [],
+    mended: (theme.layouts.find(({ name }) => name === 'points')?.colors?.mended.inks ?? []).flatMap(({ name }) =>
+      name === 'panel' ? [] : [name],
+    ),
   };
 }
 

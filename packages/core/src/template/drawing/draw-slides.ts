@@ -1,8 +1,9 @@
 /** The own slides of a file, drawn well enough to know them: what they have beyond their layouts. */
-import { emu, ReadError } from '../../base/index.ts';
-import { nodeAt, readRelationships, readXmlTree, type XmlNode, type ZipReader } from '../../container/index.ts';
+import { emu } from '../../base/index.ts';
+import { nodeAt, readRelationships, type XmlNode, type ZipReader } from '../../container/index.ts';
 import { mapped } from '../colors.ts';
 import { isTitle, USUAL_INSETS } from '../placeholders.ts';
+import { flagIn } from '../values.ts';
 import type {
   SlideBackdrop,
   TemplateLayout,
@@ -16,28 +17,19 @@ import type { WordSetting } from './words.ts';
 /** All slides together have no more things than that; those after them are not drawn. */
 const MOST_ITEMS = 60_000;
 
-/** @param contextOf What the things on a part mean, by the index of its layout. @returns A drawing for each slide, null for one without. */
-export function drawSlides(
+/** @param contextOf What the things on a part mean, by the index of its layout. @returns What draws a slide; null for one that it cannot. */
+export function slideDrawer(
   zip: ZipReader,
-  slides: readonly string[],
   layouts: readonly TemplateLayout[],
   masters: readonly TemplateMaster[],
   contextOf: (part: string, layout: number) => TreeContext,
   size: TemplateModel['size'],
-): readonly (SlideBackdrop | null)[] {
+): (part: string, slide: XmlNode) => SlideBackdrop | null {
   let left = MOST_ITEMS;
-  return slides.map((part) => {
-    if (left <= 0 || !zip.has(part)) return null;
+  return (part, slide) => {
     const target = [...readRelationships(zip, part).values()].find(({ type }) => type === 'slideLayout')?.target;
     const layout = layouts.findIndex((one) => one.part === target);
-    if (layout < 0) return null;
-    let slide: XmlNode;
-    try {
-      slide = readXmlTree(zip, part);
-    } catch (error) {
-      if (error instanceof ReadError) return null;
-      throw error;
-    }
+    if (left <= 0 || layout < 0) return null;
     const { placeholders, master } = layouts[layout]!;
     const plain = contextOf(part, layout);
     const override = nodeAt(slide, 'p:clrMapOvr', 'a:overrideClrMapping');
@@ -52,11 +44,11 @@ export function drawSlides(
     left -= own.length;
     return {
       layout,
-      bare: slide.attributes.showMasterSp === '0',
+      bare: flagIn(slide.attributes.showMasterSp) === false,
       ground: ground === undefined ? null : { color: ground.color ?? layouts[layout]!.ground, items: ground.items },
       items: own,
     };
-  });
+  };
 }
 
 /** How words of a slide's placeholder are set: as its layout's is, which is that of its number, or of its type (§19.3.1.36). */

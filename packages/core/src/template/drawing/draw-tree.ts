@@ -4,7 +4,8 @@ import { EMU_PER_POINT } from '../../base/index.ts';
 import { nodeAt, nodesNamed, type XmlNode } from '../../container/index.ts';
 import type { PictureId } from '../../content/index.ts';
 import type { BackdropItem, BackdropPicture, Bounds, Hex, Matrix } from '../../theme/index.ts';
-import { colorIn, numberIn, opacityIn, shareOf } from '../colors.ts';
+import { colorIn, opacityIn } from '../colors.ts';
+import { flagIn, numberIn, shareOf } from '../values.ts';
 import { guidesIn, outlinePaths, ownOutline, type Outline } from './guides.ts';
 import { boxAround, isUpright, placed, scaled, within } from './matrix.ts';
 import { fillNode, fillOf, strokeOf, styledFill, type Palettes } from './paint.ts';
@@ -268,7 +269,7 @@ class Drawing {
     );
     const { scheme } = this.#context;
     const line = scheme.get('tx1') ?? '808080';
-    const head = nodeAt(table, 'a:tblPr')?.attributes.firstRow === '1';
+    const head = flagIn(nodeAt(table, 'a:tblPr')?.attributes.firstRow) === true;
     let y = 0;
     for (const [r, row] of nodesNamed(table, 'a:tr').entries()) {
       const height = Math.max(numberIn(row.attributes.h, 0), ONE_LINE);
@@ -277,7 +278,7 @@ class Drawing {
         const width = widths.slice(c, c + numberIn(cell.attributes.gridSpan, 1)).reduce((sum, one) => sum + one, 0);
         const box: Bounds = [0, 0, width, height];
         const into = within(matrix, [1, 0, 0, 1, x, y]);
-        if (cell.attributes.hMerge !== '1' && cell.attributes.vMerge !== '1' && width > 0) {
+        if (!flagIn(cell.attributes.hMerge) && !flagIn(cell.attributes.vMerge) && width > 0) {
           const fill = fillNode(nodeAt(cell, 'a:tcPr'));
           const painted = fillOf(fill, this.#context, { box, matrix: into });
           this.items.push({
@@ -303,8 +304,7 @@ class Drawing {
   }
 }
 
-const isHidden = (about: XmlNode | undefined): boolean =>
-  ['1', 'true'].includes(nodeAt(about, 'p:cNvPr')?.attributes.hidden ?? '');
+const isHidden = (about: XmlNode | undefined): boolean => flagIn(nodeAt(about, 'p:cNvPr')?.attributes.hidden) === true;
 
 function boxOf(place: XmlNode | undefined, off = 'a:off', ext = 'a:ext'): Bounds | undefined {
   const [from, size] = [nodeAt(place, off)?.attributes, nodeAt(place, ext)?.attributes];
@@ -312,8 +312,7 @@ function boxOf(place: XmlNode | undefined, off = 'a:off', ext = 'a:ext'): Bounds
   return box.every(Number.isFinite) ? (box as unknown as Bounds) : undefined;
 }
 
-const isTrue = (value: string | undefined): boolean => value === '1' || value === 'true';
 function turnedIn(place: XmlNode | undefined, box: Bounds): Matrix {
   const { rot, flipH, flipV } = place?.attributes ?? {};
-  return placed(box, numberIn(rot, 0) / 60_000, isTrue(flipH), isTrue(flipV));
+  return placed(box, numberIn(rot, 0) / 60_000, flagIn(flipH) ?? false, flagIn(flipV) ?? false);
 }

@@ -2,7 +2,8 @@
 import { nodeAt, nodesNamed, type XmlNode } from '../../container/index.ts';
 import type { Bounds, Gradient, Hex, Matrix } from '../../theme/index.ts';
 import { ptFromEmu } from '../../base/index.ts';
-import { colorIn, numberIn, opacityIn, shareOf, type Scheme } from '../colors.ts';
+import { colorIn, opacityIn, type Scheme } from '../colors.ts';
+import { flagIn, numberIn, shareOf } from '../values.ts';
 import { at } from './matrix.ts';
 
 /** What colours and styles mean where something stands. */
@@ -92,7 +93,7 @@ function gradientOf(
   const line = nodeAt(node, 'a:lin')?.attributes;
   const angle = ((numberIn(line?.ang, 0) / 60_000) * Math.PI) / 180;
   // Where the shape is not square and the angle goes along with it, it is that of the diagonal (§20.1.8.41).
-  const scaled = line?.scaled === '1' || line?.scaled === 'true';
+  const scaled = flagIn(line?.scaled) === true;
   const [dx, dy] = scaled ? [Math.cos(angle) * width, Math.sin(angle) * height] : [Math.cos(angle), Math.sin(angle)];
   const length = Math.hypot(dx, dy) || 1;
   const [ux, uy] = [dx / length, dy / length];

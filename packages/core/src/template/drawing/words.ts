@@ -3,7 +3,8 @@ import { EMU_PER_POINT } from '../../base/index.ts';
 import { nodeAt, nodesNamed, type XmlNode } from '../../container/index.ts';
 import { breakLines, fontFace, measureText, shippedFamily, type Span } from '../../fonts/index.ts';
 import type { BackdropText, Bounds, Hex, Matrix } from '../../theme/index.ts';
-import { colorIn, numberIn, shareOf, type Scheme } from '../colors.ts';
+import { colorIn, type Scheme } from '../colors.ts';
+import { flagIn, numberIn, shareOf } from '../values.ts';
 import { at, isUpright, within } from './matrix.ts';
 
 /** What words inherit, as far as it is said. */
@@ -135,8 +136,8 @@ function rowsOf(
       text: caps === 'all' ? text.toUpperCase() : text,
       look: {
         size: (own && sizeIn(own)) === undefined ? size : sizeIn(own)! * scale,
-        bold: flag(said(({ attributes }) => attributes.b)) ?? setting.bold ?? false,
-        italic: flag(said(({ attributes }) => attributes.i)) ?? false,
+        bold: flagIn(said(({ attributes }) => attributes.b)) ?? setting.bold ?? false,
+        italic: flagIn(said(({ attributes }) => attributes.i)) ?? false,
         family: familyOf(
           said((node) => nodeAt(node, 'a:latin')?.attributes.typeface),
           setting,
@@ -195,8 +196,6 @@ function sizeIn(node: XmlNode | undefined): number | undefined {
   // Up to 4,000 points (§20.1.10.72).
   return size > 0 && size <= 4000 ? size : undefined;
 }
-const flag = (value: string | undefined): boolean | undefined =>
-  value === undefined ? undefined : value === '1' || value === 'true';
 
 const familyOf = (face: string | undefined, { heading }: WordSetting, { fonts }: WordContext): string =>
   face === undefined || face.startsWith('+')

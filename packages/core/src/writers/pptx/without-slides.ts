@@ -1,5 +1,5 @@
 /** What a file says of slides that are left out: custom shows, ranges, lists of views, jumps (ECMA-376-1 §19.2.1, §20.1.2.2.23). */
-import { withContent, type XmlContent, type XmlNode } from '../../container/index.ts';
+import { nodesWithin, withContent, type XmlContent, type XmlNode } from '../../container/index.ts';
 
 /** Lists that are nothing without what they list. */
 const LISTS: ReadonlySet<string> = new Set(['p:custShow', 'p:custShowLst', 'p:sldLst']);
@@ -37,7 +37,3 @@ export function withoutSlides(root: XmlNode, gone: ReadonlySet<string>, shows: R
 /** Which slides are shown: the numbers are others now, and ours are to be shown too. */
 const isRange = ({ name, attributes }: XmlNode): boolean =>
   name === 'p:sldRg' || (name === 'p:custShow' && attributes.name === undefined);
-
-function nodesWithin(node: XmlNode, name: string): readonly XmlNode[] {
-  return node.children.flatMap((child) => [...(child.name === name ? [child] : []), ...nodesWithin(child, name)]);
-}

@@ -25,7 +25,7 @@ import {
   type ZipReader,
 } from '../../container/index.ts';
 import type { PictureSource, Scene } from '../../scene/index.ts';
-import type { LayoutColors, MendedColor, TemplateUse } from '../../theme/index.ts';
+import { layoutNamed, type LayoutColors, type MendedColor, type TemplateUse } from '../../theme/index.ts';
 import { SCHEME } from './colors.ts';
 import { notesMasterPart } from './notes-part.ts';
 import { partedBehind, SECTIONS_URI, sectionList, sectionsIn, sectionsOf, type Section } from './section-list.ts';
@@ -112,12 +112,16 @@ export function writeIntoTemplate(
   }
   if (scene.slides.some(({ boxes }) => boxes.some(({ kind }) => kind === 'table'))) {
     const styles = [...known.values()].find(({ type }) => type === 'tableStyles')?.target;
-    const style = withMended(tableStyle(theme), theme.mended);
+    const style = withMended(tableStyle(theme), layoutNamed(theme, 'points').colors?.mended);
     if (styles !== undefined && source.has(styles))
       changed.set(styles, withTableStyle(readXmlTree(source, styles), style));
     else {
       const name = `${prefix}tableStyles.xml`;
-      parts.add(`ppt/${name}`, withMended(tableStyles(theme), theme.mended), `${TYPES}.tableStyles+xml`);
+      parts.add(
+        `ppt/${name}`,
+        withMended(tableStyles(theme), layoutNamed(theme, 'points').colors?.mended),
+        `${TYPES}.tableStyles+xml`,
+      );
       ours.push({ id: ids[1]!, type: 'tableStyles', target: `/ppt/${name}` });
     }
   }
