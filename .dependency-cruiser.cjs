@@ -19,6 +19,7 @@ const core = {
   template: ['base', 'content', 'container', 'readers', 'fonts', 'theme'],
   layout: ['base', 'content', 'charts', 'fonts', 'theme', 'deck', 'shorten', 'ids'],
   scene: ['base', 'content', 'charts', 'fonts', 'theme', 'layout', 'deck', 'ids'],
+  sheets: ['base', 'theme', 'scene'],
   checks: ['base', 'content', 'deck', 'shorten', 'ids'],
   presentable: ['base', 'content', 'fonts', 'theme', 'layout', 'deck', 'ids'],
   writers: ['base', 'content', 'container', 'charts', 'fonts', 'theme', 'scene'],
@@ -89,7 +90,7 @@ module.exports = {
       to: { path: '^packages/server/' },
     },
     ...layers('server', ['http', 'services', 'jobs', 'db', 'config']),
-    ...layers('web', ['app', 'stations', 'canvas', 'ui', 'state', 'api', 'worker']),
+    ...layers('web', ['app', 'present', 'stations', 'canvas', 'ui', 'state', 'api', 'worker']),
   ],
   options: {
     doNotFollow: { path: 'node_modules' },

@@ -126,7 +126,13 @@ export async function bringIn(
   await page
     .getByLabel('Document')
     .setInputFiles({ name: file.name, mimeType: 'application/octet-stream', buffer: Buffer.from(file.content) });
-  await page.waitForURL(/\/decks\/.+\/slides/);
+  await openDeck(page);
+}
+
+/** Goes on from what is seen of a new deck first to its slides. */
+export async function openDeck(page: Page): Promise<void> {
+  await page.waitForURL(/\/decks\/.+\/overview/);
+  await page.getByRole('link', { name: 'Open the deck' }).click();
   await expect(page.getByTestId('slide-count')).toBeVisible();
 }
 
@@ -138,6 +144,10 @@ export async function bringInPlain(...[page, alvex, file]: Parameters<typeof bri
   await page.reload();
   await expect(page.getByTestId('slide-count')).toBeVisible();
 }
+
+/** Its link in the line across the top. */
+export const station = (page: Page, name: string) =>
+  page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name });
 
 export const slide = (page: Page, number: number) =>
   page.getByRole('listitem', { name: `Slide ${number}`, exact: true });

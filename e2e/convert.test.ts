@@ -3,8 +3,10 @@ import { execFileSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { PDFiumLibrary } from '@hyzyla/pdfium';
+import { decode } from 'fast-png';
 import { unzipSync } from 'fflate';
-import { bringIn, drawn, expect, slide, test } from './alvex.ts';
+import { bringIn, drawn, expect, openDeck, slide, test, station } from './alvex.ts';
 
 const root = join(import.meta.dirname, '..');
 const report = join(root, 'packages/demo/files/sallow-quay-feasibility-report.docx');
@@ -12,9 +14,10 @@ const alvexCommand = join(root, 'bin/alvex');
 
 test('the demo report is there, opens, and exports a valid presentation', async ({ page, alvex }, info) => {
   await page.goto(alvex.address);
-  await page.getByRole('link', { name: 'Reopening the Sallow Quay tide mill' }).click();
+  // Other tests bring the same report in: the demo is the oldest of its name.
+  await page.getByRole('link', { name: 'Reopening the Sallow Quay tide mill' }).last().click();
   await expect(drawn(page, 1).first()).toContainText('Reopening the');
-  await page.getByRole('link', { name: 'Hand over' }).click();
+  await station(page, 'Hand over').click();
   const [download] = await Promise.all([
     page.waitForEvent('download'),
     page.getByRole('button', { name: 'Download PPTX' }).click(),
@@ -43,7 +46,7 @@ test('the demo report is there, opens, and exports a valid presentation', async 
 
 test('a DOCX that is chosen keeps its bytes', async ({ page, alvex }, info) => {
   await bringIn(page, alvex, { name: 'report.docx', content: readFileSync(report) });
-  await page.getByRole('link', { name: 'Document' }).click();
+  await station(page, 'Document').click();
   const [download] = await Promise.all([
     page.waitForEvent('download'),
     page.getByRole('link', { name: 'Original' }).click(),
@@ -63,7 +66,7 @@ test('a dropped Markdown file becomes slides', async ({ page, alvex }) => {
     return data;
   });
   await page.getByRole('heading', { name: 'Drop documents here' }).dispatchEvent('drop', { dataTransfer: transfer });
-  await page.waitForURL(/slides/);
+  await openDeck(page);
   await expect(slide(page, 1).getByLabel('Write: Silt')).toBeVisible();
   await expect(slide(page, 1).getByLabel('Write speaker notes')).toHaveText('Spoken only.');
 });
@@ -73,7 +76,7 @@ test('pasted plain text is read as Markdown', async ({ page, alvex }) => {
   await page.getByRole('button', { name: 'Paste text' }).click();
   await page.getByRole('textbox', { name: 'Text' }).fill('# Tides\n\n- Spring\n- Neap\n');
   await page.getByRole('button', { name: 'Make slides of it' }).click();
-  await page.waitForURL(/slides/);
+  await openDeck(page);
   await expect(drawn(page, 1).filter({ hasText: 'Neap' })).toBeVisible();
 });
 
@@ -94,7 +97,7 @@ test('pasted rich text keeps headings, lists and tables', async ({ page, alvex }
   await page.keyboard.press('Control+v');
   await expect(page.getByText('Rich text: its headings')).toBeVisible();
   await page.getByRole('button', { name: 'Make slides of it' }).click();
-  await page.waitForURL(/slides/);
+  await openDeck(page);
   await expect(page.getByTestId('slide-count')).toHaveText('2 slides');
   await expect(drawn(page, 1).filter({ hasText: 'seized' })).toBeVisible();
   await expect(drawn(page, 2).filter({ hasText: 'Gates' })).toBeVisible();
@@ -141,13 +144,134 @@ test('a deck is renamed, deleted and brought back', async ({ page, alvex }) => {
   await expect(page.getByRole('link', { name: 'Renamed deck' })).toBeVisible();
 });
 
-test('the command line gives the same presentation as the server', async ({ page, alvex }, info) => {
+test('the command line gives the same files as the server', async ({ page, alvex }, info) => {
   const source = info.outputPath('same.md');
   writeFileSync(source, '# A\n\n- b\n\nc\n');
-  const ours = info.outputPath('cli.pptx');
-  execFileSync(join(root, 'bin/alvex'), ['convert', source, '-o', ours]);
   await bringIn(page, alvex, { name: 'same.md', content: readFileSync(source) });
   const id = /decks\/([^/]+)/.exec(page.url())![1];
-  const response = await page.request.get(`${alvex.address}/api/decks/${id}/deck.pptx`);
-  expect(Buffer.compare(await response.body(), readFileSync(ours))).toBe(0);
+  for (const [ending, options, query] of [
+    ['pptx', [], ''],
+    ['pdf', [], ''],
+    ['pdf', ['--pages', 'notes', '--paper', 'letter'], '?pages=notes&paper=letter'],
+  ] as const) {
+    const ours = info.outputPath(`cli.${ending}`);
+    execFileSync(alvexCommand, ['convert', source, '-o', ours, ...options]);
+    const response = await page.request.get(`${alvex.address}/api/decks/${id}/deck.${ending}${query}`);
+    expect([query, Buffer.compare(await response.body(), readFileSync(ours))]).toEqual([query, 0]);
+  }
+});
+
+/** Pages, the size of the first, and the words of each, as a reader sees them that is not ours. */
+async function pagesOf(file: string) {
+  const { getDocument } = await import('pdfjs-dist/legacy/build/pdf.mjs');
+  const document = await getDocument({ data: new Uint8Array(readFileSync(file)), verbosity: 0 }).promise;
+  const texts: string[] = [];
+  for (let number = 1; number <= document.numPages; number++) {
+    const { items } = await (await document.getPage(number)).getTextContent();
+    texts.push(items.flatMap((item) => ('str' in item ? [item.str] : [])).join(' '));
+  }
+  const { view } = await document.getPage(1);
+  await document.destroy();
+  return { texts, size: view.slice(2).map(Math.round) };
+}
+
+test('pages are chosen, seen before, and downloaded as PDF', async ({ page, alvex }, info) => {
+  await bringIn(page, alvex, { name: 'report.docx', content: readFileSync(report) });
+  await station(page, 'Hand over').click();
+  const card = page.getByRole('region', { name: 'Pages' });
+  const download = async (name: string) => {
+    const [file] = await Promise.all([
+      page.waitForEvent('download'),
+      card.getByRole('button', { name: 'Download PDF' }).click(),
+    ]);
+    expect(file.suggestedFilename()).toBe('Reopening the Sallow Quay tide mill.pdf');
+    const path = info.outputPath(name);
+    await file.saveAs(path);
+    return pagesOf(path);
+  };
+  const slides = await download('slides.pdf');
+  await expect(card.getByRole('status')).toContainText(`${slides.texts.length} pages`);
+  expect(slides.size).toEqual([960, 540]);
+  expect(slides.texts[0]).toContain('Reopening the');
+  expect(slides.texts.join(' ')).not.toContain('eleven thousand cubic metres');
+
+  await card.getByLabel('On each page').selectOption('one slide and its speaker notes');
+  await card.getByLabel('Paper').selectOption('A4');
+  // What is seen before is the page itself, small.
+  await expect(card.locator('svg').filter({ hasText: 'eleven thousand cubic metres' }).first()).toBeVisible();
+  const notes = await download('notes.pdf');
+  expect(notes.size).toEqual([595, 842]);
+  expect(notes.texts.join(' ')).toContain('eleven thousand cubic metres');
+
+  await card.getByLabel('On each page').selectOption('six slides, lines to write on');
+  const sheets = Math.ceil(slides.texts.length / 6);
+  await expect(card).toContainText(`${sheets} pages`);
+  expect((await download('six.pdf')).texts).toHaveLength(sheets);
+});
+
+/** Share of points of two pictures of one size that differ by more than a quarter of the range in any colour. */
+function differing(a: Uint8Array, b: Uint8Array): number {
+  let count = 0;
+  for (let at = 0; at < a.length; at += 4)
+    if ([0, 1, 2].some((color) => Math.abs(a[at + color]! - b[at + color]!) > 64)) count++;
+  return count / (a.length / 4);
+}
+
+test('pages of the PDF look as the slides on the screen', async ({ page, alvex }) => {
+  const size = { width: 960, height: 540 };
+  await bringIn(page, alvex, { name: 'report.docx', content: readFileSync(report) });
+  const id = /decks\/([^/]+)/.exec(page.url())![1];
+  const bytes = new Uint8Array(await (await page.request.get(`${alvex.address}/api/decks/${id}/deck.pdf`)).body());
+  const pdfium = await PDFiumLibrary.init();
+  const file = await pdfium.loadDocument(bytes);
+  await page.setViewportSize(size);
+  await page.goto(`${alvex.address}/decks/${id}/present`);
+  await page.getByRole('button', { name: 'Show on this screen' }).click();
+  // Cover, picture, table, figure and chart are among them.
+  const slides = [...file.pages()].slice(0, 6);
+  expect(slides).toHaveLength(6);
+  let elsewhere = 0;
+  let before: Uint8Array | undefined;
+  for (const [i, one] of slides.entries()) {
+    await expect(page.getByRole('img', { name: new RegExp(`^Slide ${i + 1}\\b`) }).first()).toBeVisible();
+    await page.evaluate(() => document.fonts.ready);
+    await page.waitForTimeout(200);
+    const screen = decode(await page.screenshot());
+    const drawn = (await one.render({ scale: 1, render: 'bitmap', colorSpace: 'BGRA' } as never)).data;
+    const seen = Uint8Array.from({ length: size.width * size.height * 4 }, (_, at) =>
+      at % 4 === 3 ? 255 : (screen.data[Math.floor(at / 4) * screen.channels + (at % 4)] as number),
+    );
+    // PDFium gives blue first.
+    const painted = Uint8Array.from(drawn, (_, at) => drawn[at % 4 === 0 ? at + 2 : at % 4 === 2 ? at - 2 : at]!);
+    // Edges of letters are smoothed otherwise; a word that stands elsewhere, or a shape that is missing, is more.
+    expect([i + 1, differing(seen, painted) < 0.025]).toEqual([i + 1, true]);
+    if (before !== undefined) elsewhere = Math.max(elsewhere, differing(before, painted));
+    before = painted;
+    await page.keyboard.press('PageDown');
+  }
+  // Other slides would not pass for it.
+  expect(elsewhere).toBeGreaterThan(0.05);
+  file.destroy();
+  pdfium.destroy();
+});
+
+test('writing can be cancelled, and a server that is away is told of', async ({ page, alvex }) => {
+  await bringIn(page, alvex, { name: 'report.docx', content: readFileSync(report) });
+  await station(page, 'Hand over').click();
+  const card = page.getByRole('region', { name: 'Pages' });
+  await page.route('**/deck.pdf*', () => {}); // never answered
+  await card.getByRole('button', { name: 'Download PDF' }).click();
+  await card.getByRole('button', { name: 'Cancel' }).click();
+  await expect(card.getByRole('status')).toContainText('Nothing was saved');
+  await page.unroute('**/deck.pdf*');
+  await page.route('**/deck.pdf*', (route) => route.abort());
+  await card.getByRole('button', { name: 'Download PDF' }).click();
+  await expect(page.getByRole('alert')).toContainText('The server cannot be reached');
+  await page.unroute('**/deck.pdf*');
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    card.getByRole('button', { name: 'Download PDF' }).click(),
+  ]);
+  expect(file.suggestedFilename()).toContain('.pdf');
+  await expect(page.getByRole('alert')).toHaveCount(0);
 });

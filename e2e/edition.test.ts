@@ -1,5 +1,5 @@
 /** A new edition of the document: reviewed word by word, brought in with all work on the deck, taken back. */
-import { bringInPlain, expect, kept, slide, test } from './alvex.ts';
+import { bringInPlain, expect, kept, slide, test, station } from './alvex.ts';
 
 const FIRST = `# Tide
 
@@ -39,7 +39,7 @@ test.beforeEach(async ({ page, alvex }) => {
   await slide(page, 2).getByRole('button', { name: 'Hide this slide' }).click();
   await slide(page, 1).locator('[data-block]').filter({ hasText: 'Neap' }).click();
   await page.keyboard.press('s');
-  await page.getByRole('link', { name: 'Document' }).click();
+  await station(page, 'Document').click();
 });
 
 test('work stays, changes are seen by word and decided one by one, and all of it is undone at once', async ({
@@ -79,7 +79,7 @@ test('one’s own wording gives way where one wants the new text; edits without 
   await page.getByRole('button', { name: 'Take the new text instead' }).click();
   await page.getByRole('button', { name: 'Bring it in' }).click();
   await expect(slide(page, 1).getByLabel(/Write: (• )?The pond holds twelve/)).toBeVisible();
-  await page.getByRole('link', { name: /^Check/ }).click();
+  await station(page, 'Check').click();
   await expect(page.getByText('1 edit of yours has no place now')).toBeVisible();
 });
 
@@ -89,7 +89,7 @@ test('everything can be kept as it was, the deck is the same then', async ({ pag
   await page.getByRole('button', { name: 'Bring it in' }).click();
   await expect(page.getByTestId('slide-count')).toHaveText('2 slides');
   await expect(slide(page, 2).getByLabel('Write: Gates')).toBeVisible();
-  await page.getByRole('link', { name: 'Document' }).click();
+  await station(page, 'Document').click();
   await expect(page.getByText('second.md, kept byte for byte')).toBeVisible();
 });
 

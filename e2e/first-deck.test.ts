@@ -3,7 +3,7 @@ import { execFileSync } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { strFromU8, unzipSync } from 'fflate';
-import { bringIn, drawn, expect, kept, root, slide, test } from './alvex.ts';
+import { bringIn, drawn, expect, kept, root, slide, test, station } from './alvex.ts';
 
 const SOURCE = `# The tide mill
 
@@ -41,10 +41,10 @@ test('its slides say something, its layouts are chosen, and all of that is nobod
   await expect(drawn(page, 3).filter({ hasText: 'fills twice a day' })).toBeVisible();
   await expect(slide(page, 4).getByLabel('Write speaker notes')).toContainText('Do not mention the roof.');
   await expect(page.getByRole('button', { name: 'Undo' })).toBeDisabled();
-  await page.getByRole('link', { name: 'Check' }).click();
+  await station(page, 'Check').click();
   await expect(page.getByTestId('ready')).toHaveText('All 3 slides can be shown as they are.');
   await expect(page.getByTestId('ledger-sum')).toContainText('Nothing is lost.');
-  await page.getByRole('link', { name: 'Hand over' }).click();
+  await station(page, 'Hand over').click();
   const [download] = await Promise.all([
     page.waitForEvent('download'),
     page.getByRole('button', { name: 'Download PPTX' }).click(),
@@ -56,10 +56,10 @@ test('its slides say something, its layouts are chosen, and all of that is nobod
 
 test('a part for the presenter is shown once its author says so', async ({ page, alvex }) => {
   await bringIn(page, alvex, { name: 'mill.md', content: SOURCE });
-  await page.getByRole('link', { name: 'Map' }).click();
+  await station(page, 'Map').click();
   await page.getByRole('button', { name: 'Show it on slides' }).click();
   await expect(page.getByRole('button', { name: 'Show it on slides' })).toHaveCount(0);
-  await page.getByRole('link', { name: 'Slides' }).click();
+  await station(page, 'Slides').click();
   await expect(page.getByTestId('slide-count')).toHaveText('5 slides');
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByTestId('slide-count')).toHaveText('4 slides');
@@ -81,7 +81,7 @@ test('work goes over it and stays; what a slide lacks then is told', async ({ pa
   await kept(page);
   await page.reload();
   await expect(page.getByTestId('ready')).toHaveText('2 of 3 ready to show');
-  await page.getByRole('link', { name: 'Check' }).click();
+  await station(page, 'Check').click();
   await page.getByText('2 of 3 slides can be shown as they are').click();
   await expect(page.getByRole('listitem').filter({ hasText: 'the same title as the slide before' })).toContainText(
     'Slide 3, How to grind',
@@ -101,7 +101,7 @@ test('Japanese and Arabic are drawn with fonts that ship, Arabic from the right'
     .toEqual(
       expect.arrayContaining([expect.stringContaining('Noto Sans JP'), expect.stringContaining('Noto Sans Arabic')]),
     );
-  await page.getByRole('link', { name: 'Check' }).click();
+  await station(page, 'Check').click();
   await expect(page.getByTestId('ready')).toBeVisible();
   await expect(page.getByText('a character that none of the fonts has')).toHaveCount(0);
 });
@@ -119,7 +119,7 @@ test('numbers of lists stand on slides and are counted by who opens the presenta
     content: `# Opening\n\n## Before the tide\n\n${steps.join('\n')}\n\n- [x] Roof\n- [ ] Floats\n`,
   });
   await expect(drawn(page, 2).filter({ hasText: /^4\.$/ }).first()).toBeVisible();
-  await page.getByRole('link', { name: 'Hand over' }).click();
+  await station(page, 'Hand over').click();
   const [download] = await Promise.all([
     page.waitForEvent('download'),
     page.getByRole('button', { name: 'Download PPTX' }).click(),
@@ -175,7 +175,7 @@ test('a very long deck says that it is one to be read, and becomes a talk by a c
       `## Matter ${i + 1}\n\nThe mill has a matter ${i + 1}. It was looked at in May. ${'The trust will decide on it. '.repeat(12)}\n`,
   ).join('\n');
   await bringIn(page, alvex, { name: 'report.md', content: `# Report\n\n${content}` });
-  await page.getByRole('link', { name: 'a deck to be read; shorter?' }).click();
+  await page.getByRole('link', { name: 'long for a talk: shorten it' }).click();
   const said = page.getByTestId('long-deck');
   await expect(said).toContainText('81 slides this is a deck to be read');
   await said.getByRole('button', { name: 'A talk of 20 minutes' }).click();
@@ -187,7 +187,7 @@ test('a very long deck says that it is one to be read, and becomes a talk by a c
   expect(Number(promised[2])).toBeGreaterThanOrEqual(18);
   expect(Number(promised[2])).toBeLessThanOrEqual(22);
   await suggestion.getByRole('button', { name: /^Leave out \d+ sections/ }).click();
-  await page.getByRole('link', { name: 'Slides', exact: true }).click();
+  await station(page, 'Slides').click();
   await expect(page.getByTestId('slide-count')).toHaveText(promised[1]!);
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByTestId('slide-count')).toHaveText('81 slides');

@@ -1,6 +1,6 @@
 /** Work is kept: across a restart, two windows, and a server that is away for a while. */
 import { readFileSync } from 'node:fs';
-import { bringIn, expect, kept, slide, test } from './alvex.ts';
+import { bringIn, expect, kept, slide, test, station } from './alvex.ts';
 
 const SOURCE = '# One\n\n- a point\n- another\n\n# Two\n\nSome words.\n';
 
@@ -220,7 +220,7 @@ test('a deck is saved as one file and comes back with its edits; a deleted one i
   await page.getByRole('textbox', { name: 'Title' }).fill('Written by hand');
   await page.keyboard.press('Enter');
   await kept(page);
-  await page.getByRole('link', { name: /Hand over/ }).click();
+  await station(page, 'Hand over').click();
   const [download] = await Promise.all([page.waitForEvent('download'), page.getByText('Save the deck').click()]);
   expect(download.suggestedFilename()).toMatch(/\.alvex$/);
   const file = await download.path();
@@ -248,7 +248,7 @@ test('a deck is saved as one file and comes back with its edits; a deleted one i
 test('text that is written from the right begins at the right, and says its language', async ({ page, alvex }) => {
   const content = '# The mill\n\nThe mill stands at the mouth of the creek and it is old.\n\nطاحونة المد والجزر\n';
   await bringIn(page, alvex, { name: 'right.md', content });
-  await page.getByRole('link', { name: /^Document/ }).click();
+  await station(page, 'Document').click();
   await page.waitForURL(/document$/);
   const arabic = page.getByText('طاحونة المد والجزر').first();
   await expect(arabic).toBeVisible();

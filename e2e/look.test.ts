@@ -4,7 +4,7 @@ import { execFileSync } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { strFromU8, unzipSync } from 'fflate';
-import { bringInPlain, expect, kept, slide, test } from './alvex.ts';
+import { bringInPlain, expect, kept, slide, test, station } from './alvex.ts';
 
 const root = join(import.meta.dirname, '..');
 const alvexCommand = join(root, 'bin/alvex');
@@ -36,7 +36,7 @@ const bring = (page: Page, alvex: Parameters<typeof bringInPlain>[1]) =>
 const look = (page: Page, number: number) => slide(page, number).getByRole('button', { name: 'Look of this slide' });
 const panel = (page: Page) => page.getByTestId('look-panel');
 const shelf = async (page: Page, name: string) => {
-  await page.getByRole('link', { name: 'Look' }).click();
+  await station(page, 'Look').click();
   await page.getByRole('button', { name, exact: true }).click();
 };
 /** The slide itself, without the small ones of its panel. */
@@ -45,7 +45,7 @@ const drawn = (page: Page, number: number) => sheet(page, number).locator('text'
 const ground = (page: Page, number: number) => sheet(page, number).locator('rect').first();
 
 async function exported(page: Page, file: string): Promise<string> {
-  await page.getByRole('link', { name: 'Hand over' }).click();
+  await station(page, 'Hand over').click();
   await kept(page);
   const [download] = await Promise.all([
     page.waitForEvent('download'),
@@ -57,14 +57,14 @@ async function exported(page: Page, file: string): Promise<string> {
 
 test('a theme in one of its palettes is worn, dark too, and undone', async ({ page, alvex }) => {
   await bring(page, alvex);
-  await page.getByRole('link', { name: 'Look' }).click();
+  await station(page, 'Look').click();
   const pebble = page.getByRole('region', { name: 'Pebble' });
   await expect(pebble.locator('svg text').filter({ hasText: 'The mill' }).first()).toBeAttached();
   await pebble.getByRole('button', { name: 'Pebble in Heather' }).click();
-  await expect(pebble.getByRole('button', { name: 'Worn now' })).toBeVisible();
+  await expect(pebble.getByRole('button', { name: 'In use' })).toBeVisible();
   await shelf(page, 'Colours');
   await page.getByRole('button', { name: 'Dark', exact: true }).click();
-  await page.getByRole('link', { name: 'Slides' }).click();
+  await station(page, 'Slides').click();
   await expect(ground(page, 2)).not.toHaveAttribute('fill', '#FFFDF8');
   const dark = await ground(page, 2).getAttribute('fill');
   await page.getByRole('button', { name: 'Undo' }).click();
@@ -93,7 +93,7 @@ test('one rule for all titles, and a footer, are on every slide', async ({ page,
   await page.getByRole('button', { name: 'Foot and logo' }).click();
   await page.getByLabel('Footer', { exact: true }).fill('Sallow Quay Trust');
   await page.keyboard.press('Enter');
-  await page.getByRole('link', { name: 'Slides' }).click();
+  await station(page, 'Slides').click();
   await expect(drawn(page, 2).filter({ hasText: 'HOW TO GRIND' })).toBeVisible();
   await expect(drawn(page, 2).filter({ hasText: 'Sallow Quay Trust' })).toBeVisible();
   // The words themselves are as they were written.
@@ -112,9 +112,9 @@ test('a list becomes a figure, keeps its points, and goes back', async ({ page, 
   await page.keyboard.press('Enter');
   await expect(drawn(page, 2).filter({ hasText: 'gate' })).toBeVisible();
   expect(await exported(page, info.outputPath('figure.pptx'))).toContain(': 0 faults');
-  await page.getByRole('link', { name: 'Slides' }).click();
+  await station(page, 'Slides').click();
   await look(page, 2).click();
-  await panel(page).getByRole('button', { name: 'Not fixed by me: as usual' }).click();
+  await panel(page).getByRole('button', { name: 'As Alvex chooses' }).click();
   await expect(slide(page, 2)).toContainText('Points');
   await expect(drawn(page, 2).filter({ hasText: 'Open the gate' })).toBeVisible();
 });
@@ -137,7 +137,7 @@ test('layouts are chosen for all slides in one step', async ({ page, alvex }) =>
   await shelf(page, 'Layouts');
   await page.getByRole('button', { name: /^Arrange \d slides/ }).click();
   await expect(page.getByRole('button', { name: 'All slides are so already' })).toBeVisible();
-  await page.getByRole('link', { name: 'Slides' }).click();
+  await station(page, 'Slides').click();
   await expect(slide(page, 2)).toContainText('Steps');
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(slide(page, 2)).toContainText('Points');
@@ -156,7 +156,7 @@ test('a table becomes a chart whose numbers are edited, and a table again', asyn
   await page.keyboard.press('Enter');
   await expect(drawn(page, 4).filter({ hasText: 'Guests by year' })).toBeVisible();
   expect(await exported(page, info.outputPath('chart.pptx'))).toContain(': 0 faults');
-  await page.getByRole('link', { name: 'Slides' }).click();
+  await station(page, 'Slides').click();
   await look(page, 4).click();
   await panel(page).getByRole('button', { name: 'Table', exact: true }).click();
   await expect(drawn(page, 4).filter({ hasText: '1,850' })).toBeVisible();
@@ -216,7 +216,7 @@ test('a deck is built on the trust’s template, its layouts changed by hand, an
       .includes('deck1-'),
   );
   expect([ours[0], ours[1], ours.at(-1)]).toEqual([false, true, false]);
-  await page.getByRole('link', { name: 'Slides' }).click();
+  await station(page, 'Slides').click();
   await expect(sheet(page, 2).locator('image')).toHaveCount(1);
   // That file once more, as somebody has it who edits the document again: what came of it is replaced where it stands.
   await shelf(page, 'Template');
@@ -235,6 +235,6 @@ test('a deck is built on the trust’s template, its layouts changed by hand, an
   await expect(page.getByLabel('Slides of the template')).toHaveValue('after');
   await expect(strip.getByText('4 slides of yours')).toBeVisible();
   await page.getByRole('button', { name: 'Without it' }).click();
-  await page.getByRole('link', { name: 'Slides' }).click();
+  await station(page, 'Slides').click();
   await expect(sheet(page, 2).locator('image')).toHaveCount(0);
 });

@@ -1,5 +1,5 @@
 /** Every station in a wide and a narrow window, light and dark: nothing runs over the edge, nothing fails on the way. */
-import { bringIn, expect, test } from './alvex.ts';
+import { bringIn, expect, test, station } from './alvex.ts';
 
 const SOURCE = `# The tide gives us a good deal more than anybody thought when the report was begun
 
@@ -87,10 +87,10 @@ test('an empty document, and one of a title alone, can be worked with', async ({
   await expect(page.getByTestId('slide-count')).toHaveText('1 slide');
   await page.getByRole('button', { name: 'Two outlines' }).click();
   await expect(page.getByText('The document: 1 heading')).toBeVisible();
-  await page.getByRole('link', { name: 'Map' }).click();
+  await station(page, 'Map').click();
   await page.getByRole('button', { name: 'Suggest a map' }).click();
   await expect(page.getByTestId('suggestion')).toContainText('Suggested because it makes 1 slide');
   await page.getByRole('radiogroup', { name: 'Heading 1' }).getByRole('radio', { name: 'left out' }).click();
-  await page.getByRole('link', { name: 'Slides' }).click();
+  await station(page, 'Slides').click();
   await expect(page.getByText('This map makes no slides')).toBeVisible();
 });

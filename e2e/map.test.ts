@@ -1,6 +1,6 @@
 /** The map: running text, rules below one heading, matter, target and suggestion, own maps, takes, the ledger. */
 import { readFileSync } from 'node:fs';
-import { bringInPlain, expect, kept, slide, test } from './alvex.ts';
+import { bringInPlain, expect, kept, slide, test, station } from './alvex.ts';
 
 const SOURCE = `# The tide
 
@@ -17,21 +17,21 @@ The north gate is seized, see [the plan](https://mill.example/plan).
 
 test.beforeEach(async ({ page, alvex }) => {
   await bringInPlain(page, alvex, { name: 'map.md', content: SOURCE });
-  await page.getByRole('link', { name: 'Map' }).click();
+  await station(page, 'Map').click();
 });
 
 test('first sentences become points, and shortened text tells what it kept', async ({ page }) => {
   await page.getByRole('button', { name: 'first sentence a point' }).click();
-  await page.getByRole('link', { name: 'Slides' }).click();
+  await station(page, 'Slides').click();
   await expect(slide(page, 1).getByLabel(/Write: (• )?The pond holds eleven thousand cubic metres./)).toBeVisible();
   await expect(slide(page, 1).getByLabel('Write speaker notes')).toContainText(
     'It was measured in 1811. The marks are worn.',
   );
-  await page.getByRole('link', { name: 'Map' }).click();
-  await page.getByRole('button', { name: 'shortened, the whole spoken' }).click();
+  await station(page, 'Map').click();
+  await page.getByRole('button', { name: 'shortened on slides, the whole spoken' }).click();
   await page.getByLabel('How much of the body text').press('End');
   await expect(page.getByText('key words, in your own sentences')).toBeVisible();
-  await page.getByRole('link', { name: 'Slides' }).click();
+  await station(page, 'Slides').click();
   await expect(slide(page, 1).getByLabel(/Write: (• )?.*eleven thousand cubic metres/)).toBeVisible();
   await expect(slide(page, 1).locator('[data-block] b').first()).toBeVisible();
   await expect(slide(page, 1).getByLabel('Write speaker notes')).toContainText('The marks are worn.');
@@ -41,12 +41,12 @@ test('a rule below one heading sends its text elsewhere', async ({ page }) => {
   await page.getByRole('button', { name: 'Add a rule' }).click();
   await page.getByLabel('Heading', { exact: true }).selectOption({ label: 'The gates' });
   await page.getByRole('button', { name: 'Set', exact: true }).click();
-  await page.getByRole('link', { name: 'Slides' }).click();
+  await station(page, 'Slides').click();
   await expect(slide(page, 2).locator('[data-block]').last()).toHaveAttribute('data-destination', 'slide');
   await expect(slide(page, 1).locator('[data-block]').nth(1)).toHaveAttribute('data-destination', 'notes');
-  await page.getByRole('link', { name: 'Map' }).click();
+  await station(page, 'Map').click();
   await page.getByRole('button', { name: 'Take back' }).click();
-  await page.getByRole('link', { name: 'Slides' }).click();
+  await station(page, 'Slides').click();
   await expect(slide(page, 2).locator('[data-block]').last()).toHaveAttribute('data-destination', 'notes');
 });
 
@@ -54,7 +54,7 @@ test('an agenda keeps step with the slides; sources come from links; section ope
   page,
 }) => {
   for (const name of ['Agenda', 'Key points', 'Sources']) await page.getByRole('button', { name, exact: true }).click();
-  await page.getByRole('link', { name: 'Slides' }).click();
+  await station(page, 'Slides').click();
   await expect(slide(page, 1).getByLabel(/Write: (• )?The gates/)).toBeVisible();
   await slide(page, 3).getByLabel('Write: The gates').dblclick();
   await page.getByRole('textbox', { name: 'Title' }).fill('Two gates');
@@ -69,7 +69,7 @@ test('an agenda keeps step with the slides; sources come from links; section ope
   await expect(slide(page, 1).getByLabel(/Write: (• )?The gates, twice/)).toBeVisible();
   await page.getByTestId('facing-pages').evaluate((element) => element.scrollTo(0, element.scrollHeight));
   await expect(page.getByLabel('Write: • the plan: mill.example/plan')).toBeVisible();
-  await page.getByRole('link', { name: 'Map' }).click();
+  await station(page, 'Map').click();
   await page.getByRole('button', { name: 'Section openers' }).click();
   await expect(
     page.getByRole('radiogroup', { name: 'Heading 1' }).getByRole('radio', { name: 'section opener' }),
@@ -102,7 +102,7 @@ test('own maps are kept, renamed, used in another deck, saved as a file and read
   const saved = readFileSync(await (await download).path(), 'utf8');
   expect(JSON.parse(saved)).toMatchObject({ name: 'Without prose', map: { body: 'out' }, prose: { as: 'whole' } });
   await bringInPlain(page, alvex, { name: 'other.md', content: SOURCE });
-  await page.getByRole('link', { name: 'Map' }).click();
+  await station(page, 'Map').click();
   await page.getByRole('button', { name: 'Own maps' }).click();
   await panel.getByRole('button', { name: 'Use', exact: true }).click();
   await expect(
@@ -145,13 +145,13 @@ test('takes stand side by side, differences are marked, one is used, the others 
 
 test('the ledger counts what is shown and what is spoken of one passage, and moves passages', async ({ page }) => {
   await page.getByRole('button', { name: 'first sentence a point' }).click();
-  await page.getByRole('link', { name: 'Check' }).click();
+  await station(page, 'Check').click();
   const lines = page.getByTestId('ledger').getByRole('link', { name: /slide/ });
   await page.getByRole('button', { name: /^Spoken/ }).click();
   await expect(lines).toHaveCount(2);
   await page.getByRole('button', { name: /^All/ }).click();
   const gate = page.getByTestId('ledger').getByText('The north gate is seized').locator('..');
-  await gate.getByRole('button', { name: /Goes to/ }).click();
+  await gate.getByRole('button', { name: /: slide title$|: / }).click();
   await page.getByRole('menuitemradio', { name: 'left out' }).click();
   await page.getByRole('button', { name: /^Left out/ }).click();
   await expect(page.getByTestId('ledger').getByText('The north gate is seized')).toBeVisible();

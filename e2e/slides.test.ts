@@ -1,5 +1,5 @@
 /** The facing pages: keys, several at once, dragging, slides of one's own, what was taken out, advice, notes, two outlines. */
-import { bringInPlain, drawn, expect, kept, slide, test } from './alvex.ts';
+import { bringInPlain, drawn, expect, kept, slide, test, station } from './alvex.ts';
 
 const SOURCE = `# Tide
 
@@ -41,7 +41,7 @@ test('slides are chosen, moved, hidden, copied, taken out and brought back', asy
   await expect.poll(() => titles(page, 4)).toEqual(['Gates', 'Roof', 'Tide', 'Pond']);
   await page.getByRole('button', { name: 'Hide', exact: true }).click();
   await expect(slide(page, 1).getByText('hidden', { exact: true })).toBeVisible();
-  await page.getByRole('button', { name: 'Take out' }).click();
+  await page.getByRole('button', { name: 'Take out', exact: true }).click();
   await expect(page.getByTestId('slide-count')).toHaveText('2 slides');
   await expect(page.getByTestId('removed')).toHaveCount(2);
   await page.getByTestId('removed').filter({ hasText: 'Roof' }).getByRole('button', { name: 'Bring back' }).click();
@@ -93,7 +93,7 @@ test('everything goes by the keyboard', async ({ page }) => {
   await expect(page.getByTestId('slide-count')).toHaveText('6 slides');
   await expect.poll(() => titles(page, 4)).toEqual(['Tide', 'Gates', 'New slide', 'Gates']);
   await page.getByRole('button', { name: 'Keys' }).click();
-  await expect(page.getByText('cut: a slide starts at this passage')).toBeVisible();
+  await expect(page.getByText('split: a slide starts at this passage')).toBeVisible();
 });
 
 test('a point, a passage and a slide are dragged', async ({ page }) => {
@@ -141,7 +141,7 @@ test('the outline of the deck beside the document’s tells what is different', 
   await slide(page, 1).getByLabel('Write: Tide').dblclick();
   await page.getByRole('textbox', { name: 'Title' }).fill('Two tides');
   await page.keyboard.press('Enter');
-  await slide(page, 2).getByRole('button', { name: 'Take this slide out' }).click();
+  await slide(page, 2).getByRole('button', { name: 'Take out this slide' }).click();
   await page.getByRole('button', { name: 'Two outlines' }).click();
   const deck = page.getByRole('list', { name: 'Outline of the deck' });
   await expect(deck.getByRole('button', { name: /Two tides.*retitled/ })).toBeVisible();
@@ -197,7 +197,7 @@ test('notes have lists and bold, are timed at one’s own pace, and are thinned 
   await expect(slide(page, 1).getByText('too long to be spoken over one slide')).toBeVisible();
   await slide(page, 1).getByRole('button', { name: 'Take it out' }).click();
   await expect(slide(page, 1).getByText('says what the slide shows')).toHaveCount(0);
-  await slide(page, 1).getByRole('button', { name: 'Thin down to a third' }).click();
+  await slide(page, 1).getByRole('button', { name: 'Shorten to a third' }).click();
   await expect(slide(page, 1).getByText('too long to be spoken over one slide')).toHaveCount(0);
   await slide(page, 1).getByLabel('Write speaker notes').click();
   await page.getByRole('textbox', { name: 'Speaker notes' }).click();
@@ -238,12 +238,12 @@ test('a slide that holds too much takes its own way out, which can become the de
     name: 'full.md',
     content: `# A\n\n- x\n\n${prose}\n\n${prose}\n\n# B\n\n- y\n\n${prose}\n\n${prose}\n`,
   });
-  await page.getByRole('link', { name: 'Map' }).click();
+  await station(page, 'Map').click();
   await page.getByRole('radiogroup', { name: 'Body text' }).getByRole('radio', { name: 'text on the slide' }).click();
-  await page.getByRole('button', { name: 'shrunk and reported' }).click();
-  await page.getByRole('link', { name: /^Slides/ }).click();
+  await page.getByRole('button', { name: 'made smaller, and marked' }).click();
+  await station(page, 'Slides').click();
   await page.getByRole('button', { name: 'Next of 2 slides too full' }).click();
-  await slide(page, 1).getByRole('button', { name: 'Prose to notes' }).click();
+  await slide(page, 1).getByRole('button', { name: 'Text to the notes' }).click();
   await expect(slide(page, 1).getByText(/too long$/)).toHaveCount(0);
   await expect(slide(page, 1).getByLabel('Write speaker notes')).toContainText('The pond behind the wall');
   await expect(page.getByRole('button', { name: 'Next of 1 slide too full' })).toBeVisible();

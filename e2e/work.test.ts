@@ -1,5 +1,5 @@
 /** Working on a deck: marks, cuts, joins, wording, notes, map, theme; and that all of it is kept. */
-import { bringInPlain, drawn, expect, kept, slide, test } from './alvex.ts';
+import { bringInPlain, drawn, expect, kept, slide, test, station } from './alvex.ts';
 
 const SOURCE = `# What the tide gives us
 
@@ -69,7 +69,7 @@ test('a mark is turned by keyboard and from its menu, and undone', async ({ page
 });
 
 test('a slide is cut and joined again, and two of the document’s own are joined', async ({ page }) => {
-  await slide(page, 1).getByRole('button', { name: 'Cut before “Enough for one pair of stones”' }).click();
+  await slide(page, 1).getByRole('button', { name: 'Split before “Enough for one pair of stones”' }).click();
   await expect(page.getByTestId('slide-count')).toHaveText('3 slides');
   await expect(slide(page, 2).getByLabel('Write: What the tide gives us')).toBeVisible();
   await expect(slide(page, 2).getByLabel('Write speaker notes')).toHaveText('Nine kilowatts at the shaft.');
@@ -110,7 +110,7 @@ test('titles, points and notes are written in place and are there after a reload
 });
 
 test('a plug is turned in the map and slides follow', async ({ page }) => {
-  await page.getByRole('link', { name: 'Map' }).click();
+  await station(page, 'Map').click();
   await expect(page.getByTestId('map-slides')).toHaveText('2');
   await page.getByRole('radiogroup', { name: 'Heading 2' }).getByRole('radio', { name: 'slide title' }).click();
   await expect(page.getByTestId('map-slides')).toHaveText('4');
@@ -124,9 +124,9 @@ test('a plug is turned in the map and slides follow', async ({ page }) => {
 });
 
 test('what was left out is seen with its reason, and the sums agree', async ({ page }) => {
-  await page.getByRole('link', { name: 'Map' }).click();
+  await station(page, 'Map').click();
   await page.getByRole('radiogroup', { name: 'Body text' }).getByRole('radio', { name: 'left out' }).click();
-  await page.getByRole('link', { name: 'Check' }).click();
+  await station(page, 'Check').click();
   const sums = await page.getByTestId('ledger-sum').textContent();
   const [document, slides, spoken, leftOut] = sums!.match(/\d+/g)!.map(Number);
   expect(slides! + spoken! + leftOut!).toBe(document);
@@ -136,9 +136,9 @@ test('what was left out is seen with its reason, and the sums agree', async ({ p
 });
 
 test('a theme dresses all slides', async ({ page }) => {
-  await page.getByRole('link', { name: 'Look' }).click();
-  await page.getByRole('region', { name: 'Lamplight' }).getByRole('button', { name: 'Wear it' }).click();
-  await page.getByRole('link', { name: 'Slides' }).click();
+  await station(page, 'Look').click();
+  await page.getByRole('region', { name: 'Lamplight' }).getByRole('button', { name: 'Use this theme' }).click();
+  await station(page, 'Slides').click();
   await expect(slide(page, 1).locator('svg[aria-label^="Slide 1"] > rect').first()).toHaveAttribute('fill', '#13181C');
 });
 
@@ -148,12 +148,12 @@ test('an edit that finds no place is kept and told', async ({ page }) => {
     .dblclick();
   await page.getByRole('textbox', { name: 'Text' }).fill('Wheel and pit');
   await page.keyboard.press('Enter');
-  await page.getByRole('link', { name: 'Map' }).click();
+  await station(page, 'Map').click();
   await page
     .getByRole('radiogroup', { name: 'List items, depth 1' })
     .getByRole('radio', { name: 'speaker notes' })
     .click();
-  await page.getByRole('link', { name: /^Check/ }).click();
+  await station(page, 'Check').click();
   await expect(page.getByText('Wording “Wheel and pit”')).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByText('Wording “Wheel and pit”')).toHaveCount(0);
@@ -167,17 +167,17 @@ test('a slide that holds too much is continued, or reported with a way out', asy
   await bringInPlain(page, alvex, { name: 'full.md', content: `# Too much\n\n${points.join('\n')}\n` });
   await expect(page.getByTestId('slide-count')).not.toHaveText('1 slide');
   await expect(slide(page, 2).getByText('continued')).toBeVisible();
-  await page.getByRole('link', { name: 'Map' }).click();
-  await page.getByRole('button', { name: 'shrunk and reported' }).click();
+  await station(page, 'Map').click();
+  await page.getByRole('button', { name: 'made smaller, and marked' }).click();
   await expect(page.getByTestId('map-slides')).toHaveText('1');
-  await page.getByRole('link', { name: /^Slides/ }).click();
+  await station(page, 'Slides').click();
   await expect(slide(page, 1).getByText(/lines? too long/)).toBeVisible();
   await slide(page, 1).getByRole('button', { name: 'Continue it' }).click();
   await expect(page.getByTestId('slide-count')).not.toHaveText('1 slide');
 });
 
 test('a passage leads to its slide from the document and from the ledger', async ({ page }) => {
-  await page.getByRole('link', { name: 'Document' }).click();
+  await station(page, 'Document').click();
   const link = page.getByRole('link', { name: 'its slide' }).last();
   await link.focus();
   await link.click();
@@ -185,7 +185,7 @@ test('a passage leads to its slide from the document and from the ledger', async
     'background-color',
     'rgb(227, 236, 230)',
   );
-  await page.getByRole('link', { name: /^Check/ }).click();
+  await station(page, 'Check').click();
   await page.getByTestId('ledger').getByRole('link', { name: 'slide 1' }).first().click();
   await expect(slide(page, 1).locator('[data-block]').first()).toHaveCSS('background-color', 'rgb(227, 236, 230)');
 });

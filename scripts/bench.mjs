@@ -247,6 +247,16 @@ if (wanted('template')) {
   const more = Math.round((fonts.extra.bytes - plain.extra.bytes) / 1000);
   row('a deck of 100 slides written with its fonts, to without', `${to(fonts, plain)}, ${more} kB more`, '', true);
 }
+if (wanted('pdf-out')) {
+  const [ours, floor] = inTurns('pdf-out', ['ours', 'pdfkit']);
+  row(
+    'PDF of 500 slides, to pdfkit drawing the same words',
+    `${times(ours.ms / floor.ms)} (${ms(ours.ms)} / ${ms(floor.ms)})`,
+    '≤ 1.5 ×',
+    ours.ms / floor.ms <= 1.5,
+  );
+}
+
 if (wanted('pptx')) {
   const [ours, peer] = inTurns('pptx', ['ours', 'pptxgenjs']);
   row(

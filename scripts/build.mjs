@@ -22,6 +22,7 @@ const node = {
     '@alvex/contract': at('packages/contract/src/index.ts'),
     '@alvex/ooxml-check': at('packages/ooxml-check/src/index.ts'),
     '@alvex/raster': at('packages/raster/src/index.ts'),
+    '@alvex/output': at('packages/output/src/index.ts'),
     '@alvex/font-files': at('packages/font-files/src/index.ts'),
   },
 };

@@ -12,7 +12,9 @@ export const bundle = (root, entryPoints, outputs) =>
     jsx: 'automatic',
     packages: 'external',
     logLevel: 'error',
-    alias: { '@alvex/core': join(root, 'packages/core/src/index.ts') },
+    alias: Object.fromEntries(
+      ['core', 'font-files', 'raster'].map((name) => [`@alvex/${name}`, join(root, `packages/${name}/src/index.ts`)]),
+    ),
     define: { 'import.meta.dirname': JSON.stringify(join(root, 'e2e')) },
     ...outputs,
   });

@@ -1,6 +1,6 @@
 /** A deck of 1,000 slides in the real page: from an edit to its new drawing, frames dropped, and from a plug to new counts. */
 import { chromium } from '@playwright/test';
-import { Alvex } from '../../e2e/alvex.ts';
+import { Alvex, station } from '../../e2e/alvex.ts';
 import { CHROMIUM } from '../../e2e/browser.ts';
 import { deckSource } from '../deck-source.ts';
 import { tell } from '../measure.ts';
@@ -14,7 +14,8 @@ try {
   await page
     .getByLabel('Document')
     .setInputFiles({ name: 'big.md', mimeType: 'text/markdown', buffer: Buffer.from(deckSource(1000)) });
-  await page.waitForURL(/slides/);
+  await page.waitForURL(/overview/);
+  await page.getByRole('link', { name: 'Open the deck' }).click();
   await page.getByTestId('slide-count').waitFor();
   await page.locator('g[data-target="title"]').first().waitFor();
   const edits: number[] = [];
@@ -44,7 +45,7 @@ try {
     edits.push(measured.ms);
     gaps.push(measured.longest);
   }
-  await page.getByRole('link', { name: 'Map' }).click();
+  await station(page, 'Map').click();
   await page.getByTestId('map-slides').waitFor();
   const plugs: number[] = [];
   for (const to of ['text on the slide', 'speaker notes', 'text on the slide', 'speaker notes'])

@@ -201,3 +201,24 @@ describe('what an expert would remark', () => {
     expect(stderr).toMatch(/^[a-z-]+: \S/);
   });
 });
+
+test('pages are written as PDF, of which kind and on which paper is said', () => {
+  const pages = (...more: readonly string[]): string => {
+    const out = join(folder, 'mill.pdf');
+    expect(alvex(['convert', source, '-o', out, ...more])).toMatchObject({ status: 0, stderr: '' });
+    return readFileSync(out, 'latin1');
+  };
+  expect(pages()).toContain('/MediaBox [0 0 960 540]');
+  expect(pages('--pages', 'outline')).toContain('/MediaBox [0 0 595.28 841.89]');
+  expect(pages('--pages', 'three', '--paper', 'letter')).toContain('/MediaBox [0 0 612 792]');
+  for (const wrong of [
+    ['--pages', 'seven'],
+    ['--paper', 'a5'],
+  ]) {
+    const { status, stderr } = alvex(['convert', source, '-o', join(folder, 'x.pdf'), ...wrong]);
+    expect([status, stderr.split('\n')[0]]).toEqual([
+      2,
+      expect.stringMatching(/^There (are no pages seven|is no paper a5); there are /),
+    ]);
+  }
+});

@@ -2,36 +2,36 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import { basename } from 'node:path';
 import { parseArgs } from 'node:util';
-import { deflateRawSync } from 'node:zlib';
 import {
   beginning,
   convert,
-  DEFLATE_SETTINGS,
   detectType,
   DOCUMENT_TYPES,
   outputFormat,
   FORMATS,
-  fontsUsed,
+  isPaper,
+  isPrint,
   openDocument,
+  PAPER_SIZES,
   placeText,
   PRESET_NAMES,
+  PRINTS,
   presetRecipe,
   ReadError,
   readTemplate,
   THEME_DESIGNS,
-  type Deflate,
   type DocumentType,
   type Edit,
   type MadeSlides,
   type PresetName,
+  type SheetOptions,
   type SingleEdit,
   type TemplateModel,
   type TemplateUse,
-  writeDeck,
   type ReadResult,
 } from '@alvex/core';
-import { embeddableFonts } from '@alvex/font-files';
-import { scalePictures, withPictureColors } from '@alvex/raster';
+import { writeOutput } from '@alvex/output';
+import { withPictureColors } from '@alvex/raster';
 import { deckJson } from './deck-json.ts';
 import { outlineJson } from './outline-json.ts';
 
@@ -39,6 +39,10 @@ const USAGE = `Usage:
   alvex outline FILE                                         the document's blocks, as JSON
   alvex deck FILE [--map NAME] [--theme NAME]                its slides and where every word went, as JSON
   alvex convert FILE -o OUT.pptx [--map NAME] [--theme NAME] a presentation
+  alvex convert FILE -o OUT.pdf  [--map NAME] [--theme NAME] its slides as PDF
+        [--pages ${PRINTS.join('|')}]
+                                                             one slide a page; with notes; several on a sheet; notes alone; an outline
+        [--paper ${Object.keys(PAPER_SIZES).join('|')}]                                   what it is printed on
         [--template FILE.pptx]                               on the layouts of an organisation's presentation
         [--into FILE.pptx [--behind N]]                      into a presentation, behind all of its slides or behind the first N;
                                                              what an earlier run made of the same document is replaced
@@ -62,6 +66,8 @@ async function main(): Promise<void> {
       theme: { type: 'string' },
       template: { type: 'string' },
       fonts: { type: 'boolean' },
+      pages: { type: 'string' },
+      paper: { type: 'string' },
       into: { type: 'string' },
       behind: { type: 'string' },
       as: { type: 'string' },
@@ -99,7 +105,8 @@ async function main(): Promise<void> {
       const origin = values.as ?? (file === '-' ? undefined : basename(file!));
       const path = templatePath(values);
       const template = path === undefined ? undefined : bytesOf(path);
-      const model = template === undefined ? undefined : (await withPictureColors(readTemplate(template))).model;
+      const drawn = template === undefined ? undefined : await withPictureColors(readTemplate(template));
+      const model = drawn?.model;
       const use = path === undefined ? undefined : templateUse(path, values, model!, origin);
       const edits = choices(document, values.map, values.theme);
       const converted =
@@ -111,20 +118,25 @@ async function main(): Promise<void> {
               undefined,
               new Map([[use.hash, model!]]),
             );
-      const scaled = await scalePictures(pictures, converted);
-      const deflate: Deflate = (bytes) => deflateRawSync(bytes, DEFLATE_SETTINGS);
-      const options = {
-        deflate,
-        ...(origin === undefined ? {} : { origin }),
-        ...(template === undefined ? {} : { template }),
-        ...(values.fonts ? { fonts: await embeddableFonts(fontsUsed(converted.pages, converted.theme)) } : {}),
-      };
-      writeFileSync(values.out, writeDeck(format, converted, scaled, options));
+      const options = { origin, template, fonts: values.fonts ?? false, sheets: sheetOptions(values) };
+      writeFileSync(
+        values.out,
+        await writeOutput(format, converted, [...pictures, ...(drawn?.pictures ?? [])], options),
+      );
       return;
     }
     default:
       throw new UsageError(`There is no command ${command}.`);
   }
+}
+
+/** What a PDF shows, and on which paper. */
+function sheetOptions({ pages, paper }: { readonly pages?: string; readonly paper?: string }): Partial<SheetOptions> {
+  if (pages !== undefined && !isPrint(pages))
+    throw new UsageError(`There are no pages ${pages}; there are ${PRINTS.join(', ')}.`);
+  if (paper !== undefined && !isPaper(paper))
+    throw new UsageError(`There is no paper ${paper}; there are ${Object.keys(PAPER_SIZES).join(', ')}.`);
+  return { ...(pages === undefined ? {} : { print: pages }), ...(paper === undefined ? {} : { paper }) };
 }
 
 interface TemplateOptions {

@@ -1,5 +1,6 @@
 /** What goes between server and web, as JSON schemas from which the types are taken. */
 import {
+  type DrawnSlide,
   type Edit,
   ID_FORMAT,
   type LevelMap as Levels,
@@ -29,6 +30,20 @@ export const DeckSummary = Type.Object({
   deletedAt: Type.Optional(Type.String({ format: 'date-time' })),
 });
 export type DeckSummary = Static<typeof DeckSummary>;
+
+/** A deck as the list shows it, with what was done last; absent where that is long. */
+export interface ListedDeck extends DeckSummary {
+  readonly last?: LogEntry;
+}
+
+/** What the list of decks shows of one. */
+export interface DeckCover {
+  /** The first slide; null for a deck without any. */
+  readonly drawing: DrawnSlide | null;
+  readonly slides: number;
+  /** To present it. */
+  readonly seconds: number;
+}
 
 const Entry = oneOf<LogEntry>([
   ...SINGLE_EDITS,

@@ -70,6 +70,7 @@ export {
   type FullRule,
   type Icon,
   type LeftOutReason,
+  secondsOf,
   type LevelMap,
   MATTER_KINDS,
   type MatterKind,
@@ -94,6 +95,8 @@ export {
   blockWords,
   type DocumentModel,
   documentWords,
+  findTitle,
+  headingLevels,
   type Heading,
   BlockIds,
   ID_FORMAT,
@@ -143,6 +146,7 @@ export {
   type PartId,
   partOf,
   type SlideId,
+  pageKey,
 } from './ids/index.ts';
 export {
   chooseLayouts,
@@ -156,6 +160,8 @@ export {
   type Reason,
   titleFits,
   usualDress,
+  contentOf,
+  timeOf,
 } from './layout/index.ts';
 export { LIBRARY, LIBRARY_SIZE, type LibraryPicture, searchWords, type Tagged, TagIndex } from './library/index.ts';
 export {
@@ -173,6 +179,7 @@ export {
   PRESET_NAMES,
   presetMap,
   type PresetName,
+  mapForLevel,
   presetRecipe,
   suggest,
   type MapTarget,
@@ -180,6 +187,7 @@ export {
   textKindOf,
 } from './mapping/index.ts';
 export {
+  arrangedFor,
   beginning,
   compareOutlines,
   compareTakes,
@@ -207,11 +215,13 @@ export {
   overridesOf,
   type OwnWork,
   reviewEdition,
+  sceneOf,
   type ReviewItem,
   type TakeLine,
   type Templates,
   type WordChange,
   writeDeck,
+  timeSpeaking,
 } from './pipeline/index.ts';
 export {
   detectType,
@@ -229,9 +239,30 @@ export {
   type DrawnShape,
   type DrawnSlide,
   type DrawnText,
+  CORNER,
+  describeChart,
+  type DrawnBox,
+  type DrawnParts,
+  drawParts,
   drawSlide,
+  mirroredSign,
+  type Scene,
+  type SceneSlide,
   sceneSlide,
+  seenParts,
 } from './scene/index.ts';
+export {
+  isPaper,
+  isPrint,
+  makeSheets,
+  type Paper,
+  PAPER_SIZES,
+  type Print,
+  PRINTS,
+  type Sheet,
+  type SheetOptions,
+  type SheetText,
+} from './sheets/index.ts';
 export { type Purpose, PURPOSES, startOutline } from './starter/index.ts';
 export {
   branchOf,

@@ -3,6 +3,9 @@ import { readdir, readFile } from 'node:fs/promises';
 import { createRequire } from 'node:module';
 import { basename, dirname, join } from 'node:path';
 import type { EmbeddedFace, FaceUse } from '@alvex/core';
+import { fontFile, type FontFile } from './other-scripts.ts';
+
+export { otherFaces, type FontFile } from './other-scripts.ts';
 
 const FOLDERS: Readonly<Record<FaceUse['style'], string>> = {
   regular: '400Regular',
@@ -36,6 +39,10 @@ export async function embeddableFonts(uses: readonly FaceUse[]): Promise<readonl
   }
   return faces;
 }
+
+/** A face as it ships, whole. @throws Error for a family that does not. */
+export const wholeFace = async (family: string, style: FaceUse['style']): Promise<FontFile> =>
+  fontFile(`${family} ${style}`, await readFile(await faceFile(family, style)));
 
 /** The four faces of a family and the licence under which they may be passed on. @throws Error for a family that does not ship. */
 export async function fontFiles(

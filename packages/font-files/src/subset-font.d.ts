@@ -3,6 +3,10 @@ declare module 'subset-font' {
   export default function subsetFont(
     font: Buffer,
     text: string,
-    options?: { readonly targetFormat?: 'truetype' | 'woff' | 'woff2' | 'sfnt' },
+    options?: {
+      readonly targetFormat?: 'truetype' | 'woff' | 'woff2' | 'sfnt';
+      /** Of a variable font, which becomes one of these values. */
+      readonly variationAxes?: Readonly<Record<string, number>>;
+    },
   ): Promise<Buffer>;
 }

@@ -3,6 +3,7 @@ import { neededSizes, type Converted, type PictureData } from '@alvex/core';
 import sharp from 'sharp';
 
 export { withPictureColors } from './picture-colors.ts';
+export { toDraw, type Tone } from './to-draw.ts';
 
 /** Pictures that are hardly larger than needed stay as they are, byte for byte. */
 const WORTH_IT = 1.3;

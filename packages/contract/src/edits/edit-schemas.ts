@@ -34,7 +34,18 @@ import {
   type Properties,
   type SchemaOf,
 } from './parts.ts';
-import { Branches, Destination, FullRule, LevelMap, MapName, Prose, TakeSettings, Target, TextKind } from './plan.ts';
+import {
+  Branches,
+  Destination,
+  FullRule,
+  LevelMap,
+  MapName,
+  Prose,
+  Share,
+  TakeSettings,
+  Target,
+  TextKind,
+} from './plan.ts';
 import { Alt, Left, Runs, Shape, WrittenBlock } from './text.ts';
 
 type EditOf<K extends SingleEdit['kind']> = Extract<SingleEdit, { readonly kind: K }>;
@@ -54,6 +65,7 @@ const PROPERTIES: Schemas = {
   // What decides how the document is converted.
   map: { name: MapName, map: LevelMap, prose: optional(Prose), branches: optional(Branches) },
   prose: { prose: Prose },
+  speech: { share: orNull(Share) },
   branch: { block: Id, text: TextKind, to: orNull(Destination) },
   full: { rule: FullRule },
   fullAt: { slides: Ids, rule: orNull(FullRule) },

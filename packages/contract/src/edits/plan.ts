@@ -21,6 +21,8 @@ export const LevelMap = Type.Unsafe<LevelMapType>(
 export const MapName = orNull(Type.String({ maxLength: 100 }));
 export const FullRule = literals(FULL_RULES);
 
+export const Share = Type.Number({ exclusiveMinimum: 0, exclusiveMaximum: 1 });
+
 type ProseAs<A extends ProseType['as']> = Extract<ProseType, { readonly as: A }>;
 export const Prose = oneOf<ProseType>(
   [
@@ -42,5 +44,6 @@ export const TakeSettings = object<TakeSettingsType>({
   map: LevelMap,
   prose: Prose,
   full: FullRule,
+  speech: optional(Share),
   branches: optional(Branches),
 });

@@ -15,7 +15,7 @@ interface Part<Id> {
   readonly blocks: readonly BlockId[];
   /** Repeated here, and accounted for elsewhere. */
   readonly repeats?: readonly BlockId[];
-  /** The part of its block's text that it shows, where it was shortened; the whole text is spoken. */
+  /** The part of its block's text that it shows or says, where it was shortened. What a slide does not show is spoken; what notes do not say is left out. */
   readonly kept?: readonly Range[];
   /** Its language, where that is not the document's. */
   readonly lang?: LanguageTag;
@@ -165,7 +165,7 @@ export interface RemovedSlide {
 }
 
 export type LeftOutReason =
-  'by-mark' | 'by-map' | 'contents' | 'furniture' | 'deleted' | 'no-picture' | 'no-words' | 'removed';
+  'by-mark' | 'by-map' | 'contents' | 'furniture' | 'deleted' | 'no-picture' | 'no-words' | 'removed' | 'shortened';
 
 export interface LeftOut {
   readonly block: BlockId;

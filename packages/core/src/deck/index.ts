@@ -1,2 +1,3 @@
 export * from './deck.ts';
 export * from './destination.ts';
+export * from './talk-time.ts';

@@ -10,6 +10,7 @@ export function decide(edits: readonly Edit[]): Decisions {
     map: undefined,
     prose: WHOLE,
     branches: [],
+    speech: null,
     look: plainLook(DEFAULT_DESIGN.name),
     template: null,
     full: 'continue',

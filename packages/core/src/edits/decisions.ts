@@ -10,6 +10,8 @@ export interface Decisions {
     { readonly name: string | null; readonly map: LevelMap; readonly branches: readonly BranchRule[] } | undefined;
   readonly prose: Prose;
   readonly branches: readonly BranchRule[];
+  /** Share of what the document gives to be spoken; null for all of it. */
+  readonly speech: number | null;
   readonly look: DeckLook;
   readonly template: TemplateUse | null;
   readonly full: FullRule;

@@ -43,6 +43,7 @@ import { retitle, type RetitleEdit } from './kinds/retitle.ts';
 import { reword, type RewordEdit } from './kinds/reword.ts';
 import { shape, type ShapeEdit } from './kinds/shape.ts';
 import { speak, type SpeakEdit } from './kinds/speak.ts';
+import { speech, type SpeechEdit } from './kinds/speech.ts';
 import { split, type SplitEdit } from './kinds/split.ts';
 import { take, type TakeEdit } from './kinds/take.ts';
 import { target, type TargetEdit } from './kinds/target.ts';
@@ -57,6 +58,7 @@ import type { EditKind } from './kind.ts';
 export type PlanEdit =
   | MapEdit
   | ProseEdit
+  | SpeechEdit
   | BranchEdit
   | FullEdit
   | FullAtEdit
@@ -151,6 +153,7 @@ export const KINDS: Kinds = {
   palette,
   place,
   prose,
+  speech,
   remove,
   renote,
   replace,

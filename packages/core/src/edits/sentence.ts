@@ -67,6 +67,8 @@ export const SENTENCE_CODES = [
   'shape',
   'show',
   'speak',
+  'speech',
+  'speech-whole',
   'split',
   'take-deleted',
   'take-kept',

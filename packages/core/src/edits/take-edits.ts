@@ -2,7 +2,8 @@
 import type { SingleEdit } from './kinds.ts';
 import type { TakeSettings } from './take.ts';
 
-export const takeEdits = ({ name, map, prose, full, branches }: TakeSettings): readonly SingleEdit[] => [
+export const takeEdits = ({ name, map, prose, full, branches, speech }: TakeSettings): readonly SingleEdit[] => [
   { kind: 'map', name, map, prose, ...(branches === undefined ? {} : { branches }) },
   { kind: 'full', rule: full },
+  { kind: 'speech', share: speech ?? null },
 ];

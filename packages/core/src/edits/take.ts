@@ -8,6 +8,8 @@ export interface TakeSettings {
   readonly map: LevelMap;
   readonly prose: Prose;
   readonly full: FullRule;
+  /** Share of the notes that is spoken, where it is not all. */
+  readonly speech?: number;
   /** Of the map. */
   readonly branches?: readonly BranchRule[];
 }

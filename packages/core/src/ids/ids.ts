@@ -69,6 +69,7 @@ export const relievedPart = (note: NoteId): PartId | undefined =>
 export const titleNote = (slide: SlideId): NoteId => `${slide}${MARK.row}title` as NoteId;
 /** A note that the author wrote: the so manyth on its slide. */
 export const writtenNote = (slide: SlideId, number: number): NoteId => `${slide}${MARK.written}${number}` as NoteId;
+export const isWrittenNote = (note: NoteId): boolean => note.includes(MARK.written);
 export const copiedNote = (slide: SlideId, note: NoteId): NoteId => `${slide}${MARK.copy}${note}` as NoteId;
 
 // Pages.

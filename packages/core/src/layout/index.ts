@@ -6,6 +6,7 @@ export { MOST_CODE, wordsIn, type LayoutOptions } from './draft.ts';
 export { usualDress } from './picture-boxes.ts';
 export * from './measure-ahead.ts';
 export * from './page.ts';
+export * from './page-time.ts';
 export {
   capitals,
   sidedAlign,
@@ -14,6 +15,7 @@ export {
   measurePara,
   type ParaSetting,
   paraSetting,
+  placeText,
   SCRIPT_SCALE,
   stackHeight,
 } from './set-text.ts';

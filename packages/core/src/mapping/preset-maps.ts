@@ -9,7 +9,7 @@ import {
   type Prose,
   type TextKind,
 } from '../deck/index.ts';
-import { findTitle, headingLevels, type DocumentModel } from '../document/index.ts';
+import { findTitle, headingLevels, type DocumentModel, type Level } from '../document/index.ts';
 import { privateHeadings } from '../structure/index.ts';
 import { fitMap } from './fit-map.ts';
 
@@ -67,6 +67,15 @@ export function presetRecipe(name: PresetName, document: DocumentModel): MapReci
   const branches = [...(fitted?.branches ?? []), ...forTheSpeaker(document)];
   const map = layOut(levels, listDepths(document), above, DESIGNS[name]);
   return { map, prose, ...(branches.length === 0 ? {} : { branches }) };
+}
+
+/** As the fitted map, with one heading level whose headings begin slides; what stands above opens sections. */
+export function mapForLevel(document: DocumentModel, level: Level): MapRecipe {
+  const levels = headingLevels(document.blocks, findTitle(document.blocks));
+  const branches = forTheSpeaker(document);
+  const above = levels.filter((one) => one < level).length;
+  const map = layOut(levels, listDepths(document), above, DESIGNS.fitted);
+  return { map, prose: DESIGNS.fitted.prose, ...(branches.length === 0 ? {} : { branches }) };
 }
 
 /** What is not for the audience waits as spoken, whatever the map, until its author says otherwise. */

@@ -1,7 +1,15 @@
 /** What running text shows on a slide and what of it is spoken. */
 import { mergeRuns, plain, runsText, sliceRuns, type Runs } from '../content/index.ts';
 import type { Prose, Range } from '../deck/index.ts';
-import { firstSentence, keptRuns, splitSentences, trimSentence, type Kept, type Language } from '../shorten/index.ts';
+import {
+  firstSentence,
+  isWhole,
+  keptRuns,
+  splitSentences,
+  trimSentence,
+  type Kept,
+  type Language,
+} from '../shorten/index.ts';
 
 export interface ShownProse {
   /** A sentence each, with the ranges of the text that it keeps. */
@@ -57,14 +65,4 @@ export function trimItem(
 /** What stands between two sentences that were chosen: a mark where words between them were not. */
 function gap(before: Kept, after: Kept, text: string): string {
   return text.slice(before.at(-1)![1], after[0]![0]).trim() === '' ? ' ' : ' … ';
-}
-
-/** Whether ranges leave nothing of a text but white space. */
-function isWhole(kept: Kept, text: string): boolean {
-  let at = 0;
-  for (const [from, to] of kept) {
-    if (text.slice(at, from).trim() !== '') return false;
-    at = to;
-  }
-  return text.slice(at).trim() === '';
 }

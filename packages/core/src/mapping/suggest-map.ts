@@ -3,7 +3,16 @@
  * are, how deep its points go, and what it leaves without text. Text is not measured for this: lines are counted from characters.
  */
 import { runsText, runsWords, type Runs } from '../content/index.ts';
-import type { Deck, FullRule, Slide } from '../deck/index.ts';
+import {
+  longer,
+  NO_TIME,
+  secondsOf,
+  talkTime,
+  type Deck,
+  type FullRule,
+  type Slide,
+  type TalkTime,
+} from '../deck/index.ts';
 import { findTitle, headingLevels, type DocumentModel } from '../document/index.ts';
 import { mapDocument } from './map-document.ts';
 import { NO_OVERRIDES, type Overrides } from './plan.ts';
@@ -110,19 +119,19 @@ export function costMap(
   return goesOn!.cost <= shortened!.cost ? goesOn! : shortened!;
 }
 
-/** A candidate that was laid out in full: what is promised of it is what comes. @param spoken Words of its notes. */
+/** A candidate that was laid out in full: what is promised of it is what comes. */
 export const asMade = (
   candidate: Costed,
-  made: { readonly slides: number; readonly spoken: number },
+  made: { readonly slides: number; readonly time: TalkTime },
   target: MapTarget,
 ): Costed => cost({ ...candidate, ...made }, candidate, target);
 
 interface Measured extends Pick<Costed, 'slides' | 'words' | 'spills' | 'empty' | 'deep'> {
-  readonly spoken: number;
+  readonly time: TalkTime;
 }
 
 function cost(measured: Measured, candidate: Candidate, target: MapTarget): Costed {
-  const spokenMinutes = measured.spoken / target.pace;
+  const spokenMinutes = secondsOf(measured.time, target.pace) / 60;
   const wanted = target.slides ?? (target.minutes === null ? null : Math.max(3, target.minutes * SLIDES_A_MINUTE));
   const [least, most] = IDEAL_WORDS;
   const over =
@@ -158,7 +167,7 @@ const LINES = 12; // at the floor
 function measure(deck: Deck, full: Candidate['full']): Measured {
   let slides = 0;
   let words = 0;
-  let spoken = 0;
+  let time = NO_TIME;
   let spills = 0;
   let empty = 0;
   let points = 0;
@@ -177,12 +186,12 @@ function measure(deck: Deck, full: Candidate['full']): Measured {
       points++;
       if (part.level > 3) deep++;
     }
-    for (const note of slide.notes) spoken += runsWords(note.runs);
+    time = longer(time, talkTime(slide));
   }
   return {
     slides,
     words: Math.round(words / Math.max(1, slides)),
-    spoken,
+    time,
     spills,
     empty,
     deep: deep / Math.max(1, points),

@@ -2,14 +2,13 @@
  * What is decided for a document when a deck is made of it: which lines are headings, where none are marked, which headings make slides, one size for points, a layout for each slide.
  * It is kept as edits before those of its author, so that a deck stays what it was when these rules get better.
  */
-import { decide, type SingleEdit } from '../edits/index.ts';
+import { decide, type Edit, type SingleEdit } from '../edits/index.ts';
 import { chooseLayouts } from '../layout/index.ts';
 import { mapDocument, presetRecipe } from '../mapping/index.ts';
 import type { DocumentModel } from '../document/index.ts';
 import { deckSize } from './deck-size.ts';
 import { leaveContents, proposedHeadings, restructure, type StructureChange } from '../structure/index.ts';
-import { dress } from '../theme/index.ts';
-import { lookFor, optionsOf, overridesOf } from './convert.ts';
+import { chosenMap, optionsOf, overridesOf, themeOf, type Templates } from './convert.ts';
 import { judgeOf } from './judge.ts';
 
 /** @param look Edits that choose a look, where there is one already. */
@@ -17,14 +16,29 @@ export function beginning(read: DocumentModel, look: readonly SingleEdit[] = [])
   const headings = headingsOf(read);
   const { document } = restructure(read, headings);
   const map: SingleEdit = { kind: 'map', name: 'fitted', ...presetRecipe('fitted', document) };
-  const decisions = decide([map, ...look]);
-  const { slides } = mapDocument(document, map.map, overridesOf(document, decisions));
-  const theme = dress(lookFor(document, decisions.look));
-  const size = deckSize(slides, theme);
+  return [...headings, ...arrangedFor(document, [map], look)];
+}
+
+/**
+ * A map as a good deck is made of it: with one size for its points, and a layout for each slide.
+ * @param document With its changes of structure laid over it.
+ * @param map What chooses it.
+ * @param before What holds already.
+ */
+export function arrangedFor(
+  document: DocumentModel,
+  map: readonly SingleEdit[],
+  before: readonly Edit[],
+  templates: Templates = new Map(),
+): readonly SingleEdit[] {
+  const decisions = decide([...before, ...map]);
+  const { slides } = mapDocument(document, chosenMap(document, decisions), overridesOf(document, decisions));
+  const size = deckSize(slides, themeOf(document, decisions, templates));
   const type: readonly SingleEdit[] = size === null ? [] : [{ kind: 'type', role: 'points', rule: { size } }];
-  const options = optionsOf(document, dress(lookFor(document, decide([map, ...look, ...type]).look)), decisions.full);
+  const theme = themeOf(document, decide([...before, ...map, ...type]), templates);
+  const options = optionsOf(document, theme, decisions.full);
   const layouts = chooseLayouts(slides, options, judgeOf(options)).map(([slide, layout]) => ({ slide, layout }));
-  return [...headings, map, ...type, ...(layouts.length === 0 ? [] : [{ kind: 'arrange', layouts } as const])];
+  return [...map, ...type, ...(layouts.length === 0 ? [] : [{ kind: 'arrange', layouts } as const])];
 }
 
 /** Lines that look like headings, where none are marked, and the lists of contents that repeat them. */

@@ -2,10 +2,28 @@
 import equal from 'fast-deep-equal';
 import { getOrMake, remembered } from '../base/index.ts';
 import { carryOver, decide, replay, singleEdits, type Decisions, type Edit, type Unplaced } from '../edits/index.ts';
-import type { Deck, Destination, FullRule, LevelMap, Slide } from '../deck/index.ts';
+import {
+  longer,
+  NO_TIME,
+  talkTime,
+  type Deck,
+  type Destination,
+  type FullRule,
+  type LevelMap,
+  type Slide,
+  type TalkTime,
+} from '../deck/index.ts';
 import type { Picture, PictureId } from '../content/index.ts';
 import { blockIndex, isRightToLeft, type DocumentModel } from '../document/index.ts';
-import { isStructureChange, Restructuring, type Restructured, type StructureChange } from '../structure/index.ts';
+import type { BlockId } from '../ids/index.ts';
+import {
+  branchOf,
+  isStructureChange,
+  privateHeadings,
+  Restructuring,
+  type Restructured,
+  type StructureChange,
+} from '../structure/index.ts';
 import { layOutSlide, type Page } from '../layout/index.ts';
 import {
   documentLanguage,
@@ -23,6 +41,7 @@ import {
 } from '../mapping/index.ts';
 import { templateTheme, type TemplateModel } from '../template/index.ts';
 import { relieve, type ReliefOptions } from './relieve.ts';
+import { speakLess, type SpokenLess } from './speak-less.ts';
 import { dress, type DeckLook, type Theme } from '../theme/index.ts';
 
 export interface Converted {
@@ -71,7 +90,8 @@ export function convert(
   const theme = themeOf(document, decisions, templates);
   const options = optionsOf(document, theme, decisions.full);
   const kept = previous === undefined ? replayed.slides : keepIdentity(previous.unrelieved, replayed.slides);
-  const filled = fillMatter({ ...replayed, slides: kept.map((slide) => relieve(slide, options)) }, document);
+  const spoken = inShort({ ...replayed, slides: kept.map((slide) => relieve(slide, options)) }, decisions, document);
+  const filled = fillMatter(spoken, document);
   const relieved = decisions.prose.as === 'told' ? { ...filled, slides: withPlaces(filled.slides) } : filled;
   const deck =
     previous === undefined ? relieved : { ...relieved, slides: keepIdentity(previous.deck.slides, relieved.slides) };
@@ -89,6 +109,41 @@ export function convert(
     map,
     decisions,
   };
+}
+
+/** With as much of the notes as is to be spoken; blocks of which nothing is are left out. */
+function inShort(deck: Deck, { speech, turned }: Decisions, document: DocumentModel): Deck {
+  if (speech === null) return deck;
+  const less = spokenLess(deck.slides, speech, turned, document);
+  const dropped = new Set(less.flatMap((one) => one.dropped));
+  const leftOut = [...dropped].map((block) => ({ block, reason: 'shortened' as const }));
+  return { ...deck, slides: less.map(({ slide }) => slide), leftOut: [...deck.leftOut, ...leftOut] };
+}
+
+function spokenLess(
+  slides: readonly Slide[],
+  share: number,
+  turned: Decisions['turned'],
+  document: DocumentModel,
+): readonly SpokenLess[] {
+  const language = documentLanguage(document);
+  const byHand = spokenAnyway(document, turned);
+  return slides.map((slide) => speakLess(slide, share, byHand, language));
+}
+
+/** What presenting a deck that speaks all of its notes would take if so much of them were spoken; quick, since nothing is laid out. */
+export const timeSpeaking = ({ deck, decisions, document }: Converted, share: number): TalkTime =>
+  spokenLess(deck.slides, share, decisions.turned, document).reduce(
+    (sum, { slide }) => (slide.hidden === true ? sum : longer(sum, talkTime(slide))),
+    NO_TIME,
+  );
+
+/** What its author turned by hand, and what is for the speaker alone. */
+function spokenAnyway(document: DocumentModel, turned: Decisions['turned']): ReadonlySet<BlockId> {
+  const own = new Set(turned.keys());
+  for (const heading of privateHeadings(document))
+    for (const { id } of branchOf(document.blocks, heading.id)) own.add(id);
+  return own;
 }
 
 /**
@@ -118,7 +173,7 @@ const NO_TEMPLATES: Templates = new Map();
 export const lookFor = (document: DocumentModel, look: DeckLook): DeckLook =>
   isRightToLeft(document) ? { ...look, mirrored: true } : look;
 
-function themeOf(document: DocumentModel, { look, template }: Decisions, templates: Templates): Theme {
+export function themeOf(document: DocumentModel, { look, template }: Decisions, templates: Templates): Theme {
   const model = template === null ? undefined : templates.get(template.hash);
   return template === null || model === undefined
     ? dress(lookFor(document, look))
@@ -150,7 +205,7 @@ export function overridesOf(document: DocumentModel, decisions: Decisions): Over
 }
 
 /** The author's own map; a ready-made one is laid on the levels that the document has now. */
-function chosenMap(document: DocumentModel, { map }: Decisions): LevelMap {
+export function chosenMap(document: DocumentModel, { map }: Decisions): LevelMap {
   // What was fitted stays as it was: its rules name single headings.
   const name =
     map === undefined ? DEFAULT_MAP : PRESET_NAMES.find((preset) => preset === map.name && preset !== 'fitted');
@@ -181,7 +236,7 @@ function destinationsIn(deck: Deck, mapped: Deck, document: DocumentModel): Deck
       if (place !== undefined) destinations[place] = to;
     }
   };
-  for (const { block, reason } of deck.leftOut) if (reason === 'removed') set([block], 'out');
+  for (const { block, reason } of deck.leftOut) if (reason === 'removed' || reason === 'shortened') set([block], 'out');
   for (const slide of changed) {
     for (const note of slide.notes) set(note.blocks, 'notes');
     for (const part of slide.content) set(part.blocks, part.kind === 'point' ? `point${part.level}` : 'slide');

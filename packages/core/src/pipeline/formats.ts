@@ -4,16 +4,14 @@ export interface OutputFormat {
   /** Of the file's name, without its dot. */
   readonly ending: string;
   readonly mime: string;
-  /** What it needs beside the deck. */
-  readonly needs: { readonly pictures: boolean; readonly template: boolean };
 }
 
 export const FORMATS = {
   pptx: {
     ending: 'pptx',
     mime: 'application/vnd.openxmlformats-officedocument.presentationml.presentation',
-    needs: { pictures: true, template: true },
   },
+  pdf: { ending: 'pdf', mime: 'application/pdf' },
 } as const satisfies Readonly<Record<string, OutputFormat>>;
 
 export type FormatName = keyof typeof FORMATS;

@@ -1,4 +1,4 @@
-/** Writes what was converted, in any of the formats. */
+/** Writes what was converted, in the formats that core writes alone. */
 import type { Deflate } from '../container/index.ts';
 import type { PictureData } from '../content/index.ts';
 import { makeScene, type EmbeddedFace, type PictureSource, type Scene } from '../scene/index.ts';
@@ -17,28 +17,27 @@ export interface WriteOptions {
   /** File name of the document, with which its slides are marked, so that a later run can replace them. */
   readonly origin?: string;
 }
+/** What every writer writes. @param origin See `WriteOptions`. */
+export function sceneOf({ pages, theme, document }: Converted, origin?: string): Scene {
+  const { title, author, language, about } = document;
+  return makeScene(pages, theme, { title, author, language, about, origin });
+}
+
 type Write = (scene: Scene, pictures: PictureSource, options: WriteOptions) => Uint8Array;
 
-const WRITERS: Readonly<Record<FormatName, Write>> = { pptx: writePresentation };
+/** Those that need nothing of their host; a PDF needs its fonts and streams (packages/output). */
+const WRITERS: Readonly<Record<Exclude<FormatName, 'pdf'>, Write>> = { pptx: writePresentation };
 
 /** The same deck gives the same bytes. @throws ReadError as `readTemplate` does. */
 export function writeDeck(
-  format: FormatName,
+  format: keyof typeof WRITERS,
   converted: Converted,
   pictures: readonly PictureData[],
   options: WriteOptions = {},
 ): Uint8Array {
   const byId = new Map(pictures.map((picture) => [picture.id, picture]));
-  const { title, author, language, about } = converted.document;
-  const scene = makeScene(converted.pages, converted.theme, {
-    title,
-    author,
-    language,
-    about,
-    origin: options.origin,
-  });
   const { template, deflate } = options;
   // Templates that are kept have been disarmed; those of before, and other hosts', have not.
   const safe = template === undefined ? {} : { template: disarm(template, deflate).bytes };
-  return WRITERS[format](scene, (id) => byId.get(id), { ...options, ...safe });
+  return WRITERS[format](sceneOf(converted, options.origin), (id) => byId.get(id), { ...options, ...safe });
 }

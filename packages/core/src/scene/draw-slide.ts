@@ -97,7 +97,8 @@ const rect = ({ x, y, width, height }: Rect) => ({
   width: points(width),
   height: points(height),
 });
-const piece = ({ x, baseline, width, family, ...rest }: Piece): DrawnPiece => ({
+/** A piece with its lengths in points, in a family that ships. */
+export const drawnPiece = ({ x, baseline, width, family, ...rest }: Piece): DrawnPiece => ({
   ...rest,
   family: shippedFamily(family).family,
   x: points(x),
@@ -111,15 +112,35 @@ interface Layers {
   readonly texts: DrawnText[];
   readonly pictures: DrawnPicture[];
 }
+/** What is drawn of one box. The texts are those of its paragraphs or cells, one each, in their order. */
+export interface DrawnBox extends Readonly<Layers> {
+  readonly box: Box;
+}
+/** A slide as it is drawn, with what belongs to each box, for writers that say what it is. */
+export interface DrawnParts extends Pick<DrawnSlide, 'size' | 'ground' | 'backdrop' | 'behind' | 'number'> {
+  readonly marks: readonly DrawnShape[];
+  readonly boxes: readonly DrawnBox[];
+  readonly foot: readonly DrawnText[];
+}
 interface Look extends SlideColors {
   readonly theme: Theme;
 }
 
 /** The slide's own number is left to whoever draws. */
 export function drawSlide(slide: SceneSlide, theme: Theme): DrawnSlide {
+  const { marks, boxes, foot, ...rest } = drawParts(slide, theme);
+  return {
+    ...rest,
+    shapes: [...marks, ...boxes.flatMap(({ shapes }) => shapes)],
+    pictures: boxes.flatMap(({ pictures }) => pictures),
+    texts: [...boxes.flatMap(({ texts }) => texts), ...foot],
+  };
+}
+
+/** All shapes stand behind all pictures, and these behind all texts. */
+export function drawParts(slide: SceneSlide, theme: Theme): DrawnParts {
   const look = { theme, ...colorsOf(slide, theme) };
   const { palette, ground } = look;
-  const layers: Layers = { shapes: slide.layout.marks.map((mark) => drawMark(mark, palette)), texts: [], pictures: [] };
   const behind = (slide.layout.pictures ?? []).map((logo): DrawnPicture => ({
     ...PLAIN,
     part: null,
@@ -127,14 +148,18 @@ export function drawSlide(slide: SceneSlide, theme: Theme): DrawnSlide {
     alt: logo.alt,
     ...rect(logo),
   }));
-  for (const box of slide.boxes) drawBox(box, slide.boxes, look, layers);
-  for (const frame of slide.layout.frames) layers.texts.push(...drawFoot(frame, slide, look));
   return {
     size: { width: points(theme.size.width), height: points(theme.size.height) },
     ground,
     backdrop: slide.layout.backdrop ?? [],
     behind,
-    ...layers,
+    marks: slide.layout.marks.map((mark) => drawMark(mark, palette)),
+    boxes: slide.boxes.map((box) => {
+      const layers: Layers = { shapes: [], texts: [], pictures: [] };
+      drawBox(box, slide.boxes, look, layers);
+      return { box, ...layers };
+    }),
+    foot: slide.layout.frames.flatMap((frame) => drawFoot(frame, slide, look)),
     number: numberOf(slide, look),
   };
 }
@@ -186,7 +211,7 @@ function drawBox(box: Box, boxes: readonly Box[], look: Look, { shapes, texts, p
     case 'chart': {
       const drawn = drawChart(box, theme, look);
       shapes.push(...drawn.shapes);
-      texts.push({ target: null, chart: box.part, ...rect(box.frame), pieces: drawn.pieces.map(piece) });
+      texts.push({ target: null, chart: box.part, ...rect(box.frame), pieces: drawn.pieces.map(drawnPiece) });
       return;
     }
     case 'table':
@@ -196,7 +221,7 @@ function drawBox(box: Box, boxes: readonly Box[], look: Look, { shapes, texts, p
         texts.push({
           target: null,
           ...at,
-          pieces: drawCell(cell.runs, cell.lines, box.size, cell.header, theme, inks).map(piece),
+          pieces: drawCell(cell.runs, cell.lines, box.size, cell.header, theme, inks).map(drawnPiece),
         });
       }
   }
@@ -250,7 +275,7 @@ function drawTextBox(box: TextBox, theme: Theme, inks: Palette, behind: string |
       y: top,
       width: frame.width,
       height: bottom - top,
-      pieces: drawParagraph(paragraph, box.frame, theme, inks).map(piece),
+      pieces: drawParagraph(paragraph, box.frame, theme, inks).map(drawnPiece),
     };
   });
 }

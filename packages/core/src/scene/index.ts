@@ -5,8 +5,10 @@ export {
   CELL_PADDING,
   sidedAlign,
   sideOf,
+  measurePara,
   paraSetting,
   placeOf,
+  placeText,
   type Box,
   type ChartBox,
   type ConnectorBox,
@@ -16,6 +18,7 @@ export {
   type PictureBox,
   type ShapeBox,
   type SetCell,
+  type SetParagraph,
   type TableBox,
   type TextBox,
 } from '../layout/index.ts';
@@ -29,3 +32,4 @@ export * from './drawn-shape.ts';
 export * from './drawn-text.ts';
 export { pictureGround } from './picture-ground.ts';
 export * from './scene.ts';
+export { mirroredSign, seenParts } from './visual-order.ts';

@@ -30,7 +30,29 @@ export function visualOrder(runs: Runs, start: number, end: number, rtl: boolean
     at += run.text.length;
     return ofOneLevel(run, levels.subarray(from, at));
   });
-  // What is at a level or above it is turned round, from the highest level down.
+  return seen(parts);
+}
+
+/**
+ * The parts of a text of one look, in the order in which they are seen, from left to right; letters of a part still stand as they are written.
+ * @param rtl Whether the paragraph is written from right to left.
+ */
+export function seenParts(text: string, rtl: boolean): readonly { readonly text: string; readonly rtl: boolean }[] {
+  if (!rtl && !hasRightToLeft(text)) return [{ text, rtl }];
+  const { levels } = bidi.getEmbeddingLevels(text, rtl ? 'rtl' : 'ltr');
+  return seen(ofOneLevel({ text }, levels)).map((part) => ({ text: part.run.text, rtl: part.rtl }));
+}
+
+/** As it looks where it runs from right to left: brackets are turned (rule L4). */
+export const mirroredSign = (sign: string): string => bidi.getMirroredCharacter(sign) ?? sign;
+
+interface Leveled {
+  readonly run: Run;
+  readonly level: number;
+}
+
+/** What is at a level or above it is turned round, from the highest level down. */
+function seen(parts: Leveled[]): readonly SeenRun[] {
   for (let level = Math.max(...parts.map((part) => part.level)); level > 0; level--)
     for (let i = 0; i < parts.length; i++) {
       let to = i;
@@ -41,8 +63,8 @@ export function visualOrder(runs: Runs, start: number, end: number, rtl: boolean
   return parts.map(({ run, level }) => ({ run, rtl: level % 2 === 1 }));
 }
 
-function ofOneLevel(run: Run, levels: Uint8Array): { readonly run: Run; readonly level: number }[] {
-  const parts: { run: Run; level: number }[] = [];
+function ofOneLevel(run: Run, levels: Uint8Array): Leveled[] {
+  const parts: Leveled[] = [];
   let from = 0;
   for (let i = 1; i <= levels.length; i++)
     if (i === levels.length || levels[i] !== levels[from]) {

@@ -18,9 +18,14 @@ export type Kept = readonly Range[];
 
 /**
  * @param texts Paragraphs in their order.
+ * @param density Or the share of all words that is kept, above 0 and up to 1.
  * @returns For each paragraph its chosen sentences; none where all of it is better said than shown.
  */
-export function shorten(texts: readonly string[], density: Density, language: Language): readonly (readonly Kept[])[] {
+export function shorten(
+  texts: readonly string[],
+  density: Density | number,
+  language: Language,
+): readonly (readonly Kept[])[] {
   const sentences = texts.flatMap((text, paragraph) =>
     splitSentences(text, language).map((range, i) => ({
       paragraph,
@@ -48,7 +53,7 @@ interface Sentence {
   readonly first: boolean;
 }
 
-function choose(sentences: readonly Sentence[], density: Density, language: Language): readonly number[] {
+function choose(sentences: readonly Sentence[], density: Density | number, language: Language): readonly number[] {
   const texts = sentences.map(({ text }) => text);
   const vectors = vectorsOf(texts, language);
   const worth = worths(
@@ -57,7 +62,7 @@ function choose(sentences: readonly Sentence[], density: Density, language: Lang
     vectors,
     language,
   );
-  const share = SHARES[density];
+  const share = typeof density === 'number' ? density : SHARES[density];
   if (share === undefined) {
     // One sentence of each paragraph.
     const best = new Map<number, number>();
@@ -103,4 +108,14 @@ export function keptRuns(runs: Runs, kept: Kept, density: Density | undefined): 
   const [head, ...rest] = mergeRuns(joined);
   if (head === undefined || kept[0]![0] === 0) return mergeRuns(joined);
   return [{ ...head, text: head.text.charAt(0).toUpperCase() + head.text.slice(1) }, ...rest];
+}
+
+/** Whether ranges leave nothing of a text but white space. */
+export function isWhole(kept: Kept, text: string): boolean {
+  let at = 0;
+  for (const [from, to] of kept) {
+    if (text.slice(at, from).trim() !== '') return false;
+    at = to;
+  }
+  return text.slice(at).trim() === '';
 }

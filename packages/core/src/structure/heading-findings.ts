@@ -43,26 +43,11 @@ export function headingFindings(
     const above = before;
     before = heading;
     if (level > highest) {
-      const by = level - highest;
-      const branch = branchOf(document.blocks, id).filter((block): block is Heading => block.kind === 'heading');
       found.push({
         kind: 'skipped-level',
         block: id,
         detail: `${above === undefined ? 'first heading' : above.level} → ${level}`,
-        repairs: [
-          {
-            name: 'raise',
-            changes: [
-              {
-                kind: 'shape',
-                shapes: branch.map((block) => ({
-                  block: block.id,
-                  as: { kind: 'heading', level: Math.max(1, block.level - by) as Level },
-                })),
-              },
-            ],
-          },
-        ],
+        repairs: [raise(document.blocks, id, level - highest)],
       });
     }
     if (!titleFits(runs)) {
@@ -106,11 +91,26 @@ export function headingFindings(
         kind: 'lone-sub-heading',
         block: children[0]!.id,
         detail: `under “${text.slice(0, 60)}”`,
-        repairs: [makeText(children[0]!.id)],
+        repairs: [raise(document.blocks, children[0]!.id, children[0]!.level - level)],
       });
   });
   return found;
 }
+
+/** Raises a heading by so many levels, with those below it. */
+const raise = (blocks: readonly Block[], id: BlockId, by: number): Repair => ({
+  name: 'raise',
+  changes: [
+    {
+      kind: 'shape',
+      shapes: branchOf(blocks, id).flatMap((block) =>
+        block.kind === 'heading'
+          ? [{ block: block.id, as: { kind: 'heading', level: Math.max(1, block.level - by) as Level } } as const]
+          : [],
+      ),
+    },
+  ],
+});
 
 /** The block behind each heading that is not a break. */
 function nextHeadings(blocks: readonly Block[]): ReadonlyMap<BlockId, Block> {

@@ -50,11 +50,43 @@ export const summary = (row: DeckRow): DeckSummary => ({
   ...(row.deleted_at === null ? {} : { deletedAt: new Date(row.deleted_at).toISOString() }),
 });
 
-export async function listDecks(db: Db, workspace: number): Promise<readonly DeckRow[]> {
+/** Longer entries are not sent with a list. */
+const LONGEST_LISTED = 4000; // bytes
+
+/** With the last entry of each log; null where there is none, or a long one. */
+export async function listDecks(
+  db: Db,
+  workspace: number,
+): Promise<readonly (DeckRow & { readonly last: string | null })[]> {
   return (await db('decks')
-    .select(COLUMNS)
+    .leftJoin('entries', function () {
+      this.on('entries.deck_id', 'decks.id').andOn('entries.version', 'decks.version');
+    })
+    .select(COLUMNS.map((column) => `decks.${column}`))
+    .select(db.raw('IF(LENGTH(entries.entry) > ?, NULL, entries.entry) AS last', [LONGEST_LISTED]))
     .where({ workspace_id: workspace, deleted_at: null })
-    .orderBy([{ column: 'updated_at', order: 'desc' }, { column: 'id' }])) as DeckRow[];
+    .orderBy([{ column: 'updated_at', order: 'desc' }, { column: 'decks.id' }])) as (DeckRow & {
+    readonly last: string | null;
+  })[];
+}
+
+/** A second deck of the same document, with all that was done; `id` and `name` are its own. */
+export async function copyDeck(db: Db, from: string, id: string, name: string, now: Date): Promise<void> {
+  await db.transaction(async (trx) => {
+    await trx.raw(
+      `INSERT INTO decks (id, workspace_id, name, file_name, type, original, words, version, ids, beginning, created_at, updated_at)
+       SELECT ?, workspace_id, ?, file_name, type, original, words, version, ids, beginning, ?, ? FROM decks WHERE id = ?`,
+      [id, name, now, now, from],
+    );
+    await trx.raw(
+      'INSERT INTO entries (deck_id, version, entry, at, writer) SELECT ?, version, entry, at, writer FROM entries WHERE deck_id = ?',
+      [id, from],
+    );
+    await trx.raw(
+      'INSERT INTO editions (deck_id, original, type, file_name, at) SELECT ?, original, type, file_name, at FROM editions WHERE deck_id = ?',
+      [id, from],
+    );
+  });
 }
 
 /** Those of the workspace that can be restored, the last deleted first. */

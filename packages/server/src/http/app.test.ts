@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
-import type { DeckSummary, ErrorBody, OpenDeck, Stale } from '@alvex/contract';
+import type { DeckCover, DeckSummary, ErrorBody, ListedDeck, OpenDeck, Stale } from '@alvex/contract';
 import type { LogEntry, Picture } from '@alvex/core';
 import { encode } from 'fast-png';
 import { strToU8, unzipSync, zipSync } from 'fflate';
@@ -189,6 +189,76 @@ test('a deleted deck is gone until it is restored', async () => {
   expect(await failure(await call(`/api/decks/${id}`))).toMatchObject({ status: 404, code: 'deck-not-found' });
   expect((await call(`/api/decks/${id}/restore`, { method: 'POST' })).status).toBe(200);
   expect((await call(`/api/decks/${id}`)).status).toBe(200);
+});
+
+describe('the list of decks', () => {
+  const listed = async (id: string) =>
+    ((await (await call('/api/decks')).json()) as { decks: ListedDeck[] }).decks.find((deck) => deck.id === id);
+  const cover = async (id: string, init?: RequestInit) => call(`/api/decks/${id}/cover`, init);
+
+  test('says what was done last, unless that is long', async () => {
+    const { id } = await newDeck();
+    expect(await listed(id)).not.toHaveProperty('last');
+    await post(`/api/decks/${id}/entries`, { base: 0, entries: [cut('a'), cut('b')] });
+    expect((await listed(id))!.last).toEqual(cut('b'));
+    const long = { kind: 'reword', part: 'x', runs: [{ text: 'long '.repeat(1000) }] };
+    await post(`/api/decks/${id}/entries`, { base: 2, entries: [long] });
+    expect(await listed(id)).not.toHaveProperty('last');
+  });
+
+  test('has the cover of each as it is now, drawn once', async () => {
+    const { id } = await newDeck('# The weir\n\n## Part\n\n- point\n\n## Other\n\n- point\n');
+    const first = await cover(id);
+    const { drawing, slides, seconds } = (await first.json()) as DeckCover;
+    expect([drawing!.texts.flatMap(({ pieces }) => pieces.map(({ text }) => text)).join(' '), slides]).toEqual([
+      'The weir',
+      3,
+    ]);
+    expect(seconds).toBeGreaterThan(0);
+    const tag = { headers: { 'If-None-Match': first.headers.get('etag')! } };
+    expect((await cover(id, tag)).status).toBe(304);
+    await post(`/api/decks/${id}/entries`, { base: 0, entries: [{ kind: 'theme', theme: 'lamplight' }] });
+    const then = await cover(id, tag);
+    expect(then.status).toBe(200);
+    expect(((await then.json()) as DeckCover).drawing!.ground).not.toBe(drawing!.ground);
+    expect((await cover('00000000-0000-4000-8000-000000000000')).status).toBe(404);
+  });
+
+  test('a copy has all that was done, and goes its own way from then on', async () => {
+    const { id } = await newDeck('# Twin\n\n- a\n');
+    await post(`/api/decks/${id}/entries`, { base: 0, entries: [cut('a'), { kind: 'theme', theme: 'slipway' }] });
+    const response = await call(`/api/decks/${id}/duplicate`, { method: 'POST' });
+    expect(response.status).toBe(201);
+    const { deck } = (await response.json()) as { deck: DeckSummary };
+    const [own, copy] = await Promise.all(
+      [id, deck.id].map(async (one) => (await (await call(`/api/decks/${one}`)).json()) as OpenDeck),
+    );
+    expect([copy!.log, copy!.by, copy!.beginning]).toEqual([own!.log, own!.by, own!.beginning]);
+    expect([deck.name, deck.version]).toEqual([`${own!.deck.name} (2)`, 2]);
+    const again = (await (await call(`/api/decks/${deck.id}/duplicate`, { method: 'POST' })).json()) as {
+      deck: DeckSummary;
+    };
+    expect(again.deck.name).toBe(`${own!.deck.name} (3)`);
+    await post(`/api/decks/${deck.id}/entries`, { base: 2, entries: [{ kind: 'undo' }] });
+    expect(((await (await call(`/api/decks/${id}`)).json()) as OpenDeck).log).toHaveLength(2);
+    await call(`/api/decks/${id}`, { method: 'DELETE' });
+    expect((await call(`/api/decks/${deck.id}/document`)).status).toBe(200);
+    expect(await failure(await call(`/api/decks/${id}/duplicate`, { method: 'POST' }))).toMatchObject({
+      code: 'deck-not-found',
+    });
+  });
+
+  test('a sample is there for whoever has none', async () => {
+    const response = await call('/api/demo', { method: 'POST' });
+    expect(response.status).toBe(201);
+    expect(((await response.json()) as { deck: DeckSummary }).deck.name).toBe('Reopening the Sallow Quay tide mill');
+  });
+
+  test('a deck is named after its title, or its only heading, else after its file', async () => {
+    expect((await newDeck('# Top\n\n## A\n\na\n\n## B\n\nb\n')).name).toBe('Top');
+    expect((await newDeck('Before.\n\n# Only one\n\nafter\n')).name).toBe('Only one');
+    expect((await newDeck('Nothing but text.\n')).name).not.toBe('Nothing but text.');
+  });
 });
 
 test('a name must be one', async () => {

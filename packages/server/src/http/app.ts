@@ -6,6 +6,7 @@ import type { Logger } from 'pino';
 import type { Config } from '../config/config.ts';
 import { AppError } from '../services/app-error.ts';
 import { contextFor, type Base } from '../services/context.ts';
+import { openDemo } from '../services/load-demo.ts';
 import { deckRoutes, fileRoutes } from './deck-routes.ts';
 import { errors } from './errors.ts';
 import { fontRoutes } from './font-routes.ts';
@@ -26,7 +27,11 @@ function checkAddress(path: string): void {
   if (address.startsWith('/api/') && !/^[\x20-\x7e]*$/.test(address)) throw new AppError('not-found');
 }
 
-export function makeApp(base: Base, { host, webRoot }: Pick<Config, 'host' | 'webRoot'>, log: Logger): Koa {
+export function makeApp(
+  base: Base,
+  { host, webRoot, demoRoot }: Pick<Config, 'host' | 'webRoot' | 'demoRoot'>,
+  log: Logger,
+): Koa {
   const app = new Koa();
   app.on('error', (error: unknown) => log.error({ err: error }, 'response failed'));
   app.use(async (ctx, next) => {
@@ -54,12 +59,16 @@ export function makeApp(base: Base, { host, webRoot }: Pick<Config, 'host' | 'we
     ctx.state.context = contextFor(base);
     return next();
   });
-  const health = new Router();
-  health.get('/api/health', async (ctx) => {
+  const others = new Router();
+  others.get('/api/health', async (ctx) => {
     await base.db.raw('select 1');
     ctx.body = { ok: true };
   });
-  app.use(health.routes());
+  others.post('/api/demo', async (ctx) => {
+    ctx.body = { deck: await openDemo(ctx.state.context, demoRoot) };
+    ctx.status = 201;
+  });
+  app.use(others.routes());
   app.use(deckRoutes().routes());
   app.use(fileRoutes().routes());
   app.use(mapRoutes().routes());

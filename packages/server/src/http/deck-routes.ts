@@ -2,14 +2,23 @@
 import Router from '@koa/router';
 import type { CandidateLine, CreationLine, KeptFile, Stale } from '@alvex/contract';
 import { validateAppendEntries, validateNewParts, validateRenameDeck } from '@alvex/contract/validate';
-import { FORMAT_NAMES, FORMATS } from '@alvex/core';
+import { FORMAT_NAMES, FORMATS, isPaper, isPrint, PAPER_SIZES, PRINTS, type SheetOptions } from '@alvex/core';
 import { PassThrough } from 'node:stream';
 import type { Context as KoaContext } from 'koa';
 import { AppError, failureOf } from '../services/app-error.ts';
 import type { Watching } from '../jobs/pool.ts';
 import { createDeck } from '../services/create-deck.ts';
 import { bringDeckIn, DECK_ENDING, deckFile, isDeckFile } from '../services/deck-file.ts';
-import { deleteDeck, openDeck, recentDecks, renameDeck, restorableDecks, restoreDeck } from '../services/decks.ts';
+import { coverName, deckCover } from '../services/deck-cover.ts';
+import {
+  deleteDeck,
+  duplicateDeck,
+  openDeck,
+  recentDecks,
+  renameDeck,
+  restorableDecks,
+  restoreDeck,
+} from '../services/decks.ts';
 import { exportDeck } from '../services/export-deck.ts';
 import { keepFile, partsOf, type NewFile } from '../services/files.ts';
 import { append, hasBatch, newerThan } from '../services/log.ts';
@@ -76,6 +85,18 @@ export function deckRoutes(): Router {
   router.delete('/:id', async (ctx) => {
     await deleteDeck(ctx.state.context, id(ctx));
     ctx.status = 204;
+  });
+
+  router.post('/:id/duplicate', async (ctx) => {
+    ctx.body = { deck: await duplicateDeck(ctx.state.context, id(ctx)) };
+    ctx.status = 201;
+  });
+
+  router.get('/:id/cover', async (ctx) => {
+    ctx.set('Cache-Control', 'private, no-cache');
+    ctx.etag = await coverName(ctx.state.context, id(ctx));
+    if (ctx.get('If-None-Match') === ctx.response.get('ETag')) ctx.status = 304;
+    else await sendPacked(ctx, await deckCover(ctx.state.context, id(ctx), { cancel: gone(ctx) }));
   });
 
   router.post('/:id/restore', async (ctx) => {
@@ -151,7 +172,7 @@ export function deckRoutes(): Router {
       const { bytes, name } = await exportDeck(
         ctx.state.context,
         id(ctx),
-        { format, fonts: ctx.query.fonts === '1' },
+        { format, fonts: ctx.query.fonts === '1', sheets: sheetsOf(ctx.query) },
         { cancel: gone(ctx) },
       );
       ctx.attachment(`${fileNameOf(name)}.${ending}`);
@@ -168,6 +189,14 @@ export function deckRoutes(): Router {
   });
 
   return router;
+}
+
+/** What a PDF shows. */
+function sheetsOf({ pages, paper }: KoaContext['query']): Partial<SheetOptions> {
+  if (pages !== undefined && !isPrint(pages)) throw new AppError('bad-request', `pages: ${PRINTS.join(', ')}.`);
+  if (paper !== undefined && !isPaper(paper))
+    throw new AppError('bad-request', `paper: ${Object.keys(PAPER_SIZES).join(', ')}.`);
+  return { ...(pages === undefined ? {} : { print: pages }), ...(paper === undefined ? {} : { paper }) };
 }
 
 const fileNameOf = (name: string): string => name.replace(/[\\/:*?"<>|]+/g, ' ').trim() || 'deck';

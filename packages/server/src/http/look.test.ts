@@ -142,3 +142,34 @@ test('fonts that ship are given with their licence, others are not', async () =>
   expect((await call('/api/fonts/Comic%20Relief.zip')).status).toBe(404);
   expect((await call('/api/fonts/..%2F..%2Fpackage.zip')).status).toBe(404);
 });
+
+test('pages are written as PDF, with its template; what is asked for wrongly is told', async () => {
+  const deck = await newDeck();
+  const {
+    removed: _,
+    made: _made,
+    ...use
+  } = await answer<KeptTemplate>(
+    post(`/api/decks/${deck}/templates?name=trust.pptx`, usualTemplate() as BodyInit),
+    201,
+  );
+  const pdf = async (query = ''): Promise<string> => {
+    const response = await call(`/api/decks/${deck}/deck.pdf${query}`);
+    expect([response.status, response.headers.get('content-type')]).toEqual([200, 'application/pdf']);
+    expect(response.headers.get('content-disposition')).toContain('.pdf');
+    return Buffer.from(await response.arrayBuffer()).toString('latin1');
+  };
+  const plain = await pdf();
+  expect(plain).toMatch(/^%PDF-1\.7/);
+  expect(plain).toContain('/MediaBox [0 0 960 540]');
+  expect(await pdf('?pages=six&paper=letter')).toContain('/MediaBox [0 0 612 792]');
+  await answer(append(deck, 0, { kind: 'template', template: { ...use, layouts: {}, keep: 'none' } }));
+  const built = await pdf();
+  expect(built).not.toBe(plain);
+  // Its logo is drawn on the pages.
+  expect(built).toContain('/Subtype /Image');
+  for (const wrong of ['?pages=seven', '?paper=a5', '?paper=toString', '?pages=six&pages=nine'])
+    expect(await answer<ErrorBody>(call(`/api/decks/${deck}/deck.pdf${wrong}`), 400)).toMatchObject({
+      error: { code: 'bad-request' },
+    });
+});

@@ -1,6 +1,6 @@
 /** What worker threads do: reading, writing, packing and hashing, which would hold up every other request. */
 import type { DeckContents, Removed } from '@alvex/contract';
-import type { Edit, FormatName, LogEntry, MadeSlides, Picture, SourcePlace } from '@alvex/core';
+import type { Edit, FormatName, LogEntry, MadeSlides, Picture, SheetOptions, SourcePlace } from '@alvex/core';
 
 export interface FileToRead {
   /** The file, or where it is on the disk. */
@@ -110,6 +110,18 @@ export interface Tasks {
     };
     readonly output: readonly LogEntry[];
   };
+  /** Draws the first slide of a deck. */
+  readonly cover: {
+    readonly input: {
+      readonly packed: Uint8Array;
+      /** In force. */
+      readonly edits: readonly Edit[];
+      /** As it was read. */
+      readonly template: { readonly hash: string; readonly packed: Uint8Array } | null;
+    };
+    /** A `DeckCover` as JSON, gzip. */
+    readonly output: Uint8Array;
+  };
   readonly write: {
     readonly input: {
       readonly format: FormatName;
@@ -121,6 +133,8 @@ export interface Tasks {
       readonly template: { readonly hash: string; readonly bytes: Uint8Array } | null;
       /** Its fonts go along. */
       readonly fonts: boolean;
+      /** What a PDF shows. */
+      readonly sheets: Partial<SheetOptions>;
       /** File name of the document. */
       readonly origin: string;
     };

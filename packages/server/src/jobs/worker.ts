@@ -4,27 +4,32 @@ import { readFileSync } from 'node:fs';
 import { deflateRawSync, gunzipSync, gzipSync } from 'node:zlib';
 import {
   beginning,
+  blockText,
   convert,
   DEFLATE_SETTINGS,
   detectType,
   disarm,
   DOCUMENT_TYPES,
   documentWords,
+  drawSlide,
   editPictures,
-  fontsUsed,
   joinDocuments,
   openDocument,
   ReadError,
   readTemplate,
+  sceneSlide,
+  secondsOf,
   takePicture,
-  writeDeck,
+  timeOf,
   type DocumentModel,
   type DocumentType,
   type Picture,
   type PictureData,
+  type TemplateModel,
 } from '@alvex/core';
-import { embeddableFonts } from '@alvex/font-files';
-import { scalePictures, withPictureColors } from '@alvex/raster';
+import { writeOutput } from '@alvex/output';
+import { withPictureColors } from '@alvex/raster';
+import type { DeckCover } from '@alvex/contract';
 import { zipSync } from 'fflate';
 import { packDeck, unpackDeck } from './deck-archive.ts';
 import { withTodaysIds } from './former-ids.ts';
@@ -79,6 +84,14 @@ const RUNNERS: Runners = {
       })),
       format,
     ),
+  cover({ packed, edits, template }) {
+    const models = new Map(template === null ? [] : [[template.hash, unpacked(template.packed) as TemplateModel]]);
+    const { pages, theme, decisions } = convert(unpacked(packed) as DocumentModel, edits, undefined, models);
+    const [first] = pages;
+    const drawing = first === undefined ? null : drawSlide(sceneSlide(first, 1, theme), theme);
+    const seconds = Math.round(secondsOf(timeOf(pages), decisions.pace));
+    return pack({ drawing, slides: pages.length, seconds } satisfies DeckCover);
+  },
   write,
 };
 
@@ -145,7 +158,7 @@ async function read({ files, begin }: Tasks['read']['input'], progress: Progress
   const document = parts.length === 1 && only !== undefined ? only.document : joinDocuments(parts);
   return {
     types,
-    title: document.title,
+    title: document.title ?? onlyHeading(document),
     words: documentWords(document),
     beginning: begin ? beginning(document) : [],
     packed: pack(document),
@@ -154,20 +167,21 @@ async function read({ files, begin }: Tasks['read']['input'], progress: Progress
   };
 }
 
-async function write({
-  format,
-  packed,
-  pictures,
-  edits,
-  template,
-  fonts,
-  origin,
-}: Tasks['write']['input']): Promise<Uint8Array> {
+/** Of a document that has one heading, and so no title above its parts: that heading. */
+function onlyHeading({ blocks }: DocumentModel): string | null {
+  const headings = blocks.filter((block) => block.kind === 'heading' && block.left === undefined);
+  const [only] = headings;
+  return headings.length === 1 && only !== undefined ? blockText(only).trim() || null : null;
+}
+
+async function write(
+  { format, packed, pictures, edits, template, fonts, sheets, origin }: Tasks['write']['input'],
+  progress: Progress,
+): Promise<Uint8Array> {
   const document = unpacked(packed) as DocumentModel;
   const bytes = new Map(pictures.map((picture) => [picture.id, picture.bytes]));
-  const models = new Map(
-    template === null ? [] : [[template.hash, (await withPictureColors(readTemplate(template.bytes))).model]],
-  );
+  const read = template === null ? null : await withPictureColors(readTemplate(template.bytes));
+  const models = new Map(template === null || read === null ? [] : [[template.hash, read.model]]);
   const converted = convert(document, edits, undefined, models);
   const known = new Map(
     [...converted.document.pictures, ...editPictures(edits)].map((picture) => [picture.id, picture]),
@@ -176,10 +190,7 @@ async function write({
     const found = bytes.get(picture.id);
     return found === undefined ? [] : [{ ...picture, bytes: found }];
   });
-  return writeDeck(format, converted, await scalePictures(data, converted), {
-    deflate: (part) => deflateRawSync(part, DEFLATE_SETTINGS),
-    origin,
-    ...(template === null ? {} : { template: template.bytes }),
-    ...(fonts ? { fonts: await embeddableFonts(fontsUsed(converted.pages, converted.theme)) } : {}),
-  });
+  // What a template draws is in its own file already, and has to be drawn elsewhere.
+  const all = [...data, ...(read?.pictures ?? [])];
+  return writeOutput(format, converted, all, { origin, template: template?.bytes, fonts, sheets, progress });
 }

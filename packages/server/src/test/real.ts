@@ -13,6 +13,8 @@ import { Gate } from '../jobs/gate.ts';
 import { ThreadPool } from '../jobs/pool.ts';
 import { contextFor, type Base, type Context } from '../services/context.ts';
 
+const DEMO_ROOT = join(process.cwd(), 'packages/demo/files');
+
 interface Database {
   readonly host: string;
   readonly port: number;
@@ -56,7 +58,11 @@ export class RealServer {
     }
     const jobs = new ThreadPool(pathToFileURL(join(process.cwd(), 'packages/server/dist/worker.mjs')).href);
     const base: Base = { db, jobs, gate: new Gate(), now: () => new Date() };
-    const server = makeApp(base, { host: '127.0.0.1', webRoot: '' }, pino({ level: 'silent' })).listen(0, '127.0.0.1');
+    const server = makeApp(
+      base,
+      { host: '127.0.0.1', webRoot: '', demoRoot: DEMO_ROOT },
+      pino({ level: 'silent' }),
+    ).listen(0, '127.0.0.1');
     await once(server, 'listening');
     return new RealServer(contextFor(base), server, database, folder);
   }

@@ -5,10 +5,12 @@ import type {
   Candidate,
   CandidateLine,
   CreationLine,
+  DeckCover,
   DeckSummary,
   ErrorBody,
   KeptFile,
   KeptTemplate,
+  ListedDeck,
   Newer,
   NewOwnMap,
   OpenDeck,
@@ -58,7 +60,7 @@ const json = (method: string, body: unknown): RequestInit => ({
 });
 
 export interface DeckLists {
-  readonly decks: readonly DeckSummary[];
+  readonly decks: readonly ListedDeck[];
   /** Those that can be restored, the last deleted first. */
   readonly deleted: readonly DeckSummary[];
 }
@@ -76,6 +78,16 @@ export const renameDeck = async (id: string, name: string): Promise<DeckSummary>
 export async function deleteDeck(id: string): Promise<void> {
   await request(`/api/decks/${id}`, { method: 'DELETE' });
 }
+
+export const duplicateDeck = async (id: string): Promise<DeckSummary> =>
+  ((await (await request(`/api/decks/${id}/duplicate`, { method: 'POST' })).json()) as { deck: DeckSummary }).deck;
+
+/** Makes a deck of the demo report. */
+export const createDemo = async (): Promise<DeckSummary> =>
+  ((await (await request('/api/demo', { method: 'POST' })).json()) as { deck: DeckSummary }).deck;
+
+export const fetchCover = async (id: string, signal: AbortSignal): Promise<DeckCover> =>
+  (await request(`/api/decks/${id}/cover`, { signal })).json() as Promise<DeckCover>;
 
 export async function restoreDeck(id: string): Promise<void> {
   await request(`/api/decks/${id}/restore`, { method: 'POST' });
@@ -218,8 +230,11 @@ export const originalUrl = (id: string, edition?: string): string => `/api/decks
 export const wholeDeckUrl = (id: string): string => `/api/decks/${id}/deck.alvex`;
 
 /** @param fonts Whether its fonts go along. */
-export const deckFileUrl = (id: string, format: FormatName, fonts = false): string =>
-  `/api/decks/${id}/deck.${FORMATS[format].ending}${fonts ? '?fonts=1' : ''}`;
+/** @param choices What the file has besides, as the server names it. */
+export function deckFileUrl(id: string, format: FormatName, choices: Readonly<Record<string, string>> = {}): string {
+  const query = new URLSearchParams(choices).toString();
+  return `/api/decks/${id}/deck.${FORMATS[format].ending}${query === '' ? '' : `?${query}`}`;
+}
 export const templatesUrl = (id: string): string => `/api/decks/${id}/templates`;
 export const fontUrl = (family: string): string => `/api/fonts/${encodeURIComponent(family)}.zip`;
 export const pictureUrl = (id: string, picture: string): string => `/api/decks/${id}/pictures/${picture}`;

@@ -1,18 +1,18 @@
 /** The frame around every station of one deck: name, the line of stations, and whether the work is kept. */
 import { Box, chakra } from '@chakra-ui/react';
-import { History, Moon, Redo2, Undo2 } from 'lucide-react';
-import { useEffect, useState } from 'react';
-import { Link, NavLink, Outlet, useParams } from 'react-router';
+import { ArrowRight, History, Moon, Presentation, Redo2, Undo2 } from 'lucide-react';
+import { useEffect, useRef, useState } from 'react';
+import { Link, NavLink, Outlet, useLocation, useParams } from 'react-router';
 import { useDeck } from '../state/deck-store.ts';
 import { canTakeBack, redo, undo, useLog } from '../state/log-store.ts';
 import { openDeck } from '../state/session.ts';
 import { switchMode } from '../ui/color-mode.ts';
 import { clock, count } from '../ui/format.ts';
-import { Action, Heading, Notice, Small } from '../ui/recipes.tsx';
+import { Action, Heading, Notice, Small, Unseen } from '../ui/recipes.tsx';
 import { DeckName } from './deck-name.tsx';
 import { Behind, Gone, Refused } from './keeping-notices.tsx';
 import { HistoryPanel } from './history-panel.tsx';
-import { STATIONS, type StationEntry } from './stations.ts';
+import { FIRST_STATION, STATIONS, type StationEntry } from './stations.ts';
 
 const Bar = chakra('header', {
   base: {
@@ -62,6 +62,35 @@ const Line = chakra('nav', {
 const Brand = chakra('span', {
   base: { fontFamily: 'heading', fontStyle: 'italic', fontWeight: 700, fontSize: '20px', color: 'pine' },
 });
+const Skip = chakra('a', {
+  base: {
+    position: 'absolute',
+    left: '8px',
+    top: '-60px',
+    zIndex: 10,
+    bg: 'card',
+    px: '12px',
+    py: '8px',
+    _focusVisible: { top: '8px' },
+  },
+});
+const Says = chakra('section', {
+  base: {
+    px: '20px',
+    py: '4px',
+    flexShrink: 0,
+    display: 'flex',
+    justifyContent: 'space-between',
+    gap: '4px 20px',
+    flexWrap: 'wrap',
+    color: 'soft',
+    fontSize: 'sm',
+    borderBottom: '1px solid',
+    borderColor: 'line',
+    '& a': { color: 'pine', whiteSpace: 'nowrap' },
+    '@media (max-width: 640px)': { px: '12px', '& span': { display: 'none' } },
+  },
+});
 const Count = chakra('sup', {
   base: { color: 'amberText', fontWeight: 700, fontSize: '10px', ml: '3px', position: 'relative', top: '-5px' },
 });
@@ -87,9 +116,10 @@ export function DeckFrame() {
   const failure = useDeck((state) => state.failure);
   return (
     <Box h="100%" display="flex" flexDirection="column">
+      <Skip href="#work">Skip to the work</Skip>
       <Bar>
         <Box display="flex" alignItems="baseline" gap="14px" minW="0">
-          <Link to="/" aria-label="All decks" style={{ textDecoration: 'none' }}>
+          <Link to="/" aria-label="Alvex: all decks" style={{ textDecoration: 'none' }}>
             <Brand>Alvex</Brand>
           </Link>
           <DeckName />
@@ -101,7 +131,9 @@ export function DeckFrame() {
         </Line>
         <Keeping history={history} showHistory={() => setHistory(!history)} />
       </Bar>
-      <Box as="main" flex="1" minH="0" position="relative">
+      <Purpose />
+      <Said />
+      <Box as="main" id="work" tabIndex={-1} outline="none" flex="1" minH="0" position="relative">
         {phase === 'failed' ? (
           <Box maxW="520px" mx="auto" pt="14vh" px="24px" display="grid" gap="12px" justifyItems="start">
             <Heading>This deck could not be opened</Heading>
@@ -123,15 +155,74 @@ export function DeckFrame() {
   );
 }
 
+/** What one does at this station, and which comes next. */
+function Purpose() {
+  const { pathname } = useLocation();
+  const name = useDeck((state) => state.deck?.name ?? 'Deck');
+  const path = pathname.split('/')[3] ?? FIRST_STATION;
+  const at = STATIONS.findIndex((station) => station.path === path);
+  const [here, next] = [STATIONS[at], STATIONS[at + 1]];
+  return (
+    <>
+      <title>{here === undefined ? `${name} · Alvex` : `${name} · ${here.label} · Alvex`}</title>
+      {here !== undefined && (
+        <Says aria-label="This station">
+          <span>{here.purpose}</span>
+          {next !== undefined && (
+            <Link to={next.path} title={next.purpose}>
+              Next: {next.label} <ArrowRight size={12} aria-hidden="true" style={{ display: 'inline' }} />
+            </Link>
+          )}
+        </Says>
+      )}
+    </>
+  );
+}
+
+/** Says to screen readers what a change made of the deck, once no other follows it. */
+function Said() {
+  const slides = useDeck((state) => state.view?.pages.order.length);
+  const before = useRef<number>(undefined);
+  const [said, setSaid] = useState('');
+  useEffect(() => {
+    if (slides === undefined) return;
+    before.current ??= slides;
+    const timer = setTimeout(() => {
+      const more = slides - before.current!;
+      before.current = slides;
+      if (more !== 0) setSaid(`${count(slides, 'slide')}, ${Math.abs(more)} ${more > 0 ? 'more' : 'fewer'}`);
+    }, SAID_MS);
+    return () => clearTimeout(timer);
+  }, [slides]);
+  return (
+    <Unseen as="div" role="status" aria-label="What changed">
+      {said}
+    </Unseen>
+  );
+}
+const SAID_MS = 400;
+
 const NOTHING = (): number => 0;
 
-function Station({ path, label, attention = NOTHING }: StationEntry) {
+function Station({ path, label, purpose, attention = NOTHING }: StationEntry) {
   const things = useDeck(attention);
   return (
-    <NavLink to={path}>
+    <NavLink to={path} title={purpose}>
       {label}
       {things > 0 && <Count aria-label={`, ${count(things, 'thing')} to look at`}>{things}</Count>}
     </NavLink>
+  );
+}
+
+function Present() {
+  const slides = useDeck((state) => state.view?.pages.hidden.filter((hidden) => !hidden).length ?? 0);
+  if (slides === 0) return null;
+  return (
+    <Link to="present" title="Present it: a window for the audience, one for you">
+      <Action as="span" size="small" whiteSpace="nowrap">
+        <Presentation size={14} aria-hidden="true" /> Present
+      </Action>
+    </Link>
   );
 }
 
@@ -156,6 +247,7 @@ function Keeping({ history, showHistory }: { readonly history: boolean; readonly
           {sync.merged > 0 && ` · ${count(sync.merged, 'edit')} from another window`}
         </chakra.span>
       )}
+      <Present />
       <Action look="quiet" size="small" aria-label="Undo" title="Undo (Ctrl+Z)" disabled={!canUndo} onClick={undo}>
         <Undo2 size={15} />
       </Action>

@@ -68,23 +68,19 @@ export function HistoryPanel({ close }: { readonly close: () => void }) {
     <Panel aria-label="History">
       <Box display="flex" alignItems="center" gap="8px" px="14px" py="10px">
         <b>History</b>
-        <Small flex="1">{count(done.length, 'edit')} in force</Small>
+        <Small flex="1">{count(done.length, 'edit')} so far</Small>
         <Action size="small" look="quiet" onClick={close}>
           Close
         </Action>
       </Box>
-      <Box flex="1" overflowY="auto" role="list">
+      <Box as="ul" flex="1" overflowY="auto" listStyleType="none" aria-label="Edits, the newest first">
         {undone.map((edit, i) => (
-          <Line
-            key={`u${i}`}
-            undone
-            role="listitem"
-            title="Do again up to here"
-            onClick={() => goForward(undone.length - i)}
-          >
-            <span>undone</span>
-            <span>{editText(edit)}</span>
-          </Line>
+          <li key={`u${i}`}>
+            <Line undone title="Do again up to here" onClick={() => goForward(undone.length - i)}>
+              <span>undone</span>
+              <span>{editText(edit)}</span>
+            </Line>
+          </li>
         ))}
         {lines.toReversed().map((line, i) => {
           const number = first + lines.length - i;
@@ -92,32 +88,34 @@ export function HistoryPanel({ close }: { readonly close: () => void }) {
           // Going back takes back one's own only.
           const mine = writers.slice(number).filter((by) => by === null || by === me()).length;
           return (
-            <Line
-              key={number}
-              now={i === 0}
-              role="listitem"
-              title={i === 0 ? 'The newest edit' : 'Undo all of mine after this'}
-              onClick={() => goBack(mine)}
-            >
-              <span>{number}</span>
-              <span>
-                {others && <chakra.em color="soft">another person: </chakra.em>}
-                {line}
-              </span>
-            </Line>
+            <li key={number}>
+              <Line
+                now={i === 0}
+                title={i === 0 ? 'The newest edit' : 'Undo all of mine after this'}
+                onClick={() => goBack(mine)}
+              >
+                <span>{number}</span>
+                <span>
+                  {others && <chakra.em color="soft">another person: </chakra.em>}
+                  {line}
+                </span>
+              </Line>
+            </li>
           );
         })}
         {first > 0 && (
-          <Box p="10px">
+          <Box as="li" p="10px">
             <Action size="small" onClick={() => setMost(most + STEP)}>
               and {count(first, 'earlier edit')}
             </Action>
           </Box>
         )}
-        <Line now={done.length === 0} role="listitem" onClick={() => goBack(canTakeBack(useLog.getState()))}>
-          <span>0</span>
-          <span>The document as it was brought in</span>
-        </Line>
+        <li>
+          <Line now={done.length === 0} onClick={() => goBack(canTakeBack(useLog.getState()))}>
+            <span>0</span>
+            <span>The document as it was brought in</span>
+          </Line>
+        </li>
       </Box>
     </Panel>
   );

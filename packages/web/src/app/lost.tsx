@@ -5,9 +5,10 @@ import { Action, Heading, Small } from '../ui/recipes.tsx';
 
 export function Lost() {
   const error = useRouteError();
-  const failed = error !== undefined && !isRouteErrorResponse(error);
+  const failed = error !== undefined && error !== null && !isRouteErrorResponse(error);
   return (
-    <Box maxW="520px" mx="auto" pt="18vh" px="24px" display="grid" gap="12px" justifyItems="start">
+    <Box as="main" maxW="520px" mx="auto" pt="18vh" px="24px" display="grid" gap="12px" justifyItems="start">
+      <title>{failed ? 'Not shown · Alvex' : 'Nothing here · Alvex'}</title>
       <Heading>{failed ? 'This page could not be shown' : 'There is nothing at this address'}</Heading>
       <Small>
         {failed

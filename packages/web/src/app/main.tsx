@@ -43,6 +43,18 @@ const router = createBrowserRouter([
       },
     ],
   },
+  {
+    path: '/decks/:id/present',
+    lazy: component(async () => (await import('../present/speaker-page.tsx')).SpeakerPage),
+    ErrorBoundary: Lost,
+    HydrateFallback: () => null,
+  },
+  {
+    path: '/decks/:id/audience',
+    lazy: component(async () => (await import('../present/audience-page.tsx')).AudiencePage),
+    ErrorBoundary: Lost,
+    HydrateFallback: () => null,
+  },
   { path: '*', Component: Lost },
 ]);
 

@@ -6,6 +6,8 @@ export interface StationEntry {
   /** Of its address below the deck's. */
   readonly path: string;
   readonly label: string;
+  /** What one does there, in one line. */
+  readonly purpose: string;
   readonly load: () => Promise<ComponentType>;
   /** Things to look at; absent where nothing ever asks for it. */
   readonly attention?: (state: DeckState) => number;
@@ -13,8 +15,15 @@ export interface StationEntry {
 
 export const STATIONS: readonly StationEntry[] = [
   {
+    path: 'overview',
+    label: 'Overview',
+    purpose: 'What the document becomes, and the few choices that change it.',
+    load: async () => (await import('../stations/overview/overview-station.tsx')).OverviewStation,
+  },
+  {
     path: 'document',
     label: 'Document',
+    purpose: 'Read the text as it was brought in, put its headings right, write in it.',
     load: async () => (await import('../stations/document/document-station.tsx')).DocumentStation,
     attention: ({ diagnostics, structure }) =>
       diagnostics.length + (structure?.groups.length ?? 0) + (structure?.findings.length ?? 0),
@@ -22,28 +31,33 @@ export const STATIONS: readonly StationEntry[] = [
   {
     path: 'map',
     label: 'Map',
+    purpose: 'Decide which kinds of text make titles, points and speaker notes.',
     load: async () => (await import('../stations/map/map-station.tsx')).MapStation,
   },
   {
     path: 'slides',
     label: 'Slides',
+    purpose: 'Go through the slides beside the text they come from; change either.',
     load: async () => (await import('../stations/slides/slides-station.tsx')).SlidesStation,
     attention: ({ view }) => view?.pages.spills.filter(Boolean).length ?? 0,
   },
   {
     path: 'look',
     label: 'Look',
+    purpose: 'Choose theme, colours, type, layouts, or your organisation’s template.',
     load: async () => (await import('../stations/look/look-station.tsx')).LookStation,
   },
   {
     path: 'check',
     label: 'Check',
+    purpose: 'See that every word has a place, and which slides are not ready.',
     load: async () => (await import('../stations/check/check-station.tsx')).CheckStation,
     attention: ({ view }) => (view?.unplaced.length ?? 0) + (view?.sums.lost ? 1 : 0),
   },
   {
     path: 'hand-over',
     label: 'Hand over',
+    purpose: 'Save the presentation, the document, or all of it as one file.',
     load: async () => (await import('../stations/hand-over/hand-over-station.tsx')).HandOverStation,
   },
 ];

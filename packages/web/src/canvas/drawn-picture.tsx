@@ -1,5 +1,5 @@
 /** A picture on a slide: cut, toned and rounded as its author chose. */
-import type { DrawnPicture } from '@alvex/core';
+import { CORNER, type DrawnPicture } from '@alvex/core';
 import { useId, type MouseEvent } from 'react';
 import { pictureUrl } from '../api/client.ts';
 
@@ -8,9 +8,6 @@ interface Props {
   readonly deck: string;
   readonly onClick?: (event: MouseEvent) => void;
 }
-
-/** Of the shorter side, as in the file. */
-const CORNER = 0.08;
 
 export function PictureDrawing({ picture, deck, onClick }: Props) {
   const id = useId();

@@ -23,6 +23,8 @@ interface Props {
   /** Text that is being written elsewhere, and so not drawn. */
   readonly hidden?: string | undefined;
   readonly actions?: SlideActions | undefined;
+  /** Links can be followed. */
+  readonly follow?: boolean;
 }
 
 function shapePath(shape: DrawnShape, key: number) {
@@ -49,7 +51,7 @@ function shapePath(shape: DrawnShape, key: number) {
   );
 }
 
-function pieceText(piece: DrawnPiece, key: number, anchor?: 'start' | 'end') {
+export function pieceText(piece: DrawnPiece, key: number, anchor?: 'start' | 'end') {
   const decoration = piece.strike ? 'line-through' : piece.link ? 'underline' : undefined;
   return (
     <text
@@ -79,13 +81,23 @@ function Paragraph({
   text,
   chosen,
   actions,
+  follow,
 }: {
   readonly text: DrawnText;
   readonly chosen: boolean;
   readonly actions: SlideActions | undefined;
+  readonly follow: boolean;
 }) {
   const { target } = text;
-  const pieces = text.pieces.map((piece, i) => pieceText(piece, i, text.anchor));
+  const pieces = text.pieces.map((piece, i) =>
+    follow && piece.link !== undefined && !piece.link.startsWith('#') ? (
+      <a key={i} href={piece.link} target="_blank" rel="noreferrer noopener">
+        {pieceText(piece, i, text.anchor)}
+      </a>
+    ) : (
+      pieceText(piece, i, text.anchor)
+    ),
+  );
   if (target === null || actions === undefined) return <g>{pieces}</g>;
   const onKeyDown = (event: KeyboardEvent) => {
     if (event.key !== 'Enter') return;
@@ -103,6 +115,8 @@ function Paragraph({
         actions.choose(target);
       }}
       onDoubleClick={() => actions.write(target)}
+      // By key; a pointer chooses with its click, until which nothing may move.
+      onFocus={({ currentTarget }) => currentTarget.matches(':focus-visible') && actions.choose(target)}
       onKeyDown={onKeyDown}
       style={{ cursor: 'text' }}
     >
@@ -114,7 +128,7 @@ function Paragraph({
         fill={chosen ? '#C98A12' : '#000'}
         fillOpacity={chosen ? 0.16 : 0}
       />
-      {pieces}
+      <g aria-hidden="true">{pieces}</g>
     </g>
   );
 }
@@ -127,6 +141,7 @@ export const SlideDrawing = memo(function SlideDrawing({
   chosen,
   hidden,
   actions,
+  follow = false,
 }: Props) {
   const { width, height } = drawing?.size ?? SLIDE_POINTS;
   const choosePart = (event: MouseEvent, part: PartId) => {
@@ -167,6 +182,7 @@ export const SlideDrawing = memo(function SlideDrawing({
             text={text}
             chosen={text.target !== null && (chosen?.has(text.target) ?? false)}
             actions={actions}
+            follow={follow}
           />
         ),
       )}

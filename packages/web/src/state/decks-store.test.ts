@@ -19,7 +19,7 @@ let called: string[] = [];
 beforeEach(() => {
   answers = { 'GET /api/decks': { body: { decks: [deck('a')], deleted: [deck('old')] } } };
   called = [];
-  useDecks.setState({ decks: null, failure: null, reading: null, deleted: null });
+  useDecks.setState({ decks: null, failure: null, reading: null, deleted: [] });
   Object.assign(globalThis, {
     fetch: (path: string, init: RequestInit = {}) => {
       const name = `${init.method ?? 'GET'} ${path.split('?')[0]!}`;
@@ -110,9 +110,9 @@ test('decks are named, deleted and brought back; a refusal is told', async () =>
   answers['POST /api/decks/a/restore'] = { body: { deck: deck('a') } };
   await rename('a', 'New');
   await remove(deck('a'));
-  expect(useDecks.getState().deleted).toEqual(deck('a'));
+  expect(useDecks.getState().deleted).toEqual([deck('a')]);
   await bringBack(deck('a'));
-  expect(useDecks.getState()).toMatchObject({ deleted: null, failure: null });
+  expect(useDecks.getState()).toMatchObject({ deleted: [], failure: null });
   await rename('gone', 'New');
   expect(useDecks.getState().failure?.message).toBe('Nothing here.');
 });

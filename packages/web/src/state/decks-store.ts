@@ -1,10 +1,12 @@
 /** The list of decks, and the document that is being brought in. */
-import type { DeckSummary } from '@alvex/contract';
+import type { DeckSummary, ListedDeck } from '@alvex/contract';
 import { create } from 'zustand';
 import {
   ApiError,
   createDeck,
+  createDemo,
   deleteDeck,
+  duplicateDeck,
   listDecks,
   renameDeck,
   restoreDeck,
@@ -17,7 +19,7 @@ export interface Failure {
   readonly file?: string;
 }
 interface DecksState {
-  readonly decks: readonly DeckSummary[] | null;
+  readonly decks: readonly ListedDeck[] | null;
   /** Those that were deleted and can be restored. */
   readonly restorable: readonly DeckSummary[];
   readonly failure: Failure | null;
@@ -28,8 +30,8 @@ interface DecksState {
     readonly waiting: number;
     readonly cancel: () => void;
   } | null;
-  /** Can be brought back. */
-  readonly deleted: DeckSummary | null;
+  /** Those that were deleted last, and can be brought back at once. */
+  readonly deleted: readonly DeckSummary[];
 }
 
 export const useDecks = create<DecksState>(() => ({
@@ -37,7 +39,7 @@ export const useDecks = create<DecksState>(() => ({
   restorable: [],
   failure: null,
   reading: null,
-  deleted: null,
+  deleted: [],
 }));
 const { setState: set } = useDecks;
 
@@ -90,16 +92,32 @@ async function changing(work: () => Promise<unknown>): Promise<void> {
 
 export const rename = (id: string, name: string): Promise<void> => changing(() => renameDeck(id, name));
 
-export const remove = (deck: DeckSummary): Promise<void> =>
+export const remove = (...decks: readonly DeckSummary[]): Promise<void> =>
   changing(async () => {
-    await deleteDeck(deck.id);
-    set({ deleted: deck });
+    const deleted: DeckSummary[] = [];
+    for (const deck of decks) {
+      await deleteDeck(deck.id);
+      deleted.push(deck);
+      set({ deleted });
+    }
   });
 
-export const bringBack = (deck: DeckSummary): Promise<void> =>
+export const bringBack = (...decks: readonly DeckSummary[]): Promise<void> =>
   changing(async () => {
-    await restoreDeck(deck.id);
-    set({ deleted: null });
+    for (const { id } of decks) await restoreDeck(id);
+    set({ deleted: [] });
   });
 
-export const dismiss = (): void => set({ failure: null, deleted: null });
+export const duplicate = (deck: DeckSummary): Promise<void> => changing(() => duplicateDeck(deck.id));
+
+/** @returns undefined when it failed; the reason is shown. */
+export async function openDemo(): Promise<DeckSummary | undefined> {
+  try {
+    return await createDemo();
+  } catch (error) {
+    set({ failure: failureOf(error) });
+    return undefined;
+  }
+}
+
+export const dismiss = (): void => set({ failure: null, deleted: [] });

@@ -9,7 +9,7 @@ const id = 'p1' as never;
 const map = {} as LevelMap;
 const CASES: readonly (readonly [Edit, string])[] = [
   [{ kind: 'map', name: 'talk', map }, 'Map: Spoken talk'],
-  [{ kind: 'map', name: null, map }, 'A plug turned in the map'],
+  [{ kind: 'map', name: null, map }, 'Map changed by hand'],
   [{ kind: 'prose', prose: { as: 'whole' } }, 'Body text: whole'],
   [{ kind: 'prose', prose: { as: 'first' } }, 'Body text: first sentences as points'],
   [{ kind: 'prose', prose: { as: 'short', density: 'half' } }, 'Body text: half of the words'],
@@ -39,7 +39,7 @@ const CASES: readonly (readonly [Edit, string])[] = [
   [{ kind: 'frame', part: id, dress: null }, 'A picture in its frame'],
   [{ kind: 'alt', part: id, alt: 'A pond' }, 'Description “A pond”'],
   [{ kind: 'drop', part: id }, 'A picture taken off'],
-  [{ kind: 'full', rule: 'notes' }, 'A slide that holds too much: its prose spoken'],
+  [{ kind: 'full', rule: 'notes' }, 'A slide that holds too much: its running text spoken'],
   [{ kind: 'fullAt', slides, rule: 'shorten' }, '2 slides, too full: shortened'],
   [{ kind: 'fullAt', slides: [slide], rule: null }, '1 slide: too full, as the deck’s rule says'],
   [{ kind: 'matter', part: 'key-points', on: true }, 'Key points added'],
@@ -51,7 +51,7 @@ const CASES: readonly (readonly [Edit, string])[] = [
   [{ kind: 'breaks', start: true }, 'Separators start slides'],
   [{ kind: 'turn', block: 'h' as never, to: 'out' }, 'Mark turned to left out “The gates”'],
   [{ kind: 'turn', block: 'gone' as never, to: null }, 'Mark given back to the map'],
-  [{ kind: 'cut', block: 'gone' as never }, 'Cut before a passage'],
+  [{ kind: 'cut', block: 'gone' as never }, 'Split before a passage'],
   [{ kind: 'join', block: 'h' as never }, 'Joined with the slide above “The gates”'],
   [{ kind: 'retitle', slide, runs }, 'Title “Two tides a day”'],
   [{ kind: 'reword', part: 'p' as never, runs: [] }, 'A point taken off'],
@@ -66,7 +66,7 @@ const CASES: readonly (readonly [Edit, string])[] = [
   [{ kind: 'carry', parts: ['p' as never], to: slide, before: null }, '1 part moved'],
   [{ kind: 'level', parts: ['p' as never, 'q' as never], by: -1 }, '2 points moved out'],
   [{ kind: 'speak', parts: ['p' as never] }, '1 part spoken instead of shown'],
-  [{ kind: 'split', slide, part: 'p' as never, as: slide }, 'A slide parted'],
+  [{ kind: 'split', slide, part: 'p' as never, as: slide }, 'A slide split'],
   [{ kind: 'merge', slide, into: slide }, 'A slide put on the one above'],
   [{ kind: 'shape', shapes: [{ block: id, as: { kind: 'paragraph' } }] }, '1 line made another kind of text'],
   [{ kind: 'move', blocks: [id], before: null }, 'A branch moved'],
@@ -86,7 +86,7 @@ const CASES: readonly (readonly [Edit, string])[] = [
         { kind: 'breaks', start: true },
       ],
     },
-    'Cut before “The gates” and 1 more',
+    'Split before “The gates” and 1 more',
   ],
 ];
 

@@ -5,15 +5,31 @@ export const count = (n: number, one: string, many = `${one}s`): string =>
   `${number.format(n)} ${n === 1 ? one : many}`;
 export const grouped = (n: number): string => number.format(n);
 
-/** `12 s`, `2 min 30 s`, `1 h 5 min`. @param pace Words a minute. */
-export function speakingTime(words: number, pace: number): string {
-  const seconds = Math.round((words / pace) * 60);
+/** @param pace Words a minute. */
+export const speakingTime = (words: number, pace: number): string => duration((words / pace) * 60);
+
+/** `12 s`, `2 min 30 s`, `1 h 5 min`. */
+export function duration(exact: number /* s */): string {
+  const seconds = Math.round(exact);
   if (seconds < 60) return `${seconds} s`;
   const minutes = Math.floor(seconds / 60);
   const [whole, wholeUnit, rest, restUnit] =
     minutes < 60 ? [minutes, 'min', seconds % 60, 's'] : [Math.floor(minutes / 60), 'h', minutes % 60, 'min'];
   return rest === 0 ? `${whole} ${wholeUnit}` : `${whole} ${wholeUnit} ${rest} ${restUnit}`;
 }
+
+/** A time as an estimate is said: whole minutes, where there is more than one. */
+export const estimate = (seconds: number): string =>
+  duration(seconds < 90 ? Math.round(seconds / 10) * 10 : Math.round(seconds / 60) * 60);
+
+/** `320 kB`, `1.4 MB`. */
+export const fileSize = (bytes: number): string =>
+  bytes < 1_000_000
+    ? `${number.format(Math.max(1, Math.round(bytes / 1000)))} kB`
+    : `${(bytes / 1_000_000).toFixed(1)} MB`;
+
+/** `33 %`. */
+export const percent = (share: number): string => `${Math.round(share * 100)} %`;
 
 export function clock(date: Date): string {
   return date.toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });

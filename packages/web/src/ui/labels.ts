@@ -12,6 +12,8 @@ import type {
   RuledRole,
   TextKind,
   FormatName,
+  Paper,
+  Print,
 } from '@alvex/core';
 
 /** What a slide lacks to be shown as it is, and what to do. */
@@ -62,8 +64,8 @@ export const MAP_LABELS: Readonly<Record<string, string>> = {
   reading: 'Reading deck',
   briefing: 'Short briefing',
   lesson: 'Lesson',
-  decision: 'Paper to decide on',
-  prompter: 'Words to hold on to',
+  decision: 'Decision paper',
+  prompter: 'Key words',
 };
 export const MAP_HINTS: Readonly<Record<string, string>> = {
   fitted: 'Titles from the headings that fill a slide, branch by branch; body text is spoken.',
@@ -78,15 +80,15 @@ export const MAP_HINTS: Readonly<Record<string, string>> = {
 export const FULL_LABELS: Readonly<Record<FullRule, string>> = {
   continue: 'continued on another',
   columns: 'set in two columns',
-  notes: 'its prose spoken',
+  notes: 'its running text spoken',
   shorten: 'shortened',
-  report: 'shrunk and reported',
+  report: 'made smaller, and marked',
 };
 /** The same, said to one slide. */
 export const FULL_ACTIONS: Readonly<Record<FullRule, string>> = {
   continue: 'Continue it',
   columns: 'Two columns',
-  notes: 'Prose to notes',
+  notes: 'Text to the notes',
   shorten: 'Shorten it',
   report: 'Shrink it',
 };
@@ -213,6 +215,17 @@ export const CHART_REASONS: Readonly<Record<ChartOffer['reason'], string>> = {
 };
 
 /** What a deck can be handed over as. */
-export const FORMAT_LABELS: Readonly<Record<FormatName, { readonly label: string; readonly inside: string }>> = {
-  pptx: { label: 'Presentation', inside: 'titles and points in the layout’s placeholders' },
+export const FORMAT_LABELS: Readonly<Record<FormatName, string>> = { pptx: 'Presentation', pdf: 'Pages' };
+
+export const PRINT_LABELS: Readonly<Record<Print, string>> = {
+  slides: 'one slide',
+  notes: 'one slide and its speaker notes',
+  two: 'two slides, lines to write on',
+  three: 'three slides, lines to write on',
+  four: 'four slides, lines to write on',
+  six: 'six slides, lines to write on',
+  nine: 'nine slides, lines to write on',
+  script: 'speaker notes alone',
+  outline: 'titles and points as an outline',
 };
+export const PAPER_LABELS: Readonly<Record<Paper, string>> = { a4: 'A4', letter: 'US Letter' };

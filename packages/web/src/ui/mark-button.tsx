@@ -1,8 +1,8 @@
 /** The mark of a passage: turned with the arrow keys, or chosen from all destinations. */
 import { Box, chakra } from '@chakra-ui/react';
 import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
-import { DESTINATIONS, destinationsOf, textKindOf, type Block, type Destination } from '@alvex/core';
-import { DESTINATION_LABELS } from './labels.ts';
+import { blockText, DESTINATIONS, destinationsOf, textKindOf, type Block, type Destination } from '@alvex/core';
+import { DESTINATION_LABELS, KIND_LABELS } from './labels.ts';
 import { Mark } from './mark.tsx';
 
 const Button = chakra('button', {
@@ -85,9 +85,20 @@ interface Props {
   readonly turn: (to: Destination | null) => void;
   /** Sends the running text below a heading somewhere. */
   readonly turnBelow: (to: Destination) => void;
+  /** Where a list has one cursor, arrows are its keys, and Tab comes to one mark of many; undefined for a mark that stands alone. */
+  readonly cursor?: boolean | undefined;
 }
 
-export function MarkButton({ block, destination, turned, turn, turnBelow }: Props) {
+const LONGEST_NAME = 60;
+
+/** What a passage is called where it is not seen. */
+function passageName(block: Block): string {
+  const text = (block.kind === 'picture' ? (block.alt ?? '') : blockText(block)).replace(/\s+/g, ' ').trim();
+  if (text === '') return KIND_LABELS[textKindOf(block) ?? 'body'];
+  return text.length > LONGEST_NAME ? `${text.slice(0, LONGEST_NAME)} …` : text;
+}
+
+export function MarkButton({ block, destination, turned, turn, turnBelow, cursor }: Props) {
   const [open, setOpen] = useState(false);
   const root = useRef<HTMLDivElement>(null);
   const kind = textKindOf(block);
@@ -104,7 +115,7 @@ export function MarkButton({ block, destination, turned, turn, turnBelow }: Prop
   const choices = destinationsOf(kind);
   const onKeyDown = (event: KeyboardEvent) => {
     const step = event.key === 'ArrowRight' ? 1 : event.key === 'ArrowLeft' ? -1 : 0;
-    if (step === 0 || open) return;
+    if (step === 0 || open || cursor !== undefined) return;
     event.preventDefault();
     event.stopPropagation();
     const next = choices[choices.indexOf(destination) + step];
@@ -131,9 +142,11 @@ export function MarkButton({ block, destination, turned, turn, turnBelow }: Prop
   return (
     <Box ref={root} position="relative" onClick={(event) => event.stopPropagation()}>
       <Button
+        data-mark=""
+        tabIndex={cursor === false ? -1 : 0}
         aria-haspopup="menu"
         aria-expanded={open}
-        aria-label={`Goes to: ${DESTINATION_LABELS[destination]}`}
+        aria-label={`${passageName(block)}: ${DESTINATION_LABELS[destination]}`}
         title={`${DESTINATION_LABELS[destination]}. Turn with ← →`}
         onClick={() => setOpen(!open)}
         onKeyDown={onKeyDown}

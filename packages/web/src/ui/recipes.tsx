@@ -40,6 +40,18 @@ export const Heading = chakra('h1', {
 });
 export const Small = chakra('p', { base: { color: 'soft', fontSize: 'sm' } });
 
+/** Said to screen readers, and not seen. */
+export const Unseen = chakra('span', {
+  base: {
+    position: 'absolute',
+    width: '1px',
+    height: '1px',
+    overflow: 'hidden',
+    clipPath: 'inset(50%)',
+    whiteSpace: 'nowrap',
+  },
+});
+
 /** A notice: what happened, what was kept, what to do. */
 export const Notice = chakra('div', {
   base: {

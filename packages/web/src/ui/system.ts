@@ -27,7 +27,7 @@ const config = defineConfig({
         card: color('#FDFCF8', '#1D2521'),
         ink: color('#1C2622', '#ECE7DA'),
         soft: color('#57625C', '#A9B3AA'),
-        pale: color('#6F746A', '#8E978F'),
+        pale: color('#676C62', '#8E978F'),
         line: color('#D9D3C3', '#37423C'),
         hole: color('#8C8775', '#7B857D'),
         pine: color('#1F5A4A', '#7FC0A9'),
@@ -49,6 +49,20 @@ const config = defineConfig({
     a: { color: 'pine' },
     'button, input, textarea, select': { font: 'inherit', color: 'inherit', accentColor: '{colors.pine}' },
     ':focus-visible': { outline: '2px solid {colors.pine}', outlineOffset: '2px' },
+    html: {
+      '@media (prefers-contrast: more)': {
+        '--chakra-colors-soft': 'var(--chakra-colors-ink)',
+        '--chakra-colors-pale': 'var(--chakra-colors-ink)',
+        '--chakra-colors-line': 'var(--chakra-colors-hole)',
+      },
+    },
+    // Where colours are the reader's own, what is chosen is told by a line.
+    '[aria-pressed="true"], [aria-selected="true"], [aria-current="page"]': {
+      '@media (forced-colors: active)': { outline: '2px solid Highlight' },
+    },
+    '[role="radio"][aria-checked="true"]': {
+      '@media (forced-colors: active)': { forcedColorAdjust: 'none', background: 'Highlight' },
+    },
     '::selection': { bg: 'pineWash', color: 'ink' },
   },
 });

@@ -2,7 +2,8 @@
 import { describe, expect, test } from '@jest/globals';
 import { convert, presetRecipe, type DocumentModel, type Edit, type SlideId, takeEdits } from '@alvex/core';
 import { doc, h, li, p, table } from '../../../core/src/test/build.ts';
-import { answer, type Held } from './answers.ts';
+import { answer } from './answers.ts';
+import type { Held } from './held.ts';
 import type { Answers, Asking, What } from './protocol.ts';
 
 const LONG = 'The pond behind the wall holds the water of two tides until the wheel needs it. ';

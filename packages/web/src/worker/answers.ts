@@ -12,6 +12,7 @@ import {
   layoutChoices,
   layOutSlide,
   ledgerEntries,
+  makeSheets,
   optionsOf,
   overridesOf,
   parallelAdvice,
@@ -19,6 +20,8 @@ import {
   readChart,
   reviewEdition,
   runsWords,
+  sceneOf,
+  secondsOf,
   shippedFamily,
   shorterParts,
   suggest,
@@ -26,16 +29,14 @@ import {
   takeEdits,
   templateMatches,
   thinnerNotes,
+  timeOf,
   titleSuggestions,
   usualSettings,
   type Converted,
   type Costed,
-  type DocumentModel,
-  type Edit,
   type Page,
   type SlideId,
   type Target,
-  type Templates,
   type BlockId,
   type PartId,
   judgeOf,
@@ -45,11 +46,12 @@ import {
   tally,
   type Rule,
   judgedChoices,
-  sectionsToLeave,
   type MapTarget,
 } from '@alvex/core';
 import { drawPage } from './draw.ts';
+import type { Held } from './held.ts';
 import { findIcons } from './icons.ts';
+import { fitting, leftFor, lengths, levels } from './lengths.ts';
 import type {
   Leaving,
   Answers,
@@ -57,6 +59,7 @@ import type {
   ChartOffers,
   LayoutOffer,
   PlacedEntry,
+  Printed,
   Asking,
   SlideAdvice,
   Take,
@@ -64,19 +67,6 @@ import type {
   What,
 } from './protocol.ts';
 import { wordsOf } from './words.ts';
-
-/** What the worker holds. */
-export interface Held {
-  /** The edition in force, as it was read. */
-  readonly document: DocumentModel;
-  readonly edits: readonly Edit[];
-  readonly converted: Converted;
-  readonly templates: Templates;
-  /** A document by its address. */
-  readonly load: (url: string) => Promise<DocumentModel>;
-  /** Lets edits be answered in between. @returns false when the question is out of date. */
-  readonly pause: () => Promise<boolean>;
-}
 
 type Answerers = { readonly [W in What]: (question: Asking<W>, held: Held) => Answers[W] | Promise<Answers[W]> };
 
@@ -86,6 +76,9 @@ const ANSWERERS: Answerers = {
   advice: ({ slide }, { converted }) => adviceFor(slide, converted),
   takes: (_, held) => takes(held),
   suggestion: ({ target }, held) => suggestion(target, held),
+  lengths: (_, held) => lengths(held),
+  levels: (_, held) => levels(held),
+  fitting: ({ minutes }, held) => fitting(minutes, held),
   readiness: (_, held) => readinessOf(held),
   edition: reviewed,
   page: ({ block }, { converted }) => pageOf(block, converted)?.key ?? null,
@@ -95,6 +88,7 @@ const ANSWERERS: Answerers = {
   template: (_, held) => templateAnswer(held),
   ownSlides: ({ from, to }, held) => ownSlides(from, to, held),
   chart: ({ slide, part }, { converted }) => chartOffers(slide, part, converted),
+  sheets: printed,
   slides: ({ edits: more }, { document, edits, converted, templates }) =>
     convert(document, [...edits, ...more], converted, templates).pages.length,
 };
@@ -257,7 +251,7 @@ function takeOf(take: string, made: Converted, current: Converted): Take {
     take,
     slides: pages.length,
     words: Math.round(words.reduce((sum, { shown }) => sum + shown, 0) / Math.max(1, pages.length)),
-    spoken: words.reduce((sum, { spoken }) => sum + spoken, 0),
+    seconds: secondsOf(timeOf(pages), made.decisions.pace),
     spills: pages.filter(({ fit }) => fit.state === 'spills').length,
     lines,
     drawings: pages.filter(({ key }) => drawn.has(key)).map((page) => drawPage(page, 0, theme)),
@@ -267,6 +261,13 @@ function takeOf(take: string, made: Converted, current: Converted): Take {
 const AT_ONCE = 40; // pages between which edits are answered
 
 /** Pages are weighed once: after an edit only those that it changed. */
+function printed(options: Asking<'sheets'>, { converted }: Held): Printed {
+  const sheets = makeSheets(sceneOf(converted), options);
+  const sample = sheets.find(({ texts }) => texts.length > 0) ?? sheets[0] ?? null;
+  const shown = sample?.slides.map(({ index }) => converted.pages[index]!) ?? [];
+  return { count: sheets.length, sample, drawings: shown.map((page) => drawPage(page, 0, converted.theme)) };
+}
+
 async function readinessOf({ converted, pause }: Held): Promise<Answers['readiness']> {
   const { pages, map } = converted;
   const faultsAt = faultsIn(converted, map.body === 'slide');
@@ -306,8 +307,7 @@ async function suggestion(target: Target | null, held: Held): Promise<Answers['s
     if (made.has(best)) break;
     const settings = { ...best, name: best.readyMade ? best.base : null };
     const { pages } = convert(held.document, [...held.edits, ...takeEdits(settings)], converted, held.templates);
-    const spoken = pages.reduce((sum, page) => sum + wordsOf(page).spoken, 0);
-    const known = asMade(best, { slides: pages.length, spoken }, wish);
+    const known = asMade(best, { slides: pages.length, time: timeOf(pages) }, wish);
     made.add(known);
     costed = costed.map((one) => (one === best ? known : one));
     if (!(await pause())) break;
@@ -320,16 +320,15 @@ async function suggestion(target: Target | null, held: Held): Promise<Answers['s
 /** Sections without which the best map comes to what is wanted, and what it then makes. */
 function leavingFor(best: Costed, { slides, minutes, pace }: MapTarget, held: Held): Leaving | undefined {
   const edits = [...held.edits, ...takeEdits({ ...best, name: best.readyMade ? best.base : null })];
-  const { pages, document } = convert(held.document, edits, held.converted, held.templates);
-  const costs = pages.map((page) => ({
-    block: page.slide.title.blocks[0] ?? page.slide.passages[0],
-    cost: slides === null ? wordsOf(page).spoken : 1,
-  }));
-  const wanted = slides ?? (minutes === null ? null : minutes * pace);
-  const left = wanted === null ? undefined : sectionsToLeave(document, costs, wanted);
+  const made = convert(held.document, edits, held.converted, held.templates);
+  const left =
+    slides !== null
+      ? leftFor(made, slides, 'slides')
+      : minutes === null
+        ? undefined
+        : leftFor(made, minutes * 60, 'seconds');
   if (left === undefined) return undefined;
   const leave = { kind: 'leave', blocks: left.blocks, as: 'deleted' } as const;
   const without = convert(held.document, [...edits, leave], held.converted, held.templates);
-  const spoken = without.pages.reduce((sum, page) => sum + wordsOf(page).spoken, 0);
-  return { ...left, slides: without.pages.length, minutes: spoken / pace };
+  return { ...left, slides: without.pages.length, minutes: secondsOf(timeOf(without.pages), pace) / 60 };
 }

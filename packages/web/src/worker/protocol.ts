@@ -1,4 +1,5 @@
 /** What the page and its worker say to each other. Only what changed crosses. */
+import type { LengthName } from './length-maps.ts';
 import type {
   Block,
   BlockId,
@@ -23,6 +24,7 @@ import type {
   LayoutName,
   Ledger,
   LedgerEntry,
+  Level,
   LevelMap,
   LookAlikes,
   MadeHeadings,
@@ -38,6 +40,9 @@ import type {
   Proposal,
   Rule,
   Prose,
+  Sheet,
+  SheetOptions,
+  SingleEdit,
   SlideId,
   SlideTitle,
   Stands,
@@ -103,7 +108,8 @@ export interface Pages {
   readonly order: readonly PageKey[];
   readonly revs: readonly number[];
   readonly words: readonly number[];
-  readonly spoken: readonly number[];
+  /** To present each; 0 for those that are hidden. */
+  readonly seconds: readonly number[];
   readonly spills: readonly boolean[];
   readonly layouts: readonly LayoutName[];
   /** Passages, for the height of a row before it is drawn. */
@@ -166,6 +172,7 @@ export interface View {
   readonly template: TemplateUse | null;
   readonly full: FullRule;
   readonly prose: Prose;
+  readonly speech: number | null;
   readonly branches: readonly BranchRule[];
   /** Those of the map itself. */
   readonly mapBranches: readonly BranchRule[];
@@ -181,7 +188,7 @@ export interface Take {
   readonly take: string;
   readonly slides: number;
   readonly words: number /* a slide */;
-  readonly spoken: number /* words */;
+  readonly seconds: number;
   readonly spills: number;
   readonly lines: readonly TakeLine[];
   readonly drawings: readonly Drawing[];
@@ -253,6 +260,21 @@ export interface ChartOffers {
   readonly drawn: boolean /* as a chart now */;
 }
 
+/** What a choice makes of the deck, and the edits that make it. */
+export interface Choice {
+  readonly slides: number;
+  readonly seconds: number;
+  readonly edits: readonly SingleEdit[];
+}
+export interface Fitting extends Choice {
+  /** Share of the notes that is said; null for all. */
+  readonly speech: number | null;
+  /** Sections that are left out. */
+  readonly without: readonly string[];
+  /** It comes to what is wanted. */
+  readonly near: boolean;
+}
+
 /** Slides that can be shown as they are, and what the others lack. */
 export interface Readiness {
   readonly ready: number;
@@ -283,6 +305,12 @@ export interface Questions {
   readonly advice: { readonly slide: SlideId };
   readonly takes: object;
   readonly suggestion: { readonly target: Target | null };
+  /** Three lengths that the deck could have. */
+  readonly lengths: object;
+  /** The headings that slides could begin at. */
+  readonly levels: object;
+  /** What comes to so many minutes, with the least harm. */
+  readonly fitting: { readonly minutes: number };
   /** Which slides can be shown as they are. */
   readonly readiness: object;
   /** What an edition, read from `url`, would change. */
@@ -301,6 +329,8 @@ export interface Questions {
   readonly arrangement: object;
   /** The numbers of a table, and the charts that suit them. */
   readonly chart: { readonly slide: SlideId; readonly part: PartId };
+  /** The deck on paper. */
+  readonly sheets: SheetOptions;
   /** How many slides there would be with more edits. */
   readonly slides: { readonly edits: readonly Edit[] };
 }
@@ -319,6 +349,9 @@ export interface Answers {
   readonly advice: SlideAdvice | null;
   readonly takes: readonly Take[];
   readonly suggestion: Suggestion & { readonly leaving?: Leaving };
+  readonly lengths: Readonly<Record<LengthName, Choice>> | null;
+  readonly levels: readonly (Choice & { readonly level: Level })[];
+  readonly fitting: Fitting | null;
   readonly readiness: Readiness;
   readonly edition: Reviewed;
   readonly page: PageKey | null;
@@ -329,7 +362,16 @@ export interface Answers {
   readonly template: TemplateAnswer | null;
   /** Null for one that could not be drawn. */
   readonly ownSlides: readonly (DrawnSlide | null)[];
+  readonly sheets: Printed;
   readonly slides: number;
+}
+
+/** What comes out of a printer. */
+export interface Printed {
+  readonly count: number;
+  /** One that shows how it looks, and what its slides show. */
+  readonly sample: Sheet | null;
+  readonly drawings: readonly Drawing[];
 }
 
 export type FromWorker =

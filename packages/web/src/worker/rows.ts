@@ -1,5 +1,6 @@
 /** Rows of the facing pages: what the page is told of each, and which are other than before. */
 import {
+  contentOf,
   documentLanguage,
   notesAdvice,
   runsText,
@@ -13,7 +14,7 @@ import {
   type PageKey,
 } from '@alvex/core';
 import type { Counts, RemovedLine, Row } from './protocol.ts';
-import { contentOf, wordsOf } from './words.ts';
+import { wordsOf } from './words.ts';
 
 type Join = Extract<Edit, { kind: 'join' | 'merge' }>;
 

@@ -1,5 +1,5 @@
 /** Words of a page, counted once. */
-import { countWords, remembered, runsWords, tableText, type Content, type Page } from '@alvex/core';
+import { contentOf, countWords, remembered, runsWords, tableText, type Page } from '@alvex/core';
 
 export interface PageWords {
   readonly shown: number;
@@ -13,12 +13,3 @@ export const wordsOf = remembered((page: Page): PageWords => {
   }, runsWords(page.slide.title.runs));
   return { shown, spoken: page.notes.reduce((sum, note) => sum + runsWords(note.runs), 0) };
 });
-
-/** What of its slide a page shows. */
-export function contentOf({ slide, boxes, count }: Page): readonly Content[] {
-  if (count === 1) return slide.content;
-  const shown = new Set(
-    boxes.flatMap((box) => (box.kind === 'text' ? box.paras.map(({ part }) => part) : 'part' in box ? [box.part] : [])),
-  );
-  return slide.content.filter((part) => shown.has(part.id));
-}

@@ -51,6 +51,7 @@ const FILTERS: readonly { readonly name: Filter; readonly label: string }[] = [
 const REASONS: Readonly<Record<LeftOutReason, string>> = {
   'by-mark': 'you turned its mark',
   'by-map': 'the map leaves this kind out',
+  shortened: 'the speaker notes are shortened',
   contents: 'table of contents',
   furniture: 'not part of the text',
   deleted: 'you took it out',

@@ -1,16 +1,16 @@
 /** The list of decks, and the ways to bring a document in. */
 import { Box, chakra } from '@chakra-ui/react';
-import { useEffect, useRef, useState, type DragEvent } from 'react';
-import { Link, useNavigate } from 'react-router';
+import { useEffect, useEffectEvent, useRef, useState } from 'react';
+import { useNavigate } from 'react-router';
 import type { DeckSummary } from '@alvex/contract';
 import type { NewDocument } from '../../api/client.ts';
-import { bringBack, bringIn, dismiss, refreshDecks, remove, rename, useDecks } from '../../state/decks-store.ts';
+import { bringBack, bringIn, dismiss, openDemo, refreshDecks, useDecks } from '../../state/decks-store.ts';
 import { closeDeck } from '../../state/session.ts';
 import { count, dayAndTime } from '../../ui/format.ts';
-import { NameField } from '../../ui/name-field.tsx';
 import { Action, Heading, Notice, Small } from '../../ui/recipes.tsx';
+import { DeckCards } from './deck-cards.tsx';
 import { FilesPanel } from './files-panel.tsx';
-import { PastePanel } from './paste-panel.tsx';
+import { NOTHING_PASTED, PastePanel, pastedIn, type Pasted } from './paste-panel.tsx';
 import { StarterPanel } from './starter-panel.tsx';
 
 const Drop = chakra('div', {
@@ -19,7 +19,7 @@ const Drop = chakra('div', {
     borderColor: 'hole',
     bg: 'card',
     px: '32px',
-    py: '36px',
+    py: '26px',
     display: 'grid',
     gap: '14px',
     justifyItems: 'center',
@@ -60,27 +60,63 @@ export function DecksPage() {
     void refreshDecks();
   }, []);
 
-  const take = async (documents: readonly NewDocument[], station = 'slides') => {
+  const take = async (documents: readonly NewDocument[], station = 'overview') => {
     const deck = await bringIn(...documents);
-    if (deck !== undefined) await navigate(`/decks/${deck.id}/${station}`);
+    // A deck that was saved as a file has been worked on before.
+    if (deck !== undefined) await navigate(`/decks/${deck.id}/${deck.version > 0 ? 'slides' : station}`);
   };
   const takeFiles = (files: FileList | null) => {
     const documents = [...(files ?? [])].map((file): NewDocument => ({ body: file, name: file.name }));
     if (documents.length > 1) setSeveral(documents);
     else if (documents.length === 1) void take(documents);
   };
-  const drop = (event: DragEvent) => {
+  const [pasted, setPasted] = useState<Pasted>(NOTHING_PASTED);
+  // Files are dropped, and files and text pasted, wherever on the page.
+  const busy = reading !== null;
+  const onDrag = useEffectEvent((event: DragEvent) => {
+    if (event.dataTransfer?.types.includes('Files') !== true) return;
+    // Else the browser would leave the page for the file.
     event.preventDefault();
-    setOver(false);
-    takeFiles(event.dataTransfer.files);
-  };
+    if (busy) return;
+    // Leaving the window has no element that is entered.
+    setOver(event.type === 'dragover' || (event.type === 'dragleave' && event.relatedTarget !== null));
+    if (event.type === 'drop') takeFiles(event.dataTransfer.files);
+  });
+  const onPaste = useEffectEvent((event: ClipboardEvent) => {
+    const { target, clipboardData } = event;
+    if (clipboardData === null || busy || open === 'start' || several.length > 0) return;
+    if (target instanceof HTMLElement && target.matches('input, textarea')) return;
+    if (clipboardData.files.length > 0) return takeFiles(clipboardData.files);
+    const text = pastedIn(clipboardData);
+    if (text.text.trim() === '' && text.rich === null) return;
+    event.preventDefault();
+    setPasted(text);
+    setOpen('paste');
+  });
+  useEffect(() => {
+    const stop = new AbortController();
+    for (const name of ['dragover', 'dragleave', 'drop'] as const)
+      window.addEventListener(name, onDrag, { signal: stop.signal });
+    window.addEventListener('paste', onPaste, { signal: stop.signal });
+    return () => stop.abort();
+  }, []);
 
   return (
-    <Box maxW="860px" mx="auto" px="24px" py="40px" display="grid" gap="26px">
+    <Box
+      as="main"
+      maxW="1208px"
+      mx="auto"
+      px="24px"
+      py="32px"
+      display="grid"
+      gridTemplateColumns="minmax(0, 1fr)"
+      gap="26px"
+    >
+      <title>Decks · Alvex</title>
       <Box as="header" display="flex" alignItems="baseline" gap="16px" flexWrap="wrap">
-        <chakra.span fontFamily="heading" fontStyle="italic" fontWeight={700} fontSize="32px" color="pine">
+        <chakra.h1 fontFamily="heading" fontStyle="italic" fontWeight={700} fontSize="32px" color="pine">
           Alvex
-        </chakra.span>
+        </chakra.h1>
         <Small>A document and its slides, two editions of the same text.</Small>
       </Box>
 
@@ -100,11 +136,13 @@ export function DecksPage() {
           </Action>
         </Notice>
       )}
-      {deleted !== null && (
+      {deleted.length > 0 && (
         <Notice tone="calm" role="status">
-          <Box flex="1">“{deleted.name}” was deleted.</Box>
-          <Action size="small" onClick={() => void bringBack(deleted)}>
-            Bring it back
+          <Box flex="1">
+            {deleted.length === 1 ? `“${deleted[0]!.name}” was deleted.` : `${deleted.length} decks were deleted.`}
+          </Box>
+          <Action size="small" onClick={() => void bringBack(...deleted)}>
+            Bring {deleted.length === 1 ? 'it' : 'them'} back
           </Action>
         </Notice>
       )}
@@ -132,30 +170,29 @@ export function DecksPage() {
       ) : several.length > 0 ? (
         <FilesPanel files={several} take={(...documents) => void take(documents)} close={close} />
       ) : open === 'paste' ? (
-        <PastePanel take={(document) => void take([document])} close={close} />
+        <PastePanel first={pasted} take={(document) => void take([document])} close={close} />
       ) : open === 'start' ? (
         <StarterPanel take={(document) => void take([document], 'document')} close={close} />
       ) : (
-        <Drop
-          over={over}
-          onDragOver={(event) => {
-            event.preventDefault();
-            setOver(true);
-          }}
-          onDragLeave={() => setOver(false)}
-          onDrop={drop}
-        >
+        <Drop over={over}>
           <Heading as="h2">Drop documents here</Heading>
-          <Small>
-            DOCX, ODT, RTF, PDF, Markdown, HTML, OPML or plain text. Headings become slides, text your notes. Several
-            files become parts of one document. The files themselves are not changed. A deck that was saved as one file
-            comes back as it was.
+          <Small maxW="700px">
+            Or anywhere on this page; text is pasted with Ctrl+V. DOCX, ODT, RTF, PDF, Markdown, HTML, OPML or plain
+            text: headings become slides, text your notes. Several files become parts of one document. The files
+            themselves are not changed; a deck that was saved as one file comes back as it was.
           </Small>
           <Box display="flex" gap="10px">
             <Action look="main" onClick={() => chooser.current?.click()}>
               Choose files
             </Action>
-            <Action onClick={() => setOpen('paste')}>Paste text</Action>
+            <Action
+              onClick={() => {
+                setPasted(NOTHING_PASTED);
+                setOpen('paste');
+              }}
+            >
+              Paste text
+            </Action>
             <Action onClick={() => setOpen('start')}>Start an outline</Action>
           </Box>
           <input
@@ -173,17 +210,8 @@ export function DecksPage() {
         </Drop>
       )}
 
-      <Box as="section" aria-label="Decks">
-        <Heading as="h2" mb="10px">
-          Decks
-        </Heading>
-        {decks?.length === 0 && <Small>None yet. A deck appears here as soon as you bring in a document.</Small>}
-        <chakra.ul p="0" m="0">
-          {decks?.map((deck) => (
-            <DeckRow key={deck.id} deck={deck} />
-          ))}
-        </chakra.ul>
-      </Box>
+      {decks?.length === 0 && <Empty open={(deck) => void navigate(`/decks/${deck.id}/overview`)} />}
+      {decks !== null && decks.length > 0 && <DeckCards decks={decks} />}
       {restorable.length > 0 && <DeletedDecks decks={restorable} />}
     </Box>
   );
@@ -225,33 +253,22 @@ function DeletedDecks({ decks }: { readonly decks: readonly DeckSummary[] }) {
   );
 }
 
-function DeckRow({ deck }: { readonly deck: DeckSummary }) {
-  const [naming, setNaming] = useState(false);
+/** Nothing is here yet. */
+function Empty({ open }: { readonly open: (deck: DeckSummary) => void }) {
+  const [busy, setBusy] = useState(false);
+  const look = async () => {
+    setBusy(true);
+    const deck = await openDemo();
+    setBusy(false);
+    if (deck !== undefined) open(deck);
+  };
   return (
-    <Row>
-      <Box minW="0">
-        {naming ? (
-          <NameField name={deck.name} keep={(name) => void rename(deck.id, name)} close={() => setNaming(false)} />
-        ) : (
-          <Link to={`/decks/${deck.id}/slides`} style={{ color: 'inherit', textDecoration: 'none' }}>
-            <chakra.span fontFamily="heading" fontSize="lg" fontWeight={600} _hover={{ textDecoration: 'underline' }}>
-              {deck.name}
-            </chakra.span>
-          </Link>
-        )}
-        <Small>
-          {deck.fileName} · {count(deck.words, 'word')}
-        </Small>
-      </Box>
-      <Small css={{ '@media (max-width: 640px)': { display: 'none' } }}>{dayAndTime(deck.updatedAt)}</Small>
-      <Box display="flex" gap="4px">
-        <Action look="quiet" size="small" aria-label={`Rename ${deck.name}`} onClick={() => setNaming(true)}>
-          Rename
-        </Action>
-        <Action look="quiet" size="small" aria-label={`Delete ${deck.name}`} onClick={() => void remove(deck)}>
-          Delete
-        </Action>
-      </Box>
-    </Row>
+    <Box as="section" aria-label="Decks" display="grid" gap="10px" justifyItems="start">
+      <Heading as="h2">Decks</Heading>
+      <Small>None yet. A deck appears here as soon as you bring in a document.</Small>
+      <Action disabled={busy} onClick={() => void look()}>
+        {busy ? 'Reading …' : 'Try it with a sample report'}
+      </Action>
+    </Box>
   );
 }

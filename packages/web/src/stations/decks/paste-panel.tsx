@@ -25,28 +25,59 @@ const Area = chakra('textarea', {
 /** Elements that say more than the plain text of the same paste. */
 const STRUCTURE = /<(h[1-6]|p|li|table|b|strong|i|em|a|blockquote)\b/i;
 
+/** A text from the clipboard, and as rich text where that says more. */
+export interface Pasted {
+  readonly text: string;
+  readonly rich: string | null;
+}
+export const NOTHING_PASTED: Pasted = { text: '', rich: null };
+
+export function pastedIn(data: DataTransfer): Pasted {
+  const html = data.getData('text/html');
+  return { text: data.getData('text/plain'), rich: STRUCTURE.test(html) ? html : null };
+}
+
+const LONGEST_NAME = 48;
+
+/** The first words of a text, by which its deck is known where it has no title. */
+function beginningOf(text: string): string {
+  const line = text.split('\n').find((one) => /\p{L}/u.test(one)) ?? '';
+  const words = line
+    .replace(/[#*_`>\\/:?"<|]+/g, ' ')
+    .trim()
+    .split(/\s+/);
+  let name = words[0] ?? '';
+  for (const word of words.slice(1))
+    if (`${name} ${word}`.length <= LONGEST_NAME) name += ` ${word}`;
+    else break;
+  return name.slice(0, LONGEST_NAME).replace(/[.,;:]+$/, '') || 'Pasted text';
+}
+
 export function PastePanel({
+  first,
   take,
   close,
 }: {
+  /** What was pasted already. */
+  readonly first: Pasted;
   readonly take: (document: NewDocument) => void;
   readonly close: () => void;
 }) {
-  const [text, setText] = useState('');
-  const [rich, setRich] = useState<string | null>(null);
+  const [text, setText] = useState(first.text);
+  const [rich, setRich] = useState(first.rich);
   const onPaste = (event: ClipboardEvent) => {
-    const html = event.clipboardData.getData('text/html');
-    if (!STRUCTURE.test(html) || text.trim() !== '') return;
+    const pasted = pastedIn(event.clipboardData);
+    if (pasted.rich === null || text.trim() !== '') return;
     event.preventDefault();
-    setRich(html);
-    setText(event.clipboardData.getData('text/plain'));
+    setRich(pasted.rich);
+    setText(pasted.text);
   };
   const make = () => {
     // Plain text is Markdown where it looks like it, else an outline by its indents.
     const [body, type] = rich === null ? [text, looksLikeMarkdown(text) ? 'markdown' : 'text'] : [rich, 'html'];
     take({
       body: new Blob([body]),
-      name: `Pasted text.${type === 'html' ? 'html' : type === 'text' ? 'txt' : 'md'}`,
+      name: `${beginningOf(text)}.${type === 'html' ? 'html' : type === 'text' ? 'txt' : 'md'}`,
       type,
     });
   };
@@ -65,7 +96,7 @@ export function PastePanel({
         <Notice tone="calm">
           <Box flex="1">Rich text: its headings, lists, tables, bold and links are kept.</Box>
           <Action size="small" onClick={() => setRich(null)}>
-            Take the plain text
+            Use the plain text
           </Action>
         </Notice>
       )}

@@ -112,10 +112,12 @@ export function StarterPanel({
           />
         </Label>
       </Box>
-      <Preview aria-label="The outline">{outline}</Preview>
+      <Preview aria-label="The outline" tabIndex={0} role="region">
+        {outline}
+      </Preview>
       <Box display="flex" gap="10px">
         <Action look="main" type="submit" disabled={topic.trim() === ''}>
-          Begin with it
+          Use this outline
         </Action>
         <Action type="button" onClick={close}>
           Cancel

@@ -71,33 +71,35 @@ export const BlockLine = memo(function BlockLine({
       onClick={(event) => choose(block.id, event)}
       onDoubleClick={() => write(block.id)}
     >
-      <Margin alignSelf={block.kind === 'picture' || block.kind === 'table' ? 'start' : undefined}>
+      <Margin role="gridcell" alignSelf={block.kind === 'picture' || block.kind === 'table' ? 'start' : undefined}>
         {left === undefined ? marginText(block) : LEFT[left]}
       </Margin>
       <Box minW="0" role="gridcell">
         <BlockText block={block} deck={deck} whole />
       </Box>
-      {left === undefined ? (
-        <Link
-          className="to-slide"
-          to={`../slides?at=${encodeURIComponent(block.id)}`}
-          style={{ fontSize: 11, color: 'var(--chakra-colors-pine)' }}
-          tabIndex={-1}
-        >
-          its slide
-        </Link>
-      ) : (
-        <Action
-          size="small"
-          look="quiet"
-          onClick={(event) => {
-            event.stopPropagation();
-            edit({ kind: 'keep', blocks: [block.id] });
-          }}
-        >
-          Bring it back
-        </Action>
-      )}
+      <span role="gridcell">
+        {left === undefined ? (
+          <Link
+            className="to-slide"
+            to={`../slides?at=${encodeURIComponent(block.id)}`}
+            style={{ fontSize: 11, color: 'var(--chakra-colors-pine)' }}
+            tabIndex={-1}
+          >
+            its slide
+          </Link>
+        ) : (
+          <Action
+            size="small"
+            look="quiet"
+            onClick={(event) => {
+              event.stopPropagation();
+              edit({ kind: 'keep', blocks: [block.id] });
+            }}
+          >
+            Bring it back
+          </Action>
+        )}
+      </span>
     </Line>
   );
 });

@@ -13,6 +13,7 @@ import {
   type KeyboardEvent,
   type MouseEvent,
 } from 'react';
+import { useSearchParams } from 'react-router';
 import { blockWords, diagnosticText, placeText, type Block, type BlockId, type Level } from '@alvex/core';
 import { originalUrl } from '../../api/client.ts';
 import { useDeck } from '../../state/deck-store.ts';
@@ -93,7 +94,8 @@ export function DocumentStation() {
   const breaks = useDeck((state) => state.view?.breaks ?? false);
   const deck = useDeck((state) => state.deck);
   const toRepair = useDeck((state) => (state.structure?.groups.length ?? 0) + (state.structure?.findings.length ?? 0));
-  const [showFaults, setShowFaults] = useState(false);
+  const [search] = useSearchParams();
+  const [showFaults, setShowFaults] = useState(search.get('show') === 'losses');
   const [showPanel, setShowPanel] = useState(false);
   const [found, setFound] = useState<ReadonlySet<string>>(new Set());
   const chosen = useSelection((state) => state.chosen);
@@ -311,7 +313,11 @@ export function DocumentStation() {
                       </CatchTyping>
                     }
                   >
-                    <StretchEditor ids={item.ids} />
+                    <div role="row">
+                      <div role="gridcell">
+                        <StretchEditor ids={item.ids} />
+                      </div>
+                    </div>
                   </Suspense>
                 );
               }}

@@ -22,7 +22,7 @@ export const REPAIRS: Readonly<Record<RepairName, string>> = {
   raise: 'Raise it',
   'make-text': 'Make it text',
   remove: 'Take it out',
-  divide: 'Divide it',
+  divide: 'Split it',
   number: 'Number it',
   'add-heading': 'Put a heading before it',
   'make-heading': 'Make it a heading',
@@ -30,5 +30,5 @@ export const REPAIRS: Readonly<Record<RepairName, string>> = {
   'make-items': 'Make it a list',
   describe: 'Describe it',
   'leave-out': 'Leave it out',
-  speak: 'Speak it',
+  speak: 'Move to the notes',
 };

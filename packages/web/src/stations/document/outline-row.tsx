@@ -6,7 +6,8 @@ import { memo, useEffect, useRef, useState, type KeyboardEvent } from 'react';
 import type { BlockId } from '@alvex/core';
 import { useDeck } from '../../state/deck-store.ts';
 import { edit } from '../../state/log-store.ts';
-import { count, grouped } from '../../ui/format.ts';
+import { grouped } from '../../ui/format.ts';
+import { Unseen } from '../../ui/recipes.tsx';
 import { shiftBranches } from './line-actions.ts';
 import { placeBranch, stepBranch } from './outline-moves.ts';
 
@@ -93,11 +94,16 @@ export const OutlineRow = memo(function OutlineRow({ id, level, text, words, go 
       style={{ paddingLeft: (level - 1) * INDENT, fontWeight: level === 1 ? 600 : 400 }}
       onClick={() => go(id)}
       onKeyDown={onKey}
-      aria-label={`${text || 'empty heading'}, level ${level}, ${count(words, 'word')}`}
     >
       {over !== null && <span className="drop" style={{ left: (over - 1) * INDENT }} />}
-      <span>{text || <i>empty heading</i>}</span>
-      <span className="words">{grouped(words)}</span>
+      <span>
+        {text || <i>empty heading</i>}
+        <Unseen>, level {level},</Unseen>
+      </span>
+      <span className="words">
+        {grouped(words)}
+        <Unseen> {words === 1 ? 'word' : 'words'}</Unseen>
+      </span>
     </Row>
   );
 });

@@ -73,7 +73,7 @@ export function EditionStation() {
   if (edition?.original === candidate.original)
     return (
       <ColumnPage>
-        <Heading>{candidate.fileName} is in force</Heading>
+        <Heading>{candidate.fileName} is the current edition</Heading>
         <Small>It can be taken back with Undo, as one step.</Small>
       </ColumnPage>
     );

@@ -18,8 +18,9 @@ import {
 import { useDeck } from '../../state/deck-store.ts';
 import { edit } from '../../state/log-store.ts';
 import { pictureUrl } from '../../api/client.ts';
+import { FileButton } from '../../ui/file-button.tsx';
 import { Action, Field, Heading, Notice, Small } from '../../ui/recipes.tsx';
-import { OwnSlides, tellingSlides, type ShelfProps } from './own-slides.tsx';
+import { OwnSlides, tellingSlides, type ShelfProps } from '../shared/own-slides.tsx';
 import { pixelsOf } from './pixels.ts';
 
 const Grid = chakra('div', {
@@ -241,19 +242,9 @@ function FromPicture({ choose }: Choosing) {
             <img src={pictureUrl(deck, id)} alt="" style={{ height: 34, display: 'block' }} />
           </chakra.button>
         ))}
-        <Action as="label" size="small">
+        <FileButton size="small" accept="image/*" label="Picture to take colours from" take={(file) => void take(file)}>
           A file …
-          <input
-            type="file"
-            accept="image/*"
-            hidden
-            onChange={(event) => {
-              const [file] = event.target.files ?? [];
-              if (file !== undefined) void take(file);
-              event.target.value = '';
-            }}
-          />
-        </Action>
+        </FileButton>
       </Box>
       {failure !== null && (
         <Notice tone="fault" role="alert">

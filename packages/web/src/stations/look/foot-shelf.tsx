@@ -5,8 +5,9 @@ import { FOOT_PLACES, type Foot, type FootPlace } from '@alvex/core';
 import { ApiError, pictureUrl, sendPicture } from '../../api/client.ts';
 import { useDeck } from '../../state/deck-store.ts';
 import { edit } from '../../state/log-store.ts';
-import { Action, Field, Heading, Notice, Small } from '../../ui/recipes.tsx';
-import { OwnSlides, tellingSlides, type ShelfProps } from './own-slides.tsx';
+import { FileButton } from '../../ui/file-button.tsx';
+import { Action, Field, Heading, Notice, Small, Unseen } from '../../ui/recipes.tsx';
+import { OwnSlides, tellingSlides, type ShelfProps } from '../shared/own-slides.tsx';
 
 const Table = chakra('table', {
   base: {
@@ -37,8 +38,12 @@ export function FootShelf({ look, pages }: ShelfProps) {
       <Table>
         <thead>
           <tr>
-            <th />
-            <th />
+            <th scope="col">
+              <Unseen>Part</Unseen>
+            </th>
+            <th scope="col">
+              <Unseen>What it says</Unseen>
+            </th>
             {FOOT_PLACES.map((place) => (
               <th key={place} scope="col">
                 {PLACE_LABELS[place]}
@@ -155,20 +160,14 @@ function Logo({ foot, set }: { readonly foot: Foot; readonly set: (change: Parti
           />
         </>
       )}
-      <Action as="label" size="small">
+      <FileButton
+        size="small"
+        accept="image/png,image/jpeg,image/gif"
+        label="File of the logo"
+        take={(file) => void take(file)}
+      >
         {logo === null ? 'Choose a file …' : 'Another …'}
-        <input
-          type="file"
-          accept="image/png,image/jpeg,image/gif"
-          hidden
-          aria-label="File of the logo"
-          onChange={(event) => {
-            const [file] = event.target.files ?? [];
-            if (file !== undefined) void take(file);
-            event.target.value = '';
-          }}
-        />
-      </Action>
+      </FileButton>
       {logo !== null && (
         <Action size="small" look="quiet" onClick={() => set({ logo: null })}>
           No logo

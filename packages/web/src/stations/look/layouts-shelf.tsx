@@ -7,7 +7,7 @@ import { useAnswer } from '../../state/use-answer.ts';
 import { count } from '../../ui/format.ts';
 import { LAYOUT_LABELS } from '../../ui/labels.ts';
 import { Action, Heading, Small } from '../../ui/recipes.tsx';
-import { Sheet } from './own-slides.tsx';
+import { Sheet } from '../shared/own-slides.tsx';
 
 const Changes = chakra('div', {
   base: { display: 'grid', gridTemplateColumns: 'repeat(auto-fill, minmax(360px, 1fr))', gap: '18px', mt: '14px' },

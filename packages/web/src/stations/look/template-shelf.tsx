@@ -2,17 +2,17 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { useMemo, useState } from 'react';
 import type { LayoutName, TemplateUse } from '@alvex/core';
-import type { Removed } from '@alvex/contract';
-import { ApiError, sendTemplate } from '../../api/client.ts';
 import { DeckSlide } from '../../canvas/deck-slide.tsx';
 import { useDeck } from '../../state/deck-store.ts';
 import { edit } from '../../state/log-store.ts';
 import { useAnswer } from '../../state/use-answer.ts';
+import { FileButton } from '../../ui/file-button.tsx';
 import { count } from '../../ui/format.ts';
 import { LAYOUT_LABELS } from '../../ui/labels.ts';
 import { Action, Heading, Notice, Select, Small } from '../../ui/recipes.tsx';
 import type { TemplateAnswer } from '../../worker/protocol.ts';
-import { tellingSlides, type ShelfProps } from './own-slides.tsx';
+import { replacing, TEMPLATE_FILES, useTemplateFile } from '../shared/use-template-file.ts';
+import { tellingSlides, type ShelfProps } from '../shared/own-slides.tsx';
 import { PresentationStrip } from './presentation-strip.tsx';
 
 const SHOWN = 8;
@@ -27,11 +27,6 @@ function placed({ behind: _, ...use }: TemplateUse, where: string): TemplateUse 
     ? { ...use, keep: where as TemplateUse['keep'] }
     : { ...use, keep: 'before', behind: Number(where) };
 }
-/** @param document Whose slides in the file go, and yours stand where they stood; null for none. */
-function replacing({ behind: _, replaces: __, ...use }: TemplateUse, document: string | null): TemplateUse {
-  return document === null ? use : { ...use, keep: 'before', replaces: document };
-}
-
 const Matches = chakra('div', {
   base: {
     display: 'grid',
@@ -42,30 +37,10 @@ const Matches = chakra('div', {
 });
 
 export function TemplateShelf({ pages }: ShelfProps) {
-  const deck = useDeck((state) => state.deck?.id ?? '');
-  const origin = useDeck((state) => state.deck?.fileName);
   const use = useDeck((state) => state.view?.template ?? null);
   const { answer } = useAnswer({ what: 'template' });
-  const [failure, setFailure] = useState<string | null>(null);
-  const [removed, setRemoved] = useState<Removed | null>(null);
-  const [busy, setBusy] = useState(false);
+  const { take, busy, failure, removed } = useTemplateFile();
   const keys = useMemo(() => tellingSlides(pages, SHOWN), [pages]);
-  const take = async (file: File) => {
-    setBusy(true);
-    setFailure(null);
-    setRemoved(null);
-    try {
-      const { hash, fileName, removed: out, made } = await sendTemplate(deck, file, file.name);
-      setRemoved(out);
-      // What an earlier run made of this document is replaced where it stands, and its neighbours stay.
-      const before = made.find(({ document }) => document === origin);
-      const use = replacing({ hash, fileName, layouts: {}, keep: 'none' }, before?.document ?? null);
-      edit({ kind: 'template', template: use });
-    } catch (error) {
-      setFailure(error instanceof ApiError ? error.message : String(error));
-    }
-    setBusy(false);
-  };
   return (
     <>
       <Heading>A template of your organisation</Heading>
@@ -74,21 +49,15 @@ export function TemplateShelf({ pages }: ShelfProps) {
         the result as they are.
       </Small>
       <Box display="flex" gap="8px" alignItems="center" flexWrap="wrap">
-        <Action as="label" look={use === null ? 'main' : 'plain'}>
+        <FileButton
+          accept={TEMPLATE_FILES}
+          label="File of the template"
+          look={use === null ? 'main' : 'plain'}
+          disabled={busy}
+          take={(file) => void take(file)}
+        >
           {busy ? 'Reading …' : use === null ? 'Choose a file …' : 'Another file …'}
-          <input
-            type="file"
-            accept=".pptx,.potx,.pptm,.potm"
-            aria-label="File of the template"
-            hidden
-            disabled={busy}
-            onChange={(event) => {
-              const [file] = event.target.files ?? [];
-              if (file !== undefined) void take(file);
-              event.target.value = '';
-            }}
-          />
-        </Action>
+        </FileButton>
         {use !== null && (
           <>
             <chakra.b>{use.fileName}</chakra.b>
@@ -103,9 +72,9 @@ export function TemplateShelf({ pages }: ShelfProps) {
           The file cannot be used as a template. {failure} Nothing was changed.
         </Notice>
       )}
-      {removed !== null && removedText(removed) !== null && (
+      {removed !== null && (
         <Notice role="status" mt="10px">
-          {removedText(removed)}
+          {removed}
         </Notice>
       )}
       {use !== null && answer === null && <Small mt="10px">Reading the template …</Small>}
@@ -122,18 +91,6 @@ export function TemplateShelf({ pages }: ShelfProps) {
       )}
     </>
   );
-}
-
-/** What was taken out of the file before it was kept; null where nothing was. */
-function removedText({ macros, objects, links }: Removed): string | null {
-  const parts = [
-    ...(macros ? ['its macros'] : []),
-    ...(objects > 0 ? [count(objects, 'embedded object')] : []),
-    ...(links > 0 ? [`${count(links, 'link')} to the outside`] : []),
-  ];
-  if (parts.length === 0) return null;
-  const list = [...parts.slice(0, -2), parts.slice(-2).join(' and ')].join(', ');
-  return `Taken out of the template: ${list}. Nothing in the presentation will run or lead outside by itself.`;
 }
 
 interface FactsProps {

@@ -4,7 +4,7 @@ import { useMemo } from 'react';
 import { fontPairNamed, makePalette, THEME_DESIGNS, type DeckLook, type ThemeDesign, type PageKey } from '@alvex/core';
 import { edit } from '../../state/log-store.ts';
 import { Action, Heading, Small } from '../../ui/recipes.tsx';
-import { OwnSlides, tellingSlides, type ShelfProps } from './own-slides.tsx';
+import { OwnSlides, tellingSlides, worn, type ShelfProps } from '../shared/own-slides.tsx';
 
 const Set = chakra('section', {
   base: {
@@ -25,9 +25,6 @@ const Sheets = chakra('div', {
   },
 });
 const SHOWN = 4;
-
-/** A theme as it is seen first; fonts, and colours that were made, stay as they are. */
-const worn = (look: DeckLook, { name }: ThemeDesign): DeckLook => ({ ...look, theme: name });
 
 export function ThemesShelf({ look, pages }: ShelfProps) {
   const keys = useMemo(() => tellingSlides(pages, SHOWN), [pages]);
@@ -101,7 +98,7 @@ function ThemeSet({
             aria-pressed={on}
             onClick={() => !on && edit({ kind: 'theme', theme: design.name })}
           >
-            {on ? 'Worn now' : 'Wear it'}
+            {on ? 'In use' : 'Use this theme'}
           </Action>
         </Box>
       </Box>

@@ -14,7 +14,7 @@ import { fontUrl } from '../../api/client.ts';
 import { edit } from '../../state/log-store.ts';
 import { RULED_LABELS } from '../../ui/labels.ts';
 import { Action, Field, Heading, Select, Small } from '../../ui/recipes.tsx';
-import { OwnSlides, tellingSlides, type ShelfProps } from './own-slides.tsx';
+import { OwnSlides, tellingSlides, type ShelfProps } from '../shared/own-slides.tsx';
 
 const Grid = chakra('div', {
   base: {
@@ -70,7 +70,7 @@ export function TypeShelf({ look, pages }: ShelfProps) {
                 {one.heading}
               </chakra.b>
               <chakra.span fontSize="xs" color="soft" alignSelf="center">
-                {one.source === 'common' ? 'on most computers' : 'ships'}
+                {one.source === 'common' ? 'on most computers' : 'comes with Alvex'}
               </chakra.span>
               <chakra.span fontSize="sm" style={{ fontFamily: `'${shippedFamily(one.body).family}'` }}>
                 {one.body}, as the tide comes in
@@ -152,7 +152,7 @@ function Rule({ role, rule }: { readonly role: RuledRole; readonly rule: TextRul
         <option value="">font as the theme</option>
         <option value="heading">heading font</option>
         <option value="body">body font</option>
-        <option value="mono">typed</option>
+        <option value="mono">monospace</option>
       </Select>
       <Field
         key={rule?.size}

@@ -14,9 +14,11 @@ import {
   type TextKind,
   type BlockId,
 } from '@alvex/core';
-import { useSpokenParts } from './spoken-parts.ts';
+import { usePrivateParts } from '../shared/private-parts.ts';
+import { useSpokenParts } from '../shared/spoken-parts.ts';
 import { useDeck } from '../../state/deck-store.ts';
 import { edit } from '../../state/log-store.ts';
+import { percent } from '../../ui/format.ts';
 import { DENSITY_LABELS, DESTINATION_LABELS, FULL_LABELS, KIND_LABELS, MATTER_LABELS } from '../../ui/labels.ts';
 import { Mark } from '../../ui/mark.tsx';
 import { Action, Select, Small } from '../../ui/recipes.tsx';
@@ -38,7 +40,9 @@ export function Setting({ label, narrow = false, children }: SettingProps) {
       <Small w={narrow ? undefined : '170px'} flexShrink="0">
         {label}
       </Small>
-      {children}
+      <Row flex="1" minW="min(300px, 100%)" mb="0">
+        {children}
+      </Row>
     </Row>
   );
 }
@@ -69,13 +73,13 @@ export function ProseSetting() {
           exact words, as the map says
         </Choice>
         <Choice on={prose.as === 'told'} choose={() => setProse({ as: 'told' })}>
-          the same, and no slide left bare
+          the same, and no slide with a title alone
         </Choice>
         <Choice on={prose.as === 'first'} choose={() => setProse({ as: 'first' })}>
           first sentence a point, the rest spoken
         </Choice>
         <Choice on={prose.as === 'short'} choose={() => setProse({ as: 'short', density })}>
-          shortened, the whole spoken
+          shortened on slides, the whole spoken
         </Choice>
       </Setting>
       {prose.as === 'short' && (
@@ -99,10 +103,32 @@ export function ProseSetting() {
   );
 }
 
+const SHARES: readonly number[] = [0.7, 0.5, 0.33, 0.15];
+
+/** How much of what is spoken stands in the notes. */
+export function NotesSetting() {
+  const speech = useDeck((state) => state.view?.speech);
+  if (speech === undefined) return null;
+  const set = (share: number | null): void => edit({ kind: 'speech', share });
+  const shares = speech === null || SHARES.includes(speech) ? SHARES : [...SHARES, speech].sort((a, b) => b - a);
+  return (
+    <Setting label="Speaker notes">
+      <Choice on={speech === null} choose={() => set(null)}>
+        all of the text
+      </Choice>
+      {shares.map((share) => (
+        <Choice key={share} on={speech === share} choose={() => set(share)}>
+          about {percent(share)}
+        </Choice>
+      ))}
+    </Setting>
+  );
+}
+
 export function MatterSetting() {
   const matter = useDeck((state) => state.view?.matter) ?? [];
   return (
-    <Setting label="Front and back">
+    <Setting label="Slides added">
       {MATTER_KINDS.map((part) => (
         <Choice
           key={part}
@@ -159,7 +185,7 @@ export function FullSetting() {
 /** Below one heading, a kind of text goes elsewhere. */
 export function BranchSetting() {
   const branches = useDeck((state) => state.view?.branches) ?? [];
-  const waiting = useSpokenParts();
+  const hidden = usePrivateParts();
   const map = useDeck((state) => state.view?.map);
   const blocks = useDeck((state) => state.blocks);
   const [adding, setAdding] = useState(false);
@@ -173,28 +199,19 @@ export function BranchSetting() {
     return block === undefined ? 'a heading that is gone' : blockText(block);
   };
   if (headings.length === 0 || map === undefined) return null;
-  const spoken = [...new Set(waiting.map(({ block }) => block))];
-  const isShown = (block: BlockId): boolean => branches.some((one) => one.block === block && one.text === 'body');
-  const show = (block: BlockId): void =>
-    edit({
-      kind: 'all',
-      edits: TEXT_KINDS.map((text) => ({ kind: 'branch', block, text, to: map[text] }) as const),
-    });
   return (
     <Box mb="8px">
-      {spoken
-        .filter((block) => !isShown(block))
-        .map((block) => (
-          <Row key={block} pl="12px">
-            <chakra.span fontFamily="heading">“{nameOf(block)}”</chakra.span>
-            <Small>is not for the audience, it seems, and waits as spoken</Small>
-            <Action size="small" onClick={() => show(block)}>
-              Show it on slides
-            </Action>
-          </Row>
-        ))}
+      {hidden.map(({ block, title, show }) => (
+        <Row key={block} pl="12px">
+          <chakra.span fontFamily="heading">“{title}”</chakra.span>
+          <Small>is not for the audience, it seems, and waits as spoken</Small>
+          <Action size="small" onClick={() => edit(show)}>
+            Show it on slides
+          </Action>
+        </Row>
+      ))}
       <Setting label="Below one heading">
-        {branches.length === 0 && !adding && <Small>everything goes as the matrix says.</Small>}
+        {branches.length === 0 && !adding && <Small>no rules: everything goes as the map says.</Small>}
         <Action size="small" look="quiet" aria-expanded={adding} onClick={() => setAdding(!adding)}>
           {adding ? 'Close' : 'Add a rule'}
         </Action>

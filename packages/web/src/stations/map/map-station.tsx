@@ -6,11 +6,11 @@ import type { Prose } from '@alvex/core';
 import { DeckSlide } from '../../canvas/deck-slide.tsx';
 import { useDeck } from '../../state/deck-store.ts';
 import { edit } from '../../state/log-store.ts';
-import { count, speakingTime } from '../../ui/format.ts';
+import { count, duration } from '../../ui/format.ts';
 import { Action, Heading, Small } from '../../ui/recipes.tsx';
 import { MAP_HINTS, MAP_LABELS } from '../../ui/labels.ts';
 import type { View } from '../../worker/protocol.ts';
-import { BranchSetting, FullSetting, MatterSetting, ProseSetting } from './map-settings.tsx';
+import { BranchSetting, FullSetting, MatterSetting, NotesSetting, ProseSetting } from './map-settings.tsx';
 import { Matrix } from './matrix.tsx';
 import { OwnMaps } from './own-maps.tsx';
 import { Takes } from './takes.tsx';
@@ -84,11 +84,12 @@ export function MapStation() {
       <Left>
         <Heading>Where each kind of text goes</Heading>
         <Small mb="12px">
-          One plug in each row. Turn a plug with ← →, or choose a hole. The slides follow as you do.
+          Each kind of text has one destination: choose it, or move it with ← →. The slides follow.
         </Small>
         <Matrix />
         <Box mt="16px">
           <ProseSetting />
+          <NotesSetting />
           <BranchSetting />
           <MatterSetting />
           <FullSetting />
@@ -145,8 +146,8 @@ const isChosen = ({ mapName, prose }: Seen, name: string, own: Prose): boolean =
 function Sums() {
   const view = useDeck((state) => state.view);
   if (view === null) return null;
-  const { order, words, spoken, spills } = view.pages;
-  const { target, pace } = view;
+  const { order, words, seconds, spills } = view.pages;
+  const { target } = view;
   const slides = order.length;
   const sum = (values: readonly number[]): number => values.reduce((total, value) => total + value, 0);
   return (
@@ -160,7 +161,7 @@ function Sums() {
         words a slide
       </div>
       <div>
-        <Sum>{speakingTime(sum(spoken), pace)}</Sum>
+        <Sum>{duration(sum(seconds))}</Sum>
         {target?.unit === 'minutes' ? `to speak, of ${target.amount} min` : 'to speak'}
       </div>
       <div>

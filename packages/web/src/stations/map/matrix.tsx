@@ -15,6 +15,7 @@ import { useDeck } from '../../state/deck-store.ts';
 import { edit } from '../../state/log-store.ts';
 import { DESTINATION_LABELS, KIND_LABELS } from '../../ui/labels.ts';
 import { Mark } from '../../ui/mark.tsx';
+import { Unseen } from '../../ui/recipes.tsx';
 
 const Table = chakra('table', {
   base: {
@@ -134,7 +135,9 @@ export function Matrix() {
     <Table ref={table}>
       <thead>
         <tr>
-          <th aria-label="Kind of text" />
+          <th scope="col">
+            <Unseen>Kind of text</Unseen>
+          </th>
           {DESTINATIONS.map((destination) => (
             <th key={destination} scope="col">
               <Mark destination={destination} size={26} />

@@ -4,7 +4,7 @@ import type { OwnMap } from '@alvex/contract';
 import { DENSITIES, destinationsOf, TEXT_KINDS, type LevelMap, type Prose } from '@alvex/core';
 import { useEffect, useRef, useState } from 'react';
 import { ApiError, dropMap, keepMap, listMaps, renameMap } from '../../api/client.ts';
-import { useSpokenParts } from './spoken-parts.ts';
+import { useSpokenParts } from '../shared/spoken-parts.ts';
 import { useDeck } from '../../state/deck-store.ts';
 import { edit } from '../../state/log-store.ts';
 import { Action, Field, Small } from '../../ui/recipes.tsx';

@@ -1,13 +1,13 @@
 /** Up to three ways to convert the document, side by side with the one in force: what is different is marked, one is kept. */
 import { Box, chakra } from '@chakra-ui/react';
 import { useMemo } from 'react';
-import { facingTakes, takeEdits, USUAL_PACE, type TakeLine, type TakeSettings } from '@alvex/core';
+import { facingTakes, takeEdits, type TakeLine, type TakeSettings } from '@alvex/core';
 import { SlideDrawing } from '../../canvas/slide-drawing.tsx';
 import { useDeck } from '../../state/deck-store.ts';
 import { edit } from '../../state/log-store.ts';
 import { useAnswer } from '../../state/use-answer.ts';
 import { uuid } from '../../state/uuid.ts';
-import { count, speakingTime } from '../../ui/format.ts';
+import { count, duration, percent } from '../../ui/format.ts';
 import { DENSITY_LABELS, FULL_LABELS, MAP_LABELS } from '../../ui/labels.ts';
 import { Action, Heading, Small } from '../../ui/recipes.tsx';
 import type { Take } from '../../worker/protocol.ts';
@@ -33,6 +33,7 @@ export function useSettings(): TakeSettings | null {
             map: view.map,
             prose: view.prose,
             full: view.full,
+            ...(view.speech === null ? {} : { speech: view.speech }),
             ...(view.mapBranches.length === 0 ? {} : { branches: view.mapBranches }),
           },
     [view],
@@ -42,12 +43,13 @@ export function useSettings(): TakeSettings | null {
 export const keepTake = (settings: TakeSettings): void =>
   edit({ kind: 'take', take: `t${uuid().slice(0, 8)}`, settings });
 
-const PROSE_TEXT = { whole: 'exact words', told: 'no bare slides', first: 'first sentences' } as const;
+const PROSE_TEXT = { whole: 'exact words', told: 'no slide with a title alone', first: 'first sentences' } as const;
 
-function describe({ name, prose, full }: Pick<TakeSettings, 'name' | 'prose' | 'full'>): string {
+function describe({ name, prose, full, speech }: TakeSettings): string {
   const map = name === null ? 'own map' : (MAP_LABELS[name] ?? name);
   const text = prose.as === 'short' ? DENSITY_LABELS[prose.density] : PROSE_TEXT[prose.as];
-  return `${map}; ${text}; too full: ${FULL_LABELS[full]}`;
+  const notes = speech === undefined ? '' : `; notes: ${percent(speech)}`;
+  return `${map}; ${text}; too full: ${FULL_LABELS[full]}${notes}`;
 }
 
 export function Takes() {
@@ -105,10 +107,9 @@ function TakeHead({
   readonly number: number;
   readonly settings: TakeSettings;
 }) {
-  const pace = useDeck((state) => state.view?.pace ?? USUAL_PACE);
   const inForce = take.take === '';
   const differing = take.lines.filter(({ against }) => against !== 'same').length;
-  const name = inForce ? 'In force' : `Take ${number}`;
+  const name = inForce ? 'As it is now' : `Take ${number}`;
   return (
     <Head aria-label={name}>
       <Box display="flex" gap="8px" alignItems="center" minH="26px">
@@ -126,8 +127,8 @@ function TakeHead({
       </Box>
       <Small>{describe(settings)}</Small>
       <Small>
-        <b>{count(take.slides, 'slide')}</b>, {count(take.words, 'word')} each, {speakingTime(take.spoken, pace)} to
-        speak{take.spills > 0 ? `, ${take.spills} too full` : ''}
+        <b>{count(take.slides, 'slide')}</b>, {count(take.words, 'word')} each, {duration(take.seconds)} to speak
+        {take.spills > 0 ? `, ${take.spills} too full` : ''}
         {!inForce && `; ${differing === 0 ? 'nothing different' : `${differing} different`}`}
       </Small>
     </Head>

@@ -53,7 +53,7 @@ export function TargetSetting() {
   return (
     <>
       {suggestion === null && target === null && <LongDeck talkOf={talkOf} />}
-      <Setting label="It should come to" narrow>
+      <Setting label="Wanted length" narrow>
         <Field
           type="number"
           min={1}

@@ -70,8 +70,12 @@ export function ChartPanel({ row, part }: { readonly row: Row; readonly part: Ta
         <>
           <PanelRow>
             <Words label="Title of the chart" value={settings.title} set={(title) => set({ title })} />
-            <Words label="Title across" value={settings.acrossTitle} set={(acrossTitle) => set({ acrossTitle })} />
-            <Words label="Title up" value={settings.upTitle} set={(upTitle) => set({ upTitle })} />
+            <Words
+              label="Title of the horizontal axis"
+              value={settings.acrossTitle}
+              set={(acrossTitle) => set({ acrossTitle })}
+            />
+            <Words label="Title of the vertical axis" value={settings.upTitle} set={(upTitle) => set({ upTitle })} />
           </PanelRow>
           <PanelRow>
             <Select
@@ -197,6 +201,8 @@ const PLAIN: NumberFormat = { decimals: 6, decimal: '.', group: '', prefix: '', 
 
 /** The chart's own numbers. The document keeps its table. */
 function Numbers({ data, format = PLAIN, own, set }: NumbersProps) {
+  /** The cell whose text is not a number. */
+  const [refused, setRefused] = useState<string | null>(null);
   if (data === null) return null;
   const bare = { ...format, prefix: '', suffix: '', group: '' as const };
   const write = (value: number | null): string =>
@@ -263,10 +269,11 @@ function Numbers({ data, format = PLAIN, own, set }: NumbersProps) {
                     defaultValue={write(values[k] ?? null)}
                     w="90px"
                     inputMode="decimal"
+                    aria-invalid={refused === `${k} ${i}`}
                     onBlur={(event) => {
                       const value = read(event.target.value);
-                      if (value === undefined) event.target.value = write(values[k] ?? null);
-                      else if (value !== (values[k] ?? null)) change(k, i, value);
+                      setRefused(value === undefined ? `${k} ${i}` : null);
+                      if (value !== undefined && value !== (values[k] ?? null)) change(k, i, value);
                     }}
                     onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
                   />
@@ -276,6 +283,11 @@ function Numbers({ data, format = PLAIN, own, set }: NumbersProps) {
           ))}
         </tbody>
       </chakra.table>
+      {refused !== null && (
+        <Small role="alert" mt="4px" color="red">
+          That is not a number; the chart keeps the one before.
+        </Small>
+      )}
       <Small mt="4px">These are the chart’s numbers; the table of the document stays as it is.</Small>
       {own && (
         <Action size="small" look="quiet" mt="4px" onClick={() => set(null)}>

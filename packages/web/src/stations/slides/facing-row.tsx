@@ -221,7 +221,7 @@ function Join({ edit: made }: { readonly edit: Edit }) {
       bg="paper"
       data-testid="join"
       onClick={() => edit(made)}
-      title="This slide goes on the one above, its title as a point"
+      title="This slide goes on the one above, its title as a point (j)"
     >
       join with the slide above
     </Action>

@@ -120,7 +120,7 @@ export function ImprovePanel({ slide, close }: { readonly slide: SlideId; readon
       {advice.thinner !== null && (
         <PanelPart head="Notes that say less, in your own sentences">
           <Action size="small" onClick={() => edit(advice.thinner!)}>
-            Thin down to a third
+            Shorten to a third
           </Action>
         </PanelPart>
       )}

@@ -100,7 +100,7 @@ function Layouts({ row }: { readonly row: Row }) {
         )}
         {row.fixed !== null && (
           <Action size="small" look="quiet" onClick={() => edit({ kind: 'layout', slides, layout: null })}>
-            Not fixed by me: as usual
+            As Alvex chooses
           </Action>
         )}
       </Box>

@@ -134,7 +134,7 @@ function Advice({ row }: { readonly row: Row }) {
         <>
           <Warning>too long to be spoken over one slide</Warning>
           <Action size="small" title="Your own sentences, chosen and trimmed" onClick={() => void thin()}>
-            Thin down to a third
+            Shorten to a third
           </Action>
         </>
       )}

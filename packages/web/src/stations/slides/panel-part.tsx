@@ -13,7 +13,7 @@ export const Panel = chakra('div', {
     fontSize: 'sm',
   },
 });
-const Head = chakra('h3', { base: { fontWeight: 600, fontSize: 'sm', mb: '4px' } });
+const Head = chakra('h2', { base: { fontWeight: 600, fontSize: 'sm', mb: '4px' } });
 
 export function PanelPart({ head, children }: { readonly head: string; readonly children: ReactNode }) {
   return (

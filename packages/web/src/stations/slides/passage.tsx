@@ -11,6 +11,7 @@ import { useSelected } from '../../state/selection.ts';
 import { BlockText } from '../../ui/block-text.tsx';
 import type { Row } from '../../worker/protocol.ts';
 import { choosePassage, useChosen } from './chosen.ts';
+import { mayTakeFocus } from './focus.ts';
 import { draggedOf, dropParts, firstPartOf, takes } from './drag.ts';
 import { PassageMark } from '../shared/passage-mark.tsx';
 import { mayCutAt, partsOf } from './slide-work.ts';
@@ -74,6 +75,8 @@ const Shortened = chakra('div', {
   },
 });
 
+const DOUBLE_CLICK_MS = 500;
+
 interface Props {
   readonly block: BlockId;
   readonly row: Row;
@@ -88,8 +91,23 @@ export const Passage = memo(function Passage({ block: id, row }: Props) {
   const line = useRef<HTMLDivElement>(null);
   const [over, setOver] = useState(false);
   useEffect(() => {
-    if (current) line.current?.scrollIntoView({ block: 'nearest' });
+    const element = line.current;
+    if (!current || element === null) return;
+    const show = () => element.scrollIntoView({ block: 'nearest' });
+    // Where a part was chosen on the slide, the focus is there, and nothing moves under a second click.
+    if (useChosen.getState().part !== null) {
+      const timer = setTimeout(show, DOUBLE_CLICK_MS);
+      return () => clearTimeout(timer);
+    }
+    show();
+    if (mayTakeFocus(element) && !element.contains(document.activeElement))
+      element.querySelector<HTMLElement>('[data-mark]')?.focus({ preventScroll: true });
+    return;
   }, [current]);
+  // One tab stop in each row: the current passage, or the first.
+  const tabbable = useSelected((state) =>
+    state.row === row.key && state.block !== null ? state.block === id : row.passages[0] === id,
+  );
   const there = block !== undefined;
   useEffect(() => {
     const element = line.current;
@@ -125,10 +143,12 @@ export const Passage = memo(function Passage({ block: id, row }: Props) {
       {mayCutAt(row, id, destination) && (
         <CutLine
           data-testid="cut"
-          aria-label={`Cut before “${shortText(block)}”`}
+          tabIndex={-1}
+          title="Split here (c)"
+          aria-label={`Split before “${shortText(block)}”`}
           onClick={() => edit({ kind: 'cut', block: id })}
         >
-          cut here: a new slide starts
+          split here: a new slide starts
         </CutLine>
       )}
       <Line
@@ -140,8 +160,9 @@ export const Passage = memo(function Passage({ block: id, row }: Props) {
         data-destination={destination}
         aria-current={current}
         onClick={(event) => choosePassage(id, row.key, event)}
+        onFocus={() => !current && choosePassage(id, row.key)}
       >
-        <PassageMark block={block} />
+        <PassageMark block={block} cursor={tabbable} />
         <Box minW="0">
           <PassageText block={block} row={row} deck={deck} />
         </Box>

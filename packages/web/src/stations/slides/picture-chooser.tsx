@@ -18,6 +18,7 @@ import {
 import { ApiError, sendPicture } from '../../api/client.ts';
 import { useDeck } from '../../state/deck-store.ts';
 import { edit } from '../../state/log-store.ts';
+import { FileButton } from '../../ui/file-button.tsx';
 import { Action, Field, Notice, Small } from '../../ui/recipes.tsx';
 import type { Row } from '../../worker/protocol.ts';
 import { PanelPart, PanelRow } from './panel-part.tsx';
@@ -90,20 +91,14 @@ export function PictureChooser({
       }}
     >
       <PanelRow>
-        <Action as="label" size="small">
+        <FileButton
+          size="small"
+          accept="image/png,image/jpeg,image/gif"
+          label="File of the picture"
+          take={(file) => void send(file, file.name, null)}
+        >
           A file …
-          <input
-            type="file"
-            accept="image/png,image/jpeg,image/gif"
-            aria-label="File of the picture"
-            hidden
-            onChange={(event) => {
-              const [file] = event.target.files ?? [];
-              if (file !== undefined) void send(file, file.name, null);
-              event.target.value = '';
-            }}
-          />
-        </Action>
+        </FileButton>
         <Field
           aria-label="Search the library, or paste a picture"
           placeholder="search the library, or paste a picture here"

@@ -2,11 +2,10 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { memo, useMemo } from 'react';
 import { Link } from 'react-router';
-import { USUAL_PACE } from '@alvex/core';
 import { useDeck } from '../../state/deck-store.ts';
 import { useAnswer } from '../../state/use-answer.ts';
 import { useSelected } from '../../state/selection.ts';
-import { count, grouped, speakingTime } from '../../ui/format.ts';
+import { count, duration, grouped } from '../../ui/format.ts';
 import { MOST_PRESENTED } from '../shared/long-deck.ts';
 
 const Foot = chakra('footer', {
@@ -24,6 +23,9 @@ const Foot = chakra('footer', {
     fontSize: 'xs',
     color: 'soft',
     '@media (max-width: 720px)': {
+      h: 'auto',
+      minH: '72px',
+      py: '4px',
       gridTemplateColumns: '90px minmax(0, 1fr)',
       px: '12px',
       '& > :last-child': { display: 'none' },
@@ -44,9 +46,8 @@ interface Props {
 export function Ribbon({ jump, first, last }: Props) {
   const pages = useDeck((state) => state.view?.pages);
   const sums = useDeck((state) => state.view?.sums);
-  const pace = useDeck((state) => state.view?.pace ?? USUAL_PACE);
   const target = useDeck((state) => state.view?.target ?? null);
-  const spoken = useMemo(() => pages?.spoken.reduce((sum, words) => sum + words, 0) ?? 0, [pages]);
+  const seconds = useMemo(() => pages?.seconds.reduce((sum, one) => sum + one, 0) ?? 0, [pages]);
   return (
     <Foot>
       <Box>
@@ -54,17 +55,17 @@ export function Ribbon({ jump, first, last }: Props) {
           {count(pages?.order.length ?? 0, 'slide')}
           {target?.unit === 'slides' && ` of ${target.amount}`}
         </chakra.b>
-        {speakingTime(spoken, pace)} {target?.unit === 'minutes' ? `of ${target.amount} min` : 'to speak'}
+        {duration(seconds)} {target?.unit === 'minutes' ? `of ${target.amount} min` : 'to speak'}
         {target === null && (pages?.order.length ?? 0) > MOST_PRESENTED && (
           <Link to="../map" style={{ color: 'inherit', display: 'block' }}>
-            a deck to be read; shorter?
+            long for a talk: shorten it
           </Link>
         )}
         <Ready />
       </Box>
       <Bars jump={jump} first={first} last={last} />
       {sums !== undefined && (
-        <Link to="../check" style={{ color: 'inherit', textAlign: 'right' }} aria-label="Where every word went">
+        <Link to="../check" style={{ color: 'inherit', textAlign: 'right' }} title="Where every word went">
           {grouped(sums.document)} words: <b>{grouped(sums.slides)}</b> on slides
           <br />
           <b>{grouped(sums.notes)}</b> spoken · <b>{grouped(sums.leftOut)}</b> left out · <b>{grouped(sums.lost)}</b>{' '}

@@ -128,11 +128,11 @@ function SlideActions({
       runs: plain('New point'),
     });
   return (
-    <Box display="flex" ml="auto" css={{ '& button': { px: 0, w: '24px', justifyContent: 'center' } }}>
+    <Box display="flex" flexWrap="wrap" w="100%" ml="-6px" css={{ '& button': { px: '6px', gap: '4px' } }}>
       {row.kind === 'content' && row.matter === null && (
         <>
           <Action look="quiet" size="small" aria-label="Add a point" title="Add a point" onClick={addPoint}>
-            <ListPlus size={ICON} />
+            <ListPlus size={ICON} aria-hidden="true" /> Point
           </Action>
           <Action
             look="quiet"
@@ -142,7 +142,7 @@ function SlideActions({
             aria-expanded={open === 'improve'}
             onClick={() => turn('improve')}
           >
-            <SlidersHorizontal size={ICON} />
+            <SlidersHorizontal size={ICON} aria-hidden="true" /> Improve
           </Action>
         </>
       )}
@@ -154,7 +154,7 @@ function SlideActions({
         aria-expanded={open === 'look'}
         onClick={() => turn('look')}
       >
-        <LayoutPanelLeft size={ICON} />
+        <LayoutPanelLeft size={ICON} aria-hidden="true" /> Look
       </Action>
       {row.matter !== null && row.matter !== 'cover' && (
         <Action
@@ -164,7 +164,7 @@ function SlideActions({
           title="Make it my own: it can be written, and does not follow the deck any more"
           onClick={() => edit(madeOwn(row, row.matter!))}
         >
-          <PenLine size={ICON} />
+          <PenLine size={ICON} aria-hidden="true" /> My own
         </Action>
       )}
       {row.matter === null && (
@@ -175,7 +175,7 @@ function SlideActions({
           title="Copy (d)"
           onClick={() => edit({ kind: 'duplicate', slide: row.slide, as: newId() })}
         >
-          <Copy size={ICON} />
+          <Copy size={ICON} aria-hidden="true" /> Copy
         </Action>
       )}
       <Action
@@ -185,16 +185,17 @@ function SlideActions({
         title={row.hidden ? 'Show again (h)' : 'Hide when presenting (h)'}
         onClick={() => edit({ kind: 'hide', slides, hidden: !row.hidden })}
       >
-        {row.hidden ? <Eye size={ICON} /> : <EyeOff size={ICON} />}
+        {row.hidden ? <Eye size={ICON} aria-hidden="true" /> : <EyeOff size={ICON} aria-hidden="true" />}{' '}
+        {row.hidden ? 'Show' : 'Hide'}
       </Action>
       <Action
         look="quiet"
         size="small"
-        aria-label="Take this slide out"
+        aria-label="Take out this slide"
         title="Take out (Delete); it can be brought back here"
         onClick={() => edit({ kind: 'remove', slides })}
       >
-        <Trash2 size={ICON} />
+        <Trash2 size={ICON} aria-hidden="true" /> Take out
       </Action>
     </Box>
   );

@@ -2,6 +2,7 @@
 import type { KeyboardEvent } from 'react';
 import {
   destinationsOf,
+  pageKey,
   plain,
   textKindOf,
   together,
@@ -12,7 +13,7 @@ import {
 } from '@alvex/core';
 import { useDeck } from '../../state/deck-store.ts';
 import { usePages } from '../../state/pages-store.ts';
-import { useSelected } from '../../state/selection.ts';
+import { select, useSelected } from '../../state/selection.ts';
 import { edit } from '../../state/log-store.ts';
 import type { Row } from '../../worker/protocol.ts';
 import { choosePassage, clearChosen, useChosen } from './chosen.ts';
@@ -25,7 +26,7 @@ export const KEYS: readonly (readonly [string, string])[] = [
   ['Page ↑ ↓', 'slide before, behind'],
   ['Alt ↑ ↓', 'move the point, or the slides chosen, up or down'],
   ['< >', 'a level out, a level in'],
-  ['c', 'cut: a slide starts at this passage'],
+  ['c', 'split: a slide starts at this passage'],
   ['j', 'join with the slide above'],
   ['s', 'speak it instead of showing it'],
   ['a', 'add a slide'],
@@ -225,5 +226,9 @@ export function nextSpill(from: number, by: 1 | -1): number {
 }
 
 /** A slide of one's own behind another; it has a title from the start, so that it is never blank. */
-export const addSlide = (after: SlideId | null): void =>
-  edit({ kind: 'add', slide: newId(), after, title: plain('New slide') });
+export function addSlide(after: SlideId | null): void {
+  const slide = newId();
+  edit({ kind: 'add', slide, after, title: plain('New slide') });
+  // It becomes the current one as soon as it is there.
+  select(null, pageKey(slide, 0));
+}

@@ -1,16 +1,17 @@
 /** The facing pages: one row a slide, its passages left, the drawn slide and its notes right. */
-import type { BlockId } from '@alvex/core';
+import type { BlockId, PageKey } from '@alvex/core';
 import { autoScrollForElements } from '@atlaskit/pragmatic-drag-and-drop-auto-scroll/element';
 import { Box } from '@chakra-ui/react';
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useEffectEvent, useRef, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { ask } from '../../state/core-link.ts';
 import { useDeck } from '../../state/deck-store.ts';
-import { select } from '../../state/selection.ts';
-import { Small } from '../../ui/recipes.tsx';
+import { select, useSelected } from '../../state/selection.ts';
+import { Small, Unseen } from '../../ui/recipes.tsx';
 import { VirtualRows } from '../../ui/virtual-rows.tsx';
 import { clearChosen } from './chosen.ts';
+import { focusRowSoon, useFocusKept } from './focus.ts';
 import { FacingRow } from './facing-row.tsx';
 import { TwoOutlines } from './outlines.tsx';
 import { Ribbon } from './ribbon.tsx';
@@ -20,11 +21,13 @@ import { onSlideKey } from './slide-keys.ts';
 const ROW_LEAST = 290;
 const PASSAGE = 34;
 
+const NO_PAGES: readonly PageKey[] = [];
+
 /** The block that the address names. */
 const blockAt = (search: URLSearchParams): BlockId | null => search.get('at') as BlockId | null;
 
 export function SlidesStation() {
-  const order = useDeck((state) => state.view?.pages.order) ?? [];
+  const order = useDeck((state) => state.view?.pages.order) ?? NO_PAGES;
   const scroller = useRef<HTMLDivElement>(null);
   const [search, setSearch] = useSearchParams();
   const [reading, setReading] = useState<Reading>('facing');
@@ -43,10 +46,25 @@ export function SlidesStation() {
     // All rows that were measured in a frame are placed together.
     useAnimationFrameWithResizeObserver: true,
   });
+  useFocusKept(scroller, reading === 'facing' && order.length > 0);
   const jump = (i: number) => {
     select(null, order[i] ?? null);
     virtualizer.scrollToIndex(i, { align: 'start' });
   };
+  const go = (i: number) => {
+    jump(i);
+    // Rows of other places stand there until the next frame.
+    requestAnimationFrame(() => focusRowSoon(scroller.current, i));
+  };
+  // A slide that was added is gone to as soon as it is there.
+  const before = useRef(order);
+  const added = useEffectEvent(() => {
+    const { row } = useSelected.getState();
+    const at = row === null || before.current.includes(row) ? -1 : order.indexOf(row);
+    if (at >= 0 && before.current.length > 0) go(at);
+    before.current = order;
+  });
+  useEffect(() => added(), [order]);
 
   // Other stations lead here with the block that was looked at.
   const at = blockAt(search);
@@ -79,6 +97,7 @@ export function SlidesStation() {
     );
   return (
     <Box h="100%" display="flex" flexDirection="column">
+      <Unseen as="h1">Slides beside their text</Unseen>
       <SlidesBar reading={reading} read={setReading} jump={jump} />
       {reading === 'outlines' ? (
         <TwoOutlines
@@ -100,7 +119,7 @@ export function SlidesStation() {
           data-testid="facing-pages"
           tabIndex={-1}
           outline="none"
-          onKeyDown={(event) => onSlideKey(event, jump)}
+          onKeyDown={(event) => onSlideKey(event, go)}
         >
           <VirtualRows
             virtualizer={virtualizer}

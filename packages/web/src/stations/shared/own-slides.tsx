@@ -1,7 +1,7 @@
 /** The author's own slides in a look that is only looked at. */
 import { chakra } from '@chakra-ui/react';
 import { useEffect } from 'react';
-import type { DeckLook, PageKey } from '@alvex/core';
+import type { DeckLook, PageKey, ThemeDesign } from '@alvex/core';
 import { SlideDrawing } from '../../canvas/slide-drawing.tsx';
 import { useDeck } from '../../state/deck-store.ts';
 import { usePages, wantDressed } from '../../state/pages-store.ts';
@@ -42,6 +42,16 @@ export function tellingSlides({ order, layouts }: Pages, most: number): readonly
     .sort((a, b) => a - b)
     .map((place) => order[place]!);
 }
+
+/** The slide that tells most of a look, but for covers and openers, of which most decks have few. */
+export function contentSlide({ order, layouts }: Pages): PageKey | undefined {
+  const telling = TELLING.filter((layout) => layout !== 'cover' && layout !== 'section');
+  const places = telling.map((layout) => layouts.indexOf(layout)).filter((place) => place >= 0);
+  return order[places[0] ?? layouts.findIndex((layout) => layout !== 'cover' && layout !== 'section')] ?? order.at(-1);
+}
+
+/** A theme as it is seen first; fonts, and colours that were made, stay as they are. */
+export const worn = (look: DeckLook, { name }: ThemeDesign): DeckLook => ({ ...look, theme: name });
 
 interface Props {
   readonly look: DeckLook;

@@ -1,0 +1,186 @@
+/** A talk: the speaker's window leads the audience's. */
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import type { Page } from '@playwright/test';
+import { bringIn, expect, test } from './alvex.ts';
+
+const report = readFileSync(join(import.meta.dirname, '../packages/demo/files/sallow-quay-feasibility-report.docx'));
+
+/** Opens both windows. */
+async function present(page: Page): Promise<Page> {
+  await page.getByRole('link', { name: 'Present' }).click();
+  const [audience] = await Promise.all([
+    page.waitForEvent('popup'),
+    page.getByRole('button', { name: 'Open the audience’s window' }).click(),
+  ]);
+  await expect(seen(audience)).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Audience’s window is open' })).toBeVisible();
+  return audience;
+}
+/** The slide that the audience sees. */
+const seen = (audience: Page) => audience.getByRole('img', { name: /^Slide \d/ }).filter({ visible: true });
+const position = (page: Page) => page.getByRole('status').filter({ hasText: /^slide \d/ });
+
+test('both windows are in step, led by keys and pointer in either', async ({ page, alvex }) => {
+  await bringIn(page, alvex, { name: 'report.docx', content: report });
+  const audience = await present(page);
+  await expect(seen(audience)).toHaveAccessibleName(/^Slide 1/);
+  await page.keyboard.press('ArrowRight');
+  await expect(seen(audience)).toHaveAccessibleName('Slide 2: What the tide gives us');
+  await expect(page.getByRole('region', { name: 'Speaker notes' })).toContainText('eleven thousand cubic metres');
+  await expect(page.getByRole('img', { name: /^Next: Slide 3/ })).toBeVisible();
+  // A remote control may speak to the audience's window.
+  await audience.keyboard.press('PageDown');
+  await expect(position(page)).toHaveText(/^slide 3 of/);
+  await audience.mouse.click(300, 200);
+  await expect(position(page)).toHaveText(/^slide 4 of/);
+  await page.keyboard.press('2');
+  await expect(position(page)).toContainText('go to 2');
+  await page.keyboard.press('Enter');
+  await expect(seen(audience)).toHaveAccessibleName(/^Slide 2/);
+  await page.keyboard.press('End');
+  await expect(page.getByText('This is the last slide')).toBeVisible();
+  await page.keyboard.press('Home');
+  await expect(seen(audience)).toHaveAccessibleName(/^Slide 1/);
+
+  await page.getByRole('button', { name: 'All slides' }).click();
+  await expect(page.getByRole('button', { name: 'Go to slide 1', exact: true })).toBeFocused();
+  await page.getByRole('button', { name: 'Go to slide 6' }).click();
+  await expect(seen(audience)).toHaveAccessibleName(/^Slide 6/);
+  await page.keyboard.press(' ');
+  await expect(seen(audience)).toHaveAccessibleName(/^Slide 7/);
+});
+
+test('a dark and a light screen, a spot, and the end', async ({ page, alvex }) => {
+  await bringIn(page, alvex, { name: 'report.docx', content: report });
+  const audience = await present(page);
+  await page.keyboard.press('b');
+  await expect(seen(audience)).toHaveCount(0);
+  await expect(page.getByText('The audience’s screen is dark')).toBeVisible();
+  await page.keyboard.press('w');
+  await expect(audience.locator('[data-screen=light]')).toBeVisible();
+  await page.keyboard.press('ArrowRight');
+  await expect(seen(audience)).toHaveAccessibleName(/^Slide 1/);
+
+  const slide = page.getByRole('img', { name: /^Slide 1/ });
+  const box = (await slide.boundingBox())!;
+  await page.mouse.move(box.x + box.width / 4, box.y + box.height / 2);
+  const spot = audience.locator('[data-spot]');
+  await expect(spot).toBeVisible();
+  const at = (await spot.boundingBox())!;
+  expect(Math.abs(at.x + at.width / 2 - 960 / 4)).toBeLessThan(6);
+  await page.mouse.move(5, 5);
+  await expect(spot).toHaveCount(0);
+
+  await page.getByRole('link', { name: 'End the talk' }).click();
+  await expect(audience.getByText('The talk has ended.')).toBeVisible();
+  await expect(page).toHaveURL(/\/slides$/);
+});
+
+test('the talk goes on when the server is gone, pictures included', async ({ page, alvex }) => {
+  await bringIn(page, alvex, { name: 'report.docx', content: report });
+  const audience = await present(page);
+  const pictures = audience.locator('image');
+  // All that the talk needs is brought at its beginning.
+  const brought = () =>
+    page.evaluate(
+      () =>
+        new Set(
+          performance.getEntriesByType('resource').flatMap(({ name }) => (/\/pictures\//.test(name) ? [name] : [])),
+        ).size,
+    );
+  await expect.poll(brought).toBeGreaterThanOrEqual(3);
+  await page.context().setOffline(true);
+  for (let i = 0; i < 2; i++) await page.keyboard.press('ArrowRight');
+  await expect(seen(audience)).toHaveAccessibleName(/^Slide 3/);
+  await expect(pictures.first()).toBeAttached();
+  const drawn = await audience.evaluate(async () => {
+    const found = [...document.querySelectorAll('image')].map((one) => one.getAttribute('href')!);
+    return Promise.all(
+      found.map(async (href) => {
+        const image = new Image();
+        image.src = href;
+        return image.decode().then(
+          () => image.naturalWidth > 0,
+          () => false,
+        );
+      }),
+    );
+  });
+  expect(drawn.length).toBeGreaterThan(0);
+  expect(drawn).not.toContain(false);
+  await page.keyboard.press('End');
+  await expect(seen(audience)).toHaveAccessibleName(/What we ask of the meeting/);
+  await page.context().setOffline(false);
+});
+
+test('the clock keeps time against the plan', async ({ page, alvex }) => {
+  await bringIn(page, alvex, { name: 'report.docx', content: report });
+  await page.clock.install({ time: new Date('2026-03-14T10:00:00') });
+  await page.getByRole('link', { name: 'Present' }).click();
+  const time = page.getByRole('region', { name: 'Time' });
+  await expect(time).toContainText('the clock starts with your first move');
+  await page.keyboard.press('ArrowRight');
+  await page.clock.runFor('20:00');
+  await expect(time).toContainText('20:00of');
+  await expect(time).toContainText(/\d+:\d\d behind/);
+  await expect(time).toContainText('10:20');
+  await time.getByRole('button', { name: 'Start the clock again' }).click();
+  await page.clock.runFor(2000);
+  await expect(time).toContainText('on time');
+});
+
+test('a window that is loaded again goes on where the talk was; one that was ended begins anew', async ({
+  page,
+  alvex,
+}) => {
+  await bringIn(page, alvex, { name: 'report.docx', content: report });
+  const audience = await present(page);
+  for (let i = 0; i < 3; i++) await page.keyboard.press('ArrowRight');
+  await expect(seen(audience)).toHaveAccessibleName(/^Slide 4/);
+  await page.reload();
+  await expect(position(page)).toHaveText(/^slide 4 of/);
+  await expect(page.getByRole('region', { name: 'Time' })).not.toContainText('starts with your first move');
+  await expect(page.getByRole('button', { name: 'Audience’s window is open' })).toBeVisible();
+  await page.keyboard.press('ArrowRight');
+  await expect(seen(audience)).toHaveAccessibleName(/^Slide 5/);
+  await audience.reload();
+  await expect(seen(audience)).toHaveAccessibleName(/^Slide 5/);
+  await page.getByRole('link', { name: 'End the talk' }).click();
+  await page.getByRole('link', { name: 'Present' }).click();
+  await expect(position(page)).toHaveText(/^slide 1 of/);
+});
+
+test('hidden slides are left out; without any there is nothing to present', async ({ page, alvex }) => {
+  await bringIn(page, alvex, { name: 'three.md', content: '# First\n\n- a\n\n# Second\n\n- b\n\n# Third\n\n- c\n' });
+  await page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name: 'Slides' }).click();
+  await page.getByRole('button', { name: 'Hide' }).nth(1).click();
+  await page.getByRole('link', { name: 'Present' }).click();
+  await expect(position(page)).toHaveText('slide 1 of 2');
+  await page.keyboard.press(' ');
+  await expect(page.getByRole('img', { name: 'Slide 3: Third' })).toBeVisible();
+
+  await page.goto(`${alvex.address}/decks/00000000-0000-4000-8000-000000000000/present`);
+  await expect(page.getByRole('heading', { name: 'This deck could not be opened' })).toBeVisible();
+});
+
+test('one screen is enough, and notes can be read from further away', async ({ page, alvex }) => {
+  await bringIn(page, alvex, { name: 'report.docx', content: report });
+  await page.getByRole('link', { name: 'Present' }).click();
+  const notes = page.getByRole('region', { name: 'Speaker notes' });
+  await expect(position(page)).toHaveText(/^slide 1 of/);
+  await page.keyboard.press('ArrowRight');
+  const paragraph = notes.getByText('eleven thousand cubic metres');
+  const size = () => paragraph.evaluate((node) => parseFloat(getComputedStyle(node).fontSize));
+  const before = await size();
+  await page.getByRole('button', { name: 'Larger notes' }).click();
+  expect(await size()).toBeGreaterThan(before);
+  await page.getByRole('button', { name: 'Show on this screen' }).click();
+  await expect(page.getByRole('region', { name: 'Speaker notes' })).toHaveCount(0);
+  await page.keyboard.press('ArrowRight');
+  await expect(seen(page)).toHaveAccessibleName(/^Slide 3/);
+  await page.evaluate(() => document.exitFullscreen().catch(() => {}));
+  await page.keyboard.press('Escape');
+  await expect(notes).toBeVisible();
+  await expect(position(page)).toHaveText(/^slide 3 of/);
+});

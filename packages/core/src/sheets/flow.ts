@@ -1,0 +1,182 @@
+/** Sets paragraphs one below the other, on as many sheets as they need. */
+import { EMU_PER_POINT, emuFromPt, pt, type Emu } from '../base/index.ts';
+import { drawnPiece, drawParagraph, measurePara, placeText, type SetParagraph } from '../scene/index.ts';
+import type { Frame, Palette, Theme } from '../theme/index.ts';
+import { plain, type Wanted } from './paragraphs.ts';
+import type { PlacedSlide, Sheet, SheetText } from './sheet.ts';
+
+export const MARGIN = 56; // points
+const FOOT = 30; // points, from the lower edge of the sheet
+const SIZES = { section: 16, slide: 12.5, text: 10.5, foot: 8.5 } as const;
+const GREY = '5A5A5A';
+
+/** Print is dark on white, whatever the slides are. */
+const PRINTED: Palette = {
+  ground: 'FFFFFF',
+  panel: 'F2F2F2',
+  text: '1C1C1C',
+  muted: GREY,
+  link: '0B4A7A',
+  ...{
+    accent1: '1C1C1C',
+    accent2: '1C1C1C',
+    accent3: '1C1C1C',
+    accent4: '1C1C1C',
+    accent5: '1C1C1C',
+    accent6: '1C1C1C',
+  },
+};
+
+/** The deck's fonts, with levels that suit small type. */
+function printedTheme(theme: Theme): Theme {
+  const { template: _, ...rest } = theme;
+  const levels = theme.levels.map((level, i) => ({
+    ...level,
+    scale: 1,
+    color: 'text' as const,
+    bulletColor: 'text' as const,
+    indent: 14 * (i + 1),
+    hanging: 11,
+    spaceBefore: 0.28,
+  }));
+  return { ...rest, palette: PRINTED, levels: levels as unknown as Theme['levels'] };
+}
+
+interface Draft {
+  slides: PlacedSlide[];
+  texts: SheetText[];
+  lines: Sheet['lines'][number][];
+}
+
+export class Flow {
+  readonly #theme: Theme;
+  readonly #title: string;
+  readonly #drafts: Draft[] = [];
+  readonly width: number;
+  readonly height: number;
+  /** Where the next paragraph begins. */
+  y = MARGIN;
+
+  constructor([width, height]: readonly [number, number], theme: Theme, title: string) {
+    this.width = width;
+    this.height = height;
+    this.#theme = printedTheme(theme);
+    this.#title = title;
+  }
+
+  get room(): number {
+    return this.width - 2 * MARGIN;
+  }
+  get bottom(): number {
+    return this.height - MARGIN;
+  }
+  get sheet(): Draft {
+    return this.#drafts.at(-1) ?? this.begin();
+  }
+
+  /** Begins a sheet. */
+  begin(): Draft {
+    const draft: Draft = { slides: [], texts: [], lines: [] };
+    this.#drafts.push(draft);
+    this.y = MARGIN;
+    return draft;
+  }
+
+  /** @param together Points below it that must stand on the same sheet. */
+  put({ para, language, ...what }: Wanted, together = 0): void {
+    const size = what.as === 'heading' ? (what.level === 1 ? SIZES.section : SIZES.slide) : SIZES.text;
+    const frame = this.#frame(what.as === 'heading');
+    const theme = this.#theme;
+    const { lines, lineHeight, setting } = measurePara(para, frame, theme, size);
+    const [set] = placeText([para], frame, theme, size);
+    if (set === undefined) return;
+    const begun = this.sheet;
+    const atTop = this.y === MARGIN && begun.texts.length === 0;
+    const space = atTop
+      ? 0
+      : what.as === 'heading'
+        ? size * (what.level === 1 ? 1.6 : 1.1)
+        : lineHeight * setting.spaceBefore;
+    const atLeast = Math.min(2, Math.max(1, lines.length)) * lineHeight + together;
+    if (!atTop && this.y + space + atLeast > this.bottom) this.begin();
+    else this.y += space;
+    let from = 0;
+    while (from < set.lines.length) {
+      const fits = Math.max(1, Math.floor((this.bottom - this.y + 0.01) / lineHeight));
+      const to = Math.min(set.lines.length, from + fits);
+      const part = portion(set, from, to, this.y - from * lineHeight);
+      const pieces = drawParagraph(part, frame, theme, PRINTED).map(drawnPiece);
+      this.sheet.texts.push({
+        ...what,
+        marked: from === 0 && setting.bullet !== null && set.bulletX !== null,
+        continues: from > 0,
+        language,
+        x: MARGIN,
+        y: this.y,
+        width: this.room,
+        height: (to - from) * lineHeight,
+        pieces,
+      });
+      this.y += (to - from) * lineHeight;
+      from = to;
+      if (from < set.lines.length) this.begin();
+    }
+  }
+
+  sheets(): readonly Sheet[] {
+    return this.#drafts.map((draft, i) => ({
+      width: this.width,
+      height: this.height,
+      ...draft,
+      foot: this.#foot(i + 1, this.#drafts.length),
+    }));
+  }
+
+  #foot(number: number, of: number): Sheet['foot'] {
+    const frame: Frame = { ...this.#frame(false), y: emuFromPt(this.height - FOOT - SIZES.foot) };
+    const { lines } = measurePara(plain(this.#title), frame, this.#theme, SIZES.foot);
+    const [first] = lines;
+    const title = first === undefined ? '' : this.#title.slice(first.start, first.end);
+    const [begin, end] = this.#theme.mirrored === true ? (['right', 'left'] as const) : (['left', 'right'] as const);
+    const set = [
+      ...placeText([plain(title)], { ...beside(frame, begin), align: begin }, this.#theme, SIZES.foot),
+      ...placeText([plain(`${number} / ${of}`)], { ...frame, align: end }, this.#theme, SIZES.foot),
+    ];
+    return set.flatMap((para) => drawParagraph(para, frame, this.#theme, { ...PRINTED, text: GREY }).map(drawnPiece));
+  }
+
+  #frame(strong: boolean): Frame {
+    return {
+      role: 'body',
+      anchor: 'top',
+      align: this.#theme.mirrored === true ? 'right' : 'left',
+      x: emuFromPt(MARGIN),
+      y: 0 as Emu,
+      width: emuFromPt(this.room),
+      height: emuFromPt(this.height),
+      style: {
+        font: strong ? 'heading' : 'body',
+        bold: strong,
+        color: 'text',
+        sizes: [pt(SIZES.text)],
+        lineSpacing: 1.12,
+      },
+    };
+  }
+}
+
+const NUMBER = 80 * EMU_PER_POINT;
+/** Without the room of the sheet's number at its other end. */
+const beside = (frame: Frame, begin: 'left' | 'right'): Frame => ({
+  ...frame,
+  x: (frame.x + (begin === 'left' ? 0 : NUMBER)) as Emu,
+  width: (frame.width - NUMBER) as Emu,
+});
+
+/** Some lines of a paragraph, so far down; its mark stands before the first. */
+function portion(set: SetParagraph, from: number, to: number, down: number): SetParagraph {
+  const lines = set.lines
+    .slice(from, to)
+    .map((line) => ({ ...line, baseline: (line.baseline + emuFromPt(down)) as Emu }));
+  return { ...set, lines, bulletX: from === 0 ? set.bulletX : null };
+}

@@ -1,0 +1,2 @@
+export * from './make-sheets.ts';
+export * from './sheet.ts';

@@ -1,0 +1,48 @@
+/** Writes what was converted in any of the formats: what server and command line share, so that both give the same bytes. */
+import { deflateRawSync } from 'node:zlib';
+import {
+  DEFLATE_SETTINGS,
+  fontsUsed,
+  sceneOf,
+  writeDeck,
+  type Converted,
+  type FormatName,
+  type PictureData,
+  type SheetOptions,
+} from '@alvex/core';
+import { embeddableFonts } from '@alvex/font-files';
+import { scalePictures } from '@alvex/raster';
+
+export interface OutputOptions {
+  /** See `WriteOptions` of core. */
+  readonly origin?: string | undefined;
+  readonly template?: Uint8Array | undefined;
+  /** Whether a presentation brings its fonts along. */
+  readonly fonts?: boolean;
+  /** What a PDF shows; slides alone, where it is not said. */
+  readonly sheets?: Partial<SheetOptions>;
+  /** Told what share is written, 0 to 1. */
+  readonly progress?: (done: number) => void;
+}
+
+/** The same deck gives the same bytes. @throws ReadError for a template that cannot be read. */
+export async function writeOutput(
+  format: FormatName,
+  converted: Converted,
+  pictures: readonly PictureData[],
+  { origin, template, fonts = false, sheets = {}, progress }: OutputOptions = {},
+): Promise<Uint8Array> {
+  const scaled = await scalePictures(pictures, converted);
+  if (format === 'pdf') {
+    // Taken when it is needed: it brings a layout engine of some megabytes.
+    const { writePdf } = await import('./pdf/write-pdf.ts');
+    const options = { print: 'slides', paper: 'a4', ...sheets } as const;
+    return writePdf(sceneOf(converted), scaled, progress === undefined ? options : { ...options, progress });
+  }
+  return writeDeck(format, converted, scaled, {
+    deflate: (part) => deflateRawSync(part, DEFLATE_SETTINGS),
+    ...(origin === undefined ? {} : { origin }),
+    ...(template === undefined ? {} : { template }),
+    ...(fonts ? { fonts: await embeddableFonts(fontsUsed(converted.pages, converted.theme)) } : {}),
+  });
+}

@@ -1,0 +1,39 @@
+/** The speaker's window: where one stands, what to say, how long one has. It leads the audience's. */
+import { Box } from '@chakra-ui/react';
+import { useEffect } from 'react';
+import { Link, useParams } from 'react-router';
+import { useDeck } from '../state/deck-store.ts';
+import { openDeck } from '../state/session.ts';
+import { Action, Heading, Small } from '../ui/recipes.tsx';
+import { SpeakerView } from './speaker-view.tsx';
+
+export function SpeakerPage() {
+  const { id = '' } = useParams();
+  useEffect(() => void openDeck(id), [id]);
+  const { phase, failure, deck, view } = useDeck();
+  const shown = view?.pages.hidden.some((hidden) => !hidden) ?? false;
+  return (
+    <>
+      <title>{`${deck?.name ?? 'Deck'} · Speaker · Alvex`}</title>
+      {phase === 'open' && deck !== null && view !== null && shown ? (
+        <SpeakerView deck={deck} pages={view.pages} />
+      ) : (
+        <Box as="main" maxW="520px" mx="auto" pt="14vh" px="24px" display="grid" gap="12px" justifyItems="start">
+          <Heading>
+            {phase === 'failed'
+              ? 'This deck could not be opened'
+              : phase === 'open'
+                ? 'There is no slide to present'
+                : 'Opening the deck …'}
+          </Heading>
+          <Small>{failure ?? (phase === 'open' ? 'All of its slides are hidden, or it has none.' : '')}</Small>
+          {(phase === 'failed' || phase === 'open') && (
+            <Link to={`/decks/${id}/slides`}>
+              <Action as="span">Back to the slides</Action>
+            </Link>
+          )}
+        </Box>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,248 @@
+/** What a speaker's eyes go to: where am I, what do I say, how long have I. */
+import { Box, chakra } from '@chakra-ui/react';
+import { useEffect, useRef, useState } from 'react';
+import { Link } from 'react-router';
+import type { DeckSummary } from '@alvex/contract';
+import { SlideDrawing } from '../canvas/slide-drawing.tsx';
+import { useAhead } from './draw-ahead.ts';
+import { usePage } from '../state/use-page.ts';
+import { Action, Small } from '../ui/recipes.tsx';
+import { RunsText } from '../ui/runs.tsx';
+import type { Pages } from '../worker/protocol.ts';
+import { AllSlides } from './all-slides.tsx';
+import { fillScreen } from './audience-page.tsx';
+import { endTalk } from './kept-talk.ts';
+import { Stage } from './stage.tsx';
+import { useTalk } from './use-talk.ts';
+import { Time, Where } from './where-and-when.tsx';
+
+const Desk = chakra('main', {
+  base: {
+    position: 'fixed',
+    inset: 0,
+    bg: 'paper',
+    display: 'grid',
+    gridTemplateRows: 'auto auto minmax(0, 1fr) auto',
+  },
+});
+const Top = chakra('header', {
+  base: {
+    display: 'flex',
+    flexWrap: 'wrap',
+    alignItems: 'center',
+    gap: '6px 14px',
+    px: '20px',
+    py: '9px',
+    bg: 'card',
+    borderBottom: '1px solid',
+    borderColor: 'line',
+  },
+});
+const Facing = chakra('div', {
+  base: {
+    display: 'grid',
+    gridTemplateColumns: 'minmax(0, 1.15fr) minmax(0, 1fr)',
+    gap: '28px',
+    px: '28px',
+    py: '18px',
+    minH: 0,
+    '@media (max-width: 760px)': {
+      gridTemplateColumns: 'minmax(0, 1fr)',
+      gridTemplateRows: 'auto minmax(0, 1fr)',
+      px: '14px',
+    },
+  },
+});
+const Words = chakra('section', {
+  base: { overflowY: 'auto', fontFamily: 'heading', lineHeight: 1.5, minW: 0, overflowWrap: 'anywhere', pr: '8px' },
+});
+const Seen = chakra('section', {
+  base: {
+    display: 'grid',
+    gap: '10px',
+    alignContent: 'start',
+    minW: 0,
+    overflowY: 'auto',
+    '@media (max-width: 760px)': { order: -1, gridTemplateColumns: '2fr 1fr', alignItems: 'start' },
+  },
+});
+const Paper = chakra('div', {
+  base: { border: '1px solid', borderColor: 'line', position: 'relative', lineHeight: 0 },
+});
+const SIZES = [16, 19, 22, 26, 31, 37, 44] as const; // pixels
+const KEPT_SIZE = 'alvex.speaker-size';
+
+interface Props {
+  readonly deck: DeckSummary;
+  readonly pages: Pages;
+}
+
+export function SpeakerView({ deck, pages }: Props) {
+  const { talk, slides, here, now, next, move, setSpot, audience } = useTalk(deck.id, pages);
+  const { row } = usePage(here.key);
+  const [size, setSize] = useState(() => Number(localStorage.getItem(KEPT_SIZE) ?? 2));
+  const [all, setAll] = useState(false);
+  const [alone, setAlone] = useState(false);
+  // The focus waits here: on a button, Space and Enter would press it again in the place of going on.
+  const notes = useRef<HTMLElement>(null);
+  useAhead(deck.id, slides);
+  const resize = (by: number) => {
+    const wanted = Math.max(0, Math.min(SIZES.length - 1, size + by));
+    localStorage.setItem(KEPT_SIZE, String(wanted));
+    setSize(wanted);
+  };
+  useEffect(() => {
+    const left = () => document.fullscreenElement === null && setAlone(false);
+    document.addEventListener('fullscreenchange', left);
+    return () => document.removeEventListener('fullscreenchange', left);
+  }, []);
+  const last = talk.at === slides.length - 1;
+  if (alone && now !== null)
+    return (
+      <>
+        <Stage deck={deck.id} now={now} next={next} screen={talk.screen} spot={null} move={move} />
+        <Leave leave={() => setAlone(false)} />
+      </>
+    );
+  return (
+    <Desk>
+      <Top>
+        <Link to={`/decks/${deck.id}/slides`} onClick={() => endTalk(deck.id)}>
+          <Action as="span" size="small">
+            End the talk
+          </Action>
+        </Link>
+        <Box as="h1" fontFamily="heading" fontWeight={600} mr="auto" fontSize="md">
+          {deck.name}
+        </Box>
+        <Action size="small" aria-expanded={all} onClick={() => setAll(!all)}>
+          All slides
+        </Action>
+        <Action
+          size="small"
+          onClick={() => {
+            setAlone(true);
+            void fillScreen();
+          }}
+        >
+          Show on this screen
+        </Action>
+        <Action
+          size="small"
+          look={audience ? 'plain' : 'main'}
+          onClick={() => {
+            notes.current?.focus();
+            window.open(`/decks/${deck.id}/audience`, `alvex-${deck.id}`, 'popup,width=960,height=560');
+          }}
+        >
+          {audience ? 'Audience’s window is open' : 'Open the audience’s window'}
+        </Action>
+      </Top>
+      <Where talk={talk} slides={slides} pages={pages} />
+      <Facing>
+        <Words ref={notes} aria-label="Speaker notes" tabIndex={0}>
+          <Box display="flex" gap="6px" alignItems="center" fontFamily="body" mb="10px">
+            <Small>Notes</Small>
+            <Action
+              size="small"
+              look="quiet"
+              aria-label="Smaller notes"
+              disabled={size === 0}
+              onClick={() => resize(-1)}
+            >
+              A−
+            </Action>
+            <Action
+              size="small"
+              look="quiet"
+              aria-label="Larger notes"
+              disabled={size === SIZES.length - 1}
+              onClick={() => resize(1)}
+            >
+              A+
+            </Action>
+          </Box>
+          <Box fontSize={`${SIZES[size] ?? SIZES[2]}px`} display="grid" gap="0.6em">
+            {row?.notes.length === 0 && <Small>This slide has no notes.</Small>}
+            {row?.notes.map((note) => (
+              <Box as="p" key={note.id} pl={note.kind === 'item' ? `${note.depth * 1.1}em` : undefined}>
+                {note.kind === 'item' && `${note.mark?.text ?? '•'} `}
+                <RunsText runs={note.runs} />
+              </Box>
+            ))}
+          </Box>
+        </Words>
+        <Seen aria-label="Slides">
+          <Paper
+            onPointerMove={({ currentTarget, clientX, clientY }) => {
+              const { left, top, width, height } = currentTarget.getBoundingClientRect();
+              setSpot([(clientX - left) / width, (clientY - top) / height]);
+            }}
+            onPointerLeave={() => setSpot(null)}
+          >
+            {now !== null && (
+              <SlideDrawing drawing={now.drawing} deck={deck.id} number={now.number} label={now.label} />
+            )}
+            {talk.screen !== 'slide' && (
+              <Box
+                position="absolute"
+                inset="0"
+                display="grid"
+                placeContent="center"
+                lineHeight={1.4}
+                role="status"
+                style={
+                  talk.screen === 'dark'
+                    ? { background: 'rgba(0,0,0,0.82)', color: '#FFFFFF' }
+                    : { background: 'rgba(255,255,255,0.9)', color: '#000000' }
+                }
+              >
+                The audience’s screen is {talk.screen}
+              </Box>
+            )}
+          </Paper>
+          <Box display="grid" gap="4px" w="58%" css={{ '@media (max-width: 760px)': { width: '100%' } }}>
+            <Small>{last ? 'This is the last slide' : 'Next'}</Small>
+            {!last && next !== null && (
+              <Paper>
+                <SlideDrawing
+                  drawing={next.drawing}
+                  deck={deck.id}
+                  number={next.number}
+                  label={`Next: ${next.label}`}
+                />
+              </Paper>
+            )}
+          </Box>
+          <Small>
+            The pointer on the slide is a spot for the audience. Keys: arrows, Page keys or Space; a number and Enter; B
+            dark, W light.
+          </Small>
+        </Seen>
+      </Facing>
+      <Time talk={talk} slides={slides} restart={() => move({ move: 'start-clock' })} />
+      {all && (
+        <AllSlides
+          deck={deck.id}
+          slides={slides}
+          at={talk.at}
+          go={(to) => move({ move: 'go', to })}
+          close={() => {
+            setAll(false);
+            notes.current?.focus();
+          }}
+        />
+      )}
+    </Desk>
+  );
+}
+
+/** Escape, where the browser did not fill the screen. */
+function Leave({ leave }: { readonly leave: () => void }) {
+  useEffect(() => {
+    const onKey = ({ key }: KeyboardEvent) => key === 'Escape' && leave();
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, [leave]);
+  return null;
+}

@@ -1,0 +1,102 @@
+import { describe, expect, test } from '@jest/globals';
+import { ahead, beginTalk, clockTime, moved, moveOf, withSlides, type Move, type Talk } from './talk.ts';
+
+/** @param moves One a second, from second 10 on. */
+const after = (moves: readonly Move[], talk: Talk = beginTalk([1, 2, 3, 4, 5])): Talk =>
+  moves.reduce((before, move, i) => moved(before, move, 10_000 + i * 1000), talk);
+const move = (name: Exclude<Move['move'], 'digit' | 'go'>): Move => ({ move: name }) as Move;
+const digits = (text: string): Move[] => [...text].map((digit) => ({ move: 'digit', digit }));
+const press = (key: string, more: object = {}) =>
+  moveOf({ key, ctrlKey: false, metaKey: false, altKey: false, ...more });
+
+describe('moves', () => {
+  test('on, back, to both ends, and never beyond', () => {
+    expect(after([move('next'), move('next'), move('back')]).at).toBe(1);
+    expect(after([move('back')]).at).toBe(0);
+    expect(after([move('last'), move('next')]).at).toBe(4);
+    expect(after([move('last'), move('first')]).at).toBe(0);
+    expect(after([{ move: 'go', to: 3 }]).at).toBe(3);
+  });
+
+  test('a number and Enter goes to that slide; Enter alone goes on', () => {
+    expect(after([...digits('4'), move('enter')])).toMatchObject({ at: 3, typed: '' });
+    expect(after([...digits('40'), move('enter')]).at).toBe(4);
+    expect(after([...digits('0'), move('enter')]).at).toBe(0);
+    expect(after([move('enter')]).at).toBe(1);
+    expect(after([...digits('3'), move('leave'), move('enter')]).at).toBe(1);
+  });
+
+  test('a dark or light screen covers the slide; what moves on first shows it again', () => {
+    expect(after([move('dark')])).toMatchObject({ screen: 'dark', at: 0 });
+    expect(after([move('dark'), move('light')]).screen).toBe('light');
+    expect(after([move('dark'), move('dark')]).screen).toBe('slide');
+    expect(after([move('light'), move('next')])).toMatchObject({ screen: 'slide', at: 0 });
+    expect(after([move('dark'), { move: 'go', to: 2 }])).toMatchObject({ screen: 'slide', at: 2 });
+  });
+
+  test.each([
+    ['ArrowRight', 'next'],
+    ['PageDown', 'next'],
+    [' ', 'next'],
+    ['ArrowLeft', 'back'],
+    ['PageUp', 'back'],
+    ['Home', 'first'],
+    ['End', 'last'],
+    ['B', 'dark'],
+    ['.', 'dark'],
+    ['w', 'light'],
+    ['Escape', 'leave'],
+    ['Enter', 'enter'],
+  ])('the key %s', (key, name) => {
+    expect(press(key)).toEqual({ move: name });
+  });
+  test('digits are typed; other keys, and those of the browser, do nothing', () => {
+    expect(press('7')).toEqual({ move: 'digit', digit: '7' });
+    for (const key of ['q', 'Tab', 'F5', 'Shift', 'toString']) expect(press(key)).toBeUndefined();
+    expect(press('w', { ctrlKey: true })).toBeUndefined();
+    expect(press('ArrowLeft', { altKey: true })).toBeUndefined();
+  });
+});
+
+describe('the clock', () => {
+  test('runs from the first move on, and for each slide anew', () => {
+    expect(beginTalk([1, 2, 3])).toMatchObject({ since: null, slideSince: null });
+    const talk = after([move('next'), move('next'), move('back'), move('next')]);
+    expect(talk).toMatchObject({ since: 10_000, slideSince: 13_000 });
+    expect(after([...digits('12')]).since).toBeNull();
+    expect(after([move('start-clock')], talk)).toMatchObject({ at: 2, since: 10_000, slideSince: 10_000 });
+  });
+
+  test('says how far the talk is before or behind its plan', () => {
+    const plan = [60, 60, 60];
+    const talk = moved(beginTalk([1, 2, 3]), move('next'), 0); // on the second slide at once: a minute ahead
+    expect(ahead(beginTalk([1, 2, 3]), plan, 99_000)).toBe(0);
+    expect(ahead(talk, plan, 0)).toBe(60);
+    expect(ahead(talk, plan, 60_000)).toBe(60);
+    // Staying longer than was planned costs what is over.
+    expect(ahead(talk, plan, 150_000)).toBe(-30);
+  });
+
+  test.each([
+    [0, '0:00'],
+    [59.9, '0:59'],
+    [247, '4:07'],
+    [3750, '1:02:30'],
+    [-3, '0:00'],
+  ])('%d seconds are %s', (seconds, text) => {
+    expect(clockTime(seconds)).toBe(text);
+  });
+});
+
+test('slides that come and go leave the talk where it is', () => {
+  const talk = after([move('next'), move('next')]);
+  expect(withSlides(talk, [1, 2, 3, 4, 5, 6, 7], 4)).toMatchObject({ at: 4, since: talk.since });
+  expect(withSlides(talk, [1], 2).at).toBe(0);
+});
+
+test('a number is the one that stands on the slide, though others are hidden', () => {
+  const talk = beginTalk([1, 3, 4, 7]);
+  expect(after([...digits('4'), move('enter')], talk).at).toBe(2);
+  expect(after([...digits('5'), move('enter')], talk).at).toBe(3);
+  expect(after([...digits('9'), move('enter')], talk).at).toBe(3);
+});

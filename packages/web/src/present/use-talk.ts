@@ -1,0 +1,114 @@
+/** The talk of the open deck: its state, and the audience's window that follows it. */
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import type { PageKey } from '@alvex/core';
+import { usePage } from '../state/use-page.ts';
+import type { Pages } from '../worker/protocol.ts';
+import { TalkLine, type SlideToShow, type SpeakerSays, type StageSays } from './channel.ts';
+import { keepTalk, resumedTalk } from './kept-talk.ts';
+import { shownSlides, type ShownSlide } from './shown-slides.ts';
+import { moved, moveOf, withSlides, type Move, type Talk } from './talk.ts';
+
+export function useTalk(deck: string, pages: Pages) {
+  const slides = useMemo(() => shownSlides(pages), [pages]);
+  const [talk, setTalk] = useState<Talk>(() => resumedTalk(deck, slides));
+  const [spot, setSpot] = useState<readonly [number, number] | null>(null);
+  const [audience, setAudience] = useState(false);
+  const line = useRef<TalkLine<SpeakerSays, StageSays> | null>(null);
+  const move = useCallback((made: Move) => setTalk((before) => moved(before, made, Date.now())), []);
+
+  // Slides that come or go while one speaks leave the one that is seen where it is.
+  const key = useRef<PageKey | undefined>(undefined);
+  useEffect(() => {
+    const at = slides.findIndex((slide) => slide.key === key.current);
+    const numbers = slides.map(({ number }) => number);
+    setTalk((before) => withSlides(before, numbers, at < 0 ? before.at : at));
+  }, [slides]);
+  const here = slides[Math.min(talk.at, slides.length - 1)]!;
+  useEffect(() => {
+    key.current = here.key;
+    if (talk.since !== null) keepTalk(deck, { key: here.key, talk });
+  }, [deck, here.key, talk]);
+
+  const now = useSlide(here);
+  const next = useSlide(slides[talk.at + 1] ?? here);
+  useSlide(slides[talk.at + 2] ?? here);
+  const said = useMemo<SpeakerSays | null>(
+    () => (now === null ? null : { says: 'show', now, next, screen: talk.screen }),
+    [now, next, talk.screen],
+  );
+  const newest = useRef(said);
+  useEffect(() => {
+    newest.current = said;
+    if (said !== null) line.current?.say(said);
+  }, [said]);
+  useEffect(() => line.current?.say({ says: 'point', at: spot }), [spot]);
+
+  useEffect(() => {
+    const opened = new TalkLine<SpeakerSays, StageSays>(deck, 'speaker', (message) => {
+      if (message.says === 'moved') move(message.move);
+      else setAudience(message.says === 'here');
+      if (message.says === 'here' && newest.current !== null) opened.say(newest.current);
+    });
+    line.current = opened;
+    const end = () => opened.say({ says: 'end' });
+    window.addEventListener('pagehide', end);
+    return () => {
+      window.removeEventListener('pagehide', end);
+      end();
+      opened.close();
+    };
+  }, [deck, move]);
+
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      const { target } = event;
+      // A button is pressed by these, a field is written in by all.
+      const onControl = target instanceof Element && target.closest('button, a') !== null;
+      if (target instanceof HTMLElement && target.closest('input, select, textarea') !== null) return;
+      if (onControl && (event.key === ' ' || event.key === 'Enter')) return;
+      const made = moveOf(event);
+      if (made === undefined) return;
+      event.preventDefault();
+      move(made);
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, [move]);
+  useAwake();
+  return { talk, slides, here, now, next, move, setSpot, audience };
+}
+
+function useSlide({ key, number }: ShownSlide): SlideToShow | null {
+  const { row, drawing } = usePage(key);
+  const title = row?.title.runs.map(({ text }) => text).join('') ?? '';
+  return useMemo(
+    () =>
+      drawing === undefined ? null : { drawing, number, label: `Slide ${number}${title === '' ? '' : `: ${title}`}` },
+    [drawing, number, title],
+  );
+}
+
+/** Keeps the screen awake as long as one speaks, where the browser can. */
+export function useAwake(): void {
+  useEffect(() => {
+    let lock: WakeLockSentinel | undefined;
+    let left = false;
+    const take = () => {
+      if (document.visibilityState !== 'visible' || !('wakeLock' in navigator)) return;
+      navigator.wakeLock.request('screen').then(
+        (given) => {
+          lock = given;
+          if (left) void given.release();
+        },
+        () => {}, // refused, as on a low battery: the screen then does what it always does
+      );
+    };
+    take();
+    document.addEventListener('visibilitychange', take);
+    return () => {
+      left = true;
+      document.removeEventListener('visibilitychange', take);
+      void lock?.release();
+    };
+  }, []);
+}

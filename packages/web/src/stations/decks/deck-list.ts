@@ -1,0 +1,37 @@
+/** Which decks a list shows, and in which order. */
+import type { DeckSummary } from '@alvex/contract';
+
+export const ORDERS = { changed: 'last changed', name: 'by name', length: 'longest first' } as const;
+export type Order = keyof typeof ORDERS;
+
+const KINDS: Readonly<Record<string, string>> = {
+  docx: 'Word documents',
+  odt: 'ODT',
+  rtf: 'RTF',
+  pdf: 'PDF',
+  markdown: 'Markdown',
+  html: 'web pages',
+  opml: 'outlines',
+  text: 'plain text',
+  parts: 'several files',
+};
+export const kindLabel = (type: string): string => KINDS[type] ?? type.toUpperCase();
+
+const folded = (text: string): string => text.normalize('NFKD').replace(/\p{M}/gu, '').toLocaleLowerCase();
+
+/** @param words Each of them is in the name or the file's name, whatever case and accents. @param kind Empty for all. */
+export function matching<T extends DeckSummary>(decks: readonly T[], words: string, kind: string): readonly T[] {
+  const wanted = folded(words).split(/\s+/).filter(Boolean);
+  return decks.filter(({ name, fileName, type }) => {
+    const text = folded(`${name} ${fileName}`);
+    return (kind === '' || type === kind) && wanted.every((word) => text.includes(word));
+  });
+}
+
+const COMPARE: Readonly<Record<Order, (a: DeckSummary, b: DeckSummary) => number>> = {
+  changed: (a, b) => b.updatedAt.localeCompare(a.updatedAt),
+  name: (a, b) => a.name.localeCompare(b.name, undefined, { numeric: true }),
+  length: (a, b) => b.words - a.words,
+};
+export const inOrder = <T extends DeckSummary>(decks: readonly T[], order: Order): readonly T[] =>
+  [...decks].sort(COMPARE[order]);

@@ -1,0 +1,73 @@
+/** Pages to show, to read or to print: what stands on each, and how one of them looks. */
+import { Box, chakra } from '@chakra-ui/react';
+import { useState } from 'react';
+import { PAPER_SIZES, PRINTS, type Paper, type Print } from '@alvex/core';
+import { useAnswer } from '../../state/use-answer.ts';
+import { count } from '../../ui/format.ts';
+import { FORMAT_LABELS, PAPER_LABELS, PRINT_LABELS } from '../../ui/labels.ts';
+import { Heading, Select } from '../../ui/recipes.tsx';
+import { Card, Inside } from './card.tsx';
+import { Download, type FormatProps } from './download.tsx';
+import { SheetDrawing } from './sheet-drawing.tsx';
+
+const Choice = chakra('label', { base: { display: 'grid', gap: '3px', fontSize: 'sm', color: 'soft' } });
+
+export function PagesCard(props: FormatProps) {
+  const { deck, view } = props;
+  const [print, setPrint] = useState<Print>('slides');
+  const [paper, setPaper] = useState<Paper>(usualPaper);
+  const { answer } = useAnswer({ what: 'sheets', print, paper });
+  const hidden = view.pages.hidden.filter(Boolean).length;
+  const pages = answer === null ? null : count(answer.count, 'page');
+  return (
+    <Card aria-label={FORMAT_LABELS.pdf}>
+      <Heading as="h2" fontSize="lg">
+        {FORMAT_LABELS.pdf}, PDF
+      </Heading>
+      <Box display="flex" flexWrap="wrap" gap="8px 14px">
+        <Choice>
+          On each page
+          <Select value={print} onChange={(event) => setPrint(event.target.value as Print)}>
+            {PRINTS.map((one) => (
+              <option key={one} value={one}>
+                {PRINT_LABELS[one]}
+              </option>
+            ))}
+          </Select>
+        </Choice>
+        {print !== 'slides' && (
+          <Choice>
+            Paper
+            <Select value={paper} onChange={(event) => setPaper(event.target.value as Paper)}>
+              {(Object.keys(PAPER_SIZES) as Paper[]).map((one) => (
+                <option key={one} value={one}>
+                  {PAPER_LABELS[one]}
+                </option>
+              ))}
+            </Select>
+          </Choice>
+        )}
+      </Box>
+      <Box display="flex" gap="14px" alignItems="flex-start">
+        {answer !== null && answer.sample !== null && (
+          <SheetDrawing sheet={answer.sample} drawings={answer.drawings} deck={deck.id} />
+        )}
+        <Inside flex="1">
+          <li>{pages ?? 'counting pages …'}, as they will look everywhere: fonts and pictures are in the file</li>
+          <li>text can be searched, copied and read aloud; sections and slides as bookmarks</li>
+          {hidden > 0 && <li>without the {count(hidden, 'slide')} that you have hidden</li>}
+        </Inside>
+      </Box>
+      <Download
+        {...props}
+        format="pdf"
+        choices={print === 'slides' ? {} : { pages: print, paper }}
+        holds={pages ?? count(view.pages.order.length, 'slide')}
+      />
+    </Card>
+  );
+}
+
+/** Where letters are written on other paper than in the rest of the world (CLDR, `paperSize`). */
+const LETTER = /-(BZ|CA|CL|CO|CR|GT|MX|NI|PA|PH|PR|SV|US|VE)$/;
+const usualPaper = (): Paper => (LETTER.test(navigator.language) ? 'letter' : 'a4');

@@ -1,0 +1,127 @@
+/** How long a deck could be: three lengths, the headings that its slides could begin at, and what comes to so many minutes. */
+import {
+  arrangedFor,
+  convert,
+  findTitle,
+  headingLevels,
+  mapForLevel,
+  presetRecipe,
+  secondsOf,
+  sectionsToLeave,
+  takeEdits,
+  timeOf,
+  timeSpeaking,
+  type Converted,
+  type PresetName,
+  type SingleEdit,
+  type TakeSettings,
+} from '@alvex/core';
+import type { Held } from './held.ts';
+import { LENGTH_MAPS, LENGTH_NAMES, type LengthName } from './length-maps.ts';
+import type { Answers, Choice, Fitting } from './protocol.ts';
+
+/** @returns null when the deck became another meanwhile. */
+export async function lengths(held: Held): Promise<Answers['lengths']> {
+  const made: Partial<Record<LengthName, Choice>> = {};
+  for (const name of LENGTH_NAMES) {
+    const { map, speech } = LENGTH_MAPS[name];
+    made[name] = choiceOf(settingsOf(held.converted, map, speech), held);
+    if (!(await held.pause())) return null;
+  }
+  return made as Record<LengthName, Choice>;
+}
+
+/** A choice for each heading level below the title that the document uses; none where there is but one. */
+export async function levels(held: Held): Promise<Answers['levels']> {
+  const { document } = held.converted;
+  const used = headingLevels(document.blocks, findTitle(document.blocks));
+  if (used.length < 2) return [];
+  const made: Answers['levels'][number][] = [];
+  for (const level of used) {
+    const settings = { ...settingsOf(held.converted, 'fitted', null), name: null, ...mapForLevel(document, level) };
+    made.push({ level, ...choiceOf(settings, held) });
+    if (!(await held.pause())) return [];
+  }
+  return made;
+}
+
+/** As near as this keeps a promise. */
+const NEAR = 0.1;
+
+/** Shares of the notes: less would be no talk any more. */
+const [LEAST, MOST] = [0.15, 0.9];
+const HALVINGS = 6;
+
+/** Notes are shortened first, then a map with fewer slides is taken, then sections are left out. */
+export async function fitting(minutes: number, held: Held): Promise<Fitting | null> {
+  const wanted = minutes * 60;
+  const longest = wanted * (1 + NEAR);
+  let settings = settingsOf(held.converted, 'fitted', null);
+  for (const map of ['fitted', 'briefing'] as const) {
+    const whole = settingsOf(held.converted, map, null);
+    const made = convertedWith(takeEdits(whole), held);
+    if (!(await held.pause())) return null;
+    const share = shareFor(made, wanted);
+    settings = share === null ? whole : { ...whole, speech: share };
+    if (share === null || secondsSpeaking(made, share) <= longest) break;
+  }
+  const left =
+    settings.speech === LEAST ? leftFor(convertedWith(takeEdits(settings), held), wanted, 'seconds') : undefined;
+  const leave: readonly SingleEdit[] =
+    left === undefined ? [] : [{ kind: 'leave', blocks: left.blocks, as: 'deleted' }];
+  const choice = choiceOf(settings, held, leave);
+  return {
+    ...choice,
+    speech: settings.speech ?? null,
+    without: left?.titles ?? [],
+    near: Math.abs(choice.seconds - wanted) <= Math.max(60, wanted * NEAR),
+  };
+}
+
+const secondsSpeaking = (made: Converted, share: number): number =>
+  secondsOf(timeSpeaking(made, share), made.decisions.pace);
+
+/** The share of the notes at which a deck comes nearest to so many seconds; null where all of them are short enough. */
+function shareFor(made: Converted, wanted: number): number | null {
+  if (secondsOf(timeOf(made.pages), made.decisions.pace) <= wanted * (1 + NEAR)) return null;
+  let [low, high] = [LEAST, MOST];
+  if (secondsSpeaking(made, low) > wanted) return low;
+  for (let i = 0; i < HALVINGS; i++) {
+    const middle = (low + high) / 2;
+    if (secondsSpeaking(made, middle) <= wanted) low = middle;
+    else high = middle;
+  }
+  // Sentences go as a whole: the next share may come nearer.
+  const nearer = secondsSpeaking(made, high) - wanted < wanted - secondsSpeaking(made, low);
+  return Math.round((nearer ? high : low) * 100) / 100;
+}
+
+/** Sections to leave out, so that what is left comes to so many slides or seconds. */
+export function leftFor({ pages, document, decisions }: Converted, wanted: number, unit: 'slides' | 'seconds') {
+  const costs = pages.map((page) => ({
+    block: page.slide.title.blocks[0] ?? page.slide.passages[0],
+    cost: unit === 'slides' ? 1 : secondsOf(timeOf([page]), decisions.pace),
+  }));
+  return sectionsToLeave(document, costs, wanted);
+}
+
+const settingsOf = ({ document, decisions }: Converted, name: PresetName, speech: number | null): TakeSettings => ({
+  name,
+  ...presetRecipe(name, document),
+  full: decisions.full,
+  ...(speech === null ? {} : { speech }),
+});
+
+/** @param leave Changes of the document that go along. */
+function choiceOf(settings: TakeSettings, held: Held, leave: readonly SingleEdit[] = []): Choice {
+  const { converted, templates } = held;
+  const document = leave.length === 0 ? converted.document : convertedWith(leave, held).document;
+  const edits = [...leave, ...arrangedFor(document, takeEdits(settings), held.edits, templates)];
+  const { pages, decisions } = convertedWith(edits, held);
+  return { slides: pages.length, seconds: secondsOf(timeOf(pages), decisions.pace), edits };
+}
+
+const convertedWith = (
+  edits: readonly SingleEdit[],
+  { document, edits: before, converted, templates }: Held,
+): Converted => convert(document, [...before, ...edits], converted, templates);
