@@ -4,6 +4,7 @@ import {
   RULED_ROLES,
   type NoteText as NoteTextType,
   type PointLevel,
+  type Rehearsal as RehearsalType,
   type SingleEdit,
 } from '@alvex/core';
 import { Type } from '@sinclair/typebox';
@@ -61,6 +62,15 @@ const NoteText = object<NoteTextType>({
   runs: Runs,
 });
 
+const Spent = Type.Unsafe<RehearsalType['seconds'][number]>(
+  Type.Tuple([Id, Type.Number({ minimum: 0, maximum: 86_400 })]),
+);
+const Rehearsal = object<RehearsalType>({
+  began: Type.String({ maxLength: 40 }),
+  seconds: list(Spent, 20_000),
+  stumbled: list(Id, 20_000),
+});
+
 const PROPERTIES: Schemas = {
   // What decides how the document is converted.
   map: { name: MapName, map: LevelMap, prose: optional(Prose), branches: optional(Branches) },
@@ -111,6 +121,9 @@ const PROPERTIES: Schemas = {
   speak: { parts: Ids },
   split: { slide: Id, part: Id, as: Id },
   merge: { slide: Id, into: Id },
+  // What is said of the deck.
+  accept: { slide: Id, remark: Name, accepted: Type.Boolean() },
+  rehearse: { id: Id, rehearsal: orNull(Rehearsal) },
   // What is done to the document.
   shape: { shapes: list(object<EditOf<'shape'>['shapes'][number]>({ block: Id, as: Shape }), 200_000) },
   write: {

@@ -22,6 +22,8 @@ export function decide(edits: readonly Edit[]): Decisions {
     turned: new Map(),
     cuts: new Set(),
     joins: new Set(),
+    accepted: new Set(),
+    rehearsals: new Map(),
   };
   for (const edit of edits) if (edit.kind !== 'all' && edit.kind !== 'unknown') kindOf(edit).decide?.(draft, edit);
   return draft;

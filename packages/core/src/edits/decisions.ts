@@ -1,6 +1,7 @@
 /** What the edits decide before slides are made: map, look, and what single blocks become. */
 import type { BranchRule, Destination, FullRule, LevelMap, MatterKind, Prose } from '../deck/index.ts';
 import type { BlockId } from '../ids/index.ts';
+import type { Rehearsal } from './kinds/rehearse.ts';
 import type { DeckLook, TemplateUse } from '../theme/index.ts';
 import type { TakeSettings } from './take.ts';
 import type { Target } from './target.ts';
@@ -25,6 +26,10 @@ export interface Decisions {
   readonly turned: ReadonlyMap<BlockId, Destination>;
   readonly cuts: ReadonlySet<BlockId>;
   readonly joins: ReadonlySet<BlockId>;
+  /** Remarks that the author leaves as they are; see `acceptance`. */
+  readonly accepted: ReadonlySet<string>;
+  /** Oldest first. */
+  readonly rehearsals: ReadonlyMap<string, Rehearsal>;
 }
 
 /** Words a minute, spoken to an audience. */
@@ -32,10 +37,14 @@ export const USUAL_PACE = 130;
 
 type Mutable<T> = { -readonly [K in keyof T]: T[K] };
 /** Decisions while edits are gone through. */
-export type DecisionsDraft = Mutable<Omit<Decisions, 'matter' | 'takes' | 'turned' | 'cuts' | 'joins'>> & {
+export type DecisionsDraft = Mutable<
+  Omit<Decisions, 'matter' | 'takes' | 'turned' | 'cuts' | 'joins' | 'accepted' | 'rehearsals'>
+> & {
   readonly matter: Map<MatterKind, boolean>;
   readonly takes: Map<string, TakeSettings>;
   readonly turned: Map<BlockId, Destination>;
   readonly cuts: Set<BlockId>;
   readonly joins: Set<BlockId>;
+  readonly accepted: Set<string>;
+  readonly rehearsals: Map<string, Rehearsal>;
 };

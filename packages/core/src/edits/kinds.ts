@@ -1,4 +1,5 @@
 /** All kinds of edits. A new one is a file in `kinds/`, a line here, and its schema in contract. */
+import { accept, type AcceptEdit } from './kinds/accept.ts';
 import { add, type AddEdit } from './kinds/add.ts';
 import { alt, type AltEdit } from './kinds/alt.ts';
 import { arrange, type ArrangeEdit } from './kinds/arrange.ts';
@@ -35,6 +36,7 @@ import { pace, type PaceEdit } from './kinds/pace.ts';
 import { palette, type PaletteEdit } from './kinds/palette.ts';
 import { place, type PlaceEdit } from './kinds/place.ts';
 import { prose, type ProseEdit } from './kinds/prose.ts';
+import { rehearse, type RehearseEdit } from './kinds/rehearse.ts';
 import { remove, type RemoveEdit } from './kinds/remove.ts';
 import { renote, type RenoteEdit } from './kinds/renote.ts';
 import { replace, type ReplaceEdit } from './kinds/replace.ts';
@@ -112,11 +114,15 @@ export type SlideEdit =
 /** What is done to the document. */
 export type StructureEdit = ShapeEdit | WriteEdit | MoveEdit | LeaveEdit | KeepEdit | DescribeEdit;
 
-export type SingleEdit = PlanEdit | LookEdit | SlideEdit | StructureEdit | EditionEdit;
+/** What is said of the deck, and changes no slide. */
+export type CheckEdit = AcceptEdit | RehearseEdit;
+
+export type SingleEdit = PlanEdit | LookEdit | SlideEdit | StructureEdit | CheckEdit | EditionEdit;
 
 type Kinds = { readonly [K in SingleEdit['kind']]: EditKind<Extract<SingleEdit, { readonly kind: K }>> };
 
 export const KINDS: Kinds = {
+  accept,
   add,
   alt,
   arrange,
@@ -154,6 +160,7 @@ export const KINDS: Kinds = {
   place,
   prose,
   speech,
+  rehearse,
   remove,
   renote,
   replace,

@@ -2,6 +2,8 @@
 import type { BlockId } from '../ids/index.ts';
 
 export const SENTENCE_CODES = [
+  'accept',
+  'accept-back',
   'add',
   'arrange',
   'arrange-back',
@@ -56,6 +58,8 @@ export const SENTENCE_CODES = [
   'prose-short',
   'prose-told',
   'prose-whole',
+  'rehearse',
+  'rehearse-off',
   'remove',
   'renote',
   'renote-off',

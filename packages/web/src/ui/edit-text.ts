@@ -18,6 +18,8 @@ import {
  * a blank before it, or what stands behind the bar where its text is not known.
  */
 const SENTENCES: Readonly<Record<SentenceCode, string>> = {
+  accept: 'A remark left as it is',
+  'accept-back': 'A remark made again',
   add: 'Slide {text} added',
   arrange: 'Layouts chosen for all slides',
   'arrange-back': 'Layouts as usual',
@@ -72,6 +74,8 @@ const SENTENCES: Readonly<Record<SentenceCode, string>> = {
   'prose-short': 'Body text: {0}',
   'prose-told': 'Body text: spoken, with a sentence on slides that would have a title alone',
   'prose-whole': 'Body text: whole',
+  rehearse: 'A rehearsal kept',
+  'rehearse-off': 'A rehearsal put away',
   remove: '{n slide} taken out',
   renote: 'Notes {text}',
   'renote-off': 'Notes taken out',

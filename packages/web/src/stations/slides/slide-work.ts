@@ -12,7 +12,8 @@ import {
   type BlockId,
   type MovableId,
   ownId,
-  partOf,
+  passageOf,
+  speakParts,
 } from '@alvex/core';
 import { uuid } from '../../state/uuid.ts';
 import type { Row } from '../../worker/protocol.ts';
@@ -106,11 +107,6 @@ export function partsOf(rows: Iterable<Pick<Row, 'all' | 'notes'>>, blocks: Read
   return [...found];
 }
 
-/** The passage that a part is, where it is exactly one: its mark then says what becomes of it, and is turned instead of the part. */
-function passageOf({ id, blocks: [block, ...others] }: Content): BlockId | undefined {
-  return block !== undefined && others.length === 0 && id === partOf(block) ? block : undefined;
-}
-
 /** Moves points with those below them in or out. */
 export function levelled(row: Pick<Row, 'all'>, parts: readonly PartId[], by: 1 | -1): readonly Edit[] {
   const moved = new Set(parts.flatMap((part) => branchOfPoint(row.all, part)));
@@ -127,17 +123,8 @@ export function levelled(row: Pick<Row, 'all'>, parts: readonly PartId[], by: 1 
 }
 
 /** Speaks parts instead of showing them. */
-export function spokenInstead(row: Pick<Row, 'all'>, parts: readonly PartId[]): readonly Edit[] {
-  const some = row.all.filter(({ id }) => parts.includes(id));
-  const own = some.filter((part) => passageOf(part) === undefined).map(({ id }) => id);
-  return together([
-    ...some.flatMap((part): readonly Edit[] => {
-      const block = passageOf(part);
-      return block === undefined ? [] : [{ kind: 'turn', block, to: 'notes' }];
-    }),
-    ...(own.length === 0 ? [] : [{ kind: 'speak' as const, parts: own }]),
-  ]);
-}
+export const spokenInstead = (row: Pick<Row, 'all'>, parts: readonly PartId[]): readonly Edit[] =>
+  together(speakParts(row.all, parts));
 
 /** For a slide or a part of the author’s own. */
 export const newId = (): SlideId & PartId => ownId(uuid().slice(0, 13));
