@@ -45,7 +45,10 @@ for (const [scheme, rules] of [
     const shown = {
       document: 'What has to be mended first',
       map: 'This map makes',
-      check: 'Where every word went',
+      check: 'can be shown as they are',
+      'check/words': 'Where every word went',
+      'check/pace': 'By section',
+      rehearse: 'End and keep it',
       'hand-over': 'Download PPTX',
     };
     for (const [path, text] of Object.entries(shown)) {

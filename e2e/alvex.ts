@@ -149,6 +149,12 @@ export async function bringInPlain(...[page, alvex, file]: Parameters<typeof bri
 export const station = (page: Page, name: string) =>
   page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name });
 
+/** The page on which every word of the document is accounted for. */
+export async function everyWord(page: Page): Promise<void> {
+  await station(page, 'Check').click();
+  await page.getByRole('link', { name: 'Every word' }).click();
+}
+
 export const slide = (page: Page, number: number) =>
   page.getByRole('listitem', { name: `Slide ${number}`, exact: true });
 

@@ -43,6 +43,7 @@ test('its slides say something, its layouts are chosen, and all of that is nobod
   await expect(page.getByRole('button', { name: 'Undo' })).toBeDisabled();
   await station(page, 'Check').click();
   await expect(page.getByTestId('ready')).toHaveText('All 3 slides can be shown as they are.');
+  await page.getByRole('link', { name: 'Every word' }).click();
   await expect(page.getByTestId('ledger-sum')).toContainText('Nothing is lost.');
   await station(page, 'Hand over').click();
   const [download] = await Promise.all([

@@ -1,6 +1,6 @@
 /** The map: running text, rules below one heading, matter, target and suggestion, own maps, takes, the ledger. */
 import { readFileSync } from 'node:fs';
-import { bringInPlain, expect, kept, slide, test, station } from './alvex.ts';
+import { bringInPlain, expect, kept, slide, test, station, everyWord } from './alvex.ts';
 
 const SOURCE = `# The tide
 
@@ -145,7 +145,7 @@ test('takes stand side by side, differences are marked, one is used, the others 
 
 test('the ledger counts what is shown and what is spoken of one passage, and moves passages', async ({ page }) => {
   await page.getByRole('button', { name: 'first sentence a point' }).click();
-  await station(page, 'Check').click();
+  await everyWord(page);
   const lines = page.getByTestId('ledger').getByRole('link', { name: /slide/ });
   await page.getByRole('button', { name: /^Spoken/ }).click();
   await expect(lines).toHaveCount(2);

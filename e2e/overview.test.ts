@@ -2,7 +2,7 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Page } from '@playwright/test';
-import { expect, kept, openDeck, root, station, test, type Alvex } from './alvex.ts';
+import { expect, kept, openDeck, root, station, test, type Alvex, everyWord } from './alvex.ts';
 
 const report = join(root, 'packages/demo/files/sallow-quay-feasibility-report.docx');
 const minutes = join(root, 'packages/demo/files/minutes-october.docx');
@@ -66,7 +66,7 @@ test('a talk of so many minutes in four steps, true within a minute', async ({ p
   await kept(page);
   await page.reload();
   await expect(summary(page)).toContainText(/slides and [567] min;/);
-  await station(page, 'Check').click();
+  await everyWord(page);
   await expect(page.getByTestId('ledger-sum')).toContainText('Nothing is lost.');
 });
 

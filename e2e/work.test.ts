@@ -1,5 +1,5 @@
 /** Working on a deck: marks, cuts, joins, wording, notes, map, theme; and that all of it is kept. */
-import { bringInPlain, drawn, expect, kept, slide, test, station } from './alvex.ts';
+import { bringInPlain, drawn, expect, kept, slide, test, station, everyWord } from './alvex.ts';
 
 const SOURCE = `# What the tide gives us
 
@@ -126,7 +126,7 @@ test('a plug is turned in the map and slides follow', async ({ page }) => {
 test('what was left out is seen with its reason, and the sums agree', async ({ page }) => {
   await station(page, 'Map').click();
   await page.getByRole('radiogroup', { name: 'Body text' }).getByRole('radio', { name: 'left out' }).click();
-  await station(page, 'Check').click();
+  await everyWord(page);
   const sums = await page.getByTestId('ledger-sum').textContent();
   const [document, slides, spoken, leftOut] = sums!.match(/\d+/g)!.map(Number);
   expect(slides! + spoken! + leftOut!).toBe(document);
@@ -185,7 +185,7 @@ test('a passage leads to its slide from the document and from the ledger', async
     'background-color',
     'rgb(227, 236, 230)',
   );
-  await station(page, 'Check').click();
+  await everyWord(page);
   await page.getByTestId('ledger').getByRole('link', { name: 'slide 1' }).first().click();
   await expect(slide(page, 1).locator('[data-block]').first()).toHaveCSS('background-color', 'rgb(227, 236, 230)');
 });

@@ -90,6 +90,7 @@ export {
   type PointLevel,
   type Prose,
   type Range,
+  type Slide,
   type SlideTitle,
   type TablePart,
   TEXT_KINDS,

@@ -1,7 +1,7 @@
 /** What the edits decide before slides are made: map, look, and what single blocks become. */
 import type { BranchRule, Destination, FullRule, LevelMap, MatterKind, Prose } from '../deck/index.ts';
 import type { BlockId } from '../ids/index.ts';
-import type { Rehearsal } from './kinds/rehearse.ts';
+import type { Rehearsal } from './rehearsal.ts';
 import type { DeckLook, TemplateUse } from '../theme/index.ts';
 import type { TakeSettings } from './take.ts';
 import type { Target } from './target.ts';

@@ -8,7 +8,7 @@ export { editSentence } from './edit-sentence.ts';
 export { isKnownKind, KINDS, type LookEdit, type PlanEdit, type SingleEdit, type SlideEdit } from './kinds.ts';
 export { acceptance, type AcceptEdit } from './kinds/accept.ts';
 export type { EditionEdit } from './kinds/edition.ts';
-export type { Rehearsal } from './kinds/rehearse.ts';
+export type { Rehearsal } from './rehearsal.ts';
 export type { NoteText } from './kinds/renote.ts';
 export { readEntry } from './read-entry.ts';
 export { replay, type Replayed } from './replay.ts';

@@ -36,7 +36,10 @@ const router = createBrowserRouter([
     HydrateFallback: () => null,
     children: [
       { index: true, lazy: component(STATIONS.find(({ path }) => path === FIRST_STATION)!.load) },
-      ...STATIONS.map(({ path, load }) => ({ path, lazy: component(load) })),
+      ...STATIONS.map(({ path, pages, load }) => ({
+        path: pages === true ? `${path}/*` : path,
+        lazy: component(load),
+      })),
       {
         path: 'edition',
         lazy: component(async () => (await import('../stations/edition/edition-station.tsx')).EditionStation),
@@ -46,6 +49,12 @@ const router = createBrowserRouter([
   {
     path: '/decks/:id/present',
     lazy: component(async () => (await import('../present/speaker-page.tsx')).SpeakerPage),
+    ErrorBoundary: Lost,
+    HydrateFallback: () => null,
+  },
+  {
+    path: '/decks/:id/rehearse',
+    lazy: component(async () => (await import('../present/speaker-page.tsx')).RehearsalPage),
     ErrorBoundary: Lost,
     HydrateFallback: () => null,
   },

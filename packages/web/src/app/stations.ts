@@ -8,6 +8,8 @@ export interface StationEntry {
   readonly label: string;
   /** What one does there, in one line. */
   readonly purpose: string;
+  /** It has pages of its own, at addresses below. */
+  readonly pages?: true;
   readonly load: () => Promise<ComponentType>;
   /** Things to look at; absent where nothing ever asks for it. */
   readonly attention?: (state: DeckState) => number;
@@ -50,7 +52,8 @@ export const STATIONS: readonly StationEntry[] = [
   {
     path: 'check',
     label: 'Check',
-    purpose: 'See that every word has a place, and which slides are not ready.',
+    purpose: 'Mend what a listener would stumble over, keep to your time, see where every word went.',
+    pages: true,
     load: async () => (await import('../stations/check/check-station.tsx')).CheckStation,
     attention: ({ view }) => (view?.unplaced.length ?? 0) + (view?.sums.lost ? 1 : 0),
   },

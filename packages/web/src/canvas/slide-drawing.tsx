@@ -27,6 +27,17 @@ interface Props {
   readonly follow?: boolean;
 }
 
+/** Lies behind text and around pictures that are chosen, on slides of any colours. */
+const CHOSEN = '#C98A12';
+/** Pictures and charts that are chosen. */
+const framed = (drawing: Drawing | undefined, chosen: ReadonlySet<string>) =>
+  drawing === undefined
+    ? []
+    : [
+        ...drawing.pictures.filter(({ part }) => part !== null && chosen.has(part)),
+        ...drawing.texts.filter(({ chart }) => chart !== undefined && chosen.has(chart)),
+      ];
+
 function shapePath(shape: DrawnShape, key: number) {
   const { turned, placed } = shape;
   const transform =
@@ -98,7 +109,23 @@ function Paragraph({
       pieceText(piece, i, text.anchor)
     ),
   );
-  if (target === null || actions === undefined) return <g>{pieces}</g>;
+  const ground = (
+    <rect
+      x={text.x - 6}
+      y={text.y - 2}
+      width={text.width + 12}
+      height={text.height + 4}
+      fill={chosen ? CHOSEN : '#000'}
+      fillOpacity={chosen ? 0.16 : 0}
+    />
+  );
+  if (target === null || actions === undefined)
+    return (
+      <g>
+        {chosen && ground}
+        {pieces}
+      </g>
+    );
   const onKeyDown = (event: KeyboardEvent) => {
     if (event.key !== 'Enter') return;
     event.preventDefault();
@@ -120,14 +147,7 @@ function Paragraph({
       onKeyDown={onKeyDown}
       style={{ cursor: 'text' }}
     >
-      <rect
-        x={text.x - 6}
-        y={text.y - 2}
-        width={text.width + 12}
-        height={text.height + 4}
-        fill={chosen ? '#C98A12' : '#000'}
-        fillOpacity={chosen ? 0.16 : 0}
-      />
+      {ground}
       <g aria-hidden="true">{pieces}</g>
     </g>
   );
@@ -202,6 +222,10 @@ export const SlideDrawing = memo(function SlideDrawing({
             />
           ),
         )}
+      {chosen !== undefined &&
+        framed(drawing, chosen).map(({ x, y, width: w, height: h }, i) => (
+          <rect key={i} x={x} y={y} width={w} height={h} fill="none" stroke={CHOSEN} strokeWidth={5} />
+        ))}
       {drawing?.number && (
         <text
           x={drawing.number.x}

@@ -7,16 +7,19 @@ interface Kept {
   readonly key: PageKey;
   readonly talk: Talk;
 }
-const nameOf = (deck: string): string => `alvex-talk-${deck}`;
+/** What the window is for: a rehearsal is not gone on with as a talk. */
+export type Mode = 'talk' | 'rehearsal';
+const nameOf = (deck: string, mode: Mode): string => `alvex-${mode}-${deck}`;
 
-export const keepTalk = (deck: string, kept: Kept): void => sessionStorage.setItem(nameOf(deck), JSON.stringify(kept));
-export const endTalk = (deck: string): void => sessionStorage.removeItem(nameOf(deck));
+export const keepTalk = (deck: string, mode: Mode, kept: Kept): void =>
+  sessionStorage.setItem(nameOf(deck, mode), JSON.stringify(kept));
+export const endTalk = (deck: string, mode: Mode): void => sessionStorage.removeItem(nameOf(deck, mode));
 
-export function resumedTalk(deck: string, slides: readonly ShownSlide[]): Talk {
+export function resumedTalk(deck: string, mode: Mode, slides: readonly ShownSlide[]): Talk {
   const numbers = slides.map(({ number }) => number);
-  const text = sessionStorage.getItem(nameOf(deck));
+  const text = sessionStorage.getItem(nameOf(deck, mode));
   if (text === null) return beginTalk(numbers);
   const { key, talk } = JSON.parse(text) as Kept;
   const at = slides.findIndex((slide) => slide.key === key);
-  return withSlides({ ...talk, typed: '' }, numbers, at < 0 ? talk.at : at);
+  return withSlides({ ...beginTalk(numbers), ...talk, typed: '' }, numbers, at < 0 ? talk.at : at);
 }

@@ -5,18 +5,22 @@ import { Link, useParams } from 'react-router';
 import { useDeck } from '../state/deck-store.ts';
 import { openDeck } from '../state/session.ts';
 import { Action, Heading, Small } from '../ui/recipes.tsx';
+import type { Mode } from './kept-talk.ts';
 import { SpeakerView } from './speaker-view.tsx';
 
-export function SpeakerPage() {
+export const SpeakerPage = () => <Speaker mode="talk" />;
+export const RehearsalPage = () => <Speaker mode="rehearsal" />;
+
+function Speaker({ mode }: { readonly mode: Mode }) {
   const { id = '' } = useParams();
   useEffect(() => void openDeck(id), [id]);
   const { phase, failure, deck, view } = useDeck();
   const shown = view?.pages.hidden.some((hidden) => !hidden) ?? false;
   return (
     <>
-      <title>{`${deck?.name ?? 'Deck'} · Speaker · Alvex`}</title>
+      <title>{`${deck?.name ?? 'Deck'} · ${mode === 'talk' ? 'Speaker' : 'Rehearsal'} · Alvex`}</title>
       {phase === 'open' && deck !== null && view !== null && shown ? (
-        <SpeakerView deck={deck} pages={view.pages} />
+        <SpeakerView deck={deck} pages={view.pages} mode={mode} />
       ) : (
         <Box as="main" maxW="520px" mx="auto" pt="14vh" px="24px" display="grid" gap="12px" justifyItems="start">
           <Heading>

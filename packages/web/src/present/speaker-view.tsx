@@ -11,7 +11,8 @@ import { RunsText } from '../ui/runs.tsx';
 import type { Pages } from '../worker/protocol.ts';
 import { AllSlides } from './all-slides.tsx';
 import { fillScreen } from './audience-page.tsx';
-import { endTalk } from './kept-talk.ts';
+import { EndRehearsal } from './end-rehearsal.tsx';
+import { endTalk, type Mode } from './kept-talk.ts';
 import { Stage } from './stage.tsx';
 import { useTalk } from './use-talk.ts';
 import { Time, Where } from './where-and-when.tsx';
@@ -75,10 +76,11 @@ const KEPT_SIZE = 'alvex.speaker-size';
 interface Props {
   readonly deck: DeckSummary;
   readonly pages: Pages;
+  readonly mode: Mode;
 }
 
-export function SpeakerView({ deck, pages }: Props) {
-  const { talk, slides, here, now, next, move, setSpot, audience } = useTalk(deck.id, pages);
+export function SpeakerView({ deck, pages, mode }: Props) {
+  const { talk, slides, here, now, next, move, setSpot, audience } = useTalk(deck.id, mode, pages);
   const { row } = usePage(here.key);
   const [size, setSize] = useState(() => Number(localStorage.getItem(KEPT_SIZE) ?? 2));
   const [all, setAll] = useState(false);
@@ -107,13 +109,17 @@ export function SpeakerView({ deck, pages }: Props) {
   return (
     <Desk>
       <Top>
-        <Link to={`/decks/${deck.id}/slides`} onClick={() => endTalk(deck.id)}>
-          <Action as="span" size="small">
-            End the talk
-          </Action>
-        </Link>
+        {mode === 'rehearsal' ? (
+          <EndRehearsal deck={deck.id} talk={talk} pages={pages} move={move} />
+        ) : (
+          <Link to={`/decks/${deck.id}/slides`} onClick={() => endTalk(deck.id, mode)}>
+            <Action as="span" size="small">
+              End the talk
+            </Action>
+          </Link>
+        )}
         <Box as="h1" fontFamily="heading" fontWeight={600} mr="auto" fontSize="md">
-          {deck.name}
+          {mode === 'rehearsal' ? `Rehearsal: ${deck.name}` : deck.name}
         </Box>
         <Action size="small" aria-expanded={all} onClick={() => setAll(!all)}>
           All slides
@@ -127,16 +133,18 @@ export function SpeakerView({ deck, pages }: Props) {
         >
           Show on this screen
         </Action>
-        <Action
-          size="small"
-          look={audience ? 'plain' : 'main'}
-          onClick={() => {
-            notes.current?.focus();
-            window.open(`/decks/${deck.id}/audience`, `alvex-${deck.id}`, 'popup,width=960,height=560');
-          }}
-        >
-          {audience ? 'Audience’s window is open' : 'Open the audience’s window'}
-        </Action>
+        {mode === 'talk' && (
+          <Action
+            size="small"
+            look={audience ? 'plain' : 'main'}
+            onClick={() => {
+              notes.current?.focus();
+              window.open(`/decks/${deck.id}/audience`, `alvex-${deck.id}`, 'popup,width=960,height=560');
+            }}
+          >
+            {audience ? 'Audience’s window is open' : 'Open the audience’s window'}
+          </Action>
+        )}
       </Top>
       <Where talk={talk} slides={slides} pages={pages} />
       <Facing>
@@ -215,8 +223,8 @@ export function SpeakerView({ deck, pages }: Props) {
             )}
           </Box>
           <Small>
-            The pointer on the slide is a spot for the audience. Keys: arrows, Page keys or Space; a number and Enter; B
-            dark, W light.
+            {mode === 'talk' && 'The pointer on the slide is a spot for the audience. '}Keys: arrows, Page keys or
+            Space; a number and Enter; B dark, W light{mode === 'rehearsal' ? '; S where you stumbled' : ''}.
           </Small>
         </Seen>
       </Facing>

@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
+import { rehearsalOf } from './rehearsal-of.ts';
 import { ahead, beginTalk, clockTime, moved, moveOf, withSlides, type Move, type Talk } from './talk.ts';
 
 /** @param moves One a second, from second 10 on. */
@@ -55,6 +56,33 @@ describe('moves', () => {
     for (const key of ['q', 'Tab', 'F5', 'Shift', 'toString']) expect(press(key)).toBeUndefined();
     expect(press('w', { ctrlKey: true })).toBeUndefined();
     expect(press('ArrowLeft', { altKey: true })).toBeUndefined();
+  });
+});
+
+describe('a rehearsal', () => {
+  const pages = { slides: ['a', 'b', 'b', 'c', 'd'] as never };
+
+  test('counts the time on each slide, all visits together; a slide that goes on over two pages once', () => {
+    // From second 10 on: 2, 3, back to 2, 3.
+    const talk = after([move('next'), move('next'), move('back'), move('next')]);
+    expect(rehearsalOf(talk, pages, 15_500)).toEqual({
+      began: '1970-01-01T00:00:10.000Z',
+      seconds: [
+        ['a', 0],
+        ['b', 5.5],
+      ],
+      stumbled: [],
+    });
+    expect(rehearsalOf(beginTalk([1, 2]), pages, 9000)).toBeNull();
+    expect(rehearsalOf(after([move('start-clock')], talk), pages, 11_000)!.seconds).toEqual([['b', 1]]);
+  });
+
+  test('marks where one stumbled, and takes the mark back', () => {
+    expect(press('s')).toBeUndefined();
+    expect(moveOf({ key: 'S', ctrlKey: false, metaKey: false, altKey: false }, true)).toEqual({ move: 'stumble' });
+    const talk = after([move('next'), move('stumble'), move('last'), move('stumble')]);
+    expect(rehearsalOf(talk, pages, 20_000)!.stumbled).toEqual(['b', 'd']);
+    expect(after([move('stumble')], talk).stumbled).toEqual([2]);
   });
 });
 

@@ -14,10 +14,17 @@ export interface Talk {
   /** When the clock began to run, and when this slide came; in milliseconds of the clock, null before the first move. */
   readonly since: number | null;
   readonly slideSince: number | null;
+  /** Milliseconds spent on slides that were left, by what stands on each. */
+  readonly spent: Readonly<Record<number, number>>;
+  /** Slides at which the speaker stumbled, by what stands on each. */
+  readonly stumbled: readonly number[];
 }
 
 export type Move =
-  | { readonly move: 'next' | 'back' | 'first' | 'last' | 'dark' | 'light' | 'leave' | 'enter' | 'start-clock' }
+  | {
+      readonly move:
+        'next' | 'back' | 'first' | 'last' | 'dark' | 'light' | 'leave' | 'enter' | 'start-clock' | 'stumble';
+    }
   | { readonly move: 'digit'; readonly digit: string }
   | { readonly move: 'go'; readonly to: number /* 0.. */ };
 
@@ -28,6 +35,8 @@ export const beginTalk = (numbers: readonly number[]): Talk => ({
   typed: '',
   since: null,
   slideSince: null,
+  spent: {},
+  stumbled: [],
 });
 
 /** @param now In milliseconds. */
@@ -52,7 +61,9 @@ export function moved(talk: Talk, move: Move, now: number): Talk {
     case 'light':
       return { ...running(talk, now), typed: '', screen: talk.screen === move.move ? 'slide' : move.move };
     case 'start-clock':
-      return { ...talk, since: now, slideSince: now };
+      return { ...talk, since: now, slideSince: now, spent: {} };
+    case 'stumble':
+      return stumble(talk);
     case 'leave':
       return { ...talk, screen: 'slide', typed: '' };
   }
@@ -75,7 +86,22 @@ const within = (at: number, numbers: readonly number[]): number => Math.max(0, M
 function to(talk: Talk, wanted: number, now: number): Talk {
   const at = within(wanted, talk.numbers);
   const clear = shown(talk, now);
-  return at === talk.at ? clear : { ...clear, at, slideSince: now };
+  return at === talk.at ? clear : { ...clear, at, slideSince: now, spent: spentBy(clear, now) };
+}
+
+/** Milliseconds spent on each slide, the one that is seen among them. */
+export function spentBy({ at, numbers, slideSince, spent }: Talk, now: number): Talk['spent'] {
+  const number = numbers[at];
+  if (slideSince === null || number === undefined) return spent;
+  return { ...spent, [number]: (spent[number] ?? 0) + now - slideSince };
+}
+
+/** Marks the slide that is seen, or takes the mark back. */
+function stumble(talk: Talk): Talk {
+  const number = talk.numbers[talk.at];
+  if (number === undefined) return talk;
+  const others = talk.stumbled.filter((one) => one !== number);
+  return { ...talk, stumbled: others.length < talk.stumbled.length ? others : [...others, number] };
 }
 
 /** Slides may be added and taken out while one speaks: the one that is seen stays. @param at Where it is now. */
@@ -113,10 +139,14 @@ interface Pressed {
   readonly altKey: boolean;
 }
 
-/** What a key of the keyboard, or of a presenter's remote, does; undefined for one that does nothing here. */
-export function moveOf({ key, ctrlKey, metaKey, altKey }: Pressed): Move | undefined {
+/**
+ * What a key of the keyboard, or of a presenter's remote, does; undefined for one that does nothing here.
+ * @param rehearsing A stumble can be marked.
+ */
+export function moveOf({ key, ctrlKey, metaKey, altKey }: Pressed, rehearsing = false): Move | undefined {
   if (ctrlKey || metaKey || altKey) return undefined;
   if (/^\d$/.test(key)) return { move: 'digit', digit: key };
+  if (rehearsing && key.toLowerCase() === 's') return { move: 'stumble' };
   const move = KEYS.get(key) ?? KEYS.get(key.toLowerCase());
   return move === undefined ? undefined : ({ move } as Move);
 }

@@ -4,13 +4,13 @@ import type { PageKey } from '@alvex/core';
 import { usePage } from '../state/use-page.ts';
 import type { Pages } from '../worker/protocol.ts';
 import { TalkLine, type SlideToShow, type SpeakerSays, type StageSays } from './channel.ts';
-import { keepTalk, resumedTalk } from './kept-talk.ts';
+import { keepTalk, resumedTalk, type Mode } from './kept-talk.ts';
 import { shownSlides, type ShownSlide } from './shown-slides.ts';
 import { moved, moveOf, withSlides, type Move, type Talk } from './talk.ts';
 
-export function useTalk(deck: string, pages: Pages) {
+export function useTalk(deck: string, mode: Mode, pages: Pages) {
   const slides = useMemo(() => shownSlides(pages), [pages]);
-  const [talk, setTalk] = useState<Talk>(() => resumedTalk(deck, slides));
+  const [talk, setTalk] = useState<Talk>(() => resumedTalk(deck, mode, slides));
   const [spot, setSpot] = useState<readonly [number, number] | null>(null);
   const [audience, setAudience] = useState(false);
   const line = useRef<TalkLine<SpeakerSays, StageSays> | null>(null);
@@ -26,8 +26,8 @@ export function useTalk(deck: string, pages: Pages) {
   const here = slides[Math.min(talk.at, slides.length - 1)]!;
   useEffect(() => {
     key.current = here.key;
-    if (talk.since !== null) keepTalk(deck, { key: here.key, talk });
-  }, [deck, here.key, talk]);
+    if (talk.since !== null) keepTalk(deck, mode, { key: here.key, talk });
+  }, [deck, mode, here.key, talk]);
 
   const now = useSlide(here);
   const next = useSlide(slides[talk.at + 1] ?? here);
@@ -66,14 +66,14 @@ export function useTalk(deck: string, pages: Pages) {
       const onControl = target instanceof Element && target.closest('button, a') !== null;
       if (target instanceof HTMLElement && target.closest('input, select, textarea') !== null) return;
       if (onControl && (event.key === ' ' || event.key === 'Enter')) return;
-      const made = moveOf(event);
+      const made = moveOf(event, mode === 'rehearsal');
       if (made === undefined) return;
       event.preventDefault();
       move(made);
     };
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
-  }, [move]);
+  }, [move, mode]);
   useAwake();
   return { talk, slides, here, now, next, move, setSpot, audience };
 }

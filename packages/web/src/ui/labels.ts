@@ -8,34 +8,12 @@ import type {
   LayoutName,
   MatterKind,
   Reason,
-  Rule,
   RuledRole,
   TextKind,
   FormatName,
   Paper,
   Print,
 } from '@alvex/core';
-
-/** What a slide lacks to be shown as it is, and what to do. */
-export const RULE_TEXT: Readonly<Record<Rule, string>> = {
-  bare: 'a title and nothing else: show a sentence of its text, or join it to the next slide',
-  'lone-point': 'one point alone: make it a statement, or join it to its neighbours',
-  'half-empty': 'more than half of it is empty: choose another layout, or join two slides',
-  'small-points': 'points under 18 pt: let it go on on another slide',
-  'small-cells': 'table text under 14 pt: show fewer rows or columns',
-  'small-code': 'code under 14 pt: show fewer lines',
-  'small-figure': 'text in its figure under 16 pt: fewer words, or another layout',
-  'many-words': 'more words than can be taken in while someone speaks: speak some of them',
-  'long-code': 'more than 14 lines of code: show those that matter',
-  'long-title': 'a title over two lines, or with one word alone on its last',
-  'repeated-title': 'the same title as the slide before',
-  'small-picture': 'a picture too small to be seen',
-  'cut-picture': 'a drawing that is cut by its frame',
-  'no-glyph': 'a character that none of the fonts has',
-  spills: 'text over its frame',
-  contrast: 'text that hardly stands out from its ground',
-  'cover-not-first': 'a cover that is not the first slide',
-};
 
 export const KIND_LABELS: Readonly<Record<TextKind, string>> = {
   heading1: 'Heading 1',

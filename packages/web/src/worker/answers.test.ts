@@ -211,7 +211,7 @@ test('outlines are compared', async () => {
   expect(document).toHaveLength(3);
 });
 
-test('slides that can be shown as they are are counted, and what the others lack is told', async () => {
+describe('what is remarked', () => {
   const poor = doc(
     h(1, 'Bare'),
     h(1, 'Gates'),
@@ -221,10 +221,109 @@ test('slides that can be shown as they are are counted, and what the others lack
     li('The roof is open'),
     li('The wheel stands'),
   );
-  const { ready, of, lacking } = await ask(
-    { what: 'readiness' },
-    held([], { document: poor, converted: convert(poor, []) }),
+  const bare = convert(poor, []).deck.slides[0]!.id;
+  const heldWith = (edits: readonly Edit[]) => held(edits, { document: poor, converted: convert(poor, edits) });
+  const accepting: Edit = { kind: 'accept', slide: bare, remark: 'bare', accepted: true };
+
+  test('slides that can be shown as they are are counted, those that their author accepts among them', async () => {
+    expect(await ask({ what: 'readiness' }, heldWith([]))).toEqual({ ready: 1, of: 2 });
+    expect((await ask({ what: 'readiness' }, heldWith([accepting]))).ready).toBe(2);
+  });
+
+  test('each with its place, and with repairs that were tried', async () => {
+    const [first] = await ask({ what: 'remarks' }, heldWith([]));
+    expect(first).toMatchObject({ kind: 'bare', number: 1, slide: bare, accepted: false });
+    const ways = await ask({ what: 'repairs', kind: 'bare', key: first!.key }, heldWith([]));
+    expect(ways.map(({ name }) => name)).toEqual(['join-below']);
+    const after = await ask({ what: 'remarks' }, heldWith([{ kind: 'all', edits: ways[0]!.edits }]));
+    expect(after.map(({ kind }) => kind)).not.toContain('bare');
+    expect(await ask({ what: 'repairs', kind: 'spills', key: first!.key }, heldWith([]))).toEqual([]);
+  });
+
+  test('all of some kinds at once; nothing where the deck became another meanwhile', async () => {
+    expect(await ask({ what: 'mendAll', kinds: ['bare'] }, heldWith([]))).toMatchObject({ mended: 1, left: 0 });
+    const gone = { ...heldWith([]), pause: async () => false };
+    expect(await ask({ what: 'mendAll', kinds: ['bare'] }, gone)).toBeNull();
+  });
+});
+
+describe('the pace', () => {
+  test('has the time of each page, and of the last rehearsal', async () => {
+    const rehearsal = { began: '2026-03-14T10:00:00Z', seconds: [[tide, 40] as const], stumbled: [tide] };
+    const { pages, rehearsals } = await ask(
+      { what: 'pace' },
+      held([
+        { kind: 'rehearse', id: 'a', rehearsal: { ...rehearsal, seconds: [] } },
+        { kind: 'rehearse', id: 'b', rehearsal },
+        { kind: 'hide', slides: [gates], hidden: true },
+      ]),
+    );
+    expect(pages.map(({ title, rehearsed, hidden }) => [title, rehearsed, hidden])).toEqual([
+      ['Tide', 40, false],
+      ['Gates', null, true],
+    ]);
+    expect(pages[0]!.seconds).toBeGreaterThan(50);
+    expect(rehearsals.map(({ id, seconds, stumbled }) => [id, seconds, stumbled])).toEqual([
+      ['a', 0, 1],
+      ['b', 40, 1],
+    ]);
+  });
+
+  const sentence =
+    'The sluice of the old mill holds back the water of the spring tide until the wheel is free to turn. ';
+  const long = doc(
+    h(1, 'The mill'),
+    ...Array.from({ length: 12 }, (_, i) => [
+      h(2, `Part ${'abcdefghijkl'[i]}`),
+      li('The gates are of oak'),
+      li('They leak'),
+      p(`Of part ${i} one may say much. ${sentence.repeat(6)}`),
+      ...(i === 4
+        ? [
+            table([
+              ['Work', 'Cost'],
+              ['Gates', '31'],
+              ['Roof', '12'],
+            ]),
+          ]
+        : []),
+    ]).flat(),
   );
-  expect([ready, of]).toEqual([1, 2]);
-  expect(lacking).toEqual([expect.objectContaining({ number: 1, title: 'Bare', rules: ['bare'] })]);
+  const heldLong = (edits: readonly Edit[] = []) => held(edits, { document: long, converted: convert(long, edits) });
+  const minutesOf = async (edits: readonly Edit[]) =>
+    (await ask({ what: 'pace' }, heldLong(edits))).pages.reduce(
+      (sum, { seconds, hidden }) => sum + (hidden ? 0 : seconds),
+      0,
+    ) / 60;
+
+  test('is brought down to the time that there is, as promised', async () => {
+    const before = await minutesOf([]);
+    for (const wanted of [before * 0.8, before * 0.45, before * 0.2]) {
+      const { steps, after, near } = (await ask({ what: 'savings', minutes: wanted }, heldLong()))!;
+      const made = await minutesOf(steps.flatMap(({ edits }) => edits));
+      expect(made * 60).toBeCloseTo(after, 3);
+      expect({ wanted, near, close: Math.abs(made - wanted) <= Math.max(1, wanted * 0.1) }).toEqual({
+        wanted,
+        near,
+        close: near,
+      });
+      expect(steps.reduce((sum, { seconds }) => sum + seconds, 0)).toBeCloseTo(before * 60 - after, 3);
+      // What does least harm comes first.
+      expect(steps[0]!.kind).toBe('notes');
+    }
+  });
+
+  test('is left alone where there is time enough; detail goes behind the closing first', async () => {
+    expect(await ask({ what: 'savings', minutes: 600 }, heldLong())).toMatchObject({ steps: [], near: false });
+    const before = await minutesOf([]);
+    const { steps } = (await ask({ what: 'savings', minutes: before * 0.45 }, heldLong()))!;
+    const backUp = steps.filter(({ kind }) => kind === 'back-up');
+    expect(backUp[0]!.text).toBe('Part e');
+    const after = convert(
+      long,
+      steps.flatMap(({ edits }) => edits),
+    );
+    expect(after.deck.slides.at(-backUp.length)).toMatchObject({ hidden: true });
+    expect(after.ledger.lost).toBe(0);
+  });
 });

@@ -40,7 +40,7 @@ import {
   type BlockId,
   type PartId,
   judgeOf,
-  runsText,
+  acceptance,
   asMade,
   faultsIn,
   tally,
@@ -52,6 +52,8 @@ import { drawPage } from './draw.ts';
 import type { Held } from './held.ts';
 import { findIcons } from './icons.ts';
 import { fitting, leftFor, lengths, levels } from './lengths.ts';
+import { pace, savings } from './pace.ts';
+import { mendAll, remarks, repairs } from './remarks.ts';
 import type {
   Leaving,
   Answers,
@@ -80,6 +82,11 @@ const ANSWERERS: Answerers = {
   levels: (_, held) => levels(held),
   fitting: ({ minutes }, held) => fitting(minutes, held),
   readiness: (_, held) => readinessOf(held),
+  remarks: (_, held) => remarks(held),
+  repairs,
+  mendAll,
+  pace: (_, held) => pace(held),
+  savings: ({ minutes }, held) => savings(minutes, held),
   edition: reviewed,
   page: ({ block }, { converted }) => pageOf(block, converted)?.key ?? null,
   layouts: ({ slide }, { converted }) => layoutOffers(slide, converted),
@@ -258,8 +265,6 @@ function takeOf(take: string, made: Converted, current: Converted): Take {
   };
 }
 
-const AT_ONCE = 40; // pages between which edits are answered
-
 /** Pages are weighed once: after an edit only those that it changed. */
 function printed(options: Asking<'sheets'>, { converted }: Held): Printed {
   const sheets = makeSheets(sceneOf(converted), options);
@@ -268,19 +273,17 @@ function printed(options: Asking<'sheets'>, { converted }: Held): Printed {
   return { count: sheets.length, sample, drawings: shown.map((page) => drawPage(page, 0, converted.theme)) };
 }
 
+const AT_ONCE = 40; // pages between which edits are answered
+
 async function readinessOf({ converted, pause }: Held): Promise<Answers['readiness']> {
-  const { pages, map } = converted;
+  const { pages, map, decisions } = converted;
   const faultsAt = faultsIn(converted, map.body === 'slide');
   const faults: (readonly Rule[])[] = [];
-  for (let i = 0; i < pages.length; i++) {
-    faults.push(faultsAt(i));
+  for (const [i, { slide }] of pages.entries()) {
+    faults.push(faultsAt(i).filter((rule) => !decisions.accepted.has(acceptance(slide.id, rule))));
     if (i % AT_ONCE === AT_ONCE - 1 && !(await pause())) break;
   }
-  const lacking = pages.flatMap(({ key, slide }, i) => {
-    const rules = faults[i] ?? [];
-    return rules.length === 0 ? [] : [{ number: i + 1, key, title: runsText(slide.title.runs), rules }];
-  });
-  return { ...tally(pages, faults), lacking };
+  return tally(pages, faults);
 }
 
 const MOST_MADE = 8;

@@ -46,10 +46,11 @@ export async function levels(held: Held): Promise<Answers['levels']> {
 }
 
 /** As near as this keeps a promise. */
-const NEAR = 0.1;
+export const NEAR = 0.1;
 
 /** Shares of the notes: less would be no talk any more. */
-const [LEAST, MOST] = [0.15, 0.9];
+export const LEAST_SHARE = 0.15;
+const MOST_SHARE = 0.9;
 const HALVINGS = 6;
 
 /** Notes are shortened first, then a map with fewer slides is taken, then sections are left out. */
@@ -66,7 +67,7 @@ export async function fitting(minutes: number, held: Held): Promise<Fitting | nu
     if (share === null || secondsSpeaking(made, share) <= longest) break;
   }
   const left =
-    settings.speech === LEAST ? leftFor(convertedWith(takeEdits(settings), held), wanted, 'seconds') : undefined;
+    settings.speech === LEAST_SHARE ? leftFor(convertedWith(takeEdits(settings), held), wanted, 'seconds') : undefined;
   const leave: readonly SingleEdit[] =
     left === undefined ? [] : [{ kind: 'leave', blocks: left.blocks, as: 'deleted' }];
   const choice = choiceOf(settings, held, leave);
@@ -78,13 +79,15 @@ export async function fitting(minutes: number, held: Held): Promise<Fitting | nu
   };
 }
 
+export const secondsOfDeck = ({ pages, decisions }: Converted): number => secondsOf(timeOf(pages), decisions.pace);
+
 const secondsSpeaking = (made: Converted, share: number): number =>
   secondsOf(timeSpeaking(made, share), made.decisions.pace);
 
 /** The share of the notes at which a deck comes nearest to so many seconds; null where all of them are short enough. */
-function shareFor(made: Converted, wanted: number): number | null {
-  if (secondsOf(timeOf(made.pages), made.decisions.pace) <= wanted * (1 + NEAR)) return null;
-  let [low, high] = [LEAST, MOST];
+export function shareFor(made: Converted, wanted: number): number | null {
+  if (secondsOfDeck(made) <= wanted * (1 + NEAR)) return null;
+  let [low, high] = [LEAST_SHARE, MOST_SHARE];
   if (secondsSpeaking(made, low) > wanted) return low;
   for (let i = 0; i < HALVINGS; i++) {
     const middle = (low + high) / 2;
@@ -117,11 +120,11 @@ function choiceOf(settings: TakeSettings, held: Held, leave: readonly SingleEdit
   const { converted, templates } = held;
   const document = leave.length === 0 ? converted.document : convertedWith(leave, held).document;
   const edits = [...leave, ...arrangedFor(document, takeEdits(settings), held.edits, templates)];
-  const { pages, decisions } = convertedWith(edits, held);
-  return { slides: pages.length, seconds: secondsOf(timeOf(pages), decisions.pace), edits };
+  const made = convertedWith(edits, held);
+  return { slides: made.pages.length, seconds: secondsOfDeck(made), edits };
 }
 
-const convertedWith = (
+export const convertedWith = (
   edits: readonly SingleEdit[],
   { document, edits: before, converted, templates }: Held,
 ): Converted => convert(document, [...before, ...edits], converted, templates);

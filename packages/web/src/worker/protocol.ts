@@ -38,7 +38,8 @@ import type {
   PageKey,
   PartId,
   Proposal,
-  Rule,
+  Remark,
+  RemarkKind,
   Prose,
   Sheet,
   SheetOptions,
@@ -53,6 +54,7 @@ import type {
   Target,
   TemplateUse,
   Unplaced,
+  Way,
 } from '@alvex/core';
 
 /** One page of the deck, as the list of slides shows it. */
@@ -275,16 +277,56 @@ export interface Fitting extends Choice {
   readonly near: boolean;
 }
 
-/** Slides that can be shown as they are, and what the others lack. */
+/** Slides that can be shown as they are; what its author accepts is no fault. */
 export interface Readiness {
   readonly ready: number;
   readonly of: number;
-  readonly lacking: readonly {
-    readonly number: number;
+}
+
+/** How long each page takes. */
+export interface Pace {
+  readonly pages: readonly {
     readonly key: PageKey;
+    readonly number: number;
     readonly title: string;
-    readonly rules: readonly Rule[];
+    readonly section: string | null;
+    /** It opens a section. */
+    readonly opens: boolean;
+    readonly hidden: boolean;
+    /** As its words and what is looked at take. */
+    readonly seconds: number;
+    /** In the last rehearsal; null where it was not shown, or none was held. */
+    readonly rehearsed: number | null;
   }[];
+  /** Oldest first. */
+  readonly rehearsals: readonly {
+    readonly id: string;
+    readonly began: string;
+    readonly seconds: number;
+    readonly stumbled: number;
+  }[];
+}
+/** One thing that makes the talk shorter. */
+export interface Saving {
+  readonly kind: 'notes' | 'back-up' | 'sections';
+  /** The share of the notes that stays, the slide, or the sections. */
+  readonly text: string;
+  readonly seconds: number;
+  readonly edits: readonly SingleEdit[];
+}
+export interface Savings {
+  readonly steps: readonly Saving[];
+  readonly before: number /* s */;
+  readonly after: number /* s */;
+  /** It comes to what is wanted. */
+  readonly near: boolean;
+}
+
+/** What repairing all of some kinds comes to. */
+export interface Mending {
+  readonly edits: readonly SingleEdit[];
+  readonly mended: number;
+  readonly left: number;
 }
 
 export type ToWorker =
@@ -313,6 +355,15 @@ export interface Questions {
   readonly fitting: { readonly minutes: number };
   /** Which slides can be shown as they are. */
   readonly readiness: object;
+  /** What is remarked on the deck, worst first. */
+  readonly remarks: object;
+  /** What can be done about one remark. */
+  readonly repairs: { readonly kind: RemarkKind; readonly key: PageKey };
+  /** All of some kinds mended, each in its gentlest way. */
+  readonly mendAll: { readonly kinds: readonly RemarkKind[] };
+  readonly pace: object;
+  /** What would bring the talk down to so many minutes. */
+  readonly savings: { readonly minutes: number };
   /** What an edition, read from `url`, would change. */
   readonly edition: { readonly url: string; readonly edition: Omit<EditionEdit, 'kind' | 'ids'> };
   /** The first page that has a block. */
@@ -353,6 +404,12 @@ export interface Answers {
   readonly levels: readonly (Choice & { readonly level: Level })[];
   readonly fitting: Fitting | null;
   readonly readiness: Readiness;
+  readonly remarks: readonly Remark[];
+  readonly repairs: readonly Way[];
+  readonly pace: Pace;
+  /** These two are null when the deck became another meanwhile. */
+  readonly savings: Savings | null;
+  readonly mendAll: Mending | null;
   readonly edition: Reviewed;
   readonly page: PageKey | null;
   readonly layouts: readonly LayoutOffer[];

@@ -1,242 +1,66 @@
-/** The Check station: where every word went, slides that hold too much, and edits that have lost their place. */
+/** The Check station: what to mend before the deck is shown, how long it takes, and where every word of the document went. */
 import { Box, chakra } from '@chakra-ui/react';
-import { useVirtualizer } from '@tanstack/react-virtual';
-import { useMemo, useRef, useState } from 'react';
-import { Link } from 'react-router';
-import {
-  blockText,
-  DESTINATIONS,
-  type Destination,
-  type Block,
-  type LedgerEntry,
-  type LeftOutReason,
-  type Unplaced,
-} from '@alvex/core';
-import { useDeck } from '../../state/deck-store.ts';
-import { useAnswer } from '../../state/use-answer.ts';
-import { editText } from '../../ui/edit-text.ts';
-import { count, grouped } from '../../ui/format.ts';
-import { DESTINATION_LABELS, RULE_TEXT } from '../../ui/labels.ts';
-import { LEFT } from '../../ui/left-labels.ts';
-import { PassageMark } from '../shared/passage-mark.tsx';
-import { Action, ColumnPage, Heading, Notice, Select, Small } from '../../ui/recipes.tsx';
-import { VirtualRows } from '../../ui/virtual-rows.tsx';
-import type { PlacedEntry } from '../../worker/protocol.ts';
+import { lazy, Suspense } from 'react';
+import { NavLink, useParams } from 'react-router';
+import { Small } from '../../ui/recipes.tsx';
+import { RemarksPage } from './remarks-page.tsx';
+import { WordsPage } from './words-page.tsx';
 
-const Entry = chakra('div', {
+// Brings the charts, which nothing else needs.
+const PacePage = lazy(async () => ({ default: (await import('./pace-page.tsx')).PacePage }));
+
+const PAGES = [
+  { path: '', label: 'What to mend', Page: RemarksPage },
+  { path: 'pace', label: 'Pace', Page: PacePage },
+  { path: 'words', label: 'Every word', Page: WordsPage },
+] as const;
+
+const Ways = chakra('nav', {
   base: {
-    display: 'grid',
-    gridTemplateColumns: '34px minmax(0, 1fr) 70px 170px 60px',
-    gap: '12px',
-    alignItems: 'center',
-    borderTop: '1px solid',
+    display: 'flex',
+    gap: '2px',
+    borderBottom: '1px solid',
     borderColor: 'line',
-    py: '6px',
-    fontSize: 'sm',
-    '@media (max-width: 640px)': {
-      gridTemplateColumns: '34px minmax(0, 1fr) 60px',
-      '& > :nth-of-type(n+4)': { display: 'none' },
+    '& a': { px: '14px', py: '6px', fontSize: 'sm', color: 'soft', textDecoration: 'none', mb: '-1px' },
+    '& a:hover': { color: 'ink' },
+    '& a.active': {
+      color: 'ink',
+      fontWeight: 600,
+      border: '1px solid',
+      borderColor: 'line',
+      borderBottomColor: 'paper',
+      bg: 'paper',
+      borderTopRadius: 'sm',
     },
   },
 });
 
-type Filter = 'all' | LedgerEntry['account'];
-const FILTERS: readonly { readonly name: Filter; readonly label: string }[] = [
-  { name: 'all', label: 'All' },
-  { name: 'slides', label: 'On slides' },
-  { name: 'notes', label: 'Spoken' },
-  { name: 'leftOut', label: 'Left out' },
-  { name: 'lost', label: 'Lost' },
-];
-const REASONS: Readonly<Record<LeftOutReason, string>> = {
-  'by-mark': 'you turned its mark',
-  'by-map': 'the map leaves this kind out',
-  shortened: 'the speaker notes are shortened',
-  contents: 'table of contents',
-  furniture: 'not part of the text',
-  deleted: 'you took it out',
-  'no-picture': 'the picture is not in the file',
-  'no-words': 'no words in it',
-  removed: 'you took it off',
-};
-const UNPLACED: Readonly<Record<Unplaced['reason'], string>> = {
-  'slide-gone': 'its slide is not made any more',
-  'part-gone': 'its text is not on a slide any more',
-  'notes-gone': 'its notes are not there any more',
-  'block-gone': 'its passage is not in the document',
-  'no-room': 'a cover or an opener has no room for it',
-  'id-taken': 'it is there already',
-  unknown: 'a newer Alvex made it',
-};
-
 export function CheckStation() {
-  const sums = useDeck((state) => state.view?.sums);
-  const unplaced = useDeck((state) => state.view?.unplaced) ?? [];
-  const { answer: ledger } = useAnswer({ what: 'ledger' });
-  const pages = useDeck((state) => state.view?.pages);
-  const [filter, setFilter] = useState<Filter>('all');
-  const [mark, setMark] = useState<Destination | 'any'>('any');
-  const destinations = useDeck((state) => state.destinations);
-  const entries = useMemo(
-    () =>
-      (ledger ?? []).filter(
-        (entry) =>
-          (filter === 'all' || entry.account === filter) &&
-          (mark === 'any' || (destinations.get(entry.block) ?? 'out') === mark),
-      ),
-    [ledger, filter, mark, destinations],
-  );
-  const full = pages?.spills.filter(Boolean).length ?? 0;
-  if (sums === undefined) return null;
-  const amounts: Readonly<Record<Filter, number>> = {
-    all: sums.document,
-    slides: sums.slides,
-    notes: sums.notes,
-    leftOut: sums.leftOut,
-    lost: sums.lost,
-  };
-  const balanced = sums.slides + sums.notes + sums.leftOut === sums.document;
+  const { id = '', '*': path = '' } = useParams();
+  const { Page } = PAGES.find((one) => one.path === path) ?? PAGES[0];
   return (
-    <ColumnPage>
-      <div>
-        <Heading>Where every word went</Heading>
-        <Small data-testid="ledger-sum">
-          {grouped(sums.document)} words in the document = {grouped(sums.slides)} on slides + {grouped(sums.notes)}{' '}
-          spoken + {grouped(sums.leftOut)} left out
-          {balanced ? '. Nothing is lost.' : ` + ${grouped(sums.lost)} lost.`}
-        </Small>
-      </div>
-      {!balanced && (
-        <Notice tone="fault">
-          {count(sums.lost, 'word')} of the document stand nowhere. That is a fault of the program; they are listed
-          under Lost.
-        </Notice>
-      )}
-      {full > 0 && (
-        <Notice>
-          <Box flex="1">{count(full, 'slide')} hold more than fits at the least size.</Box>
-          <Link to={`../slides?page=${pages!.spills.indexOf(true) + 1}`}>
-            <Action as="span" size="small">
-              Show the first
-            </Action>
-          </Link>
-        </Notice>
-      )}
-      <NotReady />
-      {unplaced.length > 0 && (
-        <Notice role="status">
-          <Box>
-            {count(unplaced.length, 'edit')} of yours {unplaced.length === 1 ? 'has' : 'have'} no place now. They are
-            kept, and apply again when their place is back.
-            <chakra.ul pl="18px">
-              {unplaced.map(({ edit, reason }, i) => (
-                <li key={i}>
-                  {editText(edit)}: {UNPLACED[reason]}
-                </li>
-              ))}
-            </chakra.ul>
-          </Box>
-        </Notice>
-      )}
-      <Box display="flex" gap="8px" flexWrap="wrap" role="group" aria-label="Show">
-        {FILTERS.map(({ name, label }) => (
-          <Action
-            key={name}
-            size="small"
-            look={filter === name ? 'chosen' : 'plain'}
-            aria-pressed={filter === name}
-            onClick={() => setFilter(name)}
-          >
-            {label} <chakra.span color="soft">{grouped(amounts[name])}</chakra.span>
-          </Action>
+    <Box
+      h="100%"
+      display="flex"
+      flexDirection="column"
+      gap="14px"
+      maxW="1100px"
+      mx="auto"
+      w="100%"
+      px="24px"
+      pt="12px"
+      css={{ '@media (max-width: 640px)': { paddingInline: '12px' } }}
+    >
+      <Ways aria-label="Checks">
+        {PAGES.map(({ path: to, label }) => (
+          <NavLink key={to} to={`/decks/${id}/check${to === '' ? '' : `/${to}`}`} end>
+            {label}
+          </NavLink>
         ))}
-        <Select
-          aria-label="Mark"
-          value={mark}
-          ml="auto"
-          onChange={(event) => setMark(event.target.value as Destination | 'any')}
-        >
-          <option value="any">any mark</option>
-          {DESTINATIONS.map((one) => (
-            <option key={one} value={one}>
-              {DESTINATION_LABELS[one]}
-            </option>
-          ))}
-        </Select>
-      </Box>
-      {ledger === null ? <Small role="status">Counting …</Small> : <Entries entries={entries} />}
-    </ColumnPage>
-  );
-}
-
-const MOST_LACKING = 60;
-
-/** Slides that cannot be shown as they are, each with what it lacks. */
-function NotReady() {
-  const { answer } = useAnswer({ what: 'readiness' });
-  if (answer === null) return <Small role="status">Looking at the slides …</Small>;
-  const { ready, of, lacking } = answer;
-  if (lacking.length === 0)
-    return of === 0 ? null : <Small data-testid="ready">All {count(of, 'slide')} can be shown as they are.</Small>;
-  return (
-    <chakra.details data-testid="ready">
-      <chakra.summary cursor="pointer">
-        {ready} of {count(of, 'slide')} can be shown as they are. What the others lack
-      </chakra.summary>
-      <chakra.ul pl="18px" maxH="30vh" overflowY="auto">
-        {lacking.slice(0, MOST_LACKING).map(({ number, key, title, rules }) => (
-          <li key={key}>
-            <Link to={`../slides?page=${number}`} style={{ color: 'var(--chakra-colors-pine)' }}>
-              Slide {number}, {title}
-            </Link>
-            : {rules.map((rule) => RULE_TEXT[rule]).join('; ')}
-          </li>
-        ))}
-        {lacking.length > MOST_LACKING && <li>and {count(lacking.length - MOST_LACKING, 'more slide')}</li>}
-      </chakra.ul>
-    </chakra.details>
-  );
-}
-
-function Entries({ entries }: { readonly entries: readonly PlacedEntry[] }) {
-  const scroller = useRef<HTMLDivElement>(null);
-  const virtualizer = useVirtualizer({
-    count: entries.length,
-    getScrollElement: () => scroller.current,
-    estimateSize: () => 32,
-    overscan: 12,
-  });
-  return (
-    <Box ref={scroller} flex="1" minH="0" overflowY="auto" data-testid="ledger">
-      {entries.length === 0 && <Small>No passage here.</Small>}
-      <VirtualRows virtualizer={virtualizer} row={(i) => <EntryLine entry={entries[i]!} />} />
+      </Ways>
+      <Suspense fallback={<Small role="status">Opening …</Small>}>
+        <Page />
+      </Suspense>
     </Box>
   );
-}
-
-function EntryLine({ entry }: { readonly entry: PlacedEntry }) {
-  const block = useDeck((state) => state.blockById.get(entry.block));
-  return (
-    <Entry>
-      {block === undefined ? <span /> : <PassageMark block={block} />}
-      <chakra.span fontFamily="heading" overflow="hidden" textOverflow="ellipsis" whiteSpace="nowrap">
-        {block === undefined ? entry.block : blockText(block)}
-      </chakra.span>
-      <chakra.span color="soft" textAlign="right">
-        {count(entry.words, 'word')}
-      </chakra.span>
-      <chakra.span color="soft">{reasonText(entry, block)}</chakra.span>
-      {entry.slide !== null && (
-        <Link to={`../slides?at=${encodeURIComponent(entry.block)}`} style={{ color: 'var(--chakra-colors-pine)' }}>
-          slide {entry.slide}
-        </Link>
-      )}
-    </Entry>
-  );
-}
-
-function reasonText({ reason, account }: PlacedEntry, block: Block | undefined): string {
-  if (reason === undefined) return account === 'lost' ? 'lost' : '';
-  // What it is says more than that it is not text.
-  return reason === 'furniture' && block?.left !== undefined ? LEFT[block.left] : REASONS[reason];
 }

@@ -44,7 +44,7 @@ export function HandOverStation() {
 /** What Check knows and whoever takes the deck away should. */
 function NotReady() {
   const { answer } = useAnswer({ what: 'readiness' });
-  if (answer === null || answer.lacking.length === 0) return null;
+  if (answer === null || answer.ready === answer.of) return null;
   const { ready, of } = answer;
   return (
     <Notice mb="14px" role="status">
@@ -53,7 +53,7 @@ function NotReady() {
       </Box>
       <Link to="../check">
         <Action as="span" size="small">
-          See what the {answer.lacking.length === 1 ? 'other lacks' : 'others lack'}
+          See what the {of - ready === 1 ? 'other lacks' : 'others lack'}
         </Action>
       </Link>
     </Notice>

@@ -234,8 +234,8 @@ function useLeftOut(): readonly Remark[] {
 /** Slides that cannot be shown as they are. */
 function useReadiness(): readonly Remark[] {
   const { answer } = useAnswer({ what: 'readiness' });
-  if (answer === null || answer.lacking.length === 0) return [];
-  const { ready, of, lacking } = answer;
+  if (answer === null || answer.ready === answer.of) return [];
+  const { ready, of } = answer;
   return [
     {
       key: 'ready',
@@ -247,7 +247,7 @@ function useReadiness(): readonly Remark[] {
           can be shown as they are.
         </>
       ),
-      answer: <Go to="../check">See what the {lacking.length === 1 ? 'other lacks' : 'others lack'}</Go>,
+      answer: <Go to="../check">See what the {of - ready === 1 ? 'other lacks' : 'others lack'}</Go>,
     },
   ];
 }

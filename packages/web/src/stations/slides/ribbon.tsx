@@ -65,7 +65,7 @@ export function Ribbon({ jump, first, last }: Props) {
       </Box>
       <Bars jump={jump} first={first} last={last} />
       {sums !== undefined && (
-        <Link to="../check" style={{ color: 'inherit', textAlign: 'right' }} title="Where every word went">
+        <Link to="../check/words" style={{ color: 'inherit', textAlign: 'right' }} title="Where every word went">
           {grouped(sums.document)} words: <b>{grouped(sums.slides)}</b> on slides
           <br />
           <b>{grouped(sums.notes)}</b> spoken · <b>{grouped(sums.leftOut)}</b> left out · <b>{grouped(sums.lost)}</b>{' '}

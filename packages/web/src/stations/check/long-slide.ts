@@ -1,0 +1,2 @@
+/** Seconds that one slide holds attention. */
+export const LONG_SLIDE = 150;

@@ -1,0 +1,294 @@
+/** How long the talk takes: by slide, by section, against the time that there is, and as it was rehearsed. */
+import { Box, chakra } from '@chakra-ui/react';
+import { useState, type ReactNode } from 'react';
+import { Link, useNavigate, useParams } from 'react-router';
+import { useDeck } from '../../state/deck-store.ts';
+import { edit } from '../../state/log-store.ts';
+import { useAnswer } from '../../state/use-answer.ts';
+import { count, dayAndTime, duration } from '../../ui/format.ts';
+import { Action, Field, Heading, Notice, Small } from '../../ui/recipes.tsx';
+import type { Pace } from '../../worker/protocol.ts';
+import { LONG_SLIDE } from './long-slide.ts';
+import { PaceChart } from './pace-chart.tsx';
+import { Fit } from './fit.tsx';
+
+export function PacePage() {
+  const { answer: pace, failure } = useAnswer({ what: 'pace' });
+  const rate = useDeck((state) => state.view?.pace ?? 0);
+  const target = useDeck((state) => state.view?.target ?? null);
+  const wanted = target?.unit === 'minutes' ? target.amount * 60 : null;
+  const navigate = useNavigate();
+  if (failure !== null) return <Notice tone="fault">{failure}</Notice>;
+  if (pace === null) return <Small role="status">Counting …</Small>;
+  const shown = pace.pages.filter(({ hidden }) => !hidden);
+  const total = shown.reduce((sum, { seconds }) => sum + seconds, 0);
+  const long = shown.filter(({ seconds }) => seconds > LONG_SLIDE);
+  return (
+    <Box flex="1" minH="0" overflowY="auto" display="grid" gap="16px" alignContent="start" pb="40px">
+      <Box display="flex" gap="8px 24px" justifyContent="space-between" alignItems="end" flexWrap="wrap">
+        <div>
+          <Heading>
+            {duration(total)} for {count(shown.length, 'slide')}
+          </Heading>
+          <Small role="status">
+            {againstTime(total, wanted)}
+            {long.length > 0 && ` ${count(long.length, 'slide')} over two and a half minutes.`}
+          </Small>
+        </div>
+        <Settings minutes={wanted === null ? null : wanted / 60} rate={rate} />
+      </Box>
+      {shown.length === 0 ? (
+        <Small>There is no slide to present.</Small>
+      ) : (
+        <PaceChart
+          pages={shown}
+          wanted={wanted}
+          rehearsed={pace.rehearsals.length > 0}
+          open={(number) => void navigate(`../slides?page=${number}`)}
+        />
+      )}
+      <Halves>
+        <Box display="grid" gap="22px" alignContent="start">
+          <Fit key={wanted ?? 0} minutes={wanted === null ? null : wanted / 60} total={total} />
+          <Rehearsals rehearsals={pace.rehearsals} plan={total} />
+        </Box>
+        <Sections pages={shown} total={total} />
+      </Halves>
+    </Box>
+  );
+}
+
+const Halves = chakra('div', {
+  base: {
+    display: 'grid',
+    gridTemplateColumns: 'minmax(0, 1.2fr) minmax(0, 1fr)',
+    gap: '22px 40px',
+    '@media (max-width: 767px)': { gridTemplateColumns: 'minmax(0, 1fr)' },
+  },
+});
+
+function againstTime(total: number, wanted: number | null): string {
+  if (wanted === null) return 'Say how long it may take, and it is held against that.';
+  const over = total - wanted;
+  if (Math.abs(over) <= Math.max(30, wanted * 0.05)) return `That is as long as the ${duration(wanted)} that you have.`;
+  return over > 0
+    ? `${duration(over)} longer than the ${duration(wanted)} that you have.`
+    : `${duration(-over)} less than the ${duration(wanted)} that you have.`;
+}
+
+const MOST_MINUTES = 600;
+const [SLOWEST, QUICKEST] = [60, 240]; // words a minute
+
+/** The time that there is, and how quickly is spoken. */
+function Settings({ minutes, rate }: { readonly minutes: number | null; readonly rate: number }) {
+  return (
+    <Box display="flex" gap="8px 18px" flexWrap="wrap" fontSize="sm">
+      <NumberField
+        key={`m${minutes}`}
+        label="Minutes that you have"
+        value={minutes}
+        from={1}
+        to={MOST_MINUTES}
+        keep={(amount) => edit({ kind: 'target', target: amount === null ? null : { unit: 'minutes', amount } })}
+      />
+      <NumberField
+        key={`r${rate}`}
+        label="Words a minute"
+        value={rate}
+        from={SLOWEST}
+        to={QUICKEST}
+        keep={(amount) => amount !== null && edit({ kind: 'pace', rate: Math.round(amount) })}
+      />
+    </Box>
+  );
+}
+
+function NumberField({
+  label,
+  value,
+  from,
+  to,
+  keep,
+}: {
+  readonly label: string;
+  readonly value: number | null;
+  readonly from: number;
+  readonly to: number;
+  readonly keep: (amount: number | null) => void;
+}) {
+  const [written, setWritten] = useState(value === null ? '' : String(value));
+  const take = () => {
+    const amount = written.trim() === '' ? null : Number(written);
+    if (amount === value) return;
+    if (amount === null || (amount >= from && amount <= to)) keep(amount);
+    else setWritten(value === null ? '' : String(value));
+  };
+  return (
+    <chakra.label display="flex" gap="8px" alignItems="center">
+      {label}
+      <Field
+        type="number"
+        min={from}
+        max={to}
+        w="74px"
+        py="2px"
+        value={written}
+        onChange={(event) => setWritten(event.target.value)}
+        onBlur={take}
+        onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
+      />
+    </chakra.label>
+  );
+}
+
+const Table = chakra('table', {
+  base: {
+    w: '100%',
+    borderCollapse: 'collapse',
+    fontSize: 'sm',
+    '& th': { textAlign: 'left', fontWeight: 600, color: 'soft' },
+    '& td, & th': { borderTop: '1px solid', borderColor: 'line', py: '5px', pr: '10px', verticalAlign: 'top' },
+    '& .number': { textAlign: 'right', fontVariantNumeric: 'tabular-nums', whiteSpace: 'nowrap', pr: 0, pl: '10px' },
+  },
+});
+const Part = ({ title, children }: { readonly title: string; readonly children: ReactNode }) => (
+  <section>
+    <Heading as="h2" fontFamily="body" fontSize="lg" mb="8px">
+      {title}
+    </Heading>
+    {children}
+  </section>
+);
+
+const MOST_LISTED = 60;
+
+/** Sections with their times; a deck without any by its longest slides. */
+function Sections({ pages, total }: { readonly pages: Pace['pages']; readonly total: number }) {
+  const sections = sectionsOf(pages);
+  const few = sections.length < 2;
+  const lines = few
+    ? pages
+        .toSorted((a, b) => b.seconds - a.seconds)
+        .slice(0, 8)
+        .map(({ title, seconds, number }) => ({ title, seconds, number, slides: 1 }))
+    : sections.slice(0, MOST_LISTED);
+  return (
+    <Part title={few ? 'The longest slides' : 'By section'}>
+      <Table>
+        <thead>
+          <tr>
+            <th scope="col">{few ? 'Slide' : 'Section'}</th>
+            {!few && (
+              <th scope="col" className="number">
+                Slides
+              </th>
+            )}
+            <th scope="col" className="number">
+              Time
+            </th>
+            <th scope="col" className="number">
+              Of all
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {lines.map(({ title, seconds, slides, number }) => (
+            <tr key={number}>
+              <td>
+                <Link to={`../slides?page=${number}`}>
+                  {few && `${number}. `}
+                  {title === '' ? 'no title' : title}
+                </Link>
+              </td>
+              {!few && <td className="number">{slides}</td>}
+              <td className="number">{duration(seconds)}</td>
+              <td className="number">{total === 0 ? 0 : Math.round((seconds / total) * 100)} %</td>
+            </tr>
+          ))}
+        </tbody>
+      </Table>
+      {!few && sections.length > MOST_LISTED && (
+        <Small>and {count(sections.length - MOST_LISTED, 'more section')}</Small>
+      )}
+    </Part>
+  );
+}
+
+interface SectionLine {
+  readonly title: string;
+  readonly number: number;
+  readonly slides: number;
+  readonly seconds: number;
+}
+function sectionsOf(pages: Pace['pages']): readonly SectionLine[] {
+  const found: SectionLine[] = [];
+  let open: string | null | undefined;
+  for (const { section, opens, title, number, seconds } of pages) {
+    const last = found.at(-1);
+    if (last !== undefined && section === open && !opens)
+      found[found.length - 1] = { ...last, slides: last.slides + 1, seconds: last.seconds + seconds };
+    else found.push({ title: opens ? title : (section ?? title), number, slides: 1, seconds });
+    open = opens ? title : section;
+  }
+  return found;
+}
+
+function Rehearsals({ rehearsals, plan }: { readonly rehearsals: Pace['rehearsals']; readonly plan: number }) {
+  const { id = '' } = useParams();
+  return (
+    <Part title="Rehearsals">
+      {rehearsals.length === 0 ? (
+        <Small>Say it aloud once: the time for each slide is kept here, beside the plan.</Small>
+      ) : (
+        <Table>
+          <thead>
+            <tr>
+              <th scope="col">Begun</th>
+              <th scope="col" className="number">
+                Took
+              </th>
+              <th scope="col" className="number">
+                Against the plan
+              </th>
+              <th scope="col" className="number">
+                Stumbled
+              </th>
+              <th />
+            </tr>
+          </thead>
+          <tbody>
+            {rehearsals.toReversed().map(({ id: name, began, seconds, stumbled }) => (
+              <tr key={name}>
+                <td>{dayAndTime(began)}</td>
+                <td className="number">{duration(seconds)}</td>
+                <td className="number">
+                  {Math.abs(seconds - plan) < 5
+                    ? 'the same'
+                    : `${duration(Math.abs(seconds - plan))} ${seconds > plan ? 'more' : 'less'}`}
+                </td>
+                <td className="number">{stumbled}</td>
+                <td className="number">
+                  <Action
+                    size="small"
+                    look="quiet"
+                    aria-label={`Put away the rehearsal of ${dayAndTime(began)}`}
+                    onClick={() => edit({ kind: 'rehearse', id: name, rehearsal: null })}
+                  >
+                    Put away
+                  </Action>
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </Table>
+      )}
+      <Box mt="10px">
+        <Link to={`/decks/${id}/rehearse`}>
+          <Action as="span" size="small">
+            Rehearse {rehearsals.length === 0 ? '' : 'again'}
+          </Action>
+        </Link>
+      </Box>
+    </Part>
+  );
+}

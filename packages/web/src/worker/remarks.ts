@@ -1,0 +1,36 @@
+/** What Check asks: the remarks on the deck, what can be done about each, and about all of some kinds. */
+import { lookedAt, lookThrough, repairAll, repairsOf } from '@alvex/core';
+import { uuid } from '../state/uuid.ts';
+import type { Held } from './held.ts';
+import type { Answers, Asking } from './protocol.ts';
+
+const AT_ONCE = 40; // pages between which edits are answered
+
+/** Goes on step by step, and lets edits be answered in between. @returns undefined when the deck became another meanwhile. */
+async function inTurns<T>(steps: Generator<void, T>, { pause }: Held, atOnce = AT_ONCE): Promise<T | undefined> {
+  for (let i = 1; ; i++) {
+    const step = steps.next();
+    if (step.done === true) return step.value;
+    if (i % atOnce === 0 && !(await pause())) return undefined;
+  }
+}
+
+export const remarks = async (held: Held): Promise<Answers['remarks']> =>
+  (await inTurns(lookThrough(lookedAt(held.converted)), held)) ?? [];
+
+export async function repairs({ kind, key }: Asking<'repairs'>, held: Held): Promise<Answers['repairs']> {
+  const remark = (await remarks(held)).find((one) => one.kind === kind && one.key === key);
+  return remark === undefined ? [] : ((await inTurns(repairsOf(remark, repairable(held)), held, 1)) ?? []);
+}
+
+export async function mendAll({ kinds }: Asking<'mendAll'>, held: Held): Promise<Answers['mendAll']> {
+  return (await inTurns(repairAll(new Set(kinds), repairable(held)), held, 1)) ?? null;
+}
+
+const repairable = ({ document, edits, converted, templates }: Held) => ({
+  original: document,
+  edits,
+  converted,
+  templates,
+  fresh: () => uuid().slice(0, 13),
+});
