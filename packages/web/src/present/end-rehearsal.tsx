@@ -1,7 +1,7 @@
 /** The end of a rehearsal: what it took is kept with the deck, or not. */
 import { Link, useNavigate } from 'react-router';
 import { edit } from '../state/log-store.ts';
-import { uuid } from '../state/uuid.ts';
+import { uuid } from '../worker/uuid.ts';
 import { Action } from '../ui/recipes.tsx';
 import type { Pages } from '../worker/protocol.ts';
 import { endTalk } from './kept-talk.ts';

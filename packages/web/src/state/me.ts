@@ -1,5 +1,5 @@
 /** Who writes in this browser, for telling one's own edits from those of others; no more than a number that it made for itself. */
-import { uuid } from './uuid.ts';
+import { uuid } from '../worker/uuid.ts';
 
 const KEY = 'alvex.me';
 let known: string | undefined;

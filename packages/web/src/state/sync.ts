@@ -5,7 +5,7 @@ import { ApiError, appendEntries, entriesSince } from '../api/client.ts';
 import { Backoff } from './backoff.ts';
 import { me } from './me.ts';
 import { forgetRefused, keepRefused, refusedOf, Unsent, type Batch } from './unsent.ts';
-import { uuid } from './uuid.ts';
+import { uuid } from '../worker/uuid.ts';
 
 export interface SyncState {
   /** `gone`: the deck was deleted. `behind`: the server has an older state of it than this window. */

@@ -3,7 +3,7 @@
  * the next window that opens the deck sends it. A lock tells which windows are still open.
  */
 import type { LogEntry } from '@alvex/core';
-import { uuid } from './uuid.ts';
+import { uuid } from '../worker/uuid.ts';
 
 /** Entries that are sent together, under a name by which the server knows them again. */
 export interface Batch {

@@ -1,6 +1,6 @@
 /** What Check asks: the remarks on the deck, what can be done about each, and about all of some kinds. */
 import { lookedAt, lookThrough, repairAll, repairsOf } from '@alvex/core';
-import { uuid } from '../state/uuid.ts';
+import { uuid } from './uuid.ts';
 import type { Held } from './held.ts';
 import type { Answers, Asking } from './protocol.ts';
 

@@ -6,7 +6,7 @@ import { SlideDrawing } from '../../canvas/slide-drawing.tsx';
 import { useDeck } from '../../state/deck-store.ts';
 import { edit } from '../../state/log-store.ts';
 import { useAnswer } from '../../state/use-answer.ts';
-import { uuid } from '../../state/uuid.ts';
+import { uuid } from '../../worker/uuid.ts';
 import { count, duration, percent } from '../../ui/format.ts';
 import { DENSITY_LABELS, FULL_LABELS, MAP_LABELS } from '../../ui/labels.ts';
 import { Action, Heading, Small } from '../../ui/recipes.tsx';

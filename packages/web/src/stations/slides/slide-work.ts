@@ -15,7 +15,7 @@ import {
   passageOf,
   speakParts,
 } from '@alvex/core';
-import { uuid } from '../../state/uuid.ts';
+import { uuid } from '../../worker/uuid.ts';
 import type { Row } from '../../worker/protocol.ts';
 
 /** Slides in their order, each once however many pages it takes. */
