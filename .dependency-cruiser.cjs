@@ -34,7 +34,7 @@ const core = {
     'ids',
   ],
   presentable: ['base', 'content', 'fonts', 'theme', 'layout', 'deck', 'ids'],
-  writers: ['base', 'content', 'container', 'charts', 'fonts', 'theme', 'scene'],
+  writers: ['base', 'content', 'container', 'charts', 'deck', 'fonts', 'theme', 'scene', 'ids'],
 };
 const folderRules = Object.entries(core).map(([folder, may]) => ({
   name: `core-${folder}`,

@@ -61,6 +61,7 @@ function declaredDecoder(label: string | undefined): Decoder {
 export const isWide = (bytes: Uint8Array): boolean => wideEncoding(bytes) !== undefined;
 
 declare const atob: (data: string) => string;
+declare const btoa: (binary: string) => string;
 
 /** Decodes base64 (RFC 4648 §4); undefined when it is not base64. */
 export function decodeBase64(data: string): Uint8Array | undefined {
@@ -73,3 +74,11 @@ export function decodeBase64(data: string): Uint8Array | undefined {
     return undefined;
   }
 }
+
+/** Encodes base64 (RFC 4648 §4). Piece by piece: a call takes no more than so many arguments. */
+export function encodeBase64(bytes: Uint8Array): string {
+  let binary = '';
+  for (let at = 0; at < bytes.length; at += PIECE) binary += String.fromCharCode(...bytes.subarray(at, at + PIECE));
+  return btoa(binary);
+}
+const PIECE = 8192;

@@ -12,6 +12,8 @@ export const FORMATS = {
     mime: 'application/vnd.openxmlformats-officedocument.presentationml.presentation',
   },
   pdf: { ending: 'pdf', mime: 'application/pdf' },
+  md: { ending: 'md', mime: 'text/markdown; charset=utf-8' },
+  opml: { ending: 'opml', mime: 'text/x-opml; charset=utf-8' },
 } as const satisfies Readonly<Record<string, OutputFormat>>;
 
 export type FormatName = keyof typeof FORMATS;

@@ -3,6 +3,7 @@ import type { Deflate } from '../container/index.ts';
 import type { PictureData } from '../content/index.ts';
 import { makeScene, type EmbeddedFace, type PictureSource, type Scene } from '../scene/index.ts';
 import { writeDeck as writePresentation } from '../writers/pptx/index.ts';
+import { writeMarkdown, writeOpml } from '../writers/text/index.ts';
 import { disarm } from '../template/index.ts';
 import type { Converted } from './convert.ts';
 import type { FormatName } from './formats.ts';
@@ -23,10 +24,14 @@ export function sceneOf({ pages, theme, document }: Converted, origin?: string):
   return makeScene(pages, theme, { title, author, language, about, origin });
 }
 
-type Write = (scene: Scene, pictures: PictureSource, options: WriteOptions) => Uint8Array;
+type Write = (converted: Converted, pictures: PictureSource, options: WriteOptions) => Uint8Array;
 
-/** Those that need nothing of their host; a PDF needs its fonts and streams (packages/output). */
-const WRITERS: Readonly<Record<Exclude<FormatName, 'pdf'>, Write>> = { pptx: writePresentation };
+/** Those that need nothing of their host; others need its fonts and streams (packages/output). */
+const WRITERS = {
+  pptx: (converted, pictures, options) => writePresentation(sceneOf(converted, options.origin), pictures, options),
+  md: ({ deck, document }, pictures) => writeMarkdown(deck, document.language, pictures),
+  opml: ({ deck }) => writeOpml(deck, deck.title),
+} as const satisfies Readonly<Partial<Record<FormatName, Write>>>;
 
 /** The same deck gives the same bytes. @throws ReadError as `readTemplate` does. */
 export function writeDeck(
@@ -39,5 +44,5 @@ export function writeDeck(
   const { template, deflate } = options;
   // Templates that are kept have been disarmed; those of before, and other hosts', have not.
   const safe = template === undefined ? {} : { template: disarm(template, deflate).bytes };
-  return WRITERS[format](sceneOf(converted, options.origin), (id) => byId.get(id), { ...options, ...safe });
+  return WRITERS[format](converted, (id) => byId.get(id), { ...options, ...safe });
 }

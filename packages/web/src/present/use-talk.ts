@@ -1,6 +1,5 @@
 /** The talk of the open deck: its state, and the audience's window that follows it. */
-import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import type { PageKey } from '@alvex/core';
+import { useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { usePage } from '../state/use-page.ts';
 import type { Pages } from '../worker/protocol.ts';
 import { TalkLine, type SlideToShow, type SpeakerSays, type StageSays } from './channel.ts';
@@ -17,15 +16,20 @@ export function useTalk(deck: string, mode: Mode, pages: Pages) {
   const move = useCallback((made: Move) => setTalk((before) => moved(before, made, Date.now())), []);
 
   // Slides that come or go while one speaks leave the one that is seen where it is.
-  const key = useRef<PageKey | undefined>(undefined);
+  const placed = useRef(slides);
   useEffect(() => {
-    const at = slides.findIndex((slide) => slide.key === key.current);
+    const before = placed.current;
+    placed.current = slides;
+    if (before === slides) return;
     const numbers = slides.map(({ number }) => number);
-    setTalk((before) => withSlides(before, numbers, at < 0 ? before.at : at));
+    // What was moved to meanwhile counts: the slide is looked up where the talk stands, not where it stood when this began.
+    setTalk((now) => {
+      const at = slides.findIndex(({ key }) => key === before[now.at]?.key);
+      return withSlides(now, numbers, at < 0 ? now.at : at);
+    });
   }, [slides]);
   const here = slides[Math.min(talk.at, slides.length - 1)]!;
   useEffect(() => {
-    key.current = here.key;
     if (talk.since !== null) keepTalk(deck, mode, { key: here.key, talk });
   }, [deck, mode, here.key, talk]);
 
@@ -59,7 +63,8 @@ export function useTalk(deck: string, mode: Mode, pages: Pages) {
     };
   }, [deck, move]);
 
-  useEffect(() => {
+  // Before it is seen: the first press of a remote control is not lost.
+  useLayoutEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       const { target } = event;
       // A button is pressed by these, a field is written in by all.

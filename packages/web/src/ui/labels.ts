@@ -193,7 +193,12 @@ export const CHART_REASONS: Readonly<Record<ChartOffer['reason'], string>> = {
 };
 
 /** What a deck can be handed over as. */
-export const FORMAT_LABELS: Readonly<Record<FormatName, string>> = { pptx: 'Presentation', pdf: 'Pages' };
+export const FORMAT_LABELS: Readonly<Record<FormatName, string>> = {
+  pptx: 'Presentation',
+  pdf: 'Pages',
+  md: 'Text with headings',
+  opml: 'Outline',
+};
 
 export const PRINT_LABELS: Readonly<Record<Print, string>> = {
   slides: 'one slide',

@@ -289,7 +289,7 @@ class TokenReader {
           pictures.push(
             namedPicture(
               String(child.attrGet('src') ?? ''),
-              child.content,
+              (child.children ?? []).map(({ type, content }) => (type === 'softbreak' ? ' ' : content)).join(''),
               this.#place,
               this.#context.pictures,
               this.#context.report,

@@ -1,6 +1,6 @@
 /** The list of decks, and the ways to bring a document in. */
 import { Box, chakra } from '@chakra-ui/react';
-import { useEffect, useEffectEvent, useRef, useState } from 'react';
+import { useEffect, useEffectEvent, useLayoutEffect, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { DeckSummary } from '@alvex/contract';
 import type { NewDocument } from '../../api/client.ts';
@@ -93,7 +93,8 @@ export function DecksPage() {
     setPasted(text);
     setOpen('paste');
   });
-  useEffect(() => {
+  // Before the page is seen: the browser would leave it for a file that is dropped at once.
+  useLayoutEffect(() => {
     const stop = new AbortController();
     for (const name of ['dragover', 'dragleave', 'drop'] as const)
       window.addEventListener(name, onDrag, { signal: stop.signal });

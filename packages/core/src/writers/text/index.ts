@@ -1,0 +1,2 @@
+export { writeMarkdown } from './write-markdown.ts';
+export { writeOpml } from './write-opml.ts';
