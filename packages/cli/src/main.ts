@@ -10,9 +10,11 @@ import {
   outputFormat,
   FORMATS,
   isPaper,
+  isPictureWidth,
   isPrint,
   openDocument,
   PAPER_SIZES,
+  PICTURE_WIDTHS,
   placeText,
   PRESET_NAMES,
   PRINTS,
@@ -43,6 +45,9 @@ const USAGE = `Usage:
         [--pages ${PRINTS.join('|')}]
                                                              one slide a page; with notes; several on a sheet; notes alone; an outline
         [--paper ${Object.keys(PAPER_SIZES).join('|')}]                                   what it is printed on
+  alvex convert FILE -o OUT.zip  [--width PIXELS]            each slide as a picture (PNG), in one archive
+  alvex convert FILE -o OUT.md                               titles, points and notes as text, which makes the same slides again
+  alvex convert FILE -o OUT.opml                             the same as an outline
         [--template FILE.pptx]                               on the layouts of an organisation's presentation
         [--into FILE.pptx [--behind N]]                      into a presentation, behind all of its slides or behind the first N;
                                                              what an earlier run made of the same document is replaced
@@ -68,6 +73,7 @@ async function main(): Promise<void> {
       fonts: { type: 'boolean' },
       pages: { type: 'string' },
       paper: { type: 'string' },
+      width: { type: 'string' },
       into: { type: 'string' },
       behind: { type: 'string' },
       as: { type: 'string' },
@@ -118,7 +124,13 @@ async function main(): Promise<void> {
               undefined,
               new Map([[use.hash, model!]]),
             );
-      const options = { origin, template, fonts: values.fonts ?? false, sheets: sheetOptions(values) };
+      const options = {
+        origin,
+        template,
+        fonts: values.fonts ?? false,
+        sheets: sheetOptions(values),
+        width: widthOption(values),
+      };
       writeFileSync(
         values.out,
         await writeOutput(format, converted, [...pictures, ...(drawn?.pictures ?? [])], options),
@@ -137,6 +149,13 @@ function sheetOptions({ pages, paper }: { readonly pages?: string; readonly pape
   if (paper !== undefined && !isPaper(paper))
     throw new UsageError(`There is no paper ${paper}; there are ${Object.keys(PAPER_SIZES).join(', ')}.`);
   return { ...(pages === undefined ? {} : { print: pages }), ...(paper === undefined ? {} : { paper }) };
+}
+
+function widthOption({ width }: { readonly width?: string }): number | undefined {
+  if (width === undefined) return undefined;
+  if (!isPictureWidth(Number(width)))
+    throw new UsageError(`--width is ${PICTURE_WIDTHS.least} to ${PICTURE_WIDTHS.most} pixels.`);
+  return Number(width);
 }
 
 interface TemplateOptions {

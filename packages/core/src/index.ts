@@ -223,6 +223,8 @@ export {
   lookFor,
   optionsOf,
   type Outlines,
+  isPictureWidth,
+  PICTURE_WIDTHS,
   outputFormat,
   overridesOf,
   type OwnWork,
@@ -352,5 +354,5 @@ export {
   type ThemeDesign,
   variation,
 } from './theme/index.ts';
-export { openZip } from './container/index.ts';
+export { openZip, ZipWriter } from './container/index.ts';
 export { faultsIn, readiness, type Rule, RULES, tally } from './presentable/index.ts';

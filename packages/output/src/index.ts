@@ -3,6 +3,7 @@ import { deflateRawSync } from 'node:zlib';
 import {
   DEFLATE_SETTINGS,
   fontsUsed,
+  PICTURE_WIDTHS,
   sceneOf,
   writeDeck,
   type Converted,
@@ -21,6 +22,8 @@ export interface OutputOptions {
   readonly fonts?: boolean;
   /** What a PDF shows; slides alone, where it is not said. */
   readonly sheets?: Partial<SheetOptions>;
+  /** Of pictures of slides, in pixels. */
+  readonly width?: number | undefined;
   /** Told what share is written, 0 to 1. */
   readonly progress?: (done: number) => void;
 }
@@ -30,17 +33,23 @@ export async function writeOutput(
   format: FormatName,
   converted: Converted,
   pictures: readonly PictureData[],
-  { origin, template, fonts = false, sheets = {}, progress }: OutputOptions = {},
+  { origin, template, fonts = false, sheets = {}, width = PICTURE_WIDTHS.usual, progress }: OutputOptions = {},
 ): Promise<Uint8Array> {
   const scaled = await scalePictures(pictures, converted);
+  const deflate = (part: Uint8Array) => deflateRawSync(part, DEFLATE_SETTINGS);
+  const told = progress === undefined ? {} : { progress };
+  if (format === 'png') {
+    const { writePng } = await import('./png/write-png.ts');
+    return writePng(sceneOf(converted), scaled, { width, ...told }, deflate);
+  }
   if (format === 'pdf') {
     // Taken when it is needed: it brings a layout engine of some megabytes.
     const { writePdf } = await import('./pdf/write-pdf.ts');
     const options = { print: 'slides', paper: 'a4', ...sheets } as const;
-    return writePdf(sceneOf(converted), scaled, progress === undefined ? options : { ...options, progress });
+    return writePdf(sceneOf(converted), scaled, { ...options, ...told });
   }
   return writeDeck(format, converted, scaled, {
-    deflate: (part) => deflateRawSync(part, DEFLATE_SETTINGS),
+    deflate,
     ...(origin === undefined ? {} : { origin }),
     ...(template === undefined ? {} : { template }),
     ...(fonts ? { fonts: await embeddableFonts(fontsUsed(converted.pages, converted.theme)) } : {}),

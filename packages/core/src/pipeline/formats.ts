@@ -12,6 +12,7 @@ export const FORMATS = {
     mime: 'application/vnd.openxmlformats-officedocument.presentationml.presentation',
   },
   pdf: { ending: 'pdf', mime: 'application/pdf' },
+  png: { ending: 'zip', mime: 'application/zip' },
   md: { ending: 'md', mime: 'text/markdown; charset=utf-8' },
   opml: { ending: 'opml', mime: 'text/x-opml; charset=utf-8' },
 } as const satisfies Readonly<Record<string, OutputFormat>>;
@@ -22,3 +23,8 @@ export const FORMAT_NAMES = Object.keys(FORMATS) as readonly FormatName[];
 /** The format of a file's name; undefined for none of ours. */
 export const outputFormat = (fileName: string): FormatName | undefined =>
   FORMAT_NAMES.find((name) => fileName.toLowerCase().endsWith(`.${FORMATS[name].ending}`));
+
+/** Pixels that a picture of a slide may be wide. */
+export const PICTURE_WIDTHS = { least: 160, most: 7680, usual: 1920 } as const;
+export const isPictureWidth = (width: number): boolean =>
+  Number.isInteger(width) && width >= PICTURE_WIDTHS.least && width <= PICTURE_WIDTHS.most;

@@ -2,7 +2,17 @@
 import Router from '@koa/router';
 import type { CandidateLine, CreationLine, KeptFile, Stale } from '@alvex/contract';
 import { validateAppendEntries, validateNewParts, validateRenameDeck } from '@alvex/contract/validate';
-import { FORMAT_NAMES, FORMATS, isPaper, isPrint, PAPER_SIZES, PRINTS, type SheetOptions } from '@alvex/core';
+import {
+  FORMAT_NAMES,
+  FORMATS,
+  isPaper,
+  isPictureWidth,
+  isPrint,
+  PAPER_SIZES,
+  PICTURE_WIDTHS,
+  PRINTS,
+  type SheetOptions,
+} from '@alvex/core';
 import { PassThrough } from 'node:stream';
 import type { Context as KoaContext } from 'koa';
 import { AppError, failureOf } from '../services/app-error.ts';
@@ -172,7 +182,7 @@ export function deckRoutes(): Router {
       const { bytes, name } = await exportDeck(
         ctx.state.context,
         id(ctx),
-        { format, fonts: ctx.query.fonts === '1', sheets: sheetsOf(ctx.query) },
+        { format, fonts: ctx.query.fonts === '1', sheets: sheetsOf(ctx.query), width: widthOf(ctx.query) },
         { cancel: gone(ctx) },
       );
       ctx.attachment(`${fileNameOf(name)}.${ending}`);
@@ -197,6 +207,14 @@ function sheetsOf({ pages, paper }: KoaContext['query']): Partial<SheetOptions> 
   if (paper !== undefined && !isPaper(paper))
     throw new AppError('bad-request', `paper: ${Object.keys(PAPER_SIZES).join(', ')}.`);
   return { ...(pages === undefined ? {} : { print: pages }), ...(paper === undefined ? {} : { paper }) };
+}
+
+/** Of pictures of slides. */
+function widthOf({ width }: KoaContext['query']): number | undefined {
+  if (width === undefined) return undefined;
+  if (!isPictureWidth(Number(width)))
+    throw new AppError('bad-request', `width: ${PICTURE_WIDTHS.least} to ${PICTURE_WIDTHS.most} pixels.`);
+  return Number(width);
 }
 
 const fileNameOf = (name: string): string => name.replace(/[\\/:*?"<>|]+/g, ' ').trim() || 'deck';

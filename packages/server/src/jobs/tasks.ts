@@ -135,6 +135,7 @@ export interface Tasks {
       readonly fonts: boolean;
       /** What a PDF shows. */
       readonly sheets: Partial<SheetOptions>;
+      readonly width: number | undefined;
       /** File name of the document. */
       readonly origin: string;
     };

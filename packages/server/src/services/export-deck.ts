@@ -14,13 +14,14 @@ export interface ExportOptions {
   /** See `OutputOptions`. */
   readonly fonts: boolean;
   readonly sheets: Partial<SheetOptions>;
+  readonly width: number | undefined;
 }
 
 /** @throws AppError `deck-not-found`, `template-not-found`, `reading-stopped`. */
 export async function exportDeck(
   context: Context,
   id: string,
-  { format, fonts, sheets }: ExportOptions,
+  { format, fonts, sheets, width }: ExportOptions,
   watching: Watching = {},
 ): Promise<{ readonly bytes: Uint8Array; readonly name: string }> {
   const { name, file_name: origin } = await existing(context, id);
@@ -33,7 +34,11 @@ export async function exportDeck(
       if (blob !== undefined) pictures.push({ id: hash, bytes: blob.bytes });
     }
     const template = use === null ? null : { hash: use.hash, bytes: await templateBytes(context, id, use.hash) };
-    return context.jobs.run('write', { format, packed, pictures, edits, template, fonts, sheets, origin }, watching);
+    return context.jobs.run(
+      'write',
+      { format, packed, pictures, edits, template, fonts, sheets, width, origin },
+      watching,
+    );
   };
   const size = packed.length + (await blobsSize(context.db, context.workspace, [...hashes]));
   const bytes = await context.gate.within(size, write, watching).catch(stopped);

@@ -12,7 +12,9 @@ import { count } from '../../ui/format.ts';
 import { Action, Heading, Notice, Small } from '../../ui/recipes.tsx';
 import { Card, Inside } from './card.tsx';
 import { PagesCard } from './pages-card.tsx';
+import { PicturesCard } from './pictures-card.tsx';
 import { PresentationCard } from './presentation-card.tsx';
+import { TextCard } from './text-card.tsx';
 
 const Wall = chakra('div', {
   base: { h: '100%', overflowY: 'auto', px: '24px', py: '18px', maxW: '980px', mx: 'auto' },
@@ -34,6 +36,8 @@ export function HandOverStation() {
       <Box display="grid" gap="16px" css={{ gridTemplateColumns: 'repeat(auto-fit, minmax(min(400px, 100%), 1fr))' }}>
         <PresentationCard deck={deck} view={view} fail={setFailure} />
         <PagesCard deck={deck} view={view} fail={setFailure} />
+        <PicturesCard deck={deck} view={view} fail={setFailure} />
+        <TextCard deck={deck} view={view} fail={setFailure} />
         <DocumentCard deck={deck} />
         <WholeCard deck={deck} />
       </Box>

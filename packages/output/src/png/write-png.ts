@@ -1,0 +1,70 @@
+/** Writes each slide as a picture, all in one archive: pages of the PDF, painted by PDFium, so that they look as everywhere else. */
+import { type Deflate, type PictureData, type Scene, ZipWriter } from '@alvex/core';
+import { PDFiumLibrary } from '@hyzyla/pdfium';
+import sharp from 'sharp';
+import { writePdf } from '../pdf/write-pdf.ts';
+
+export interface PngOptions {
+  /** Of each picture, in pixels. */
+  readonly width: number;
+  /** Told what share is written, 0 to 1. */
+  readonly progress?: (done: number) => void;
+}
+
+export async function writePng(
+  scene: Scene,
+  pictures: readonly PictureData[],
+  { width, progress }: PngOptions,
+  deflate: Deflate,
+): Promise<Uint8Array> {
+  const pdf = await writePdf(scene, pictures, { print: 'slides', paper: 'a4' });
+  const shown = scene.slides.filter(({ hidden }) => !hidden);
+  const zip = new ZipWriter(deflate);
+  // A module for each deck: its memory never shrinks.
+  const library = await PDFiumLibrary.init();
+  try {
+    const document = await library.loadDocument(pdf);
+    for (const [i, { number, title }] of shown.entries()) {
+      const page = document.getPage(i);
+      const size = page.getOriginalSize();
+      const scale = width / size.originalWidth;
+      const { data } = await page.render({ scale, render: (image) => paint(image) });
+      zip.add({ name: fileName(number, scene.slides.length, title), content: data, stored: true });
+      progress?.((i + 1) / shown.length);
+    }
+    document.destroy();
+  } finally {
+    library.destroy();
+  }
+  return zip.finish([]);
+}
+
+interface Painted {
+  readonly data: Uint8Array;
+  readonly width: number;
+  readonly height: number;
+}
+const paint = async ({ data, width, height }: Painted): Promise<Uint8Array> =>
+  new Uint8Array(
+    await sharp(data, { raw: { width, height, channels: 4 } })
+      .removeAlpha()
+      // Nearly as small as the best, in a fifth of the time.
+      .png({ compressionLevel: 4 })
+      .toBuffer(),
+  );
+
+const LONGEST = 60;
+
+/** `03 What the tide gives us.png`: sorted as they are shown. */
+export function fileName(number: number, of: number, title: string): string {
+  const digits = String(number).padStart(Math.max(2, String(of).length), '0');
+  const words = [
+    ...title
+      .replace(/[\\/:*?"<>|\p{Cc}]+/gu, ' ')
+      .replace(/\s+/g, ' ')
+      .trim(),
+  ]
+    .slice(0, LONGEST)
+    .join('');
+  return `${digits}${words === '' ? '' : ` ${words.replace(/[. ]+$/, '')}`}.png`;
+}
