@@ -122,8 +122,7 @@ test('the pace is held against the time, and brought down to it', async ({ page,
   await expect(heading(page, /for \d+ slides/)).not.toHaveText(before!);
 
   const bars = page.getByTestId('pace-chart').locator('.recharts-bar-rectangle');
-  // Its line runs over the bars.
-  await bars.nth(2).click({ force: true });
+  await bars.nth(2).click();
   await expect(page).toHaveURL(/\/slides/);
   await expect(slide(page, 3)).toBeInViewport();
 });

@@ -275,3 +275,32 @@ test('writing can be cancelled, and a server that is away is told of', async ({ 
   expect(file.suggestedFilename()).toContain('.pdf');
   await expect(page.getByRole('alert')).toHaveCount(0);
 });
+
+test('slides are taken along as pictures, and as text that makes the same slides again', async ({
+  page,
+  alvex,
+}, info) => {
+  await bringIn(page, alvex, { name: 'report.docx', content: readFileSync(report) });
+  await station(page, 'Hand over').click();
+  const saved = async (card: string, button: string): Promise<string> => {
+    const [download] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('region', { name: card }).getByRole('button', { name: button }).click(),
+    ]);
+    const file = info.outputPath(download.suggestedFilename());
+    await download.saveAs(file);
+    return file;
+  };
+  await page.getByRole('region', { name: 'Pictures' }).getByLabel('Width of each').selectOption('1280');
+  const pictures = readFileSync(await saved('Pictures', 'Download ZIP'));
+  expect(pictures.includes(Buffer.from('02 What the tide gives us.png'))).toBe(true);
+  await expect(page.getByText(/^Saved: .+\.zip, 11 pictures/)).toBeVisible();
+
+  const text = readFileSync(await saved('Text with headings', 'Download MD'), 'utf8');
+  expect(text).toMatch(/\n## What the tide gives us\n/);
+  await bringIn(page, alvex, { name: 'again.md', content: text });
+  await expect(page.getByTestId('slide-count')).toHaveText('11 slides');
+  await page.getByRole('link', { name: 'Present' }).click();
+  await page.getByRole('button', { name: 'All slides' }).click();
+  await expect(page.getByRole('button', { name: 'Go to slide 2' })).toBeVisible();
+});

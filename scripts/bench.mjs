@@ -130,6 +130,14 @@ if (wanted('deck')) {
   const turn = run('deck', 'turn');
   row('one edit of wording and its drawing, core', ms(edit.ms), '< 16 ms', edit.ms < 16);
   row('one mark turned and its drawing, core', ms(turn.ms), '< 16 ms', turn.ms < 16);
+  const looked = run('deck', 'remarks');
+  row(
+    `1,000 slides looked through for what Check remarks (${looked.extra.found}), core: from scratch, after one edit`,
+    `${ms(looked.ms)}, ${ms(looked.extra.again)}`,
+    'after one edit < 33 ms',
+    looked.extra.again < 33,
+  );
+  row('all of them mended that can be, core', `${ms(looked.extra.mending)} for ${looked.extra.mended}`, '', true);
   row('one plug, core: the first time, and again', `${ms(plug.ms)}, ${ms(plug.extra.again)}`, '', true);
 }
 if (wanted('presentable')) {
@@ -254,6 +262,17 @@ if (wanted('pdf-out')) {
     `${times(ours.ms / floor.ms)} (${ms(ours.ms)} / ${ms(floor.ms)})`,
     '≤ 1.5 ×',
     ours.ms / floor.ms <= 1.5,
+  );
+}
+
+if (wanted('png')) {
+  const pdf = run('png', 'pdf');
+  const png = run('png', 'png');
+  row(
+    '100 slides as pictures of 1920 pixels, to writing their PDF',
+    `${times(png.ms / pdf.ms)} (${ms(png.ms)} / ${ms(pdf.ms)}), ${Math.round(png.extra.bytes / 1e6)} MB`,
+    '',
+    true,
   );
 }
 

@@ -1,5 +1,16 @@
 /** A deck of 1,000 slides: from scratch, one edit, one plug, all in core. */
-import { beginning, convert, plain, presetMap, readDocument, type Converted } from '../../packages/core/src/index.ts';
+import {
+  beginning,
+  convert,
+  lookedAt,
+  lookThrough,
+  plain,
+  presetMap,
+  readDocument,
+  REMARK_KINDS,
+  repairAll,
+  type Converted,
+} from '../../packages/core/src/index.ts';
 import { drawPage } from '../../packages/web/src/worker/draw.ts';
 import { deckSource } from '../deck-source.ts';
 import { best, tell } from '../measure.ts';
@@ -8,6 +19,7 @@ const { document } = await readDocument(new TextEncoder().encode(deckSource(1000
 const [, , subject] = process.argv;
 const map = presetMap('talk', document);
 let state: Converted = convert(document, []);
+let lookedMs = Infinity;
 
 if (subject === 'scratch') {
   // Text that was measured once is not measured again, so a second run would flatter.
@@ -38,6 +50,33 @@ if (subject === 'scratch') {
       drawPage(state.pages.at(-1)!, i, state.theme);
     }),
   );
+} else if (subject === 'remarks') {
+  const ended = <T>(steps: Generator<void, T>): T => {
+    let step = steps.next();
+    while (step.done !== true) step = steps.next();
+    return step.value;
+  };
+  const start = performance.now();
+  const found = ended(lookThrough(lookedAt(state)));
+  const first = performance.now() - start;
+  const slide = state.deck.slides[500]!;
+  let i = 0;
+  const edited = await best(10, () => {
+    state = convert(document, [{ kind: 'retitle', slide: slide.id, runs: plain(`Title ${i++}`) }], state);
+    const from = performance.now();
+    ended(lookThrough(lookedAt(state)));
+    lookedMs = Math.min(lookedMs, performance.now() - from);
+  });
+  const deck = {
+    original: document,
+    edits: [],
+    converted: convert(document, []),
+    templates: new Map(),
+    fresh: () => `r${i++}`,
+  };
+  const from = performance.now();
+  const { mended } = ended(repairAll(new Set(REMARK_KINDS), deck));
+  tell(first, { again: lookedMs, edited, found: found.length, mended, mending: performance.now() - from });
 } else if (subject === 'plug') {
   const start = performance.now();
   state = convert(document, [{ kind: 'map', name: null, map: { ...map, body: 'slide' } }], state);

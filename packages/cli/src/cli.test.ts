@@ -222,3 +222,21 @@ test('pages are written as PDF, of which kind and on which paper is said', () =>
     ]);
   }
 });
+
+test('slides are written as pictures, and as text that makes the same slides again', () => {
+  const written = (ending: string, ...more: readonly string[]): Buffer => {
+    const out = join(folder, `mill.${ending}`);
+    expect(alvex(['convert', source, '-o', out, ...more])).toMatchObject({ status: 0, stderr: '' });
+    return readFileSync(out);
+  };
+  expect(written('zip', '--width', '320').subarray(0, 4).toString('latin1')).toBe('PK\u0003\u0004');
+  expect(alvex(['convert', source, '-o', join(folder, 'x.zip'), '--width', '12'])).toMatchObject({
+    status: 2,
+    stderr: expect.stringContaining('--width is 160 to 7680 pixels.') as unknown,
+  });
+  written('md');
+  const titles = (file: string): readonly unknown[] =>
+    (JSON.parse(alvex(['deck', file]).stdout) as { slides: { title: unknown }[] }).slides.map(({ title }) => title);
+  expect(titles(join(folder, 'mill.md'))).toEqual(titles(source));
+  expect(written('opml').toString('utf8')).toContain('<opml version="2.0">');
+});

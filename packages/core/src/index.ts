@@ -230,6 +230,8 @@ export {
   type OwnWork,
   lookedAt,
   repairAll,
+  repaired,
+  type Mended,
   repairsOf,
   type Way,
   type WayName,

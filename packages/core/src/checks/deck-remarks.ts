@@ -4,13 +4,22 @@ import { runsText } from '../content/index.ts';
 import type { Slide } from '../deck/index.ts';
 import type { NoteId, PartId } from '../ids/index.ts';
 import type { Page } from '../layout/index.ts';
-import { isContent, type Found, type Looked } from './remark.ts';
+import { isContent, type Found, type Looked, type RemarkKind } from './remark.ts';
 
 /** A remark with the place of its page, 0.. */
 export interface Placed {
   readonly at: number;
   readonly found: Found;
 }
+
+/** What the checks here remark. */
+export const DECK_KINDS = [
+  'spelt-twice',
+  'title-twice',
+  'stumbled',
+  'no-notes',
+  'same-layout',
+] as const satisfies readonly RemarkKind[];
 
 export const deckRemarks = (looked: Looked): readonly Placed[] =>
   [titlesTwice, noNotes, sameLayouts, speltTwice, stumbled].flatMap((check) => check(looked));

@@ -89,7 +89,8 @@ const deadLink: Check = (page) => {
 
 const unlikePoints: Check = ({ slide, index }, { language }) => {
   if (index > 0 || !isContent(slide)) return undefined;
-  const odd = parallelAdvice(slide, language).flatMap((one) => one.odd);
+  // A word that is not known may well be of the same form.
+  const odd = parallelAdvice(slide, language).flatMap((one) => one.odd.filter(({ proposal }) => proposal !== null));
   return odd.length === 0
     ? undefined
     : { kind: 'unlike-points', about: [...new Set(odd.map(({ part }) => part))], text: odd[0]!.text };

@@ -4,33 +4,48 @@ import type { DocumentModel } from '../document/index.ts';
 import { acceptance } from '../edits/index.ts';
 import { faultsIn } from '../presentable/index.ts';
 import { branchOf, privateHeadings } from '../structure/index.ts';
-import { deckRemarks } from './deck-remarks.ts';
+import { DECK_KINDS, deckRemarks, type Placed } from './deck-remarks.ts';
 import { brokenRule, pageRemarks, type PageContext } from './page-remarks.ts';
-import { badness, type Found, type Looked, type Remark } from './remark.ts';
+import { badness, type Looked, type Remark, type RemarkKind } from './remark.ts';
 
 /** Looks at a page at each step; what a page was found to have is remembered. */
 export function* lookThrough(looked: Looked): Generator<void, readonly Remark[]> {
-  const { pages, accepted } = looked;
-  const context = contextOf(looked);
-  const rulesAt = faultsIn(looked, looked.read);
-  const found: Found[][] = [];
-  for (const [at, page] of pages.entries()) {
-    found.push([...rulesAt(at).map((rule) => brokenRule(rule, page)), ...pageRemarks(page, context)]);
+  const look = lookAt(looked);
+  const found: Placed[] = [];
+  for (const at of looked.pages.keys()) {
+    found.push(...look(at));
     yield;
   }
-  for (const { at, found: one } of deckRemarks(looked)) found[at]!.push(one);
+  return told([...found, ...deckRemarks(looked)], looked);
+}
+
+/** Remarks on some pages alone. @param deck Also those for which the whole deck is looked at. */
+export function remarksOn(looked: Looked, places: ReadonlySet<number>, deck: boolean): readonly Remark[] {
+  const found = [...places].flatMap(lookAt(looked));
+  return told(deck ? [...found, ...deckRemarks(looked).filter(({ at }) => places.has(at))] : found, looked);
+}
+
+/** Whether a remark is of the deck as a whole, or one that such a remark may come with. */
+export const isOfDeck = (kind: RemarkKind): boolean => badness(kind) >= FIRST_OF_DECK;
+const FIRST_OF_DECK = Math.min(...DECK_KINDS.map(badness));
+
+function lookAt(looked: Looked): (at: number) => readonly Placed[] {
+  const context = contextOf(looked);
+  const rulesAt = faultsIn(looked, looked.read);
+  return (at) => {
+    const page = looked.pages[at]!;
+    const found = [...rulesAt(at).map((rule) => brokenRule(rule, page)), ...pageRemarks(page, context)];
+    return found.map((one) => ({ at, found: one }));
+  };
+}
+
+function told(found: readonly Placed[], { pages, accepted }: Looked): readonly Remark[] {
   return found
-    .flatMap((some, at) => {
+    .flatMap(({ at, found: one }): readonly Remark[] => {
       const { key, slide } = pages[at]!;
       // Nobody sees a slide that is hidden.
       if (slide.hidden === true) return [];
-      return some.map((one): Remark => ({
-        ...one,
-        number: at + 1,
-        key,
-        slide: slide.id,
-        accepted: accepted.has(acceptance(slide.id, one.kind)),
-      }));
+      return [{ ...one, number: at + 1, key, slide: slide.id, accepted: accepted.has(acceptance(slide.id, one.kind)) }];
     })
     .sort((a, b) => badness(a.kind) - badness(b.kind) || a.number - b.number);
 }

@@ -2,8 +2,7 @@
  * What can be done about a remark: ways are tried on the deck itself, and offered where the remark is then gone and nothing worse has
  * come. So every repair keeps its promise, and repairing one after another ends.
  */
-import equal from 'fast-deep-equal';
-import { badness, remarksOf, type Looked, type Remark, type RemarkKind } from '../checks/index.ts';
+import { badness, isOfDeck, remarksOf, remarksOn, type Looked, type Remark, type RemarkKind } from '../checks/index.ts';
 import type { DocumentModel } from '../document/index.ts';
 import type { Edit, SingleEdit } from '../edits/index.ts';
 import { documentLanguage } from '../mapping/index.ts';
@@ -39,11 +38,10 @@ export function lookedAt({ pages, deck, theme, document, map, decisions }: Conve
 
 /** Ways that mend a remark, the gentlest first; one is tried at each step. */
 export function* repairsOf(remark: Remark, deck: Repairable, most = MOST_OFFERED): Generator<void, readonly Way[]> {
-  const before = remarksOf(lookedAt(deck.converted));
   const found: Way[] = [];
   for (const way of waysFor(remark, deck.converted, deck.fresh)) {
     if (found.length === most) break;
-    if (way.edits.length > 0 && mends(remark, way.edits, before, deck)) found.push(way);
+    if (way.edits.length > 0 && mends(remark, way.edits, deck)) found.push(way);
     yield;
   }
   return found;
@@ -56,19 +54,28 @@ export const repaired = (deck: Repairable, edits: readonly Edit[]): Repairable =
   return { ...deck, edits: more, converted: convert(deck.original, more, deck.converted, deck.templates) };
 };
 
-function mends(remark: Remark, edits: readonly SingleEdit[], before: readonly Remark[], deck: Repairable): boolean {
-  const { converted } = repaired(deck, edits);
-  if (converted.ledger.lost > 0 || converted.unplaced.length > deck.converted.unplaced.length) return false;
-  const after = remarksOf(lookedAt(converted));
-  const known = tallied(before);
-  const now = tallied(after);
-  const name = nameOf(remark);
-  if ((now.get(name) ?? 0) >= (known.get(name) ?? 0)) return false;
-  return after.every((one) => {
-    const there = nameOf(one);
-    return badness(one.kind) > badness(remark.kind) || (now.get(there) ?? 0) <= (known.get(there) ?? 0);
-  });
+function mends(remark: Remark, edits: readonly SingleEdit[], deck: Repairable): boolean {
+  const before = deck.converted;
+  const { converted: after } = repaired(deck, edits);
+  if (after.ledger.lost > 0 || after.unplaced.length > before.unplaced.length) return false;
+  const whole = isOfDeck(remark.kind);
+  const known = tallied(remarksOn(lookedAt(before), otherPages(before, after), whole));
+  const remarks = remarksOn(lookedAt(after), otherPages(after, before), whole);
+  const now = tallied(remarks);
+  const more = (name: string): number => (now.get(name) ?? 0) - (known.get(name) ?? 0);
+  return (
+    more(nameOf(remark)) < 0 &&
+    remarks.every((one) => badness(one.kind) > badness(remark.kind) || more(nameOf(one)) <= 0)
+  );
 }
+
+/** Places of pages that another deck does not have, and of those behind them, which are seen beside them. */
+function otherPages({ pages }: Converted, other: Converted): ReadonlySet<number> {
+  const there = new Set(other.pages);
+  const following = new Map(other.pages.map((page, i) => [page, other.pages[i - 1]]));
+  return new Set(pages.flatMap((page, i) => (there.has(page) && following.get(page) === pages[i - 1] ? [] : [i])));
+}
+
 const nameOf = ({ kind, slide }: Remark): string => `${kind} ${slide}`;
 function tallied(remarks: readonly Remark[]): ReadonlyMap<string, number> {
   const counts = new Map<string, number>();
@@ -76,29 +83,57 @@ function tallied(remarks: readonly Remark[]): ReadonlyMap<string, number> {
   return counts;
 }
 
+export interface Mended {
+  readonly edits: readonly SingleEdit[];
+  /** Remarks that are no more. */
+  readonly mended: number;
+  /** Those that are. */
+  readonly left: number;
+  /** What was tried, by names that are given in again to go on. */
+  readonly tried: readonly string[];
+  /** There are others to try. */
+  readonly more: boolean;
+}
+
 /**
- * Repairs every remark of some kinds that its author has not accepted, each in its gentlest way; a step is a way that was tried.
- * @returns The edits, and how many remarks they mend.
+ * Repairs remarks of some kinds that its author has not accepted, each in its gentlest way; a step is a way that was tried.
+ * @param before What was tried already.
+ * @param most Remarks to try; with fewer than there are, one goes on with what was tried.
  */
 export function* repairAll(
   kinds: ReadonlySet<RemarkKind>,
   deck: Repairable,
-): Generator<void, { readonly edits: readonly SingleEdit[]; readonly mended: number; readonly left: number }> {
-  let now = deck;
+  before: Iterable<string> = [],
+  most = Infinity,
+): Generator<void, Mended> {
+  const tried = new Set(before);
   const edits: SingleEdit[] = [];
-  const tried: Remark[] = [];
+  let now = deck;
   let mended = 0;
-  for (;;) {
-    const open = remarksOf(lookedAt(now.converted)).filter(({ kind, accepted }) => kinds.has(kind) && !accepted);
-    const next = open.find((one) => !tried.some((other) => sameRemark(one, other)));
-    if (next === undefined) return { edits, mended, left: open.length };
-    tried.push(next);
-    const [way] = yield* repairsOf(next, now, 1);
-    if (way === undefined) continue;
-    now = repaired(now, way.edits);
-    edits.push(...way.edits);
-    mended++;
-  }
+  let open: readonly Remark[] = [];
+  const openRemarks = (): readonly Remark[] =>
+    remarksOf(lookedAt(now.converted)).filter(({ kind, accepted }) => kinds.has(kind) && !accepted);
+  // Repairs bring up lesser remarks, which are mended in their turn.
+  for (open = openRemarks(); open.some((one) => !tried.has(triedName(one))); open = openRemarks())
+    for (const remark of open) {
+      if (tried.has(triedName(remark)) || !stillOpen(remark, now)) continue;
+      if (most-- <= 0) return { edits, mended, left: open.length, tried: [...tried], more: true };
+      tried.add(triedName(remark));
+      const [way] = yield* repairsOf(remark, now, 1);
+      if (way === undefined) continue;
+      now = repaired(now, way.edits);
+      edits.push(...way.edits);
+      mended++;
+    }
+  return { edits, mended, left: open.length, tried: [...tried], more: false };
 }
-const sameRemark = (a: Remark, b: Remark): boolean =>
-  a.kind === b.kind && a.slide === b.slide && a.text === b.text && equal(a.about, b.about);
+const triedName = ({ kind, slide, text = '' }: Remark): string => `${kind} ${slide} ${text}`;
+
+/** Another repair may have mended it too. */
+function stillOpen(remark: Remark, { converted }: Repairable): boolean {
+  const at = converted.pages.findIndex(({ key }) => key === remark.key);
+  return (
+    at >= 0 &&
+    remarksOn(lookedAt(converted), new Set([at]), isOfDeck(remark.kind)).some(({ kind }) => kind === remark.kind)
+  );
+}

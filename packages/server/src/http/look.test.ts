@@ -173,3 +173,20 @@ test('pages are written as PDF, with its template; what is asked for wrongly is 
       error: { code: 'bad-request' },
     });
 });
+
+test('slides are written as pictures and as text; a width that is none is told', async () => {
+  const deck = await newDeck();
+  const file = async (path: string, type: string): Promise<Buffer> => {
+    const response = await call(`/api/decks/${deck}/${path}`);
+    expect([response.status, response.headers.get('content-type')]).toEqual([200, type]);
+    return Buffer.from(await response.arrayBuffer());
+  };
+  const zip = await file('deck.zip?width=320', 'application/zip');
+  expect(zip.includes(Buffer.from('.png'))).toBe(true);
+  expect((await file('deck.md', 'text/markdown; charset=utf-8')).toString('utf8')).toMatch(/^(---\n[^#]*---\n\n)?# /);
+  expect((await file('deck.opml', 'text/x-opml; charset=utf-8')).toString('utf8')).toContain('<outline text=');
+  for (const wrong of ['?width=12', '?width=', '?width=320&width=640', '?width=wide'])
+    expect(await answer<ErrorBody>(call(`/api/decks/${deck}/deck.zip${wrong}`), 400)).toMatchObject({
+      error: { code: 'bad-request' },
+    });
+});

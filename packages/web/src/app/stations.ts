@@ -60,7 +60,7 @@ export const STATIONS: readonly StationEntry[] = [
   {
     path: 'hand-over',
     label: 'Hand over',
-    purpose: 'Save the presentation, the document, or all of it as one file.',
+    purpose: 'Save it as a presentation, as pages, pictures or text, or all of it as one file.',
     load: async () => (await import('../stations/hand-over/hand-over-station.tsx')).HandOverStation,
   },
 ];

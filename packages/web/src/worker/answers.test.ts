@@ -241,9 +241,12 @@ describe('what is remarked', () => {
   });
 
   test('all of some kinds at once; nothing where the deck became another meanwhile', async () => {
-    expect(await ask({ what: 'mendAll', kinds: ['bare'] }, heldWith([]))).toMatchObject({ mended: 1, left: 0 });
+    expect(await ask({ what: 'mendAll', kinds: ['bare'], edits: [], tried: [] }, heldWith([]))).toMatchObject({
+      mended: 1,
+      left: 0,
+    });
     const gone = { ...heldWith([]), pause: async () => false };
-    expect(await ask({ what: 'mendAll', kinds: ['bare'] }, gone)).toBeNull();
+    expect(await ask({ what: 'mendAll', kinds: ['bare'], edits: [], tried: [] }, gone)).toBeNull();
   });
 });
 

@@ -30,6 +30,7 @@ import type {
   MadeHeadings,
   MapRecipe,
   MatterKind,
+  Mended,
   Note,
   NotesAdvice,
   Outlines,
@@ -322,13 +323,6 @@ export interface Savings {
   readonly near: boolean;
 }
 
-/** What repairing all of some kinds comes to. */
-export interface Mending {
-  readonly edits: readonly SingleEdit[];
-  readonly mended: number;
-  readonly left: number;
-}
-
 export type ToWorker =
   | { readonly kind: 'open'; readonly url: string }
   /** @param templates Address of the folder in which the deck's templates are. */
@@ -359,8 +353,13 @@ export interface Questions {
   readonly remarks: object;
   /** What can be done about one remark. */
   readonly repairs: { readonly kind: RemarkKind; readonly key: PageKey };
-  /** All of some kinds mended, each in its gentlest way. */
-  readonly mendAll: { readonly kinds: readonly RemarkKind[] };
+  /** Some of a few kinds mended, each in its gentlest way. */
+  readonly mendAll: {
+    readonly kinds: readonly RemarkKind[];
+    /** Repairs that were found already, and what was tried for them. */
+    readonly edits: readonly SingleEdit[];
+    readonly tried: readonly string[];
+  };
   readonly pace: object;
   /** What would bring the talk down to so many minutes. */
   readonly savings: { readonly minutes: number };
@@ -409,7 +408,7 @@ export interface Answers {
   readonly pace: Pace;
   /** These two are null when the deck became another meanwhile. */
   readonly savings: Savings | null;
-  readonly mendAll: Mending | null;
+  readonly mendAll: Mended | null;
   readonly edition: Reviewed;
   readonly page: PageKey | null;
   readonly layouts: readonly LayoutOffer[];

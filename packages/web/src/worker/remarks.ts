@@ -1,5 +1,5 @@
 /** What Check asks: the remarks on the deck, what can be done about each, and about all of some kinds. */
-import { lookedAt, lookThrough, repairAll, repairsOf } from '@alvex/core';
+import { lookedAt, lookThrough, repairAll, repaired, repairsOf } from '@alvex/core';
 import { uuid } from './uuid.ts';
 import type { Held } from './held.ts';
 import type { Answers, Asking } from './protocol.ts';
@@ -23,8 +23,13 @@ export async function repairs({ kind, key }: Asking<'repairs'>, held: Held): Pro
   return remark === undefined ? [] : ((await inTurns(repairsOf(remark, repairable(held)), held, 1)) ?? []);
 }
 
-export async function mendAll({ kinds }: Asking<'mendAll'>, held: Held): Promise<Answers['mendAll']> {
-  return (await inTurns(repairAll(new Set(kinds), repairable(held)), held, 1)) ?? null;
+/** So many at a time: the page tells how far it is, and asks for more. */
+const AT_A_TIME = 20;
+
+export async function mendAll({ kinds, edits, tried }: Asking<'mendAll'>, held: Held): Promise<Answers['mendAll']> {
+  const deck = repairable(held);
+  const begun = edits.length === 0 ? deck : repaired(deck, edits);
+  return (await inTurns(repairAll(new Set(kinds), begun, tried, AT_A_TIME), held, 1)) ?? null;
 }
 
 const repairable = ({ document, edits, converted, templates }: Held) => ({

@@ -61,10 +61,6 @@ export function PaceChart({ pages, wanted, rehearsed, open }: Props) {
             margin={{ top: 8, right: 4, bottom: 4, left: 4 }}
             barGap={0}
             accessibilityLayer={false}
-            onClick={({ activeTooltipIndex }) => {
-              const point = points[Number(activeTooltipIndex)];
-              if (point !== undefined) open(point.number);
-            }}
             style={{ cursor: 'pointer' }}
           >
             <CartesianGrid vertical={false} stroke="var(--chakra-colors-line)" />
@@ -88,7 +84,15 @@ export function PaceChart({ pages, wanted, rehearsed, open }: Props) {
                 return active && point !== undefined ? <Hint point={point} /> : null;
               }}
             />
-            <Bar yAxisId="slide" dataKey="minutes" isAnimationActive={false} maxBarSize={34}>
+            <Bar
+              yAxisId="slide"
+              dataKey="minutes"
+              isAnimationActive={false}
+              maxBarSize={34}
+              // All of its column leads to the slide.
+              background={{ fill: 'transparent' }}
+              onClick={(_, i) => open(points[i]!.number)}
+            >
               {points.map(({ number, long }) => (
                 <Cell key={number} fill={long ? AMBER : PINE} />
               ))}
@@ -111,6 +115,7 @@ export function PaceChart({ pages, wanted, rehearsed, open }: Props) {
               strokeWidth={1.5}
               dot={false}
               isAnimationActive={false}
+              style={{ pointerEvents: 'none' }}
             />
             {wanted !== null && (
               <ReferenceLine yAxisId="all" y={wanted / 60} stroke={AMBER} strokeWidth={1.5} strokeDasharray="5 4" />

@@ -60,7 +60,7 @@ export function RemarkCard({ remark, at, acted }: Props) {
         )}
         <Box display="flex" gap="6px" flexWrap="wrap" alignItems="center">
           {!accepted && <Ways remark={remark} acted={acted} />}
-          <Action size="small" look={accepted ? 'plain' : 'quiet'} onClick={accept}>
+          <Action size="small" onClick={accept}>
             {accepted ? 'Remark it again' : 'Leave it as it is'}
           </Action>
         </Box>

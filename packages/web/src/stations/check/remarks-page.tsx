@@ -3,7 +3,7 @@ import { Box, chakra } from '@chakra-ui/react';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
-import { REMARK_KINDS, weightOf, type Remark, type RemarkKind, type Weight } from '@alvex/core';
+import { REMARK_KINDS, weightOf, type Remark, type RemarkKind, type SingleEdit, type Weight } from '@alvex/core';
 import { ask } from '../../state/core-link.ts';
 import { edit } from '../../state/log-store.ts';
 import { useAnswer } from '../../state/use-answer.ts';
@@ -169,22 +169,34 @@ function Kinds({
 
 /** All that is shown, each in its gentlest way, as one step; what came of it stays told when nothing is left. */
 function MendAll({ remarks }: { readonly remarks: readonly Remark[] }) {
-  const [state, setState] = useState<'idle' | 'trying' | string>('idle');
+  /** How many were tried while it is at work; what came of it when it has ended. */
+  const [state, setState] = useState<number | string | null>(null);
   const wanted = useRef(0);
   useEffect(() => () => void wanted.current++, []);
   const mend = async () => {
     const mine = ++wanted.current;
-    setState('trying');
+    const kinds = [...new Set(remarks.map(({ kind }) => kind))];
+    const edits: SingleEdit[] = [];
+    let tried: readonly string[] = [];
+    let mended = 0;
+    setState(0);
     try {
-      const result = await ask({ what: 'mendAll', kinds: [...new Set(remarks.map(({ kind }) => kind))] });
-      if (mine !== wanted.current) return;
-      if (result === null) return setState('The deck changed meanwhile; nothing was mended.');
-      if (result.mended > 0) edit({ kind: 'all', edits: result.edits });
-      setState(
-        result.mended === 0
-          ? 'None of these can be mended without you.'
-          : `${count(result.mended, 'thing')} mended in one step${result.left > 0 ? `; ${result.left} need you` : ''}.`,
-      );
+      for (;;) {
+        const result = await ask({ what: 'mendAll', kinds, edits, tried });
+        if (mine !== wanted.current) return;
+        if (result === null) return setState('The deck changed meanwhile; nothing was mended.');
+        edits.push(...result.edits);
+        mended += result.mended;
+        ({ tried } = result);
+        setState(tried.length);
+        if (result.more) continue;
+        if (mended > 0) edit({ kind: 'all', edits });
+        return setState(
+          mended === 0
+            ? 'None of these can be mended without you.'
+            : `${count(mended, 'thing')} mended in one step${result.left > 0 ? `; ${result.left} ${result.left === 1 ? 'needs' : 'need'} you` : ''}.`,
+        );
+      }
     } catch (error) {
       if (mine === wanted.current) setState(error instanceof Error ? error.message : String(error));
     }
@@ -195,7 +207,7 @@ function MendAll({ remarks }: { readonly remarks: readonly Remark[] }) {
   };
   return (
     <Box display="flex" gap="10px" alignItems="center" flexWrap="wrap" minH="26px">
-      {state === 'trying' ? (
+      {typeof state === 'number' ? (
         <Action size="small" onClick={cancel} autoFocus>
           Cancel
         </Action>
@@ -207,11 +219,9 @@ function MendAll({ remarks }: { readonly remarks: readonly Remark[] }) {
         )
       )}
       <Small role="status" aria-label="Mending">
-        {state === 'trying'
-          ? 'Trying what helps …'
-          : state !== 'idle'
-            ? state
-            : remarks.length > 0 && 'One step that can be undone.'}
+        {typeof state === 'number'
+          ? `Trying what helps: ${state} of ${Math.max(state, remarks.length)} …`
+          : (state ?? (remarks.length > 0 && 'One step that can be undone.'))}
       </Small>
     </Box>
   );
