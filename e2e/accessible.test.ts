@@ -46,8 +46,8 @@ for (const [scheme, rules] of [
       document: 'What has to be mended first',
       map: 'This map makes',
       check: 'can be shown as they are',
-      'check/words': 'Where every word went',
-      'check/pace': 'By section',
+      'check/words': 'words in the document =',
+      'check/pace': 'The longest slides',
       rehearse: 'End and keep it',
       'hand-over': 'Download PPTX',
     };
