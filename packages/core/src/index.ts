@@ -229,6 +229,7 @@ export {
   overridesOf,
   type OwnWork,
   lookedAt,
+  isMendable,
   repairAll,
   repaired,
   type Mended,

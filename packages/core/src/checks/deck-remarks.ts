@@ -98,15 +98,23 @@ interface Name {
   count: number;
   readonly places: { readonly at: number; readonly where: Spelling['where'] }[];
 }
-const spellings = remembered((slide: Slide): readonly Spelling[] =>
+const written = (slide: Slide): readonly { readonly id: Spelling['where']; readonly text: string }[] =>
   [
     { id: 'title' as const, runs: slide.title.blocks.length === 0 ? [] : slide.title.runs },
     ...slide.content.flatMap((part) =>
       part.kind === 'point' || (part.kind === 'text' && part.style !== 'code') ? [part] : [],
     ),
     ...slide.notes,
-  ].flatMap(({ id, runs }) => {
-    const text = runsText(runs);
+  ].map(({ id, runs }) => ({ id, text: runsText(runs) }));
+
+/** Words that are written small, and so are no names. */
+const smallWords = remembered(
+  (slide: Slide): ReadonlySet<string> =>
+    new Set(written(slide).flatMap(({ text }) => text.match(/(?<![\p{L}\p{N}])\p{Ll}{6,}(?![\p{L}\p{N}])/gu) ?? [])),
+);
+
+const spellings = remembered((slide: Slide): readonly Spelling[] =>
+  written(slide).flatMap(({ id, text }) => {
     return [...text.matchAll(NAME)].flatMap(([name]) =>
       namesIn(name).map((one) => ({ name: one, form: formOf(one), where: id })),
     );
@@ -127,7 +135,7 @@ const LEAST_LETTERS = 6;
 const SURE = 3; // times the other spelling stands
 
 /** A name that is spelt in two ways, at the one that stands less often. */
-const speltTwice: Check = ({ pages }) => {
+const speltTwice: Check = ({ pages, language }) => {
   const names = new Map<string, Name>();
   pages.forEach((page, at) => {
     if (!isFirst(page)) return;
@@ -139,7 +147,13 @@ const speltTwice: Check = ({ pages }) => {
   });
   const all = [...names.values()].filter(({ form }) => form.length >= LEAST_LETTERS);
   const told = new Set<number>();
-  return [...sameForms(all), ...nearForms(all)].flatMap(([rare, usual]) => {
+  const isName = ({ name }: Name): boolean => {
+    const small = name.toLowerCase();
+    return !pages.some(({ slide }) => smallWords(slide).has(small));
+  };
+  // German writes every noun as others write names.
+  const near = language === 'de' ? [] : nearForms(all).filter((pair) => pair.every(isName));
+  return [...sameForms(all), ...near].flatMap(([rare, usual]) => {
     const { at } = rare.places[0]!;
     if (told.has(at)) return [];
     told.add(at);

@@ -1,7 +1,7 @@
 /** What is remarked on one page for itself, whatever stands before and behind it. */
 import { getOrMake, remembered } from '../base/index.ts';
 import { runsText, type Picture, type PictureId } from '../content/index.ts';
-import type { Content, Note, Slide } from '../deck/index.ts';
+import type { Content, Note } from '../deck/index.ts';
 import type { BlockId, PartId } from '../ids/index.ts';
 import { contentOf, type Box, type Page } from '../layout/index.ts';
 import type { Rule } from '../presentable/index.ts';
@@ -238,6 +238,6 @@ export function brokenRule(rule: Rule, { boxes, slide }: Page): Found {
   return {
     kind: rule,
     about: [...title, ...new Set(places.flatMap((box) => (isTitle(box) ? [] : partsIn(box))))],
-    text: runsText((slide satisfies Slide).title.runs),
+    text: runsText(slide.title.runs),
   };
 }

@@ -1,6 +1,6 @@
 /** What Check remarks: what a listener would stumble over, and what an author would not want to have shown. */
 import type { Language } from '../shorten/index.ts';
-import type { Deck, Slide } from '../deck/index.ts';
+import type { Slide } from '../deck/index.ts';
 import type { DocumentModel } from '../document/index.ts';
 import type { NoteId, PageKey, PartId, SlideId } from '../ids/index.ts';
 import type { Page } from '../layout/index.ts';
@@ -80,7 +80,6 @@ export interface Remark extends Found {
 /** What of a converted deck is looked at. */
 export interface Looked {
   readonly pages: readonly Page[];
-  readonly deck: Pick<Deck, 'slides'>;
   readonly theme: Theme;
   readonly document: DocumentModel;
   readonly language: Language;

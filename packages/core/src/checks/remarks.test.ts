@@ -191,6 +191,10 @@ describe('of pages beside others', () => {
     expect(remarked(often('Thorwick'))).toEqual([expect.objectContaining({ text: 'Thorwick', other: 'Thornwick' })]);
     expect(remarked(often('Thornwicks'))).toEqual([]);
     expect(remarked(often('Marshgate'))).toEqual([]);
+    // A word that is written small elsewhere is no name.
+    expect(
+      remarked([...often('Thorwick'), h(1, 'Sill'), ...points(4), li('The thorwick of the sill'), p('Said.')]),
+    ).toEqual([]);
   });
 
   test('slides that are hidden are passed over', () => {

@@ -113,6 +113,8 @@ export interface DocumentModel {
   /** That of most of its text, as the file says or its words tell. */
   readonly language: LanguageTag | null;
   readonly about?: FileAbout;
+  /** Level of the headings with which slides begin, where the file says it. */
+  readonly slidesAt?: Level;
   readonly blocks: readonly Block[];
   readonly pictures: readonly Picture[];
   readonly diagnostics: readonly Diagnostic[];

@@ -4,8 +4,8 @@
  */
 import { decide, type Edit, type SingleEdit } from '../edits/index.ts';
 import { chooseLayouts } from '../layout/index.ts';
-import { mapDocument, presetRecipe } from '../mapping/index.ts';
-import type { DocumentModel } from '../document/index.ts';
+import { mapDocument, mapForLevel, presetRecipe } from '../mapping/index.ts';
+import { headingLevels, type DocumentModel } from '../document/index.ts';
 import { deckSize } from './deck-size.ts';
 import { leaveContents, proposedHeadings, restructure, type StructureChange } from '../structure/index.ts';
 import { chosenMap, optionsOf, overridesOf, themeOf, type Templates } from './convert.ts';
@@ -15,8 +15,15 @@ import { judgeOf } from './judge.ts';
 export function beginning(read: DocumentModel, look: readonly SingleEdit[] = []): readonly SingleEdit[] {
   const headings = headingsOf(read);
   const { document } = restructure(read, headings);
-  const map: SingleEdit = { kind: 'map', name: 'fitted', ...presetRecipe('fitted', document) };
-  return [...headings, ...arrangedFor(document, [map], look)];
+  return [...headings, ...arrangedFor(document, [firstMap(document)], look)];
+}
+
+/** The map that fits, unless the file says with which headings slides begin. */
+function firstMap(document: DocumentModel): SingleEdit {
+  const { slidesAt } = document;
+  return slidesAt !== undefined && headingLevels(document.blocks).includes(slidesAt)
+    ? { kind: 'map', name: null, ...mapForLevel(document, slidesAt) }
+    : { kind: 'map', name: 'fitted', ...presetRecipe('fitted', document) };
 }
 
 /**

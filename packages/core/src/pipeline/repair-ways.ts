@@ -11,31 +11,29 @@ import { documentLanguage } from '../mapping/index.ts';
 import { shorten, splitSentences, trimSentence, type Language } from '../shorten/index.ts';
 import { optionsOf, type Converted } from './convert.ts';
 
-export const WAY_NAMES = [
-  'speak-points',
-  'shorten-points',
-  'to-notes',
-  'continue',
-  'split',
-  'layout',
-  'join-above',
-  'join-below',
-  'tell-notes',
-  'add-to-title',
-  'shorten-title',
-  'to-front',
-  'whole-picture',
-  'describe-by-caption',
-  'columns',
-  'drop-link',
-  'spell-alike',
-  'alike',
-  'shorten-notes',
-  'drop-notes',
-  'other-ground',
-  'notes-only',
-] as const;
-export type WayName = (typeof WAY_NAMES)[number];
+export type WayName =
+  | 'speak-points'
+  | 'shorten-points'
+  | 'to-notes'
+  | 'continue'
+  | 'split'
+  | 'layout'
+  | 'join-above'
+  | 'join-below'
+  | 'tell-notes'
+  | 'add-to-title'
+  | 'shorten-title'
+  | 'to-front'
+  | 'whole-picture'
+  | 'describe-by-caption'
+  | 'columns'
+  | 'drop-link'
+  | 'spell-alike'
+  | 'alike'
+  | 'shorten-notes'
+  | 'drop-notes'
+  | 'other-ground'
+  | 'notes-only';
 
 /** Edits that may mend a remark. */
 export interface Way {
@@ -57,6 +55,9 @@ interface Case {
   readonly fresh: () => string;
 }
 type Finder = (one: Case) => Iterable<Way>;
+
+/** Whether there is any way at all for a kind of remark; else it needs its author. */
+export const isMendable = (kind: RemarkKind): boolean => WAYS[kind].length > 0;
 
 /** @param fresh Gives a name that nothing has yet, for what a way adds. */
 export function* waysFor(remark: Remark, converted: Converted, fresh: () => string): Generator<Way, void> {

@@ -21,11 +21,10 @@ export interface Repairable {
 }
 
 /** What Check looks at, of a converted deck. */
-export function lookedAt({ pages, deck, theme, document, map, decisions }: Converted): Looked {
+export function lookedAt({ pages, theme, document, map, decisions }: Converted): Looked {
   const last = [...decisions.rehearsals.values()].at(-1);
   return {
     pages,
-    deck,
     theme,
     document,
     language: documentLanguage(document),

@@ -1,6 +1,7 @@
 /** Reads the YAML block that may stand before a Markdown text. */
 import { parse } from 'yaml';
 import type { Report } from '../../base/index.ts';
+import type { Level } from '../../document/index.ts';
 
 export interface FrontMatter {
   readonly title: string | undefined;
@@ -8,13 +9,17 @@ export interface FrontMatter {
   readonly lines: readonly string[];
   readonly author: string | undefined;
   readonly language: string | undefined;
+  /** Level of the headings with which slides begin. */
+  readonly slidesAt: Level | undefined;
   /** For the files that are made of it; what is not a date is none. */
   readonly about: { readonly [K in 'subject' | 'keywords' | 'created']: string | undefined };
 }
 
 /** Whose the document is besides its authors, by the names that are in use for it. */
 const BODIES = ['organisation', 'organization', 'institution', 'institute', 'affiliation', 'event'] as const;
-const KNOWN = new Set(['title', 'subtitle', 'author', 'authors', ...BODIES, 'date', 'lang', 'language']);
+/** Ours: a deck that is written as Markdown says with which headings its slides begin. */
+const SLIDES_AT = 'slides-at';
+const KNOWN = new Set(['title', 'subtitle', 'author', 'authors', ...BODIES, 'date', 'lang', 'language', SLIDES_AT]);
 const BLOCK = /^---[ \t]*\r?\n([\s\S]*?)\r?\n(?:---|\.\.\.)[ \t]*(?:\r?\n|$)/;
 
 /** @returns The front matter, if there is any, and the number of characters that it takes. */
@@ -46,11 +51,15 @@ export function readFrontMatter(
       lines,
       author,
       language: get('lang') ?? get('language'),
+      slidesAt: levelOf(get(SLIDES_AT)),
       about: { subject: get('subject'), keywords: get('keywords'), created: get('date') },
     },
     length: match[0].length,
   };
 }
+
+const levelOf = (text: string | undefined): Level | undefined =>
+  text !== undefined && /^[1-6]$/.test(text) ? (Number(text) as Level) : undefined;
 
 function textOf(value: unknown): string | undefined {
   if (typeof value === 'string') return value.trim() || undefined;

@@ -189,3 +189,17 @@ test('a note that nothing refers to is kept; other properties are told; numbers 
   expect(document.blocks.map((block) => 'label' in block && block.label)).toEqual([false, false, '1', '3)', '4)', '2']);
   expect(document.diagnostics).toMatchObject([{ code: 'front-matter-left', params: { text: 'tags: sea, mill' } }]);
 });
+
+test('front matter may say with which headings slides begin; what is no level is nothing', () => {
+  const read = (at: string) => readMarkdown(new TextEncoder().encode(`---\nslides-at: ${at}\n---\n\n# A\n`)).document;
+  expect(read('2').slidesAt).toBe(2);
+  for (const wrong of ['0', '7', 'two', '[2, 3]', '']) expect('slidesAt' in read(wrong)).toBe(false);
+  expect(read('2').diagnostics).toEqual([]);
+});
+
+test('the description of a picture is read as text', () => {
+  const { blocks } = readMarkdown(
+    new TextEncoder().encode('![The \\[north\\] *gate*\nat low water](a.png)\n'),
+  ).document;
+  expect(blocks[0]).toMatchObject({ kind: 'picture', alt: 'The [north] gate at low water' });
+});

@@ -59,7 +59,7 @@ export function readMarkdown(bytes: Uint8Array, { progress }: ReadOptions = {}):
   new TokenReader({ report, pictures, skippedLines, out: (draft) => list.add(draft) }).read(tokens, (done) =>
     progress?.(PARSED + (1 - PARSED) * done),
   );
-  return readResult(
+  const result = readResult(
     list,
     pictures.pictures,
     report,
@@ -71,6 +71,9 @@ export function readMarkdown(bytes: Uint8Array, { progress }: ReadOptions = {}):
     },
     each(() => markdownText(tokens)),
   );
+  return matter?.slidesAt === undefined
+    ? result
+    : { ...result, document: { ...result.document, slidesAt: matter.slidesAt } };
 }
 
 /** A note that nothing refers to is dropped by the parser; it is referred to at the end. */

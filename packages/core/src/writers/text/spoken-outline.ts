@@ -10,25 +10,28 @@ export interface TextSlide {
   readonly content: readonly Content[];
   readonly notes: readonly Note[];
 }
-/** Slides that are shown; what is made of the deck itself, as an agenda, follows from the others and is left off. */
+/**
+ * Slides that are shown, all of them at one depth, so that it says with which headings slides begin. What is made of the deck itself, as
+ * an agenda, follows from the others and is left off.
+ */
 export function deckText({ slides }: Pick<Deck, 'slides'>): readonly TextSlide[] {
   const shown = slides.filter(
     ({ hidden, matter, kind }) => hidden !== true && (matter === undefined || kind === 'cover'),
   );
-  const covered = shown[0]?.kind === 'cover';
-  let below = false;
-  return shown.map((slide): TextSlide => {
-    const base = covered ? 1 : 0;
-    if (slide.kind === 'section') below = true;
-    const under = slide.kind === 'cover' ? 0 : base + (slide.kind === 'content' && below ? 1 : 0);
-    return {
-      depth: (under + 1) as TextSlide['depth'],
-      kind: slide.kind,
-      title: titled(slide),
-      content: slide.content,
-      notes: slide.notes,
-    };
-  });
+  const above = shown[0]?.kind === 'cover' ? 1 : 0;
+  const sectioned = shown.some(({ kind }) => kind === 'section') ? 1 : 0;
+  const depths: Readonly<Record<Slide['kind'], number>> = {
+    cover: 1,
+    section: above + 1,
+    content: above + sectioned + 1,
+  };
+  return shown.map((slide): TextSlide => ({
+    depth: depths[slide.kind] as TextSlide['depth'],
+    kind: slide.kind,
+    title: titled(slide),
+    content: slide.content,
+    notes: slide.notes,
+  }));
 }
 
 /** Every slide needs a heading, or what stands on it would go to the slide before. */

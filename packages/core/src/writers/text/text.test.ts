@@ -6,6 +6,7 @@ import { decodeUtf8 } from '../../base/index.ts';
 import { runsText, type PictureData, type Runs } from '../../content/index.ts';
 import type { Slide } from '../../deck/index.ts';
 import { blockText, type DocumentModel } from '../../document/index.ts';
+import { mapForLevel } from '../../mapping/index.ts';
 import { beginning, convert, openDocument, writeDeck, type Converted } from '../../pipeline/index.ts';
 import { detectType } from '../../readers/index.ts';
 import { code, doc, h, li, p, picture, quote, random, randomDocument, table } from '../../test/build.ts';
@@ -103,6 +104,31 @@ describe('Markdown', () => {
     expect(points[1]!.mark).toMatchObject({ value: 3 });
     expect(text).toMatch(/!\[The \\\[gate\\\]\]\[picture-1\]/);
     expect(text).toMatch(/\n\[picture-1\]: data:image\/png;base64,/);
+  });
+
+  test('says with which headings slides begin, so that a few slides under a section stay slides', async () => {
+    const points = (word: string) => ['oak', 'elm', 'ash'].map((tree) => li(`The ${tree} ${word} leaks at every tide`));
+    const document = doc(
+      h(1, 'The mill'),
+      h(2, 'Before all'),
+      ...points('door'),
+      h(2, 'Gates'),
+      p('They are old.'),
+      h(3, 'North'),
+      ...points('gate'),
+      h(3, 'South'),
+      ...points('sluice'),
+    );
+    const made = convert(document, [
+      { kind: 'map', name: null, ...mapForLevel(document, 3) },
+      { kind: 'branch', block: document.blocks[1]!.id, text: 'heading2', to: 'title' },
+    ]);
+    expect(shown(made).map(({ kind }) => kind)).toEqual(['cover', 'content', 'section', 'content', 'content']);
+    const { text, made: back } = await again(made, 'md');
+    expect(text).toContain('slides-at: 3\n');
+    expect(text).toMatch(/\n### Before all\n[^]*\n## Gates\n[^]*\n### North\n/);
+    expect(shown(back)).toEqual(shown(made));
+    expect(back.document.diagnostics).toEqual([]);
   });
 
   test('of random decks: the words that they show and say, and none of hidden slides', async () => {

@@ -28,7 +28,8 @@ export function writeMarkdown(
 ): Uint8Array {
   const used: PictureId[] = [];
   const known = (id: PictureId): boolean => pictures(id) !== undefined;
-  const nodes = deckText(deck).flatMap(({ depth, kind, title, content, notes }): RootContent[] => [
+  const slides = deckText(deck);
+  const nodes = slides.flatMap(({ depth, kind, title, content, notes }): RootContent[] => [
     { type: 'heading', depth, children: phrasing(trimRuns(title)) },
     // Below a title stands its byline.
     ...(kind === 'cover' ? content.flatMap(byline) : blocks(content, used, known)),
@@ -57,7 +58,12 @@ export function writeMarkdown(
       extensions: [gfmTableToMarkdown({ tablePipeAlign: false }), gfmStrikethroughToMarkdown()],
     },
   );
-  return encodeUtf8(language === null ? text : `---\n${stringify({ lang: language })}---\n\n${text}`);
+  const depth = slides.find(({ kind }) => kind === 'content')?.depth;
+  const head = {
+    ...(language === null ? {} : { lang: language }),
+    ...(depth === undefined ? {} : { 'slides-at': depth }),
+  };
+  return encodeUtf8(Object.keys(head).length === 0 ? text : `---\n${stringify(head)}---\n\n${text}`);
 }
 
 const byline = (part: Content): RootContent[] => ('runs' in part ? paragraphs(part.runs) : []);

@@ -53,7 +53,7 @@ export function Fit({ minutes, total }: Props) {
             <Small role="status">
               {found.steps.length === 0
                 ? 'There is nothing to save without leaving out what matters.'
-                : `${found.near ? 'Together they come to' : 'The nearest that is possible is'} ${duration(found.after)}.`}
+                : `${!found.near ? 'The nearest that is possible is' : found.steps.length > 1 ? 'Together they come to' : 'That comes to'} ${duration(found.after)}.`}
             </Small>
             {found.steps.length > 1 && (
               <Action size="small" look="main" onClick={() => use(found.steps)}>

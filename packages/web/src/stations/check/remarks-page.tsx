@@ -3,7 +3,15 @@ import { Box, chakra } from '@chakra-ui/react';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
-import { REMARK_KINDS, weightOf, type Remark, type RemarkKind, type SingleEdit, type Weight } from '@alvex/core';
+import {
+  isMendable,
+  REMARK_KINDS,
+  weightOf,
+  type Remark,
+  type RemarkKind,
+  type SingleEdit,
+  type Weight,
+} from '@alvex/core';
 import { ask } from '../../state/core-link.ts';
 import { edit } from '../../state/log-store.ts';
 import { useAnswer } from '../../state/use-answer.ts';
@@ -39,7 +47,7 @@ export function RemarksPage() {
     <Box flex="1" minH="0" display="flex" flexDirection="column" gap="12px">
       <Summary open={open} />
       <UnplacedEdits />
-      <MendAll remarks={chosen === 'left' ? [] : shown} />
+      <MendAll remarks={chosen === 'left' ? [] : shown.filter(({ kind }) => isMendable(kind))} />
       {all.length > 0 && (
         <Columns>
           <Kinds all={all} chosen={chosen} choose={choose} />
