@@ -5,7 +5,7 @@ import { strFromU8, unzipSync } from 'fflate';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import PDFDocument from 'pdfkit';
-import { bringIn, drawn, expect, kept, openDeck, slide, test, station } from './alvex.ts';
+import { bringIn, drawn, expect, kept, openDeck, slide, test, station, everyWord } from './alvex.ts';
 
 const demo = (name: string): Buffer => readFileSync(join(import.meta.dirname, '../packages/demo/files', name));
 const toDocument = (page: Page) => station(page, 'Document').click();
@@ -111,7 +111,7 @@ test('findings are repaired one by one or all of a kind', async ({ page, alvex }
   await expect.poll(() => titles(page)).toContain('Top (2), level 1');
   await panel.getByRole('button', { name: 'Leave it out' }).click();
   await expect(panel).toContainText('Nothing to put right');
-  await station(page, 'Check').click();
+  await everyWord(page);
   await expect(page.getByText('do not say')).toBeVisible();
   await expect(page.getByText('you turned its mark').first()).toBeVisible();
 });
