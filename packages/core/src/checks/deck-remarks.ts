@@ -1,4 +1,4 @@
-/** What is remarked on pages beside others: titles, names, layouts and jumps of the deck as a whole. */
+/** What is remarked on pages beside others: titles, names and layouts of the deck as a whole, slides without notes, and those that one stumbled at. */
 import { getOrMake, groupBy, remembered } from '../base/index.ts';
 import { runsText } from '../content/index.ts';
 import type { Slide } from '../deck/index.ts';

@@ -1,5 +1,5 @@
 /** What is remarked on one page for itself, whatever stands before and behind it. */
-import { getOrMake, remembered } from '../base/index.ts';
+import { getOrMake, remembered, unreachable } from '../base/index.ts';
 import { runsText, type Picture, type PictureId } from '../content/index.ts';
 import type { Content, Note } from '../deck/index.ts';
 import type { BlockId, PartId } from '../ids/index.ts';
@@ -97,9 +97,7 @@ const unlikePoints: Check = ({ slide, index }, { language }) => {
 };
 
 const longNotes: Check = ({ slide, notes, index }, { language, pace }) =>
-  index === 0 && notesAdvice(notes, slide, pace, language).tooLong
-    ? { kind: 'long-notes', about: [], notes: notes.map(({ id }) => id) }
-    : undefined;
+  index === 0 && notesAdvice(notes, slide, pace, language).tooLong ? { kind: 'long-notes', about: [] } : undefined;
 
 const notesRepeat: Check = ({ slide, notes, index }, { language, pace }) => {
   if (index > 0) return undefined;
@@ -200,18 +198,20 @@ function partsIn(box: Box): readonly PartId[] {
     case 'icon':
     case 'connector':
       return [];
+    default:
+      return unreachable(box);
   }
 }
 
-type Pick = (box: Box) => boolean;
-const isTitle: Pick = (box) => box.kind === 'text' && box.frame.role === 'title';
-const isText: Pick = (box) => box.kind === 'text' && !isTitle(box);
-const isPicture: Pick = (box) => box.kind === 'picture';
-const all: Pick = () => true;
-const none: Pick = () => false;
+type Where = (box: Box) => boolean;
+const isTitle: Where = (box) => box.kind === 'text' && box.frame.role === 'title';
+const isText: Where = (box) => box.kind === 'text' && !isTitle(box);
+const isPicture: Where = (box) => box.kind === 'picture';
+const all: Where = () => true;
+const none: Where = () => false;
 
 /** Where on the page a rule is broken. */
-const PLACES: Readonly<Record<Rule, Pick>> = {
+const PLACES: Readonly<Record<Rule, Where>> = {
   bare: isTitle,
   'lone-point': isText,
   'half-empty': none,

@@ -4,7 +4,6 @@ import type { Slide } from '../deck/index.ts';
 import type { DocumentModel } from '../document/index.ts';
 import type { NoteId, PageKey, PartId, SlideId } from '../ids/index.ts';
 import type { Page } from '../layout/index.ts';
-import type { Rule } from '../presentable/index.ts';
 import type { Theme } from '../theme/index.ts';
 
 /** Worst first: a repair may bring up only what stands further down. */
@@ -42,7 +41,7 @@ export const REMARK_KINDS = [
   'notes-repeat',
   'no-notes',
   'same-layout',
-] as const satisfies readonly (Rule | string)[];
+] as const;
 export type RemarkKind = (typeof REMARK_KINDS)[number];
 
 /** `fault`: it cannot be shown so. `hard`: it is hard to follow. `thought`: it may well be meant. */

@@ -8,7 +8,8 @@ import { speakParts, type SingleEdit } from '../edits/index.ts';
 import { ownId, type PartId } from '../ids/index.ts';
 import { layoutChoices } from '../layout/index.ts';
 import { documentLanguage } from '../mapping/index.ts';
-import { shorten, splitSentences, trimSentence, type Language } from '../shorten/index.ts';
+import { keptRuns, shorten, splitSentences, trimSentence, type Language } from '../shorten/index.ts';
+import type { PaletteChoice } from '../theme/index.ts';
 import { optionsOf, type Converted } from './convert.ts';
 
 export type WayName =
@@ -187,24 +188,15 @@ function* shortenTitle({ slide, language }: Case): Generator<Way, void> {
   const { runs } = slide.title;
   const text = runsText(runs);
   const clause = /^(.{12,}?)(?:[:;–—]|, | - )/su.exec(text)?.[1];
-  const trimmed = trimSentenceText(text, language);
+  const trimmed = runsText(keptRuns(runs, trimSentence(text, [0, text.length], language), undefined)).trim();
   for (const said of [clause, trimmed, titleSuggestions(slide, language)[0]])
-    if (said !== undefined && said !== text && said.length < text.length)
+    if (said !== undefined && said !== '' && said.length < text.length)
       yield {
         name: 'shorten-title',
         edits: [{ kind: 'retitle', slide: slide.id, runs: retext(runs, said) }, noteFor(slide, null, runs)],
         text: said,
       };
 }
-function trimSentenceText(text: string, language: Language): string | undefined {
-  const ranges = trimSentence(text, [0, text.length], language);
-  const said = ranges
-    .map(([from, to]) => text.slice(from, to))
-    .join(' ')
-    .trim();
-  return said === '' ? undefined : said;
-}
-
 const toFront: Finder = ({ slide, converted }) => [
   { name: 'to-front', edits: [{ kind: 'order', slides: [slide.id], before: converted.deck.slides[0]!.id }] },
 ];
@@ -346,27 +338,17 @@ const dropNotes: Finder = ({ slide, remark }) => [
   },
 ];
 
-const otherGround: Finder = ({ slide, converted }) => [
-  {
+/** Those of the deck where it has its own, and dark for light. */
+const otherGround: Finder = ({ slide: { id, colors }, converted }) => {
+  const ground = (palette: PaletteChoice | null, dark: boolean | null): Way => ({
     name: 'other-ground',
-    edits: [
-      ...(slide.colors === undefined
-        ? []
-        : [{ kind: 'colors', slides: [slide.id], palette: null, dark: null } as const]),
-    ],
-  },
-  {
-    name: 'other-ground',
-    edits: [
-      {
-        kind: 'colors',
-        slides: [slide.id],
-        palette: slide.colors?.palette ?? null,
-        dark: converted.theme.look?.dark !== true,
-      },
-    ],
-  },
-];
+    edits: [{ kind: 'colors', slides: [id], palette, dark }],
+  });
+  return [
+    ...(colors === undefined ? [] : [ground(null, null)]),
+    ground(colors?.palette ?? null, converted.theme.look?.dark !== true),
+  ];
+};
 
 /** Off the slide, to the speaker. */
 const notesOnly: Finder = ({ slide, remark }) => [

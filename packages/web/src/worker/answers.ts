@@ -40,11 +40,7 @@ import {
   type BlockId,
   type PartId,
   judgeOf,
-  acceptance,
   asMade,
-  faultsIn,
-  tally,
-  type Rule,
   judgedChoices,
   type MapTarget,
 } from '@alvex/core';
@@ -53,7 +49,7 @@ import type { Held } from './held.ts';
 import { findIcons } from './icons.ts';
 import { fitting, leftFor, lengths, levels } from './lengths.ts';
 import { pace, savings } from './pace.ts';
-import { mendAll, remarks, repairs } from './remarks.ts';
+import { mendAll, readiness, remarks, repairs } from './remarks.ts';
 import type {
   Leaving,
   Answers,
@@ -81,7 +77,7 @@ const ANSWERERS: Answerers = {
   lengths: (_, held) => lengths(held),
   levels: (_, held) => levels(held),
   fitting: ({ minutes }, held) => fitting(minutes, held),
-  readiness: (_, held) => readinessOf(held),
+  readiness: (_, held) => readiness(held),
   remarks: (_, held) => remarks(held),
   repairs,
   mendAll,
@@ -271,19 +267,6 @@ function printed(options: Asking<'sheets'>, { converted }: Held): Printed {
   const sample = sheets.find(({ texts }) => texts.length > 0) ?? sheets[0] ?? null;
   const shown = sample?.slides.map(({ index }) => converted.pages[index]!) ?? [];
   return { count: sheets.length, sample, drawings: shown.map((page) => drawPage(page, 0, converted.theme)) };
-}
-
-const AT_ONCE = 40; // pages between which edits are answered
-
-async function readinessOf({ converted, pause }: Held): Promise<Answers['readiness']> {
-  const { pages, map, decisions } = converted;
-  const faultsAt = faultsIn(converted, map.body === 'slide');
-  const faults: (readonly Rule[])[] = [];
-  for (const [i, { slide }] of pages.entries()) {
-    faults.push(faultsAt(i).filter((rule) => !decisions.accepted.has(acceptance(slide.id, rule))));
-    if (i % AT_ONCE === AT_ONCE - 1 && !(await pause())) break;
-  }
-  return tally(pages, faults);
 }
 
 const MOST_MADE = 8;

@@ -9,3 +9,6 @@ export const LENGTH_MAPS: Readonly<Record<LengthName, { readonly map: PresetName
   written: { map: 'fitted', speech: null },
   read: { map: 'reading', speech: null },
 };
+
+/** As near as this, of what is wanted, keeps a promise. */
+export const NEAR = 0.1;

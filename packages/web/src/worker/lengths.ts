@@ -17,7 +17,7 @@ import {
   type TakeSettings,
 } from '@alvex/core';
 import type { Held } from './held.ts';
-import { LENGTH_MAPS, LENGTH_NAMES, type LengthName } from './length-maps.ts';
+import { LENGTH_MAPS, LENGTH_NAMES, NEAR, type LengthName } from './length-maps.ts';
 import type { Answers, Choice, Fitting } from './protocol.ts';
 
 /** @returns null when the deck became another meanwhile. */
@@ -44,9 +44,6 @@ export async function levels(held: Held): Promise<Answers['levels']> {
   }
   return made;
 }
-
-/** As near as this keeps a promise. */
-export const NEAR = 0.1;
 
 /** Shares of the notes: less would be no talk any more. */
 export const LEAST_SHARE = 0.15;

@@ -1,16 +1,8 @@
 /** How long the talk takes, slide by slide and as it was rehearsed, and what would bring it down to the time that there is. */
-import {
-  runsText,
-  secondsOf,
-  timeOf,
-  type Converted,
-  type Page,
-  type SingleEdit,
-  type Slide,
-  type SlideId,
-} from '@alvex/core';
+import { groupBy, runsText, secondsOf, timeOf, type Converted, type SingleEdit, type Slide } from '@alvex/core';
 import type { Held } from './held.ts';
-import { convertedWith, LEAST_SHARE, leftFor, NEAR, secondsOfDeck, shareFor } from './lengths.ts';
+import { NEAR } from './length-maps.ts';
+import { convertedWith, LEAST_SHARE, leftFor, secondsOfDeck, shareFor } from './lengths.ts';
 import type { Answers, Pace, Saving } from './protocol.ts';
 
 export function pace({ converted }: Held): Pace {
@@ -22,11 +14,9 @@ export function pace({ converted }: Held): Pace {
     stumbled: stumbled.length,
   }));
   const last = new Map([...decisions.rehearsals.values()].at(-1)?.seconds);
-  const counts = new Map<SlideId, number>();
-  for (const { slide, count } of pages) counts.set(slide.id, count);
   return {
     pages: pages.map((page, i) => {
-      const { key, slide, index } = page;
+      const { key, slide, index, count } = page;
       const rehearsed = last.get(slide.id);
       return {
         key,
@@ -37,7 +27,7 @@ export function pace({ converted }: Held): Pace {
         hidden: slide.hidden === true,
         seconds: secondsOf(timeOf([page]), decisions.pace),
         // A rehearsal knows slides; of one that goes on over several pages each has its part.
-        rehearsed: rehearsed === undefined ? null : rehearsed / counts.get(slide.id)!,
+        rehearsed: rehearsed === undefined ? null : rehearsed / count,
       };
     }),
     rehearsals,
@@ -59,7 +49,6 @@ export async function savings(minutes: number, held: Held): Promise<Answers['sav
   const steps: Saving[] = [];
   let made = held.converted;
   let seconds = secondsOfDeck(made);
-  const before = seconds;
   const take = (kind: Saving['kind'], text: string, edits: readonly SingleEdit[]): void => {
     const next = convertedWith([...steps.flatMap((step) => step.edits), ...edits], held);
     const after = secondsOfDeck(next);
@@ -94,7 +83,7 @@ export async function savings(minutes: number, held: Held): Promise<Answers['sav
       take('sections', left.titles.join(' · '), [{ kind: 'leave', blocks: left.blocks, as: 'deleted' }]);
   }
   if (seconds > longest) shorten(LEAST_SHARE);
-  return { steps, before, after: seconds, near: Math.abs(seconds - wanted) <= Math.max(60, wanted * NEAR) };
+  return { steps, after: seconds, near: Math.abs(seconds - wanted) <= Math.max(60, wanted * NEAR) };
 }
 const SPEAK_ALL: SingleEdit = { kind: 'speech', share: null };
 const LEAST_SAVED = 3; // seconds
@@ -102,12 +91,7 @@ const LEAST_SAVED = 3; // seconds
 /** Slides that can wait behind the closing: what is shown in detail first, then the longest. Never what begins a section or ends the talk. */
 function detailOf({ deck, pages, decisions }: Converted): readonly Slide[] {
   const { slides } = deck;
-  const pagesBy = new Map<SlideId, Page[]>();
-  for (const page of pages) {
-    const own = pagesBy.get(page.slide.id);
-    if (own === undefined) pagesBy.set(page.slide.id, [page]);
-    else own.push(page);
-  }
+  const pagesBy = groupBy(pages, ({ slide }) => slide.id);
   const time = ({ id }: Slide): number => secondsOf(timeOf(pagesBy.get(id) ?? []), decisions.pace);
   const detailed = ({ content }: Slide): boolean =>
     content.some((part) => part.kind === 'table' || (part.kind === 'text' && part.style === 'code'));

@@ -317,7 +317,6 @@ export interface Saving {
 }
 export interface Savings {
   readonly steps: readonly Saving[];
-  readonly before: number /* s */;
   readonly after: number /* s */;
   /** It comes to what is wanted. */
   readonly near: boolean;

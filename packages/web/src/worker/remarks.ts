@@ -1,5 +1,16 @@
 /** What Check asks: the remarks on the deck, what can be done about each, and about all of some kinds. */
-import { lookedAt, lookThrough, repairAll, repaired, repairsOf } from '@alvex/core';
+import {
+  acceptance,
+  faultsIn,
+  lookedAt,
+  lookThrough,
+  repairAll,
+  repaired,
+  repairsOf,
+  tally,
+  type Converted,
+  type Rule,
+} from '@alvex/core';
 import { uuid } from './uuid.ts';
 import type { Held } from './held.ts';
 import type { Answers, Asking } from './protocol.ts';
@@ -39,3 +50,20 @@ const repairable = ({ document, edits, converted, templates }: Held) => ({
   templates,
   fresh: () => uuid().slice(0, 13),
 });
+
+/** Slides that can be shown as they are, those that their author accepts among them; the rules alone are quicker than all remarks. */
+export async function readiness(held: Held): Promise<Answers['readiness']> {
+  const { converted } = held;
+  return tally(converted.pages, (await inTurns(brokenRules(converted), held)) ?? []);
+}
+
+function* brokenRules(converted: Converted): Generator<void, readonly (readonly Rule[])[]> {
+  const { pages, map, decisions } = converted;
+  const faultsAt = faultsIn(converted, map.body === 'slide');
+  const faults: (readonly Rule[])[] = [];
+  for (const [i, { slide }] of pages.entries()) {
+    faults.push(faultsAt(i).filter((rule) => !decisions.accepted.has(acceptance(slide.id, rule))));
+    yield;
+  }
+  return faults;
+}

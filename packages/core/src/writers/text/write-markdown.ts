@@ -19,7 +19,7 @@ import {
 } from '../../content/index.ts';
 import type { Content, Deck, Note } from '../../deck/index.ts';
 import type { PictureSource } from '../../scene/index.ts';
-import { deckText } from './spoken-outline.ts';
+import { deckText } from './deck-text.ts';
 
 export function writeMarkdown(
   deck: Pick<Deck, 'slides'>,

@@ -3,7 +3,7 @@ import { encodeUtf8 } from '../../base/index.ts';
 import { runsText } from '../../content/index.ts';
 import type { Deck, Note } from '../../deck/index.ts';
 import { xmlText } from '../../container/index.ts';
-import { deckText, type TextSlide } from './spoken-outline.ts';
+import { deckText, type TextSlide } from './deck-text.ts';
 
 interface Item {
   readonly text: string;

@@ -2,92 +2,89 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { useState } from 'react';
 import { edit } from '../../state/log-store.ts';
-import { ask } from '../../state/core-link.ts';
+import { useAnswer } from '../../state/use-answer.ts';
 import { count, duration, percent, quoted } from '../../ui/format.ts';
 import { Action, Heading, Small } from '../../ui/recipes.tsx';
+import { NEAR } from '../../worker/length-maps.ts';
 import type { Saving, Savings } from '../../worker/protocol.ts';
-
-const NEAR = 0.1;
 
 interface Props {
   readonly minutes: number | null;
   readonly total: number /* s */;
 }
 
+/** What is offered is always for the deck as it is: after a step, or an undo, it is found anew. */
 export function Fit({ minutes, total }: Props) {
-  const [found, setFound] = useState<Savings | 'counting' | string | null>(null);
-  if (minutes === null || (total <= minutes * 60 * (1 + NEAR) && (found === null || typeof found === 'string')))
-    return null;
-  const find = async () => {
-    setFound('counting');
-    try {
-      setFound((await ask({ what: 'savings', minutes })) ?? 'The deck changed meanwhile. Try it again.');
-    } catch (error) {
-      setFound(error instanceof Error ? error.message : String(error));
-    }
-  };
-  const use = (steps: readonly Saving[]) => {
-    edit({ kind: 'all', edits: steps.flatMap(({ edits }) => edits) });
-    if (found === null || typeof found === 'string') return;
-    const rest = found.steps.filter((step) => !steps.includes(step));
-    setFound(rest.length === 0 ? null : { ...found, steps: rest });
-  };
-  const named = count(minutes, 'minute');
+  const [wanted, setWanted] = useState(false);
+  const over = minutes !== null && total > minutes * 60 * (1 + NEAR);
+  const { answer, failure } = useAnswer(wanted && over ? { what: 'savings', minutes } : null);
+  if (!over) return null;
   return (
     <section>
       <Heading as="h2" fontFamily="body" fontSize="lg" mb="8px">
-        Fit it to {named}
+        Fit it to {count(minutes, 'minute')}
       </Heading>
-      {found === null || typeof found === 'string' ? (
-        <Box display="flex" gap="10px" alignItems="center">
-          <Action size="small" look="main" disabled={found === 'counting'} onClick={() => void find()}>
-            {found === 'counting' ? 'Counting …' : 'See what would do it'}
-          </Action>
-          <Small role="status">
-            {found !== null && found !== 'counting' ? found : 'Nothing is changed until you choose.'}
-          </Small>
-        </Box>
+      {wanted && answer !== null ? (
+        <Offered savings={answer} />
       ) : (
-        <Box display="grid" gap="4px">
-          <Box display="flex" gap="10px" justifyContent="space-between" alignItems="center">
-            <Small role="status">
-              {found.steps.length === 0
-                ? 'There is nothing to save without leaving out what matters.'
-                : `${!found.near ? 'The nearest that is possible is' : found.steps.length > 1 ? 'Together they come to' : 'That comes to'} ${duration(found.after)}.`}
-            </Small>
-            {found.steps.length > 1 && (
-              <Action size="small" look="main" onClick={() => use(found.steps)}>
-                Do all {found.steps.length}
-              </Action>
-            )}
-          </Box>
-          <chakra.ol listStyle="none" display="grid">
-            {found.steps.map((step) => (
-              <chakra.li
-                key={`${step.kind} ${step.text}`}
-                display="flex"
-                gap="10px"
-                alignItems="baseline"
-                borderTop="1px solid"
-                borderColor="line"
-                py="5px"
-                fontSize="sm"
-              >
-                <Box flex="1" minW="0">
-                  {savingText(step)}
-                </Box>
-                <chakra.span color="soft" whiteSpace="nowrap">
-                  saves {duration(step.seconds)}
-                </chakra.span>
-                <Action size="small" onClick={() => use([step])}>
-                  Do it
-                </Action>
-              </chakra.li>
-            ))}
-          </chakra.ol>
+        <Box display="flex" gap="10px" alignItems="center">
+          <Action size="small" look="main" disabled={wanted && failure === null} onClick={() => setWanted(true)}>
+            {wanted && failure === null ? 'Counting …' : 'See what would do it'}
+          </Action>
+          <Small role="status">{failure ?? 'Nothing is changed until you choose.'}</Small>
         </Box>
       )}
     </section>
+  );
+}
+
+const use = (steps: readonly Saving[]): void => edit({ kind: 'all', edits: steps.flatMap(({ edits }) => edits) });
+
+function Offered({ savings: { steps, after, near } }: { readonly savings: Savings }) {
+  const comesTo = !near
+    ? 'The nearest that is possible is'
+    : steps.length > 1
+      ? 'Together they come to'
+      : 'That comes to';
+  return (
+    <Box display="grid" gap="4px">
+      <Box display="flex" gap="10px" justifyContent="space-between" alignItems="center">
+        <Small role="status">
+          {steps.length === 0
+            ? 'There is nothing to save without leaving out what matters.'
+            : `${comesTo} ${duration(after)}.`}
+        </Small>
+        {steps.length > 1 && (
+          <Action size="small" look="main" onClick={() => use(steps)}>
+            Do all {steps.length}
+          </Action>
+        )}
+      </Box>
+      <chakra.ol listStyle="none" display="grid">
+        {steps.map((step) => (
+          <chakra.li
+            key={`${step.kind} ${step.text}`}
+            display="flex"
+            gap="10px"
+            alignItems="baseline"
+            borderTop="1px solid"
+            borderColor="line"
+            py="5px"
+            fontSize="sm"
+          >
+            <Box flex="1" minW="0">
+              {savingText(step)}
+            </Box>
+            <chakra.span color="soft" whiteSpace="nowrap">
+              saves {duration(step.seconds)}
+            </chakra.span>
+            <Action size="small" onClick={() => use([step])}>
+              Do it
+            </Action>
+          </chakra.li>
+        ))}
+      </chakra.ol>
+    </Box>
   );
 }
 
