@@ -11,7 +11,6 @@ export type ReadErrorCode =
   | 'old-binary'
   | 'wrong-type'
   | 'unknown-type'
-  | 'presentation'
   | 'spreadsheet'
   | 'other-xml'
   | 'damaged'
@@ -19,6 +18,7 @@ export type ReadErrorCode =
   | 'part-missing'
   | 'bad-pdf'
   | 'no-text'
+  | 'no-slides'
   | 'bad-xml'
   | 'doctype'
   | 'bomb'
@@ -29,14 +29,13 @@ const MESSAGES: Readonly<Record<ReadErrorCode, string>> = {
   empty: 'The file is empty. Choose a file that has text in it.',
   'too-large': `The file is larger than the limit of ${megabytes(LIMITS.fileBytes)}. Make its pictures smaller, or bring it in in parts.`,
   'not-a-zip':
-    'The file says that it is a word processor document, but its content is not. Save it again with the program that made it.',
+    'The file says by its name that it is a document or a presentation, but its content is not. Save it again with the program that made it.',
   truncated: 'The file ends too early, as if a copy or a download had been cut off. Fetch it again.',
   encrypted: 'The file is protected by a password. Save a copy without a password and bring in that.',
   'old-binary': 'The file is in an old binary format. Save it as DOCX and bring in that.',
-  'wrong-type': 'The file is a package of another kind, not a word processor document.',
-  'unknown-type': 'This kind of file cannot be read. DOCX, ODT, RTF, PDF, Markdown, HTML, OPML and plain text can.',
-  presentation:
-    'The file is a presentation, whatever its name ends in. Bring in the document that it was made of; as a template it can be chosen in the look of a deck.',
+  'wrong-type': 'The file is a package of another kind, neither a document nor a presentation.',
+  'unknown-type':
+    'This kind of file cannot be read. DOCX, ODT, RTF, PDF, Markdown, HTML, OPML, plain text, PPTX and ODP can.',
   spreadsheet: 'The file is a spreadsheet. Copy its tables into a document, or paste them.',
   'other-xml':
     'The file is XML, but neither a web page nor an outline (OPML). Export it as HTML, DOCX or Markdown with the program that made it.',
@@ -47,6 +46,7 @@ const MESSAGES: Readonly<Record<ReadErrorCode, string>> = {
   'bad-pdf': 'The PDF is damaged and cannot be read. Fetch or export it again.',
   'no-text':
     'The PDF holds pictures of pages and no text. Recognise its text with a scanning program first, or bring in the original.',
+  'no-slides': 'The presentation has no slides. As a template it can be chosen in the look of a deck.',
   'bad-xml': 'A part of the file is not well-formed XML. Save it again with the program that made it.',
   doctype:
     'A part of the file declares a document type, which no document needs and which can be harmful. It was not read.',

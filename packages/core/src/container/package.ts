@@ -115,9 +115,5 @@ export function relatedPart(zip: ZipReader, relationships: Relationships, type: 
 }
 
 /** What a package of Office Open XML is, by the type of its main part (ECMA-376-1 §11.3.10, §12.3.23, §13.3.6). */
-const otherKind = (contentType: string): 'presentation' | 'spreadsheet' | 'wrong-type' =>
-  contentType.includes('presentationml') || contentType.includes('ms-powerpoint')
-    ? 'presentation'
-    : contentType.includes('spreadsheetml') || contentType.includes('ms-excel')
-      ? 'spreadsheet'
-      : 'wrong-type';
+const otherKind = (contentType: string): 'spreadsheet' | 'wrong-type' =>
+  contentType.includes('spreadsheetml') || contentType.includes('ms-excel') ? 'spreadsheet' : 'wrong-type';

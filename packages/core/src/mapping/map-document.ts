@@ -198,7 +198,11 @@ class Mapper {
     this.#destinations.push(destination);
     if (block.kind === 'picture' && block.picture === undefined && destination !== 'notes')
       return this.#leaveOut(block, 'no-picture');
-    if (this.#blank[i] && block.kind !== 'picture') return this.#leaveOut(block, 'no-words');
+    if (this.#blank[i] && block.kind !== 'picture') {
+      this.#leaveOut(block, 'no-words');
+      if (this.#opensUntitled(block, destination)) this.#endSlide();
+      return;
+    }
     if (block.kind === 'picture' && destination === 'notes' && block.alt === null)
       return this.#leaveOut(block, 'by-map');
     if (destination === 'out') return this.#leaveOut(block, turned ? 'by-mark' : ownReason(block));
@@ -230,6 +234,16 @@ class Mapper {
     this.#addContent(block, content);
   }
 
+  /** Where the file says which headings make slides, one without words makes a slide too: its title is found in its words. */
+  #opensUntitled(block: Block, destination: Destination): boolean {
+    return block.kind === 'heading' && block.level === this.#document.slidesAt && destination === 'title';
+  }
+
+  #endSlide(): void {
+    this.#release();
+    this.#close();
+  }
+
   /** A subtitle, and where no slide is left bare, what says whose the document is. */
   #isOnCover(block: Block, destination: Destination, turned: boolean): boolean {
     const slide = this.#slide;
@@ -245,8 +259,7 @@ class Mapper {
   }
 
   #startTitled(block: Block, destination: 'section' | 'title', turned: boolean): void {
-    this.#release();
-    this.#close();
+    this.#endSlide();
     const cover = block === this.#title && !turned;
     const runs = blockRuns(block);
     if (destination === 'section') this.#section = runsText(runs);
@@ -274,8 +287,7 @@ class Mapper {
 
   /** A slide whose title is found in its words. */
   #startTopic(block: Block): void {
-    this.#release();
-    this.#close();
+    this.#endSlide();
     const title = plain(suggestTitle(blockText(block), this.#language));
     this.#start(slideAt('i', block.id), 'content', { runs: title, blocks: [] });
   }
@@ -459,7 +471,9 @@ class Mapper {
   #suggestedTitle(first: Runs): Runs {
     const { title, blocks } = this.#document;
     const words = [runsText(first), ...blocks.map(blockText)].find((text) => text.trim() !== '');
-    return plain(title ?? (words === undefined ? 'Untitled' : suggestTitle(words, documentLanguage(this.#document))));
+    // A slide amid others is about its own words.
+    const whole = this.#slides.length === 0 ? title : null;
+    return plain(whole ?? (words === undefined ? 'Untitled' : suggestTitle(words, documentLanguage(this.#document))));
   }
 }
 

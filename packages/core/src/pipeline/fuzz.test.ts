@@ -22,7 +22,7 @@ const before = peak();
 
 /** Packages are damaged within their parts too: what is wrong outside of them is found at once. */
 function damaged(bytes: Uint8Array, file: string, next: () => number): Uint8Array {
-  if (!/\.(docx|odt)$/.test(file) || next() < 0.3) return mutate(bytes, next);
+  if (!/\.(docx|odt|pptx|odp)$/.test(file) || next() < 0.3) return mutate(bytes, next);
   const parts = unzipSync(bytes);
   const inner = Object.keys(parts).filter((part) => part.endsWith('.xml') || part.endsWith('.rels'));
   const part = inner[Math.floor(next() * inner.length)]!;

@@ -6,7 +6,7 @@ import { odt } from '../test/odt.ts';
 import { accountFor, each } from './account.ts';
 import { docxText } from './docx/source-text.ts';
 import { htmlText } from './markup/index.ts';
-import { odtText } from './odt/source-text.ts';
+import { odtText } from './odf/source-text.ts';
 import { opmlText } from './opml/source-text.ts';
 import { rtfText } from './rtf/source-text.ts';
 

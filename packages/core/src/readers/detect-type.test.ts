@@ -2,6 +2,7 @@ import { expect, test } from '@jest/globals';
 import { strToU8, zipSync } from 'fflate';
 import { docx, para } from '../test/docx.ts';
 import { odt } from '../test/odt.ts';
+import { pptx } from '../test/pptx.ts';
 import { detectType } from './detect-type.ts';
 
 const bytes = (text: string): Uint8Array => Uint8Array.from(text, (char) => char.charCodeAt(0));
@@ -9,6 +10,8 @@ const bytes = (text: string): Uint8Array => Uint8Array.from(text, (char) => char
 test.each([
   ['docx', docx({ body: para('a') }), 'x.md'],
   ['odt', odt({ body: '' }), 'x.docx'],
+  ['pptx', pptx({ slides: [] }), 'x.docx'],
+  ['odp', odt({ body: '' }, 'presentation'), 'x.odt'],
   ['docx', bytes('\u00d0\u00cf\u0011\u00e0'), 'x.doc'],
   ['rtf', bytes('{\\rtf1 a}'), 'x.doc'],
   ['pdf', bytes('junk %PDF-1.4'), 'x'],
@@ -36,7 +39,6 @@ test.each([
   ['not-a-zip', bytes('words'), 'x.docx'],
   ['other-xml', bytes('<?xml version="1.0"?><book><title>a</title></book>'), 'x.xml'],
   ['other-xml', bytes('<!DOCTYPE book [<!ENTITY a "b">]>\n<book/>'), 'x.txt'],
-  ['presentation', zipSync({ mimetype: strToU8('application/vnd.oasis.opendocument.presentation') }), 'x.odt'],
   ['spreadsheet', zipSync({ mimetype: strToU8('application/vnd.oasis.opendocument.spreadsheet') }), 'x.odt'],
   ['wrong-type', zipSync({ mimetype: strToU8('application/epub+zip') }), 'x.odt'],
 ])('%s is said of what cannot be read', (code, content, name) =>

@@ -5,6 +5,7 @@ import { blockText, type DocumentModel } from '../document/index.ts';
 import { random } from '../test/build.ts';
 import { docx } from '../test/docx.ts';
 import { odt } from '../test/odt.ts';
+import { ap, body, frame, pptx, sp, type RawSlide } from '../test/pptx.ts';
 import { readDocument, type DocumentType } from './index.ts';
 
 /** Gives words that are found again, and remembers them. */
@@ -126,9 +127,52 @@ const docxBody: Make = (words, pick, depth = 0) => {
       return p();
   }
 };
+const slideBody: Make = (words, pick, depth = 0) => {
+  const size = (): string => ` sz="${pick([900, 1800, 4000])}"`;
+  const texts = (): string =>
+    times(pick([1, 1, 2, 3]), () =>
+      pick([true, false])
+        ? ap(words.some(), pick([0, 1, 4]), size(), pick(['', '<a:buNone/>', '<a:buAutoNum type="romanLcParenR"/>']))
+        : `<a:p><a:r><a:t>${words.some()} </a:t></a:r><a:br/><a:fld type="x"><a:t>${words.some(1)}</a:t></a:fld></a:p>`,
+    );
+  const box = [pick([0, 5, 50]), pick([0, 30, 60, 92]), pick([20, 45, 90]), pick([5, 10, 40])] as const;
+  switch (pick(['title', 'body', 'free', 'free', 'table', 'group', 'branch', 'foot'])) {
+    case 'title':
+      return sp({ ph: `type="${pick(['title', 'ctrTitle', 'subTitle'])}"`, text: texts() });
+    case 'body':
+      return body(texts(), texts());
+    case 'table':
+      return frame(
+        `<a:tbl>${times(2, () => `<a:tr>${times(2, () => `<a:tc${pick(['', ' gridSpan="2"', ' hMerge="1"', ' vMerge="1"'])}><a:txBody>${texts()}</a:txBody></a:tc>`)}</a:tr>`)}</a:tbl>`,
+        box,
+      );
+    case 'group':
+      return depth > 3 ? '' : `<p:grpSp><p:grpSpPr/>${times(2, () => slideBody(words, pick, depth + 1))}</p:grpSp>`;
+    case 'branch':
+      return `<mc:AlternateContent><mc:Choice Requires="x">${sp({ box, text: texts() })}</mc:Choice><mc:Fallback><p:sp/></mc:Fallback></mc:AlternateContent>`;
+    case 'foot':
+      return sp({ ph: `type="${pick(['ftr', 'dt'])}"`, text: texts() });
+    default:
+      return sp({ box, text: texts() });
+  }
+};
+/** A slide; its layout and notes by chance. */
+const slide: Make = (words, pick) =>
+  JSON.stringify({
+    layout: pick(['title', 'secHead', 'obj', 'obj']),
+    shapes: times(pick([0, 1, 3, 5]), () => slideBody(words, pick)),
+    ...(pick([true, false]) ? { notes: sp({ ph: 'type="body"', text: ap(words.some()) + ap(words.some()) }) } : {}),
+    hidden: pick([true, false, false]),
+  });
+const odpPage: Make = (words, pick) => {
+  const boxed = (foot = 'footer'): string =>
+    `<draw:frame presentation:class="${pick(['title', 'subtitle', 'outline', foot, 'x'])}"><draw:text-box>${times(pick([1, 2]), () => odtBody(words, pick, 2))}</draw:text-box></draw:frame>`;
+  return `<draw:page>${times(pick([0, 1, 3]), boxed)}<draw:g>${boxed()}<draw:path><text:p>${words.some()}</text:p></draw:path></draw:g><presentation:notes>${boxed('y')}</presentation:notes></draw:page>`;
+};
 const opml: Make = (words, pick, depth = 0) =>
   `<outline text="${words.some()}" ${pick([true, false]) ? `_note="${words.some()}"` : ''}>${depth > 4 ? '' : times(pick([0, 0, 1, 2]), () => opml(words, pick, depth + 1))}</outline>`;
 
+const slidesIn = (list: string): readonly RawSlide[] => JSON.parse(`[${list.slice(0, -1)}]`) as readonly RawSlide[];
 const bytes = (source: string): Uint8Array => new TextEncoder().encode(source);
 const formats: readonly (readonly [DocumentType, Make, (body: string) => Uint8Array])[] = [
   ['html', html, (body) => bytes(`<!doctype html><html><body>${body}</body></html>`)],
@@ -137,6 +181,8 @@ const formats: readonly (readonly [DocumentType, Make, (body: string) => Uint8Ar
   ['rtf', rtf, (body) => bytes(`{\\rtf1\\ansi{\\stylesheet{\\s1 heading 1;}}\n${body}}`)],
   ['odt', odtBody, (body) => odt({ body })],
   ['docx', docxBody, (body) => docx({ body })],
+  ['pptx', (words, pick) => `${slide(words, pick)},`, (body) => pptx({ slides: slidesIn(body) })],
+  ['odp', odpPage, (body) => odt({ body }, 'presentation')],
   ['opml', opml, (body) => bytes(`<opml><body>${body}</body></opml>`)],
 ];
 

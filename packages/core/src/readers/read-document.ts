@@ -4,14 +4,16 @@ import type { DocumentType } from './detect-type.ts';
 import { readDocx } from './docx/index.ts';
 import { readHtml } from './html/index.ts';
 import { readMarkdown } from './markdown/index.ts';
+import { readOdp } from './odp/index.ts';
 import { readOdt } from './odt/index.ts';
 import { readOpml } from './opml/index.ts';
+import { readPptx } from './pptx/index.ts';
 import type { ReadOptions, ReadResult } from './read-result.ts';
 import { readRtf } from './rtf/index.ts';
 import { readText } from './text/index.ts';
 
 /** Raised whenever a reader gives other blocks for the same bytes, so that caches are filled anew. */
-export const READER_VERSION = 5;
+export const READER_VERSION = 6;
 
 /** @throws ReadError when the document cannot be used. */
 export async function readDocument(
@@ -39,6 +41,10 @@ export async function readDocument(
       return readOpml(bytes);
     case 'text':
       return readText(bytes);
+    case 'pptx':
+      return readPptx(bytes, options);
+    case 'odp':
+      return readOdp(bytes, options);
     case 'markdown':
       return readMarkdown(bytes, options);
   }

@@ -22,6 +22,25 @@ type WithoutId<B> = B extends Block ? Omit<B, 'id'> : never;
 /** A block before it has its id. */
 export type Draft = WithoutId<Block>;
 
+/** The running text or the code of a block. */
+export const draftText = (draft: Draft): string =>
+  'runs' in draft ? runsText(draft.runs) : draft.kind === 'code' ? draft.text : '';
+
+/** An item without its sign. */
+export function asParagraph(draft: Draft & { readonly kind: 'listItem' }): Draft & { readonly kind: 'paragraph' } {
+  const { depth: _depth, ordered: _ordered, number: _number, label: _label, checked: _checked, ...rest } = draft;
+  return { ...rest, kind: 'paragraph' };
+}
+
+/** Items of which the highest are of the first level. */
+export function fromFirst(drafts: readonly Draft[]): readonly Draft[] {
+  const above =
+    drafts.reduce((least, draft) => (draft.kind === 'listItem' ? Math.min(least, draft.depth) : least), Infinity) - 1;
+  return above > 0 && above < Infinity
+    ? drafts.map((draft) => (draft.kind === 'listItem' ? { ...draft, depth: draft.depth - above } : draft))
+    : drafts;
+}
+
 /** A line of dashes or stars parts the text, in whatever format it stands. */
 const isSeparator = (draft: Draft): boolean =>
   draft.kind === 'paragraph' &&

@@ -57,7 +57,7 @@ export class TableDraft {
     const finished = rows.map((row, r): TableRow => ({
       header: row.header || (r === 0 && this.firstRowIsHeader && rows.length > 1),
       cells: row.cells
-        .filter((cell) => !cell.continues)
+        .filter((cell) => !isLower(rows, r, cell))
         .map((cell): TableCell => ({
           // What stands in the lower parts of a merged cell is not shown, yet it is text.
           runs: cellRuns([...cell.drafts, ...draftsBelow(rows, r, cell.column)], outside),
@@ -72,6 +72,10 @@ export class TableDraft {
       : [{ kind: 'table', table, place: this.place }, ...outside];
   }
 }
+
+/** Whether a cell goes on from the one above it; one that has none above stands for itself, whatever it says. */
+const isLower = (rows: readonly RawRow[], at: number, { continues, column }: RawCell): boolean =>
+  continues && rows[at - 1]?.cells.some((cell) => cell.column === column) === true;
 
 const draftsBelow = (rows: readonly RawRow[], from: number, column: number): readonly Draft[] =>
   rows

@@ -2,7 +2,7 @@
 import { strToU8, zipSync } from 'fflate';
 
 const NAMESPACES = [
-  ...['office', 'text', 'table', 'style', 'chart', 'meta', 'manifest'].map(
+  ...['office', 'text', 'table', 'style', 'chart', 'meta', 'manifest', 'presentation'].map(
     (name) => `xmlns:${name}="urn:oasis:names:tc:opendocument:xmlns:${name}:1.0"`,
   ),
   'xmlns:draw="urn:oasis:names:tc:opendocument:xmlns:drawing:1.0"',
@@ -22,12 +22,16 @@ export interface OdtParts {
   readonly files?: Readonly<Record<string, Uint8Array | string>>;
 }
 
-export function odt({ body, automatic = '', styles = '', meta, files = {} }: OdtParts): Uint8Array {
+/** @param kind Of what the body holds. */
+export function odt(
+  { body, automatic = '', styles = '', meta, files = {} }: OdtParts,
+  kind: 'text' | 'presentation' = 'text',
+): Uint8Array {
   const parts: Record<string, string | Uint8Array> = {
-    mimetype: 'application/vnd.oasis.opendocument.text',
+    mimetype: `application/vnd.oasis.opendocument.${kind}`,
     'content.xml': odf(
       'document-content',
-      `<office:automatic-styles>${automatic}</office:automatic-styles><office:body><office:text>${body}</office:text></office:body>`,
+      `<office:automatic-styles>${automatic}</office:automatic-styles><office:body><office:${kind}>${body}</office:${kind}></office:body>`,
     ),
     'styles.xml': odf('document-styles', styles),
     ...(meta === undefined ? {} : { 'meta.xml': odf('document-meta', `<office:meta>${meta}</office:meta>`) }),

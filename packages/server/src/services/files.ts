@@ -37,6 +37,8 @@ const MIMES: Readonly<Record<string, string>> = {
   markdown: 'text/markdown',
   html: 'text/html',
   text: 'text/plain',
+  pptx: 'application/vnd.openxmlformats-officedocument.presentationml.presentation',
+  odp: 'application/vnd.oasis.opendocument.presentation',
   template: 'application/vnd.openxmlformats-officedocument.presentationml.presentation',
 };
 

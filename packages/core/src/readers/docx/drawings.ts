@@ -3,7 +3,7 @@ import type { SourcePlace } from '../../base/index.ts';
 import type { Attributes } from '../../container/index.ts';
 import { chartDrafts } from '../chart-drafts.ts';
 import type { Draft } from '../read-result.ts';
-import { readChart } from './chart.ts';
+import { readChart } from '../ooxml-chart.ts';
 import type { PartContext } from './context.ts';
 
 interface Drawing {

@@ -482,6 +482,6 @@ test('a picture that unpacks to too much is left out and told; a presentation is
     'presentationml.presentation',
   );
   expect(() => readDocx(zipSync({ ...parts, '[Content_Types].xml': strToU8(types) }))).toThrow(
-    expect.objectContaining({ code: 'presentation' }),
+    expect.objectContaining({ code: 'wrong-type' }),
   );
 });

@@ -2,7 +2,8 @@
 import type { Run } from '../../content/index.ts';
 import type { Attributes } from '../../container/index.ts';
 import type { ByScript } from '../spoken.ts';
-import { isMono, isOn, languageBy, type Styles } from './styles.ts';
+import { isMono } from '../mono-font.ts';
+import { isOn, languageBy, type Styles } from './styles.ts';
 
 export interface RunLook {
   look: Omit<Run, 'text'>;

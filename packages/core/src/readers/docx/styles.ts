@@ -2,6 +2,7 @@
 import { readXmlPart, type Attributes, type ZipReader } from '../../container/index.ts';
 import type { Direction } from '../../document/index.ts';
 import type { ByScript } from '../spoken.ts';
+import { isMono } from '../mono-font.ts';
 import { listDepthByName, styleUse, type StyleUse } from '../style-names.ts';
 
 interface Raw {
@@ -54,20 +55,6 @@ export const languageBy = (a: Attributes): ByScript => ({
   ...(a['w:eastAsia'] === undefined ? {} : { asian: a['w:eastAsia'] }),
   ...(a['w:bidi'] === undefined ? {} : { complex: a['w:bidi'] }),
 });
-
-const monoFonts = new Map<string, boolean>();
-
-/** Whether a font, by its name, sets all characters equally wide. Every run may name its font, so answers are kept. */
-export function isMono(font: string | undefined): boolean {
-  if (font === undefined) return false;
-  let mono = monoFonts.get(font);
-  if (mono === undefined) {
-    mono = /courier|consolas|mono|menlo|typewriter/i.test(font);
-    // A file that names thousands of fonts must not fill the memory of whoever reads the next one.
-    if (monoFonts.size < 1000) monoFonts.set(font, mono);
-  }
-  return mono;
-}
 
 export class Styles {
   readonly #raw = new Map<string, Raw>();

@@ -33,5 +33,5 @@ test('they are ordered by change, name or length', () => {
 });
 
 test('kinds have names, those of a newer server too', () => {
-  expect([kindLabel('docx'), kindLabel('new')]).toEqual(['Word documents', 'NEW']);
+  expect([kindLabel('docx'), kindLabel('new')]).toEqual(['DOCX', 'NEW']);
 });

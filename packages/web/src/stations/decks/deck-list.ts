@@ -5,7 +5,7 @@ export const ORDERS = { changed: 'last changed', name: 'by name', length: 'longe
 export type Order = keyof typeof ORDERS;
 
 const KINDS: Readonly<Record<string, string>> = {
-  docx: 'Word documents',
+  docx: 'DOCX',
   odt: 'ODT',
   rtf: 'RTF',
   pdf: 'PDF',
@@ -13,6 +13,8 @@ const KINDS: Readonly<Record<string, string>> = {
   html: 'web pages',
   opml: 'outlines',
   text: 'plain text',
+  pptx: 'presentations (PPTX)',
+  odp: 'presentations (ODP)',
   parts: 'several files',
 };
 export const kindLabel = (type: string): string => KINDS[type] ?? type.toUpperCase();

@@ -42,7 +42,7 @@ const Row = chakra('li', {
 });
 const Track = chakra('div', { base: { height: '4px', bg: 'line', width: '100%', maxW: '360px', overflow: 'hidden' } });
 
-const ACCEPTED = '.alvex,.docx,.docm,.odt,.rtf,.pdf,.md,.markdown,.html,.htm,.opml,.txt';
+const ACCEPTED = '.alvex,.docx,.docm,.odt,.rtf,.pdf,.md,.markdown,.html,.htm,.opml,.txt,.pptx,.pptm,.ppsx,.odp';
 
 export function DecksPage() {
   const { decks, restorable, failure, reading, deleted } = useDecks();
@@ -179,8 +179,9 @@ export function DecksPage() {
           <Heading as="h2">Drop documents here</Heading>
           <Small maxW="700px">
             Or anywhere on this page; text is pasted with Ctrl+V. DOCX, ODT, RTF, PDF, Markdown, HTML, OPML or plain
-            text: headings become slides, text your notes. Several files become parts of one document. The files
-            themselves are not changed; a deck that was saved as one file comes back as it was.
+            text: headings become slides, text your notes. Presentations (PPTX, ODP) are read as documents: titles
+            become headings, notes text. Several files become parts of one document. The files themselves are not
+            changed; a deck that was saved as one file comes back as it was.
           </Small>
           <Box display="flex" gap="10px">
             <Action look="main" onClick={() => chooser.current?.click()}>

@@ -1,8 +1,8 @@
 /** Reads the numbers of a chart part (ECMA-376-1 §21.2): series become columns, categories rows. */
-import type { ChartNumbers } from '../chart-drafts.ts';
-import { LIMITS } from '../../base/index.ts';
-import { readXmlPart, type ZipReader } from '../../container/index.ts';
-import { plain, type Table, type TableRow } from '../../content/index.ts';
+import type { ChartNumbers } from './chart-drafts.ts';
+import { LIMITS } from '../base/index.ts';
+import { readXmlPart, type ZipReader } from '../container/index.ts';
+import { plain, type Table, type TableRow } from '../content/index.ts';
 
 interface Series {
   name: string;

@@ -80,6 +80,9 @@ function languageBy(a: Attributes): ByScript {
   return found;
 }
 
+/** §19.480; the last three are those of presentations. */
+export type StyleFamily = 'paragraph' | 'text' | 'presentation' | 'graphic' | 'drawing-page';
+
 const INHERITED_DEPTH = 20;
 
 export class Styles {
@@ -123,6 +126,9 @@ export class Styles {
           case 'style:text-properties':
             if (raw !== undefined) readText(raw, a);
             else if (inDefault) ({ latin: this.usual, ...this.language } = languageBy(a));
+            break;
+          case 'style:drawing-page-properties':
+            if (raw !== undefined && a['presentation:visibility'] === 'hidden') raw.hidden = true;
             break;
           case 'style:paragraph-properties':
             if (raw === undefined) break;
@@ -179,7 +185,7 @@ export class Styles {
     return own.ordered ? `${own.prefix}${numbers.join('.')}${own.suffix}`.trim() : '';
   }
 
-  get(family: 'paragraph' | 'text', name: string | undefined): Style {
+  get(family: StyleFamily, name: string | undefined): Style {
     const id = key(family, name);
     let style = this.#resolved.get(id);
     if (style === undefined) this.#resolved.set(id, (style = this.#resolve(family, name)));

@@ -145,6 +145,7 @@ export class OdtFlowReader implements XmlHandler {
         this.#contents++;
         break;
       case 'table:table':
+        this.#frames.hasText();
         this.#grids.push({ rows: [], header: false, outside: [], place: this.#place() });
         break;
       case 'table:table-header-rows':

@@ -1,0 +1,1 @@
+export { readOdp } from './read-odp.ts';

@@ -1,0 +1,217 @@
+/** Reads ODP (OASIS ODF 1.3 part 3, §3.7 and §10) as a headed document: bytes to document. */
+import { ReadError, Report } from '../../base/index.ts';
+import { readXmlPart, type Attributes, type XmlHandler } from '../../container/index.ts';
+import { each } from '../account.ts';
+import { CodeLines } from '../code-lines.ts';
+import type { OdtContext } from '../odf/context.ts';
+import { OdtFlowReader } from '../odf/flow-reader.ts';
+import { CONTENT, openOdf, readMeta, readStyles } from '../odf/package.ts';
+import { odtText } from '../odf/source-text.ts';
+import { PictureStore } from '../picture-store.ts';
+import { BlockList, readResult, type Draft, type ReadOptions, type ReadResult } from '../read-result.ts';
+import type { Box, ReadSlide, SlidePiece } from '../slides/read-slide.ts';
+import { leaveEdge } from '../slides/page-edges.ts';
+import { slideDrafts } from '../slides/slide-drafts.ts';
+import { lengthOf, pageSize, type PageSize } from './page-size.ts';
+
+/** @throws ReadError when the package cannot be used; what is merely missing in it is reported. */
+export function readOdp(bytes: Uint8Array, options: ReadOptions = {}): ReadResult {
+  const zip = openOdf(bytes);
+  const report = new Report();
+  const pictures = new PictureStore(report);
+  const { styles } = readStyles(zip);
+  const page = pageSize(zip);
+  const reader = new PagesReader({ zip, styles, pictures, report }, page);
+  const automatic = styles.handler();
+  let inBody = false;
+  const size = Math.max(1, zip.packedSize(CONTENT));
+  readXmlPart(
+    zip,
+    CONTENT,
+    {
+      open(name, a) {
+        if (name === 'office:body') inBody = true;
+        (inBody ? reader : automatic).open(name, a);
+      },
+      close(name) {
+        (inBody ? reader : automatic).close?.(name);
+        if (name === 'office:body') inBody = false;
+      },
+      text: (text) => {
+        if (inBody) reader.text(text);
+      },
+    },
+    (used) => options.progress?.(used / size),
+  );
+  const { slides } = reader;
+  if (slides.length === 0) throw new ReadError('no-slides');
+  const aspect = page.width / page.height;
+  const { drafts, slidesAt } = slideDrafts({ slides, sections: new Map(), aspect }, report);
+  const list = new BlockList();
+  for (const draft of drafts) list.add(draft);
+  const properties = { language: styles.usual ?? null, ...readMeta(zip) };
+  const result = readResult(
+    list,
+    pictures.pictures,
+    report,
+    properties,
+    each(() => odtText(bytes)),
+  );
+  return { ...result, document: { ...result.document, slidesAt } };
+}
+
+/** §19.379. */
+const ROLES: Readonly<Record<string, SlidePiece['role']>> = {
+  title: 'title',
+  subtitle: 'subtitle',
+  outline: 'body',
+  object: 'body',
+  chart: 'body',
+  table: 'body',
+  graphic: 'body',
+  orgchart: 'body',
+  header: 'foot',
+  footer: 'foot',
+  'date-time': 'foot',
+  'page-number': 'number',
+};
+const SHAPE =
+  /^draw:(frame|custom-shape|rect|ellipse|circle|path|polygon|polyline|line|connector|measure|caption|regular-polygon)$/;
+const DECLARED = /^presentation:(header|footer|date-time)-decl$/;
+
+interface OpenPage {
+  readonly number: number;
+  readonly hidden: boolean;
+  readonly pieces: SlidePiece[];
+  readonly notes: Draft[];
+}
+interface OpenPiece {
+  readonly role: SlidePiece['role'];
+  readonly box: Box | undefined;
+  readonly size: number;
+  /** Elements open within it, itself counted. */
+  depth: number;
+  readonly drafts: Draft[];
+  readonly lines: CodeLines;
+}
+
+/** Goes through the pages, each shape by the reader of running text. */
+class PagesReader implements XmlHandler {
+  readonly slides: ReadSlide[] = [];
+  readonly #context: OdtContext;
+  readonly #size: PageSize;
+  readonly #flow: OdtFlowReader;
+  #page: OpenPage | undefined;
+  #piece: OpenPiece | undefined;
+  #inNotes = false;
+  /** What headers and footers say for all pages. */
+  #declared: string | undefined;
+
+  constructor(context: OdtContext, size: PageSize) {
+    this.#context = context;
+    this.#size = size;
+    this.#flow = new OdtFlowReader(context, (draft) => this.#piece?.lines.add(draft));
+  }
+
+  open(name: string, a: Attributes): void {
+    if (this.#piece !== undefined) {
+      this.#piece.depth++;
+      this.#flow.open(name, a);
+    } else if (DECLARED.test(name)) this.#declared = '';
+    else if (name === 'draw:page') this.#startPage(a);
+    else if (name === 'presentation:notes') this.#inNotes = true;
+    else if (this.#page !== undefined && SHAPE.test(name)) this.#startPiece(name, a);
+  }
+
+  close(name: string): void {
+    const piece = this.#piece;
+    if (piece !== undefined) {
+      this.#flow.close(name);
+      if (--piece.depth === 0) this.#endPiece(piece);
+    } else if (DECLARED.test(name)) {
+      if (this.#declared?.trim()) this.#context.report.add('header-footer-left', {}, { text: this.#declared.trim() });
+      this.#declared = undefined;
+    } else if (name === 'presentation:notes') this.#inNotes = false;
+    else if (name === 'draw:page') this.#endPage();
+  }
+
+  text(text: string): void {
+    if (this.#declared !== undefined) this.#declared += text;
+    if (this.#piece !== undefined) this.#flow.text(text);
+  }
+
+  #startPage(a: Attributes): void {
+    const { hidden } = this.#context.styles.get('drawing-page', a['draw:style-name']);
+    this.#page = { number: this.slides.length + 1, hidden, pieces: [], notes: [] };
+  }
+
+  #startPiece(name: string, a: Attributes): void {
+    const drafts: Draft[] = [];
+    const { styles } = this.#context;
+    const said =
+      a['presentation:style-name'] === undefined
+        ? styles.get('graphic', a['draw:style-name'])
+        : styles.get('presentation', a['presentation:style-name']);
+    this.#piece = {
+      role: ROLES[a['presentation:class'] ?? ''] ?? 'free',
+      box: this.#boxOf(a),
+      size: said.size ?? 0,
+      depth: 1,
+      drafts,
+      lines: new CodeLines((draft) => drafts.push(draft)),
+    };
+    this.#flow.open(name, a);
+  }
+
+  #endPiece({ role, box, size, drafts, lines }: OpenPiece): void {
+    this.#piece = undefined;
+    lines.flush();
+    const page = this.#page;
+    if (page === undefined || drafts.length === 0) return;
+    const place = { part: CONTENT, page: page.number };
+    const placed = drafts.map((draft): Draft => ({ ...draft, place }));
+    if (!this.#inNotes) {
+      const largest = Math.max(size, ...placed.map(({ look }) => look?.size ?? 0));
+      page.pieces.push({ role, box, size: largest, drafts: placed.map(asItem) });
+    } else if (role === 'foot' || role === 'number') leaveEdge(placed, role === 'number', this.#context.report);
+    else page.notes.push(...placed.map(withoutLook));
+  }
+
+  #endPage(): void {
+    const page = this.#page;
+    this.#page = undefined;
+    if (page === undefined) return;
+    const { number, hidden, pieces, notes } = page;
+    const kind = number === 1 && pieces.some(({ role }) => role === 'subtitle') ? 'cover' : 'content';
+    this.slides.push({ place: { part: CONTENT, page: number }, kind, hidden, pieces, notes, remark: undefined });
+  }
+
+  #boxOf(a: Attributes): Box | undefined {
+    const lengths = ['svg:x', 'svg:y', 'svg:width', 'svg:height'].map((name) => lengthOf(a[name]));
+    const [x, y, width, height] = lengths;
+    if (x === undefined || y === undefined || width === undefined || height === undefined) return undefined;
+    const { width: across, height: down } = this.#size;
+    return { x: x / across, y: y / down, width: width / across, height: height / down };
+  }
+}
+
+function withoutLook(draft: Draft): Draft {
+  const { look: _, ...rest } = draft;
+  return rest;
+}
+
+/** What stands on a slide is a point, whatever sign it has. */
+function asItem(draft: Draft): Draft {
+  if (draft.kind !== 'heading' && (draft.kind !== 'paragraph' || draft.role === 'caption')) return withoutLook(draft);
+  const { runs, place, lang, direction, left } = draft;
+  return {
+    kind: 'listItem',
+    depth: 1,
+    ordered: false,
+    runs,
+    place,
+    ...(lang === undefined ? {} : { lang }),
+    ...(direction === undefined ? {} : { direction }),
+    ...(left === undefined ? {} : { left }),
+  };
+}

@@ -1,0 +1,1 @@
+export { readPptx } from './read-pptx.ts';

@@ -1,0 +1,35 @@
+/** The text that the slides of a PPTX hold, with their notes and diagrams. */
+import { decodeText } from '../../base/index.ts';
+import { mainPart, openZip, readRelationships } from '../../container/index.ts';
+import { prefixOf, xmlText } from '../xml-source.ts';
+
+const DRAWING =
+  /http:\/\/schemas\.openxmlformats\.org\/drawingml\/2006\/main|http:\/\/purl\.oclc\.org\/ooxml\/drawingml\/main/;
+const MATH =
+  /http:\/\/schemas\.openxmlformats\.org\/officeDocument\/2006\/math|http:\/\/purl\.oclc\.org\/ooxml\/officeDocument\/math/;
+const COMPATIBILITY = /http:\/\/schemas\.openxmlformats\.org\/markup-compatibility\/2006/;
+
+export function pptxText(bytes: Uint8Array, take: (piece: string) => void): void {
+  const zip = openZip(bytes);
+  const main = mainPart(zip, 'presentationml');
+  const listed = new Set(
+    [...decodeText(zip.read(main)).matchAll(/<[\w.-]*:?sldId\b[^>]*?:id\s*=\s*["']([^"']+)/g)].map(([, id]) => id),
+  );
+  for (const [id, { type, target }] of readRelationships(zip, main)) {
+    if (type !== 'slide' || !listed.has(id) || !zip.has(target)) continue;
+    const parts = [target];
+    for (const rel of readRelationships(zip, target).values())
+      if ((rel.type === 'notesSlide' || rel.type === 'diagramData') && zip.has(rel.target)) parts.push(rel.target);
+    for (const part of parts) {
+      const xml = decodeText(zip.read(part));
+      const [a, m, mc] = [prefixOf(xml, DRAWING, 'a'), prefixOf(xml, MATH, 'm'), prefixOf(xml, COMPATIBILITY, 'mc')];
+      const rule = {
+        text: new Set([`${a}t`, `${m}t`]),
+        // The same once more, in other terms.
+        not: new Set([`${mc}Fallback`]),
+        stop: new Set([`${a}p`, `${a}br`, `${a}tab`]),
+      };
+      for (const piece of xmlText(xml, rule)) take(piece);
+    }
+  }
+}
