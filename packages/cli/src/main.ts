@@ -45,6 +45,7 @@ const USAGE = `Usage:
         [--pages ${PRINTS.join('|')}]
                                                              one slide a page; with notes; several on a sheet; notes alone; an outline
         [--paper ${Object.keys(PAPER_SIZES).join('|')}]                                   what it is printed on
+  alvex convert FILE -o OUT.html [--without-notes]           one page that needs nothing else, with a window for the speaker
   alvex convert FILE -o OUT.zip  [--width PIXELS]            each slide as a picture (PNG), in one archive
   alvex convert FILE -o OUT.md                               titles, points and notes as text, which makes the same slides again
   alvex convert FILE -o OUT.opml                             the same as an outline
@@ -74,6 +75,7 @@ async function main(): Promise<void> {
       pages: { type: 'string' },
       paper: { type: 'string' },
       width: { type: 'string' },
+      'without-notes': { type: 'boolean' },
       into: { type: 'string' },
       behind: { type: 'string' },
       as: { type: 'string' },
@@ -130,6 +132,7 @@ async function main(): Promise<void> {
         fonts: values.fonts ?? false,
         sheets: sheetOptions(values),
         width: widthOption(values),
+        notes: values['without-notes'] !== true,
       };
       writeFileSync(
         values.out,

@@ -2,9 +2,12 @@
 export {
   type Diagnostic,
   diagnosticText,
+  firstStrong,
   groupBy,
+  type LanguageTag,
   LIMITS,
   placeText,
+  primaryOf,
   ReadError,
   type ReadErrorCode,
   remembered,

@@ -1,18 +1,12 @@
 /** The shipped fonts as files that go along with a deck; the same for server and command line. */
-import { readdir, readFile } from 'node:fs/promises';
-import { createRequire } from 'node:module';
-import { basename, dirname, join } from 'node:path';
+import { readFile } from 'node:fs/promises';
+import { basename, join } from 'node:path';
 import type { EmbeddedFace, FaceUse } from '@alvex/core';
-import { fontFile, type FontFile } from './other-scripts.ts';
+import { faceFile, FOLDERS, folderOf } from './shipped.ts';
 
 export { otherFaces, type FontFile } from './other-scripts.ts';
-
-const FOLDERS: Readonly<Record<FaceUse['style'], string>> = {
-  regular: '400Regular',
-  bold: '700Bold',
-  italic: '400Regular_Italic',
-  boldItalic: '700Bold_Italic',
-};
+export { wholeFace } from './shipped.ts';
+export { webFaces, type WebFace, type WebFaces } from './web-faces.ts';
 
 // What is not in a font is not taken. With these a receiver's author can write on.
 const LETTERS = [
@@ -40,10 +34,6 @@ export async function embeddableFonts(uses: readonly FaceUse[]): Promise<readonl
   return faces;
 }
 
-/** A face as it ships, whole. @throws Error for a family that does not. */
-export const wholeFace = async (family: string, style: FaceUse['style']): Promise<FontFile> =>
-  fontFile(`${family} ${style}`, await readFile(await faceFile(family, style)));
-
 /** The four faces of a family and the licence under which they may be passed on. @throws Error for a family that does not ship. */
 export async function fontFiles(
   family: string,
@@ -54,16 +44,4 @@ export async function fontFiles(
     return { name: basename(path), bytes: await readFile(path) };
   });
   return [{ name: 'LICENCE.txt', bytes: await readFile(join(folder, 'LICENSE_FONT')) }, ...(await Promise.all(faces))];
-}
-
-const require = createRequire(import.meta.url);
-const folderOf = (family: string): string =>
-  dirname(require.resolve(`@expo-google-fonts/${family.toLowerCase().replaceAll(' ', '-')}/package.json`));
-
-async function faceFile(family: string, style: FaceUse['style']): Promise<string> {
-  const folder = join(folderOf(family), FOLDERS[style]);
-  return join(
-    folder,
-    (await readdir(folder)).find((name) => name.endsWith('.ttf'))!,
-  );
 }

@@ -47,7 +47,7 @@ function familiesFor(language: string | null): readonly Family[] {
 }
 
 /** Characters that stand between letters of any script, and those that shape their neighbours. */
-const BETWEEN = ' \u00a0\u200c\u200d\u25cc';
+export const BETWEEN = ' \u00a0\u200c\u200d\u25cc';
 
 /**
  * Fonts for characters that a theme's families lack, in the order in which they are tried. What none of ours has is in none of them.

@@ -22,6 +22,8 @@ export interface OutputOptions {
   readonly fonts?: boolean;
   /** What a PDF shows; slides alone, where it is not said. */
   readonly sheets?: Partial<SheetOptions>;
+  /** Whether a page (HTML) has the speaker's notes; it has, where it is not said. */
+  readonly notes?: boolean | undefined;
   /** Of pictures of slides, in pixels. */
   readonly width?: number | undefined;
   /** Told what share is written, 0 to 1. */
@@ -33,7 +35,15 @@ export async function writeOutput(
   format: FormatName,
   converted: Converted,
   pictures: readonly PictureData[],
-  { origin, template, fonts = false, sheets = {}, width = PICTURE_WIDTHS.usual, progress }: OutputOptions = {},
+  {
+    origin,
+    template,
+    fonts = false,
+    sheets = {},
+    notes = true,
+    width = PICTURE_WIDTHS.usual,
+    progress,
+  }: OutputOptions = {},
 ): Promise<Uint8Array> {
   const scaled = await scalePictures(pictures, converted);
   const deflate = (part: Uint8Array) => deflateRawSync(part, DEFLATE_SETTINGS);
@@ -41,6 +51,10 @@ export async function writeOutput(
   if (format === 'png') {
     const { writePng } = await import('./png/write-png.ts');
     return writePng(sceneOf(converted), scaled, { width, ...told }, deflate);
+  }
+  if (format === 'html') {
+    const { writeHtml } = await import('./html/write-html.ts');
+    return writeHtml(sceneOf(converted), scaled, { notes, ...told });
   }
   if (format === 'pdf') {
     // Taken when it is needed: it brings a layout engine of some megabytes.

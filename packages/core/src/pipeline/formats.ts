@@ -12,6 +12,7 @@ export const FORMATS = {
     mime: 'application/vnd.openxmlformats-officedocument.presentationml.presentation',
   },
   pdf: { ending: 'pdf', mime: 'application/pdf' },
+  html: { ending: 'html', mime: 'text/html; charset=utf-8' },
   png: { ending: 'zip', mime: 'application/zip' },
   md: { ending: 'md', mime: 'text/markdown; charset=utf-8' },
   opml: { ending: 'opml', mime: 'text/x-opml; charset=utf-8' },

@@ -1,9 +1,9 @@
 /** Sets pieces of text on a page: which font draws which characters, and which way they run. */
 import { mirroredSign, seenParts, type DrawnPiece } from '@alvex/core';
 import { otherFaces, wholeFace, type FontFile } from '@alvex/font-files';
+import { facesOf, isBold, keyOf, styleOf } from '../faces.ts';
 import { AS_A_WHOLE, currentFont, paintDots } from './embedded-font.ts';
 
-type Style = 'regular' | 'bold' | 'italic' | 'boldItalic';
 /** A font that the document knows by its name. */
 type Face = Pick<FontFile, 'name' | 'has'>;
 /** A part of a text in one font and one direction. */
@@ -19,9 +19,6 @@ const BETWEEN = /[\s\p{P}\p{S}\p{M}\u200c\u200d]/u;
 /** Scripts in which glyphs stand in another order than letters, or for several of them. */
 const REORDERED = /[\u0900-\u0dff\u0e00-\u0eff]/u;
 const RIGHT_TO_LEFT = /[\u0590-\u08ff\ufb1d-\ufdff\ufe70-\ufefc]/u;
-
-const styleOf = ({ bold, italic }: Pick<DrawnPiece, 'bold' | 'italic'>): Style =>
-  bold ? (italic ? 'boldItalic' : 'bold') : italic ? 'italic' : 'regular';
 
 /** Something to write, with its place: `x` is its right edge where it runs from right to left. */
 export type Writing = Pick<DrawnPiece, 'text' | 'x' | 'y' | 'size' | 'family' | 'bold' | 'italic' | 'color' | 'rtl'>;
@@ -47,21 +44,13 @@ export class Typesetter {
     pieces: Iterable<Pick<DrawnPiece, 'text' | 'family' | 'bold' | 'italic'>>,
     language: string | null,
   ): Promise<Typesetter> {
-    const used = new Map<string, { readonly family: string; readonly style: Style; readonly signs: Set<string> }>();
-    for (const piece of pieces) {
-      const style = styleOf(piece);
-      const key = keyOf(piece.family, style);
-      let use = used.get(key);
-      if (use === undefined) used.set(key, (use = { family: piece.family, style, signs: new Set() }));
-      for (const sign of piece.text) use.signs.add(sign);
-    }
     const faces = new Map<string, Face>();
     const lacking = { regular: new Set<string>(), bold: new Set<string>() };
-    for (const [key, { family, style, signs }] of [...used].sort(([a], [b]) => (a < b ? -1 : 1))) {
+    for (const [key, { family, style, signs }] of facesOf(pieces)) {
       const { name, bytes, has } = await wholeFace(family, style);
       doc.registerFont(name, padded(bytes));
       faces.set(key, { name, has });
-      const missing = lacking[style === 'bold' || style === 'boldItalic' ? 'bold' : 'regular'];
+      const missing = lacking[isBold(style) ? 'bold' : 'regular'];
       for (const sign of signs) if (!has(sign.codePointAt(0)!)) missing.add(sign);
     }
     const others = async (weight: 'regular' | 'bold'): Promise<readonly Face[]> =>
@@ -132,8 +121,6 @@ export class Typesetter {
 
 /** An empty glyph may be said to begin where the file ends, and the layout engine looks at its head all the same. */
 const padded = (bytes: Uint8Array): Buffer => Buffer.concat([bytes, Buffer.alloc(16)]);
-
-const keyOf = (family: string, style: Style): string => `${family} ${style}`;
 
 /** What runs from right to left is mirrored, and turned about where the layout engine sees no letter by which it would do that. */
 function asSet({ text, rtl }: Stretch): string {

@@ -6,14 +6,14 @@ import {
   drawParts,
   makeSheets,
   type DrawnParts,
-  type DrawnPiece,
-  type DrawnPicture,
   type PictureData,
   type Scene,
   type Sheet,
   type SheetOptions,
 } from '@alvex/core';
 import PDFDocument from 'pdfkit';
+import { picturesIn, piecesIn } from '../drawn.ts';
+import type { SetPiece } from '../faces.ts';
 import { Images } from './images.ts';
 import { drawSlidePage, writeInto, writePiece, type Tools } from './slide-page.ts';
 import { artifact, into, Reading, type Element } from './structure.ts';
@@ -47,7 +47,7 @@ export async function writePdf(
   const drawn = scene.slides.map((slide, i) => (placed.has(i) ? drawParts(slide, scene.theme) : undefined));
   const seen = drawn.filter((parts) => parts !== undefined);
   const type = await Typesetter.of(doc, piecesOf(seen, sheets), scene.language);
-  const images = await Images.of(doc, picturesOf(seen), new Map(pictures.map((picture) => [picture.id, picture])));
+  const images = await Images.of(doc, picturesIn(seen), new Map(pictures.map((picture) => [picture.id, picture])));
   const printed = new Map(
     sheets
       .flatMap(slidesOf)
@@ -114,29 +114,11 @@ function collected(doc: PDFKit.PDFDocument): Promise<Uint8Array> {
   });
 }
 
-function* piecesOf(
-  drawn: readonly DrawnParts[],
-  sheets: readonly Sheet[],
-): Generator<Pick<DrawnPiece, 'text' | 'family' | 'bold' | 'italic'>> {
-  for (const { boxes, foot, number, backdrop } of drawn) {
-    for (const { texts } of boxes) for (const { pieces } of texts) yield* pieces;
-    for (const { pieces } of foot) yield* pieces;
-    if (number !== null) yield { text: '0123456789', family: number.family, bold: false, italic: false };
-    for (const item of backdrop) if (item.kind === 'text') yield item;
-  }
+function* piecesOf(drawn: readonly DrawnParts[], sheets: readonly Sheet[]): Generator<SetPiece> {
+  yield* piecesIn(drawn);
   for (const { texts, foot } of sheets) {
     for (const { pieces } of texts) yield* pieces;
     yield* foot;
-  }
-}
-
-function* picturesOf(
-  drawn: readonly DrawnParts[],
-): Generator<{ readonly picture: PictureData['id']; readonly tone?: DrawnPicture }> {
-  for (const { boxes, behind, backdrop } of drawn) {
-    for (const { pictures } of boxes) for (const picture of pictures) yield { picture: picture.picture, tone: picture };
-    for (const picture of behind) yield { picture: picture.picture, tone: picture };
-    for (const item of backdrop) if (item.kind === 'picture') yield item;
   }
 }
 

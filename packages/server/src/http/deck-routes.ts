@@ -182,7 +182,13 @@ export function deckRoutes(): Router {
       const { bytes, name } = await exportDeck(
         ctx.state.context,
         id(ctx),
-        { format, fonts: ctx.query.fonts === '1', sheets: sheetsOf(ctx.query), width: widthOf(ctx.query) },
+        {
+          format,
+          fonts: ctx.query.fonts === '1',
+          sheets: sheetsOf(ctx.query),
+          width: widthOf(ctx.query),
+          notes: ctx.query.notes !== '0',
+        },
         { cancel: gone(ctx) },
       );
       ctx.attachment(`${fileNameOf(name)}.${ending}`);

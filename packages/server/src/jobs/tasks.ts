@@ -136,6 +136,7 @@ export interface Tasks {
       /** What a PDF shows. */
       readonly sheets: Partial<SheetOptions>;
       readonly width: number | undefined;
+      readonly notes: boolean;
       /** File name of the document. */
       readonly origin: string;
     };

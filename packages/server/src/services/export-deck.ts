@@ -15,13 +15,14 @@ export interface ExportOptions {
   readonly fonts: boolean;
   readonly sheets: Partial<SheetOptions>;
   readonly width: number | undefined;
+  readonly notes: boolean;
 }
 
 /** @throws AppError `deck-not-found`, `template-not-found`, `reading-stopped`. */
 export async function exportDeck(
   context: Context,
   id: string,
-  { format, fonts, sheets, width }: ExportOptions,
+  { format, fonts, sheets, width, notes }: ExportOptions,
   watching: Watching = {},
 ): Promise<{ readonly bytes: Uint8Array; readonly name: string }> {
   const { name, file_name: origin } = await existing(context, id);
@@ -36,7 +37,7 @@ export async function exportDeck(
     const template = use === null ? null : { hash: use.hash, bytes: await templateBytes(context, id, use.hash) };
     return context.jobs.run(
       'write',
-      { format, packed, pictures, edits, template, fonts, sheets, width, origin },
+      { format, packed, pictures, edits, template, fonts, sheets, width, notes, origin },
       watching,
     );
   };

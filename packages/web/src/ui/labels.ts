@@ -196,6 +196,7 @@ export const CHART_REASONS: Readonly<Record<ChartOffer['reason'], string>> = {
 export const FORMAT_LABELS: Readonly<Record<FormatName, string>> = {
   pptx: 'Presentation',
   pdf: 'Pages',
+  html: 'Web page',
   png: 'Pictures',
   md: 'Text with headings',
   opml: 'Outline',

@@ -11,6 +11,7 @@ import { useLog } from '../../state/log-store.ts';
 import { count } from '../../ui/format.ts';
 import { Action, Heading, Notice, Small } from '../../ui/recipes.tsx';
 import { Card, Inside } from './card.tsx';
+import { PageCard } from './page-card.tsx';
 import { PagesCard } from './pages-card.tsx';
 import { PicturesCard } from './pictures-card.tsx';
 import { PresentationCard } from './presentation-card.tsx';
@@ -36,6 +37,7 @@ export function HandOverStation() {
       <Box display="grid" gap="16px" css={{ gridTemplateColumns: 'repeat(auto-fit, minmax(min(400px, 100%), 1fr))' }}>
         <PresentationCard deck={deck} view={view} fail={setFailure} />
         <PagesCard deck={deck} view={view} fail={setFailure} />
+        <PageCard deck={deck} view={view} fail={setFailure} />
         <PicturesCard deck={deck} view={view} fail={setFailure} />
         <TextCard deck={deck} view={view} fail={setFailure} />
         <DocumentCard deck={deck} />
