@@ -34,7 +34,7 @@ const core = {
     'ids',
   ],
   presentable: ['base', 'content', 'fonts', 'theme', 'layout', 'deck', 'ids'],
-  writers: ['base', 'content', 'container', 'charts', 'deck', 'fonts', 'theme', 'scene', 'ids'],
+  writers: ['base', 'content', 'container', 'charts', 'deck', 'document', 'fonts', 'theme', 'scene', 'ids'],
 };
 const folderRules = Object.entries(core).map(([folder, may]) => ({
   name: `core-${folder}`,
@@ -46,10 +46,10 @@ const formats = (stage) => ({
   name: `${stage}-formats-apart`,
   severity: 'error',
   from: { path: `^packages/core/src/${stage}/([^/]+)/`, pathNot: '\\.test\\.ts$' },
-  // No formats but what two of them share: HTML elements as blocks, text of OpenDocument, slides as a document.
+  // No formats but what two of them share: HTML elements as blocks, text of OpenDocument, slides as a document, packages.
   to: {
     path: `^packages/core/src/${stage}/[^/]+/`,
-    pathNot: [`^packages/core/src/${stage}/$1/`, `^packages/core/src/${stage}/(markup|odf|slides)/`],
+    pathNot: [`^packages/core/src/${stage}/$1/`, `^packages/core/src/${stage}/(markup|odf|slides|opc)/`],
   },
 });
 const layers = (pkg, order) =>

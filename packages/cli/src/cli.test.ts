@@ -240,3 +240,22 @@ test('slides are written as pictures, and as text that makes the same slides aga
   expect(titles(join(folder, 'mill.md'))).toEqual(titles(source));
   expect(written('opml').toString('utf8')).toContain('<opml version="2.0">');
 });
+
+test('a page and a document are written, and a presentation is read', () => {
+  const out = (name: string, ...more: readonly string[]): string => {
+    const path = join(folder, name);
+    expect(alvex(['convert', source, '-o', path, ...more])).toMatchObject({ status: 0, stderr: '' });
+    return path;
+  };
+  const page = readFileSync(out('page.html'), 'utf8');
+  expect(page).toMatch(/^<!doctype html>/);
+  expect(page).toContain('class="notes"');
+  expect(readFileSync(out('page.html', '--without-notes'), 'utf8')).not.toContain('class="notes"');
+  for (const kind of [[], ['--handout']])
+    expect(alvex(['check', out('mill.docx', ...kind)])).toMatchObject({ status: 0 });
+  const titles = (file: string): readonly unknown[] =>
+    (JSON.parse(alvex(['deck', file, '--map', 'fitted']).stdout) as { slides: { title: unknown }[] }).slides.map(
+      ({ title }) => title,
+    );
+  expect(titles(out('mill.pptx', '--map', 'fitted'))).toEqual(titles(source));
+});

@@ -47,6 +47,7 @@ const USAGE = `Usage:
         [--paper ${Object.keys(PAPER_SIZES).join('|')}]                                   what it is printed on
   alvex convert FILE -o OUT.html [--without-notes]           one page that needs nothing else, with a window for the speaker
   alvex convert FILE -o OUT.zip  [--width PIXELS]            each slide as a picture (PNG), in one archive
+  alvex convert FILE -o OUT.docx [--handout]                 the document with its structure; as a handout its slides before their passages
   alvex convert FILE -o OUT.md                               titles, points and notes as text, which makes the same slides again
   alvex convert FILE -o OUT.opml                             the same as an outline
         [--template FILE.pptx]                               on the layouts of an organisation's presentation
@@ -76,6 +77,7 @@ async function main(): Promise<void> {
       paper: { type: 'string' },
       width: { type: 'string' },
       'without-notes': { type: 'boolean' },
+      handout: { type: 'boolean' },
       into: { type: 'string' },
       behind: { type: 'string' },
       as: { type: 'string' },
@@ -133,6 +135,7 @@ async function main(): Promise<void> {
         sheets: sheetOptions(values),
         width: widthOption(values),
         notes: values['without-notes'] !== true,
+        handout: values.handout === true,
       };
       writeFileSync(
         values.out,

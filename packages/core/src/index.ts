@@ -313,6 +313,7 @@ export {
   type WrittenBlock,
   writeChange,
 } from './structure/index.ts';
+export { type WriteOptions } from './pipeline/index.ts';
 export { fontsUsed, type EmbeddedFace, type FaceUse } from './scene/index.ts';
 export {
   disarm,

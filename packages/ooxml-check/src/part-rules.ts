@@ -12,7 +12,7 @@ const LEADS_TO: Readonly<Record<string, (type: string) => boolean>> = {
   notesSlide: (type) => type === `${PRESENTATION}notesSlide+xml`,
   notesMaster: (type) => type === `${PRESENTATION}notesMaster+xml`,
   handoutMaster: (type) => type === `${PRESENTATION}handoutMaster+xml`,
-  comments: (type) => type === `${PRESENTATION}comments+xml`,
+  comments: (type) => /(presentationml|wordprocessingml)\.comments\+xml$/.test(type),
   commentAuthors: (type) => type === `${PRESENTATION}commentAuthors+xml`,
   presProps: (type) => type === `${PRESENTATION}presProps+xml`,
   viewProps: (type) => type === `${PRESENTATION}viewProps+xml`,

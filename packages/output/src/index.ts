@@ -10,6 +10,7 @@ import {
   type FormatName,
   type PictureData,
   type SheetOptions,
+  type WriteOptions,
 } from '@alvex/core';
 import { embeddableFonts } from '@alvex/font-files';
 import { scalePictures } from '@alvex/raster';
@@ -22,6 +23,8 @@ export interface OutputOptions {
   readonly fonts?: boolean;
   /** What a PDF shows; slides alone, where it is not said. */
   readonly sheets?: Partial<SheetOptions>;
+  /** Whether a document (DOCX) is a handout: slides before their passages, without what is for the speaker alone. */
+  readonly handout?: boolean | undefined;
   /** Whether a page (HTML) has the speaker's notes; it has, where it is not said. */
   readonly notes?: boolean | undefined;
   /** Of pictures of slides, in pixels. */
@@ -29,6 +32,9 @@ export interface OutputOptions {
   /** Told what share is written, 0 to 1. */
   readonly progress?: (done: number) => void;
 }
+
+/** Pixels of a slide in a handout: enough for paper. */
+const HANDOUT_WIDTH = 1200;
 
 /** The same deck gives the same bytes. @throws ReadError for a template that cannot be read. */
 export async function writeOutput(
@@ -41,6 +47,7 @@ export async function writeOutput(
     fonts = false,
     sheets = {},
     notes = true,
+    handout = false,
     width = PICTURE_WIDTHS.usual,
     progress,
   }: OutputOptions = {},
@@ -62,7 +69,14 @@ export async function writeOutput(
     const options = { print: 'slides', paper: 'a4', ...sheets } as const;
     return writePdf(sceneOf(converted), scaled, { ...options, ...told });
   }
-  return writeDeck(format, converted, scaled, {
+  let slides: WriteOptions['slides'];
+  if (format === 'docx' && handout) {
+    const { slidePictures } = await import('./png/slide-pictures.ts');
+    slides = await slidePictures(sceneOf(converted), scaled, { width: HANDOUT_WIDTH, ...told });
+  }
+  // A document keeps its pictures as they are.
+  return writeDeck(format, converted, format === 'docx' ? pictures : scaled, {
+    ...(slides === undefined ? {} : { slides }),
     deflate,
     ...(origin === undefined ? {} : { origin }),
     ...(template === undefined ? {} : { template }),

@@ -14,6 +14,10 @@ export const FORMATS = {
   pdf: { ending: 'pdf', mime: 'application/pdf' },
   html: { ending: 'html', mime: 'text/html; charset=utf-8' },
   png: { ending: 'zip', mime: 'application/zip' },
+  docx: {
+    ending: 'docx',
+    mime: 'application/vnd.openxmlformats-officedocument.wordprocessingml.document',
+  },
   md: { ending: 'md', mime: 'text/markdown; charset=utf-8' },
   opml: { ending: 'opml', mime: 'text/x-opml; charset=utf-8' },
 } as const satisfies Readonly<Record<string, OutputFormat>>;

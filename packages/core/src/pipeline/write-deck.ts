@@ -3,10 +3,13 @@ import type { Deflate } from '../container/index.ts';
 import type { PictureData } from '../content/index.ts';
 import { makeScene, type EmbeddedFace, type PictureSource, type Scene } from '../scene/index.ts';
 import { writeDeck as writePresentation } from '../writers/pptx/index.ts';
+import { writeDocx } from '../writers/docx/index.ts';
 import { writeMarkdown, writeOpml } from '../writers/text/index.ts';
 import { disarm } from '../template/index.ts';
+import type { SlideId } from '../ids/index.ts';
 import type { Converted } from './convert.ts';
 import type { FormatName } from './formats.ts';
+import { handoutOf } from './handout.ts';
 
 export interface WriteOptions {
   /** A host's own; else the core's. */
@@ -15,6 +18,8 @@ export interface WriteOptions {
   readonly template?: Uint8Array;
   /** Fonts that the file brings along, as `fontsUsed` names them. */
   readonly fonts?: readonly EmbeddedFace[];
+  /** Pictures of the slides, by which a document becomes a handout: each stands before its passages. */
+  readonly slides?: ReadonlyMap<SlideId, PictureData>;
   /** File name of the document, with which its slides are marked, so that a later run can replace them. */
   readonly origin?: string;
 }
@@ -29,6 +34,11 @@ type Write = (converted: Converted, pictures: PictureSource, options: WriteOptio
 /** Those that need nothing of their host; others need its fonts and streams (packages/output). */
 const WRITERS = {
   pptx: (converted, pictures, options) => writePresentation(sceneOf(converted, options.origin), pictures, options),
+  docx: (converted, pictures, options) =>
+    writeDocx(converted.document, pictures, {
+      deflate: options.deflate,
+      ...(options.slides === undefined ? {} : handoutOf(converted, options.slides)),
+    }),
   md: ({ deck, document }, pictures) => writeMarkdown(deck, document.language, pictures),
   opml: ({ deck }) => writeOpml(deck, deck.title),
 } as const satisfies Readonly<Partial<Record<FormatName, Write>>>;
@@ -40,7 +50,8 @@ export function writeDeck(
   pictures: readonly PictureData[],
   options: WriteOptions = {},
 ): Uint8Array {
-  const byId = new Map(pictures.map((picture) => [picture.id, picture]));
+  const all = [...pictures, ...(options.slides?.values() ?? [])];
+  const byId = new Map(all.map((picture) => [picture.id, picture]));
   const { template, deflate } = options;
   // Templates that are kept have been disarmed; those of before, and other hosts', have not.
   const safe = template === undefined ? {} : { template: disarm(template, deflate).bytes };

@@ -11,31 +11,43 @@ export interface PngOptions {
   readonly progress?: (done: number) => void;
 }
 
-export async function writePng(
+/** Pages of the PDF, painted, each with its slide. */
+export async function paintSlides(
   scene: Scene,
   pictures: readonly PictureData[],
   { width, progress }: PngOptions,
-  deflate: Deflate,
-): Promise<Uint8Array> {
+  take: (slide: Scene['slides'][number], png: Uint8Array, height: number) => void,
+): Promise<void> {
   const pdf = await writePdf(scene, pictures, { print: 'slides', paper: 'a4' });
   const shown = scene.slides.filter(({ hidden }) => !hidden);
-  const zip = new ZipWriter(deflate);
   // A module for each deck: its memory never shrinks.
   const library = await PDFiumLibrary.init();
   try {
     const document = await library.loadDocument(pdf);
-    for (const [i, { number, title }] of shown.entries()) {
+    for (const [i, slide] of shown.entries()) {
       const page = document.getPage(i);
       const size = page.getOriginalSize();
       const scale = width / size.originalWidth;
       const { data } = await page.render({ scale, render: (image) => paint(image) });
-      zip.add({ name: fileName(number, scene.slides.length, title), content: data, stored: true });
+      take(slide, data, Math.round(size.originalHeight * scale));
       progress?.((i + 1) / shown.length);
     }
     document.destroy();
   } finally {
     library.destroy();
   }
+}
+
+export async function writePng(
+  scene: Scene,
+  pictures: readonly PictureData[],
+  options: PngOptions,
+  deflate: Deflate,
+): Promise<Uint8Array> {
+  const zip = new ZipWriter(deflate);
+  await paintSlides(scene, pictures, options, ({ number, title }, content) =>
+    zip.add({ name: fileName(number, scene.slides.length, title), content, stored: true }),
+  );
   return zip.finish([]);
 }
 

@@ -188,6 +188,7 @@ export function deckRoutes(): Router {
           sheets: sheetsOf(ctx.query),
           width: widthOf(ctx.query),
           notes: ctx.query.notes !== '0',
+          handout: ctx.query.handout === '1',
         },
         { cancel: gone(ctx) },
       );

@@ -184,6 +184,9 @@ test('slides are written as pictures and as text; a width that is none is told',
   const zip = await file('deck.zip?width=320', 'application/zip');
   expect(zip.includes(Buffer.from('.png'))).toBe(true);
   expect((await file('deck.md', 'text/markdown; charset=utf-8')).toString('utf8')).toMatch(/^(---\n[^#]*---\n\n)?# /);
+  expect((await file('deck.html?notes=0', 'text/html; charset=utf-8')).toString('utf8')).not.toContain('class="notes"');
+  const word = 'application/vnd.openxmlformats-officedocument.wordprocessingml.document';
+  expect((await file('deck.docx?handout=1', word)).length).toBeGreaterThan((await file('deck.docx', word)).length);
   expect((await file('deck.opml', 'text/x-opml; charset=utf-8')).toString('utf8')).toContain('<outline text=');
   for (const wrong of ['?width=12', '?width=', '?width=320&width=640', '?width=wide'])
     expect(await answer<ErrorBody>(call(`/api/decks/${deck}/deck.zip${wrong}`), 400)).toMatchObject({

@@ -137,6 +137,7 @@ export interface Tasks {
       readonly sheets: Partial<SheetOptions>;
       readonly width: number | undefined;
       readonly notes: boolean;
+      readonly handout: boolean;
       /** File name of the document. */
       readonly origin: string;
     };

@@ -16,13 +16,14 @@ export interface ExportOptions {
   readonly sheets: Partial<SheetOptions>;
   readonly width: number | undefined;
   readonly notes: boolean;
+  readonly handout: boolean;
 }
 
 /** @throws AppError `deck-not-found`, `template-not-found`, `reading-stopped`. */
 export async function exportDeck(
   context: Context,
   id: string,
-  { format, fonts, sheets, width, notes }: ExportOptions,
+  { format, fonts, sheets, width, notes, handout }: ExportOptions,
   watching: Watching = {},
 ): Promise<{ readonly bytes: Uint8Array; readonly name: string }> {
   const { name, file_name: origin } = await existing(context, id);
@@ -37,7 +38,7 @@ export async function exportDeck(
     const template = use === null ? null : { hash: use.hash, bytes: await templateBytes(context, id, use.hash) };
     return context.jobs.run(
       'write',
-      { format, packed, pictures, edits, template, fonts, sheets, width, notes, origin },
+      { format, packed, pictures, edits, template, fonts, sheets, width, notes, handout, origin },
       watching,
     );
   };

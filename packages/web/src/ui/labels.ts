@@ -198,6 +198,7 @@ export const FORMAT_LABELS: Readonly<Record<FormatName, string>> = {
   pdf: 'Pages',
   html: 'Web page',
   png: 'Pictures',
+  docx: 'Document',
   md: 'Text with headings',
   opml: 'Outline',
 };

@@ -13,7 +13,8 @@ import {
 } from '../../scene/index.ts';
 import type { ChartHand, ColorName, Palette, Theme } from '../../theme/index.ts';
 import { SCHEME, solidFill } from './colors.ts';
-import { emuOf, XML } from './xml.ts';
+import { XML } from '../opc/package.ts';
+import { emuOf } from './xml.ts';
 import { columnName } from './workbook.ts';
 
 const NAMES =

@@ -20,7 +20,8 @@ import { presetGeometry } from './shapes.ts';
 import { ANCHOR, plainLevel, pointLevel } from './text-style.ts';
 import { colorMap } from './theme-part.ts';
 import { fileWords, roleName, type FileWords } from './words.ts';
-import { emuOf, NS, tree, xfrm, XML } from './xml.ts';
+import { XML } from '../opc/package.ts';
+import { emuOf, NS, tree, xfrm } from './xml.ts';
 
 /** Relationship id of a picture of the part that is written; undefined when its bytes are not at hand. */
 export type PictureRel = (id: PictureId) => string | undefined;

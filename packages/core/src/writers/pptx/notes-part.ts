@@ -7,7 +7,8 @@ import { bulletsOf, withMark, type Bullet } from './bullet.ts';
 import { runsXml, type TextContext } from './text.ts';
 import { colorMap } from './theme-part.ts';
 import { fileWords } from './words.ts';
-import { guid, nonVisual, NS, tree, XML } from './xml.ts';
+import { XML } from '../opc/package.ts';
+import { guid, nonVisual, NS, tree } from './xml.ts';
 
 export const NOTES_WIDTH = 6_858_000;
 export const NOTES_HEIGHT = 9_144_000;

@@ -22,7 +22,8 @@ import { freeText } from './shapes.ts';
 import { tableXml } from './table.ts';
 import { spokenIn, textBody, type TextContext } from './text.ts';
 import { fileWords, roleName } from './words.ts';
-import { guid, nonVisual, NS, tree, xfrm, XML } from './xml.ts';
+import { XML } from '../opc/package.ts';
+import { guid, nonVisual, NS, tree, xfrm } from './xml.ts';
 
 export interface SlideContext extends TextContext {
   /** Relationship id of a picture; undefined when its bytes are not at hand. */

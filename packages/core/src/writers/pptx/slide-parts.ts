@@ -9,7 +9,7 @@ import { notesSlidePart } from './notes-part.ts';
 import { slidePart } from './slide-part.ts';
 import { themeOverridePart } from './theme-part.ts';
 import { workbook } from './workbook.ts';
-import { relationships, type Rel } from './xml.ts';
+import { relationships, type Rel } from '../opc/package.ts';
 
 export const TYPES = 'application/vnd.openxmlformats-officedocument.presentationml';
 const ENDINGS: Readonly<Record<PictureMime, string>> = { 'image/png': 'png', 'image/jpeg': 'jpeg', 'image/gif': 'gif' };

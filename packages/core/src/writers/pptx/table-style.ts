@@ -2,7 +2,8 @@
 import { xmlText } from '../../container/index.ts';
 import { cellLook, type CellLine, type CellLook, type ColorName, type Theme } from '../../theme/index.ts';
 import { schemeColor, solidFill } from './colors.ts';
-import { emuOf, guid, XML } from './xml.ts';
+import { XML } from '../opc/package.ts';
+import { emuOf, guid } from './xml.ts';
 
 /** A GUID for the way in which a theme draws tables. */
 export function tableStyleId({ name, table: { lines, headColor, headText, rule } }: Theme): string {

@@ -2,7 +2,7 @@
 import { xmlText } from '../../container/index.ts';
 import { fontClass } from '../../fonts/index.ts';
 import type { Palette, Theme } from '../../theme/index.ts';
-import { XML } from './xml.ts';
+import { XML } from '../opc/package.ts';
 
 /** @param dark Whether the master's colour map takes the ground from the dark colours. */
 function colorScheme(p: Palette, name: string, dark: boolean): string {

@@ -1,7 +1,7 @@
 /** The workbook of a chart (ECMA-376-1 §18): one sheet with the names in its first column and a series in each further one. */
 import { xmlText, ZipWriter, type Deflate } from '../../container/index.ts';
 import { formatCode, type Chart } from '../../scene/index.ts';
-import { relationships, XML } from './xml.ts';
+import { relationships, XML } from '../opc/package.ts';
 
 const MAIN = 'http://schemas.openxmlformats.org/spreadsheetml/2006/main';
 const TYPES = 'application/vnd.openxmlformats-officedocument.spreadsheetml';

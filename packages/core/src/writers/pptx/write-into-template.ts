@@ -30,11 +30,12 @@ import { SCHEME } from './colors.ts';
 import { notesMasterPart } from './notes-part.ts';
 import { partedBehind, SECTIONS_URI, sectionList, sectionsIn, sectionsOf, type Section } from './section-list.ts';
 import { SlideParts, TYPES } from './slide-parts.ts';
-import { appProperties, coreProperties, CORE_REL, CORE_TYPE } from './properties.ts';
+import { appProperties, describedBy } from './properties.ts';
+import { coreProperties, CORE_REL, CORE_TYPE } from '../opc/package.ts';
 import { emptyShows, withoutSlides } from './without-slides.ts';
 import { tableStyle, tableStyles } from './table-style.ts';
 import { themePart } from './theme-part.ts';
-import { relationships, type Rel } from './xml.ts';
+import { relationships, type Rel } from '../opc/package.ts';
 
 const FIRST_SLIDE_ID = 256;
 const REL = 'http://schemas.openxmlformats.org/officeDocument/2006/relationships';
@@ -106,7 +107,7 @@ export function writeIntoTemplate(
   const root = readRelationships(source, '');
   if (![...root.values()].some(({ type }) => type === 'core-properties')) {
     const name = `docProps/${prefix}core.xml`;
-    parts.add(name, coreProperties(scene), CORE_TYPE);
+    parts.add(name, coreProperties(describedBy(scene)), CORE_TYPE);
     const led = relationships([{ id: freeIds(root, 1)[0]!, type: CORE_REL, target: `/${name}` }]);
     changed.set(ROOT_RELS, withMore(readXmlTree(source, ROOT_RELS), led));
   }

@@ -5,13 +5,15 @@ import { ZipWriter, type Deflate } from '../../container/index.ts';
 import type { EmbeddedFace, PictureSource, Scene } from '../../scene/index.ts';
 import { layoutPart, masterPart, otherLevels } from './master-part.ts';
 import { NOTES_HEIGHT, NOTES_WIDTH, notesMasterPart } from './notes-part.ts';
-import { appProperties, APP_TYPE, coreProperties, CORE_REL, CORE_TYPE } from './properties.ts';
+import { appProperties, APP_TYPE, describedBy } from './properties.ts';
+import { coreProperties, CORE_REL, CORE_TYPE } from '../opc/package.ts';
 import { sectionList, sectionsOf } from './section-list.ts';
 import { Rels, SlideParts, TYPES } from './slide-parts.ts';
 import { tableStyles } from './table-style.ts';
 import { embeddedOpenType } from './embedded-font.ts';
 import { fontFace, themePart } from './theme-part.ts';
-import { NS, relationships, XML, type Rel } from './xml.ts';
+import { relationships, XML, type Rel } from '../opc/package.ts';
+import { NS } from './xml.ts';
 
 const FIRST_SLIDE_ID = 256;
 const THEME = 'application/vnd.openxmlformats-officedocument.theme+xml';
@@ -72,7 +74,7 @@ export function writePptx(
   parts.add('ppt/presProps.xml', `${XML}<p:presentationPr ${NS}/>`, `${TYPES}.presProps+xml`);
   parts.add('ppt/viewProps.xml', `${XML}<p:viewPr ${NS}/>`, `${TYPES}.viewProps+xml`);
   parts.add('ppt/tableStyles.xml', tableStyles(theme), `${TYPES}.tableStyles+xml`);
-  parts.add('docProps/core.xml', coreProperties(scene), CORE_TYPE);
+  parts.add('docProps/core.xml', coreProperties(describedBy(scene)), CORE_TYPE);
   parts.add('docProps/app.xml', appProperties(scene), APP_TYPE);
 
   const endings = [...parts.defaults, ...(fonts.length === 0 ? [] : [['fntdata', 'application/x-fontdata'] as const])]

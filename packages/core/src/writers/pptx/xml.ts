@@ -3,26 +3,8 @@ import { EMU_PER_POINT } from '../../base/index.ts';
 import { xmlText } from '../../container/index.ts';
 import type { Rect } from '../../theme/index.ts';
 
-export const XML = '<?xml version="1.0" encoding="UTF-8" standalone="yes"?>\n';
 export const NS =
   'xmlns:a="http://schemas.openxmlformats.org/drawingml/2006/main" xmlns:r="http://schemas.openxmlformats.org/officeDocument/2006/relationships" xmlns:p="http://schemas.openxmlformats.org/presentationml/2006/main"';
-const REL = 'http://schemas.openxmlformats.org/officeDocument/2006/relationships';
-
-export interface Rel {
-  readonly id: string;
-  readonly type: string;
-  readonly target: string;
-  readonly external?: boolean;
-}
-
-export function relationships(rels: readonly Rel[]): string {
-  const rows = rels.map(({ id, type, target, external }) => {
-    const full = type.startsWith('http') ? type : `${REL}/${type}`;
-    return `<Relationship Id="${id}" Type="${full}" Target="${xmlText(target)}"${external ? ' TargetMode="External"' : ''}/>`;
-  });
-  return `${XML}<Relationships xmlns="http://schemas.openxmlformats.org/package/2006/relationships">${rows.join('')}</Relationships>`;
-}
-
 /** @param attributes How it is turned and flipped (§20.1.7.6). */
 export const xfrm = ({ x, y, width, height }: Rect, tag = 'a:xfrm', attributes = ''): string =>
   `<${tag}${attributes}><a:off x="${x}" y="${y}"/><a:ext cx="${width}" cy="${height}"/></${tag}>`;

@@ -11,6 +11,7 @@ import { useLog } from '../../state/log-store.ts';
 import { count } from '../../ui/format.ts';
 import { Action, Heading, Notice, Small } from '../../ui/recipes.tsx';
 import { Card, Inside } from './card.tsx';
+import { DocumentCard } from './document-card.tsx';
 import { PageCard } from './page-card.tsx';
 import { PagesCard } from './pages-card.tsx';
 import { PicturesCard } from './pictures-card.tsx';
@@ -40,7 +41,8 @@ export function HandOverStation() {
         <PageCard deck={deck} view={view} fail={setFailure} />
         <PicturesCard deck={deck} view={view} fail={setFailure} />
         <TextCard deck={deck} view={view} fail={setFailure} />
-        <DocumentCard deck={deck} />
+        <DocumentCard deck={deck} view={view} fail={setFailure} />
+        <OriginalCard deck={deck} />
         <WholeCard deck={deck} />
       </Box>
     </Wall>
@@ -67,7 +69,7 @@ function NotReady() {
 }
 
 /** The document as it came, in the edition that is in force. */
-function DocumentCard({ deck }: { readonly deck: DeckSummary }) {
+function OriginalCard({ deck }: { readonly deck: DeckSummary }) {
   const edition = useLog((state) => state.edition);
   return (
     <Card aria-label="Original">

@@ -1,0 +1,298 @@
+/** Blocks as paragraphs, tables and pictures of WordprocessingML (ECMA-376-1 §17.3, §17.4, §20.4). */
+import { firstStrong, unreachable, type LanguageTag } from '../../base/index.ts';
+import { xmlText } from '../../container/index.ts';
+import { placeCells, runsText, type PictureId, type Run, type Runs, type Table } from '../../content/index.ts';
+import { blockText, type Block, type Footnote } from '../../document/index.ts';
+import type { Rel } from '../opc/package.ts';
+import type { ListNumbers } from './list-numbers.ts';
+
+export interface BodyHost {
+  readonly numbers: ListNumbers;
+  /** The relationship of a link; undefined for one that is not written. */
+  readonly link: (target: string) => string | undefined;
+  readonly picture: (
+    id: PictureId,
+  ) => { readonly rel: string; readonly width: number; readonly height: number } | undefined;
+}
+
+/** Of the text's width, in EMU: A4 less its margins. */
+const WIDTH = 5_904_000;
+const HEIGHT = 7_200_000;
+/** Twentieths of a point. */
+const TABLE_WIDTH = 9298;
+/** EMU of a pixel at 96 to the inch. */
+const PIXEL = 9525;
+/** Headings of these levels stand in a table of contents. */
+const CONTENTS_LEVELS = 2;
+
+/** How a paragraph is written that is no more than its words. */
+interface Setting {
+  readonly style?: string;
+  /** What its properties say besides, as XML. */
+  readonly properties?: string;
+  /** Words of ours before it. */
+  readonly before?: string;
+  readonly bookmark?: string | undefined;
+}
+
+export class BodyWriter {
+  readonly footnotes: string[] = [];
+  readonly comments: string[] = [];
+  readonly noteRels: Rel[] = [];
+  readonly #host: BodyHost;
+  #drawings = 0;
+  #headings = 0;
+
+  constructor(host: BodyHost) {
+    this.#host = host;
+  }
+
+  /** @param notes That its words refer to. */
+  block(block: Block, notes: readonly Footnote[]): string {
+    switch (block.kind) {
+      case 'heading': {
+        const number = this.#host.numbers.heading(block);
+        const counted = number?.num === undefined ? '' : numbered(number.num, block.level - 1);
+        return this.#paragraph(block, block.runs, notes, {
+          style: `Heading${block.level}`,
+          properties: counted,
+          before: number?.text ?? '',
+          bookmark: bookmarkOf(this.#headings++),
+        });
+      }
+      case 'paragraph': {
+        const style = block.role === undefined ? undefined : ROLES[block.role];
+        return this.#paragraph(block, block.runs, notes, style === undefined ? {} : { style });
+      }
+      case 'listItem': {
+        const { num, level, text } = this.#host.numbers.item(block);
+        const box = block.checked === undefined ? '' : block.checked ? '☑ ' : '☐ ';
+        const indent = num === 0 ? `<w:ind w:left="${(level + 1) * 397}"/>` : '';
+        return this.#paragraph(block, block.runs, notes, {
+          style: 'ListParagraph',
+          properties: `${numbered(num, level)}${indent}`,
+          before: text + box,
+        });
+      }
+      case 'quote':
+        return this.#paragraph(block, block.runs, notes, { style: 'Quote' });
+      case 'code':
+        return this.#paragraph(block, [{ text: block.text }], notes, { style: 'Code' });
+      case 'table':
+        return this.#table(block.table, block.lang);
+      case 'picture':
+        if (block.picture !== undefined) return this.picture(block.picture, block.alt ?? '');
+        return block.alt === null ? '' : this.#paragraph(block, [{ text: `[${block.alt}]` }], notes, {});
+      case 'break':
+        return block.type === 'page'
+          ? '<w:p><w:r><w:br w:type="page"/></w:r></w:p>'
+          : '<w:p><w:pPr><w:jc w:val="center"/></w:pPr><w:r><w:t>* * *</w:t></w:r></w:p>';
+      case 'footnote':
+        return '';
+      default:
+        return unreachable(block);
+    }
+  }
+
+  /** A note that nothing refers to stays where it is. */
+  looseNote(note: Footnote): string {
+    return this.#paragraph(note, note.runs, [], { style: 'FootnoteText', before: `${note.label} ` });
+  }
+
+  /** @param framed With a line around it, as a slide has on paper. */
+  picture(id: PictureId, alt: string, framed = false): string {
+    const picture = this.#host.picture(id);
+    if (picture === undefined) return '';
+    const scale = Math.min(1, WIDTH / (picture.width * PIXEL), HEIGHT / (picture.height * PIXEL));
+    const [cx, cy] = [picture.width, picture.height].map((side) => Math.max(1, Math.round(side * PIXEL * scale)));
+    const number = ++this.#drawings;
+    const about = `id="${number}" name="Picture ${number}" descr="${xmlText(alt)}"`;
+    const line = framed ? '<a:ln w="6350"><a:solidFill><a:srgbClr val="B9BDB8"/></a:solidFill></a:ln>' : '';
+    return `<w:p><w:pPr><w:keepNext/><w:spacing w:before="120"/></w:pPr><w:r><w:drawing><wp:inline distT="0" distB="0" distL="0" distR="0"><wp:extent cx="${cx}" cy="${cy}"/><wp:docPr ${about}/><wp:cNvGraphicFramePr/><a:graphic><a:graphicData uri="http://schemas.openxmlformats.org/drawingml/2006/picture"><pic:pic><pic:nvPicPr><pic:cNvPr ${about}/><pic:cNvPicPr/></pic:nvPicPr><pic:blipFill><a:blip r:embed="${picture.rel}"/><a:stretch><a:fillRect/></a:stretch></pic:blipFill><pic:spPr><a:xfrm><a:off x="0" y="0"/><a:ext cx="${cx}" cy="${cy}"/></a:xfrm><a:prstGeom prst="rect"><a:avLst/></a:prstGeom>${line}</pic:spPr></pic:pic></a:graphicData></a:graphic></wp:inline></w:drawing></w:r></w:p>`;
+  }
+
+  /** A field that a receiver can renew (§17.16.5.68), with what it holds now; each entry leads to its heading. */
+  contents(blocks: readonly Block[], title: string): string {
+    const headings = blocks.filter((block) => block.kind === 'heading');
+    const entries = headings.flatMap((heading, i) =>
+      heading.level > CONTENTS_LEVELS || blockText(heading).trim() === ''
+        ? []
+        : [
+            `<w:hyperlink w:anchor="${bookmarkOf(i)}">${run(`${heading.label === undefined ? '' : `${heading.label} `}${blockText(heading)}`)}</w:hyperlink>`,
+          ].map((link) => ({ level: heading.level, link })),
+    );
+    if (entries.length === 0) return '';
+    const field = (type: string): string => `<w:r><w:fldChar w:fldCharType="${type}"/></w:r>`;
+    const start = `${field('begin')}<w:r><w:instrText xml:space="preserve"> TOC \\o "1-${CONTENTS_LEVELS}" \\n \\h </w:instrText></w:r>${field('separate')}`;
+    const lines = entries.map(
+      ({ level, link }, i) =>
+        `<w:p><w:pPr><w:pStyle w:val="TOC${level}"/></w:pPr>${i === 0 ? start : ''}${link}${i === entries.length - 1 ? field('end') : ''}</w:p>`,
+    );
+    return `<w:p><w:pPr><w:keepNext/><w:spacing w:before="360"/></w:pPr><w:r><w:rPr><w:b/><w:bCs/></w:rPr><w:t xml:space="preserve">${xmlText(title)}</w:t></w:r></w:p>${lines.join('')}`;
+  }
+
+  #paragraph(
+    block: Pick<Block, 'lang' | 'direction' | 'remark'>,
+    runs: Runs,
+    notes: readonly Footnote[],
+    { style, properties = '', before = '', bookmark }: Setting,
+  ): string {
+    const rtl = (block.direction ?? firstStrong(runsText(runs))) === 'rtl';
+    const said = style === undefined ? '' : `<w:pStyle w:val="${style}"/>`;
+    const [numbers, rest] = parted(properties);
+    const about = `${said}${numbers}${rtl ? '<w:bidi/>' : ''}${rest}`;
+    const comment = block.remark === undefined ? undefined : this.#comment(block.remark);
+    const mark = bookmark === undefined ? ['', ''] : marksOf(bookmark);
+    const words = this.#runs(withReferences(runs, notes), block.lang, rtl, this.#host.link);
+    return `<w:p>${about === '' ? '' : `<w:pPr>${about}</w:pPr>`}${mark[0]}${comment?.start ?? ''}${before === '' ? '' : run(before)}${words}${comment?.end ?? ''}${mark[1]}</w:p>`;
+  }
+
+  #runs(
+    pieces: readonly (Run | Footnote)[],
+    lang: LanguageTag | undefined,
+    rtl: boolean,
+    link: BodyHost['link'],
+  ): string {
+    return pieces
+      .map((piece) => {
+        if ('kind' in piece) return this.#reference(piece);
+        const made = run(piece.text, lookOf(piece, lang, rtl));
+        const id = piece.link === undefined ? undefined : link(piece.link);
+        return id === undefined ? made : `<w:hyperlink r:id="${id}">${made}</w:hyperlink>`;
+      })
+      .join('');
+  }
+
+  #reference({ runs, lang }: Footnote): string {
+    const id = this.footnotes.length + 1;
+    const link = (target: string): string | undefined => {
+      if (target.startsWith('#')) return undefined;
+      const rel = `rId${this.noteRels.length + 1}`;
+      this.noteRels.push({ id: rel, type: 'hyperlink', target, external: true });
+      return rel;
+    };
+    const rtl = firstStrong(runsText(runs)) === 'rtl';
+    this.footnotes.push(
+      `<w:footnote w:id="${id}"><w:p><w:pPr><w:pStyle w:val="FootnoteText"/></w:pPr><w:r><w:rPr><w:rStyle w:val="FootnoteReference"/></w:rPr><w:footnoteRef/></w:r>${run(' ')}${this.#runs(runs, lang, rtl, link)}</w:p></w:footnote>`,
+    );
+    return `<w:r><w:rPr><w:rStyle w:val="FootnoteReference"/></w:rPr><w:footnoteReference w:id="${id}"/></w:r>`;
+  }
+
+  #comment(text: string) {
+    const id = this.comments.length;
+    this.comments.push(
+      `<w:comment w:id="${id}" w:author=""><w:p><w:pPr><w:pStyle w:val="CommentText"/></w:pPr>${run(text)}</w:p></w:comment>`,
+    );
+    return {
+      start: `<w:commentRangeStart w:id="${id}"/>`,
+      end: `<w:commentRangeEnd w:id="${id}"/><w:r><w:commentReference w:id="${id}"/></w:r>`,
+    };
+  }
+
+  #table({ rows, columns }: Table, lang: LanguageTag | undefined): string {
+    const width = Math.floor(TABLE_WIDTH / Math.max(1, columns));
+    const placed = placeCells(rows);
+    const lines = rows.map((row, r) => {
+      const cells: string[] = [];
+      for (let column = 0; column < columns;) {
+        const own = placed.find((one) => one.row === r && one.column === column);
+        const above =
+          own === undefined
+            ? placed.find(({ row: from, column: at, cell }) => at === column && from < r && from + cell.rows > r)
+            : undefined;
+        const span = (own ?? above)?.cell.columns ?? 1;
+        const merge =
+          own !== undefined && own.cell.rows > 1 ? '<w:vMerge w:val="restart"/>' : above ? '<w:vMerge/>' : '';
+        const inner = own === undefined ? '<w:p/>' : this.#cell(own.cell.runs, row.header, lang);
+        cells.push(
+          `<w:tc><w:tcPr><w:tcW w:w="${width * span}" w:type="dxa"/>${span > 1 ? `<w:gridSpan w:val="${span}"/>` : ''}${merge}</w:tcPr>${inner}</w:tc>`,
+        );
+        column += span;
+      }
+      return `<w:tr>${row.header ? '<w:trPr><w:tblHeader/></w:trPr>' : ''}${cells.join('')}</w:tr>`;
+    });
+    const grid = `<w:gridCol w:w="${width}"/>`.repeat(columns);
+    const header = rows[0]?.header === true;
+    // A paragraph behind it keeps two tables apart.
+    return `<w:tbl><w:tblPr><w:tblStyle w:val="TableGrid"/><w:tblW w:w="${TABLE_WIDTH}" w:type="dxa"/><w:tblLook w:val="${header ? '0620' : '0600'}"/></w:tblPr><w:tblGrid>${grid}</w:tblGrid>${lines.join('')}</w:tbl><w:p><w:pPr><w:spacing w:after="0" w:line="120" w:lineRule="exact"/></w:pPr></w:p>`;
+  }
+
+  /** Lines of a cell are paragraphs. */
+  #cell(runs: Runs, header: boolean, lang: LanguageTag | undefined): string {
+    const lines: Run[][] = [[]];
+    for (const piece of runs)
+      piece.text.split('\n').forEach((text, i) => {
+        if (i > 0) lines.push([]);
+        if (text !== '') lines.at(-1)!.push({ ...piece, text });
+      });
+    return lines
+      .map((line) => {
+        const rtl = firstStrong(runsText(line)) === 'rtl';
+        const bold = header ? line.map((piece) => ({ ...piece, bold: true as const })) : line;
+        return `<w:p>${rtl ? '<w:pPr><w:bidi/></w:pPr>' : ''}${this.#runs(bold, lang, rtl, this.#host.link)}</w:p>`;
+      })
+      .join('');
+  }
+}
+
+const ROLES: Readonly<Partial<Record<string, string>>> = { title: 'Title', subtitle: 'Subtitle', caption: 'Caption' };
+
+const numbered = (num: number, level: number): string =>
+  `<w:numPr><w:ilvl w:val="${level}"/><w:numId w:val="${num}"/></w:numPr>`;
+
+/** Properties stand in the order of the schema (§17.3.1.26): numbers, direction, indents. */
+function parted(properties: string): readonly [string, string] {
+  const at = properties.indexOf('<w:ind');
+  return at < 0 ? [properties, ''] : [properties.slice(0, at), properties.slice(at)];
+}
+
+const bookmarkOf = (heading: number): string => `heading_${heading + 1}`;
+const marksOf = (name: string): readonly [string, string] => {
+  const id = name.slice(name.indexOf('_') + 1);
+  return [`<w:bookmarkStart w:id="${id}" w:name="${name}"/>`, `<w:bookmarkEnd w:id="${id}"/>`];
+};
+
+/** The references of notes where their labels stand; at the end, where none does. */
+function withReferences(runs: Runs, notes: readonly Footnote[]): readonly (Run | Footnote)[] {
+  if (notes.length === 0) return runs;
+  const left = [...notes];
+  const pieces: (Run | Footnote)[] = runs.map((piece) => {
+    const at = piece.position === 'super' ? left.findIndex(({ label }) => label === piece.text.trim()) : -1;
+    return at < 0 ? piece : left.splice(at, 1)[0]!;
+  });
+  return [...pieces, ...left];
+}
+
+/** In the order of the schema (§17.3.2.28). */
+function lookOf(
+  { bold, italic, strike, code, position, link }: Run,
+  lang: LanguageTag | undefined,
+  rtl: boolean,
+): string {
+  return [
+    code === true ? '<w:rStyle w:val="CodeLetters"/>' : link !== undefined ? '<w:rStyle w:val="Hyperlink"/>' : '',
+    bold === true ? '<w:b/><w:bCs/>' : '',
+    italic === true ? '<w:i/><w:iCs/>' : '',
+    strike === true ? '<w:strike/>' : '',
+    position === undefined ? '' : `<w:vertAlign w:val="${position === 'super' ? 'superscript' : 'subscript'}"/>`,
+    rtl ? '<w:rtl/>' : '',
+    lang === undefined ? '' : `<w:lang w:val="${lang}" w:eastAsia="${lang}" w:bidi="${lang}"/>`,
+  ].join('');
+}
+
+/** Text with its breaks and tabs. @param look The properties of a run. */
+function run(text: string, look = ''): string {
+  const content = text
+    .split(/(\n|\t)/)
+    .map((piece) =>
+      piece === '\n'
+        ? '<w:br/>'
+        : piece === '\t'
+          ? '<w:tab/>'
+          : piece === ''
+            ? ''
+            : `<w:t xml:space="preserve">${xmlText(piece)}</w:t>`,
+    )
+    .join('');
+  return `<w:r>${look === '' ? '' : `<w:rPr>${look}</w:rPr>`}${content}</w:r>`;
+}

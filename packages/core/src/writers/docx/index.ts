@@ -1,0 +1,1 @@
+export { writeDocx, type DocxOptions } from './write-docx.ts';

@@ -1,0 +1,138 @@
+/** Writes a document as DOCX (ECMA-376-1 §11, §17) with real styles, lists, notes and comments, so that work on its structure stays. */
+import { USUAL_LANGUAGE } from '../../base/index.ts';
+import { ZipWriter, type Deflate } from '../../container/index.ts';
+import type { PictureId } from '../../content/index.ts';
+import type { Block, DocumentModel, Footnote } from '../../document/index.ts';
+import type { PictureSource } from '../../scene/index.ts';
+import { coreProperties, CORE_REL, CORE_TYPE, relationships, XML, type Rel } from '../opc/package.ts';
+import { BodyWriter } from './body-writer.ts';
+import { ListNumbers } from './list-numbers.ts';
+import { stylesPart } from './styles-part.ts';
+import { W } from './xml.ts';
+
+export interface DocxOptions {
+  readonly deflate?: Deflate | undefined;
+  /** Pictures that stand before blocks, with what they show. */
+  readonly before?: ReadonlyMap<Block['id'], readonly { readonly picture: PictureId; readonly alt: string }[]>;
+  /** Blocks that are not in the file. */
+  readonly without?: ReadonlySet<Block['id']>;
+  /** Heading of a table of contents; none without. */
+  readonly contents?: string;
+}
+
+const TYPE = 'application/vnd.openxmlformats-officedocument.wordprocessingml';
+const WP =
+  'xmlns:wp="http://schemas.openxmlformats.org/drawingml/2006/wordprocessingDrawing" xmlns:a="http://schemas.openxmlformats.org/drawingml/2006/main" xmlns:pic="http://schemas.openxmlformats.org/drawingml/2006/picture"';
+const ENDINGS: Readonly<Record<string, string>> = { 'image/png': 'png', 'image/jpeg': 'jpeg', 'image/gif': 'gif' };
+
+/** What is left out of the document is not written. The same document gives the same bytes. */
+export function writeDocx(
+  document: DocumentModel,
+  pictures: PictureSource,
+  { deflate, before = new Map(), without = new Set(), contents }: DocxOptions = {},
+): Uint8Array {
+  const zip = new ZipWriter(deflate);
+  const language = document.language ?? USUAL_LANGUAGE;
+  const blocks = document.blocks.filter(({ id, left }) => left === undefined && !without.has(id));
+  const numbers = new ListNumbers(blocks);
+  const rels: Rel[] = [
+    { id: 'rId1', type: 'styles', target: 'styles.xml' },
+    { id: 'rId2', type: 'numbering', target: 'numbering.xml' },
+    { id: 'rId3', type: 'settings', target: 'settings.xml' },
+    { id: 'rId4', type: 'footnotes', target: 'footnotes.xml' },
+    { id: 'rId5', type: 'comments', target: 'comments.xml' },
+  ];
+  const relate = (type: string, target: string, external = false): string => {
+    const known = rels.find((rel) => rel.type === type && rel.target === target);
+    if (known !== undefined) return known.id;
+    const id = `rId${rels.length + 1}`;
+    rels.push({ id, type, target, ...(external ? { external } : {}) });
+    return id;
+  };
+  const media = new Map<PictureId, string>();
+  const writer = new BodyWriter({
+    numbers,
+    link: (target) => (target.startsWith('#') ? undefined : relate('hyperlink', target, true)),
+    picture: (id) => {
+      const picture = pictures(id);
+      if (picture === undefined) return undefined;
+      const known = media.get(id);
+      const name = known ?? `media/picture${media.size + 1}.${ENDINGS[picture.mime] ?? 'png'}`;
+      if (known === undefined) {
+        media.set(id, name);
+        zip.add({ name: `word/${name}`, content: picture.bytes, stored: true });
+      }
+      return { rel: relate('image', name), width: picture.width, height: picture.height };
+    },
+  });
+  const footnotes = notesBelow(blocks);
+  const body: string[] = [];
+  const first = blocks.findIndex(({ kind }) => kind === 'heading');
+  blocks.forEach((block, i) => {
+    if (contents !== undefined && i === first) body.push(writer.contents(blocks, contents));
+    for (const one of before.get(block.id) ?? []) body.push(writer.picture(one.picture, one.alt, true));
+    if (block.kind !== 'footnote') body.push(writer.block(block, footnotes.get(block.id) ?? []));
+    else if (!footnotes.has(block.id) && isLoose(block, footnotes)) body.push(writer.looseNote(block));
+  });
+  const add = (name: string, content: string, type: string): void => {
+    zip.add({ name, content });
+    overrides.push(`<Override PartName="/${name}" ContentType="${type}"/>`);
+  };
+  const overrides: string[] = [];
+  const section =
+    '<w:sectPr><w:pgSz w:w="11906" w:h="16838"/><w:pgMar w:top="1247" w:right="1304" w:bottom="1247" w:left="1304" w:header="709" w:footer="709" w:gutter="0"/></w:sectPr>';
+  const word = (name: string, inner: string): string => `${XML}<w:${name} ${W} ${WP}>${inner}</w:${name}>`;
+  add(
+    'word/document.xml',
+    word('document', `<w:body>${body.join('')}${section}</w:body>`),
+    `${TYPE}.document.main+xml`,
+  );
+  add('word/styles.xml', stylesPart(language), `${TYPE}.styles+xml`);
+  add('word/numbering.xml', numbers.part(), `${TYPE}.numbering+xml`);
+  add('word/settings.xml', word('settings', SETTINGS), `${TYPE}.settings+xml`);
+  add('word/footnotes.xml', word('footnotes', `${SEPARATORS}${writer.footnotes.join('')}`), `${TYPE}.footnotes+xml`);
+  add('word/comments.xml', word('comments', writer.comments.join('')), `${TYPE}.comments+xml`);
+  add('docProps/core.xml', coreProperties(document), CORE_TYPE);
+  zip.add({ name: 'word/_rels/document.xml.rels', content: relationships(rels) });
+  if (writer.noteRels.length > 0)
+    zip.add({ name: 'word/_rels/footnotes.xml.rels', content: relationships(writer.noteRels) });
+  const defaults = Object.entries(ENDINGS)
+    .map(([mime, ending]) => `<Default Extension="${ending}" ContentType="${mime}"/>`)
+    .join('');
+  return zip.finish([
+    {
+      name: '[Content_Types].xml',
+      content: `${XML}<Types xmlns="http://schemas.openxmlformats.org/package/2006/content-types"><Default Extension="rels" ContentType="application/vnd.openxmlformats-package.relationships+xml"/><Default Extension="xml" ContentType="application/xml"/>${defaults}${overrides.join('')}</Types>`,
+    },
+    {
+      name: '_rels/.rels',
+      content: relationships([
+        { id: 'rId1', type: 'officeDocument', target: 'word/document.xml' },
+        { id: 'rId2', type: CORE_REL, target: 'docProps/core.xml' },
+      ]),
+    },
+  ]);
+}
+
+const SETTINGS = '<w:footnotePr><w:footnote w:id="-1"/><w:footnote w:id="0"/></w:footnotePr>';
+const SEPARATORS =
+  '<w:footnote w:type="separator" w:id="-1"><w:p><w:r><w:separator/></w:r></w:p></w:footnote><w:footnote w:type="continuationSeparator" w:id="0"><w:p><w:r><w:continuationSeparator/></w:r></w:p></w:footnote>';
+
+/** Blocks whose words can hold the reference to a note. */
+const holdsNotes = (block: Block): boolean =>
+  block.kind === 'heading' || block.kind === 'paragraph' || block.kind === 'listItem' || block.kind === 'quote';
+
+/** Notes by the block before them that refers to them. */
+function notesBelow(blocks: readonly Block[]): ReadonlyMap<Block['id'], readonly Footnote[]> {
+  const found = new Map<Block['id'], Footnote[]>();
+  let holder: Block | undefined;
+  for (const block of blocks) {
+    if (holdsNotes(block)) holder = block;
+    if (block.kind === 'footnote' && holder !== undefined)
+      found.set(holder.id, [...(found.get(holder.id) ?? []), block]);
+  }
+  return found;
+}
+
+const isLoose = (note: Footnote, placed: ReadonlyMap<Block['id'], readonly Footnote[]>): boolean =>
+  ![...placed.values()].some((notes) => notes.includes(note));
