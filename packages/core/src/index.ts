@@ -83,6 +83,10 @@ export {
   type LevelMap,
   MATTER_KINDS,
   type MatterKind,
+  type Motion,
+  STILL,
+  type Transition,
+  TRANSITIONS,
   type Note,
   PICTURE_FILTERS,
   type PictureDress,
@@ -274,6 +278,7 @@ export {
   type Scene,
   type SceneSlide,
   sceneSlide,
+  stepCount,
   seenParts,
 } from './scene/index.ts';
 export {

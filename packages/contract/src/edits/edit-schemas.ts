@@ -2,6 +2,8 @@
 import {
   MATTER_KINDS,
   RULED_ROLES,
+  TRANSITIONS,
+  type Motion as MotionType,
   type NoteText as NoteTextType,
   type PointLevel,
   type Rehearsal as RehearsalType,
@@ -71,6 +73,8 @@ const Rehearsal = object<RehearsalType>({
   stumbled: list(Id, 20_000),
 });
 
+const Motion = object<MotionType>({ transition: literals(TRANSITIONS), points: Type.Boolean() });
+
 const PROPERTIES: Schemas = {
   // What decides how the document is converted.
   map: { name: MapName, map: LevelMap, prose: optional(Prose), branches: optional(Branches) },
@@ -98,6 +102,8 @@ const PROPERTIES: Schemas = {
   arrange: { layouts: list(object<EditOf<'arrange'>['layouts'][number]>({ slide: Id, layout: LayoutName }), 20_000) },
   layout: { slides: Ids, layout: orNull(LayoutName) },
   colors: { slides: Ids, palette: orNull(PaletteChoice), dark: Dark },
+  motion: { motion: Motion },
+  motionAt: { slides: Ids, motion: orNull(Motion) },
   icon: { part: Id, icon: orNull(Icon) },
   chart: { part: Id, chart: orNull(ChartSettings) },
   frame: { part: Id, dress: orNull(PictureDress) },

@@ -1,4 +1,5 @@
 /** The deck: slides, each part of which knows the blocks it came from. */
+import type { Motion } from './motion.ts';
 import type { Direction, LanguageTag } from '../base/index.ts';
 import type { ChartSettings } from '../charts/index.ts';
 import type { Picture, PictureId, Runs, Table } from '../content/index.ts';
@@ -135,6 +136,8 @@ export interface Slide {
   readonly hidden?: true;
   /** What is done where it holds too much, if not what the deck's rule says. */
   readonly full?: FullRule;
+  /** How it comes, if not as the deck's slides do. */
+  readonly motion?: Motion;
   /** The layout that its author chose. */
   readonly layout?: LayoutName;
   /** The layout that was chosen when all slides were arranged together. */

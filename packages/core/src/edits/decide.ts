@@ -1,5 +1,5 @@
 /** Goes through the edits and gathers what they decide. */
-import { WHOLE } from '../deck/index.ts';
+import { STILL, WHOLE } from '../deck/index.ts';
 import { DEFAULT_DESIGN, plainLook } from '../theme/index.ts';
 import { USUAL_PACE, type Decisions, type DecisionsDraft } from './decisions.ts';
 import type { Edit } from './edit.ts';
@@ -14,6 +14,7 @@ export function decide(edits: readonly Edit[]): Decisions {
     look: plainLook(DEFAULT_DESIGN.name),
     template: null,
     full: 'continue',
+    motion: STILL,
     matter: new Map(),
     target: null,
     pace: USUAL_PACE,

@@ -1,5 +1,5 @@
 /** What the edits decide before slides are made: map, look, and what single blocks become. */
-import type { BranchRule, Destination, FullRule, LevelMap, MatterKind, Prose } from '../deck/index.ts';
+import type { BranchRule, Destination, FullRule, LevelMap, MatterKind, Motion, Prose } from '../deck/index.ts';
 import type { BlockId } from '../ids/index.ts';
 import type { Rehearsal } from './rehearsal.ts';
 import type { DeckLook, TemplateUse } from '../theme/index.ts';
@@ -16,6 +16,7 @@ export interface Decisions {
   readonly look: DeckLook;
   readonly template: TemplateUse | null;
   readonly full: FullRule;
+  readonly motion: Motion;
   /** Front and back matter that was asked for or sent away; what is absent is as usual. */
   readonly matter: ReadonlyMap<MatterKind, boolean>;
   readonly target: Target | null;

@@ -30,6 +30,8 @@ import { map, type MapEdit } from './kinds/map.ts';
 import { matter, type MatterEdit } from './kinds/matter.ts';
 import { merge, type MergeEdit } from './kinds/merge.ts';
 import { mode, type ModeEdit } from './kinds/mode.ts';
+import { motion, type MotionEdit } from './kinds/motion.ts';
+import { motionAt, type MotionAtEdit } from './kinds/motion-at.ts';
 import { move, type MoveEdit } from './kinds/move.ts';
 import { order, type OrderEdit } from './kinds/order.ts';
 import { pace, type PaceEdit } from './kinds/pace.ts';
@@ -85,6 +87,8 @@ export type LookEdit =
   | ArrangeEdit
   | LayoutEdit
   | ColorsEdit
+  | MotionEdit
+  | MotionAtEdit
   | IconEdit
   | ChartEdit
   | FrameEdit
@@ -153,6 +157,8 @@ export const KINDS: Kinds = {
   matter,
   merge,
   mode,
+  motion,
+  motionAt,
   move,
   order,
   pace,

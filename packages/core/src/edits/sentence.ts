@@ -47,6 +47,11 @@ export const SENTENCE_CODES = [
   'mode-dark',
   'mode-light',
   'mode-own',
+  'motion',
+  'motion-at',
+  'motion-at-back',
+  'motion-at-points',
+  'motion-points',
   'move',
   'order',
   'pace',
@@ -93,7 +98,8 @@ export type SentenceCode = (typeof SENTENCE_CODES)[number];
 
 /** A name of ours, for which hosts have a word. */
 export interface Label {
-  readonly of: 'map' | 'density' | 'kind' | 'destination' | 'full' | 'matter' | 'ruled' | 'layout' | 'chart';
+  readonly of:
+    'map' | 'density' | 'kind' | 'destination' | 'full' | 'matter' | 'ruled' | 'layout' | 'chart' | 'transition';
   readonly name: string;
 }
 

@@ -24,9 +24,9 @@ export interface WriteOptions {
   readonly origin?: string;
 }
 /** What every writer writes. @param origin See `WriteOptions`. */
-export function sceneOf({ pages, theme, document }: Converted, origin?: string): Scene {
+export function sceneOf({ pages, theme, document, decisions }: Converted, origin?: string): Scene {
   const { title, author, language, about } = document;
-  return makeScene(pages, theme, { title, author, language, about, origin });
+  return makeScene(pages, theme, { title, author, language, about, origin }, decisions.motion);
 }
 
 type Write = (converted: Converted, pictures: PictureSource, options: WriteOptions) => Uint8Array;

@@ -22,6 +22,7 @@ import { drawChart } from './draw-chart.ts';
 import { drawConnector, drawIcon, drawMark, drawShape, type DrawnShape } from './drawn-shape.ts';
 import { drawCell, drawParagraph, type Piece } from './drawn-text.ts';
 import { pictureGround } from './picture-ground.ts';
+import { stepsOf } from './steps.ts';
 import { colorsOf, type SceneSlide, type SlideColors } from './scene.ts';
 
 /** What is drawn of a slide, from the back to the front; all lengths in points. */
@@ -61,6 +62,8 @@ export interface DrawnText {
   readonly behind?: string;
   /** The table whose chart it is. */
   readonly chart?: PartId;
+  /** Among the points that come one after the other, 1 for the first. */
+  readonly step?: number;
   /** Which end of each piece its `x` is. */
   readonly anchor?: 'start' | 'end';
   readonly x: number;
@@ -141,6 +144,7 @@ export function drawSlide(slide: SceneSlide, theme: Theme): DrawnSlide {
 export function drawParts(slide: SceneSlide, theme: Theme): DrawnParts {
   const look = { theme, ...colorsOf(slide, theme) };
   const { palette, ground } = look;
+  const steps = stepsOf(slide.boxes);
   const behind = (slide.layout.pictures ?? []).map((logo): DrawnPicture => ({
     ...PLAIN,
     part: null,
@@ -157,11 +161,16 @@ export function drawParts(slide: SceneSlide, theme: Theme): DrawnParts {
     boxes: slide.boxes.map((box) => {
       const layers: Layers = { shapes: [], texts: [], pictures: [] };
       drawBox(box, slide.boxes, look, layers);
-      return { box, ...layers };
+      return { box, ...layers, texts: layers.texts.map((text) => inStep(text, steps)) };
     }),
     foot: slide.layout.frames.flatMap((frame) => drawFoot(frame, slide, look)),
     number: numberOf(slide, look),
   };
+}
+
+function inStep(text: DrawnText, steps: ReadonlyMap<PartId, number>): DrawnText {
+  const step = text.target === null || text.target === 'title' ? undefined : steps.get(text.target);
+  return step === undefined ? text : { ...text, step };
 }
 
 const PLAIN = {

@@ -1,5 +1,5 @@
 // What writers need of the stages before; they import the scene alone.
-export type { ItemMark, Note } from '../deck/index.ts';
+export type { ItemMark, Motion, Note } from '../deck/index.ts';
 export {
   capitals,
   CELL_PADDING,
@@ -32,4 +32,5 @@ export * from './drawn-shape.ts';
 export * from './drawn-text.ts';
 export { pictureGround } from './picture-ground.ts';
 export * from './scene.ts';
+export * from './steps.ts';
 export { mirroredSign, seenParts } from './visual-order.ts';

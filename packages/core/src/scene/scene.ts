@@ -1,7 +1,7 @@
 /** Drawable slides that keep their meaning: boxes with roles, paragraphs with levels, notes, sections. */
 import { remembered, type LanguageTag } from '../base/index.ts';
 import type { FileAbout, PictureData, PictureId } from '../content/index.ts';
-import type { Note, Slide } from '../deck/index.ts';
+import { STILL, type Motion, type Note, type Slide } from '../deck/index.ts';
 import type { PageKey, PartId, SlideId } from '../ids/index.ts';
 import type { Box, Page } from '../layout/index.ts';
 import { layoutNamed, paletteFor, type Hex, type Layout, type Palette, type Theme } from '../theme/index.ts';
@@ -25,6 +25,8 @@ export interface SceneSlide {
   readonly notes: readonly Note[];
   /** Not shown when the deck is presented. */
   readonly hidden: boolean;
+  /** How it comes on a screen. */
+  readonly motion: Motion;
   /** Languages of parts, and under null of the title, where they are not the deck's. */
   readonly languages: ReadonlyMap<PartId | null, LanguageTag>;
   /** Slides that parts lead to: entries of an agenda. */
@@ -70,7 +72,8 @@ export interface Scene {
 
 export type PictureSource = (id: PictureId) => PictureData | undefined;
 
-export function sceneSlide(page: Page, number: number, theme: Theme): SceneSlide {
+/** @param motion Of the deck. */
+export function sceneSlide(page: Page, number: number, theme: Theme, motion = STILL): SceneSlide {
   return {
     id: page.slide.id,
     key: page.key,
@@ -84,6 +87,7 @@ export function sceneSlide(page: Page, number: number, theme: Theme): SceneSlide
     boxes: page.boxes,
     notes: page.notes,
     hidden: page.slide.hidden === true,
+    motion: page.slide.motion ?? motion,
     languages: languagesOf(page.slide),
     leads: leadsOf(page.slide),
     colors: ownColors(page, theme),
@@ -115,6 +119,7 @@ export function makeScene(
   pages: readonly Page[],
   theme: Theme,
   about: Pick<Scene, 'title' | 'author' | 'language' | 'about' | 'origin'>,
+  motion = STILL,
 ): Scene {
   const sections: SceneSection[] = [];
   pages.forEach(({ slide, index }, from) => {
@@ -122,5 +127,5 @@ export function makeScene(
   });
   // Sections cover all slides or none: those before the first opener get one named after the deck.
   if (sections.length > 0 && sections[0]!.from > 0) sections.unshift({ title: about.title ?? 'Opening', from: 0 });
-  return { theme, ...about, slides: pages.map((page, i) => sceneSlide(page, i + 1, theme)), sections };
+  return { theme, ...about, slides: pages.map((page, i) => sceneSlide(page, i + 1, theme, motion)), sections };
 }

@@ -10,10 +10,14 @@
   /** The other window: whom the speaker's window speaks for, or the reverse. */
   let other = speaks ? window.opener : null;
   let at = 0;
+  /** How many of the points that come one after the other are seen. */
+  let step = 0;
   let digits = '';
   let since = Date.now();
   let view = speaks ? 'speaker' : 'one';
 
+  const stepsOf = (slide) =>
+    Math.max(0, ...[...slide.querySelectorAll('[data-step]')].map((one) => Number(one.dataset.step)));
   const numberIn = (hash) => slides.findIndex((slide) => `#${slide.id}` === hash);
   const say = (message) => other?.postMessage({ alvex: 'slides', ...message }, '*');
 
@@ -24,9 +28,11 @@
       slide.classList.toggle('now', i === at);
       slide.classList.toggle('then', i === at + 1);
     });
+    for (const one of slides[at].querySelectorAll('[data-step]'))
+      one.classList.toggle('later', view === 'one' && Number(one.dataset.step) > step);
     where.textContent = `${at + 1} / ${slides.length}`;
-    find('.back').disabled = at === 0;
-    find('.next').disabled = at === slides.length - 1;
+    find('.back').disabled = at === 0 && step === 0;
+    find('.next').disabled = at === slides.length - 1 && step >= stepsOf(slides[at]);
     find('.see-all').setAttribute('aria-pressed', String(view === 'all'));
     const notes = slides[at].querySelector('.notes');
     find('.no-notes').classList.toggle('seen', notes === null);
@@ -36,13 +42,29 @@
     if (focus) (view === 'all' ? slides[at].querySelector('.go') : slides[at]).focus({ preventScroll: view !== 'all' });
   }
 
-  function go(to, told = true) {
+  function go(to, told = true, seen = 0) {
+    step = seen;
     at = Math.max(0, Math.min(slides.length - 1, to));
     digits = '';
     light('');
     if (!speaks) history.replaceState(null, '', `#${slides[at].id}`);
     draw(true);
-    if (told) say({ at });
+    if (told) say({ at, step });
+  }
+
+  /** Points come before the next slide does; who goes back sees what was seen. */
+  function next() {
+    if (view === 'all' || step >= stepsOf(slides[at])) return go(at + 1);
+    shift(step + 1);
+  }
+  function back() {
+    if (view === 'all' || step === 0) return at > 0 && go(at - 1, true, stepsOf(slides[at - 1]));
+    shift(step - 1);
+  }
+  function shift(to, told = true) {
+    step = to;
+    draw(false);
+    if (told) say({ at, step });
   }
 
   function light(screen, told = true) {
@@ -69,17 +91,17 @@
   };
   const usual = speaks ? 'speaker' : 'one';
   const KEYS = {
-    ArrowRight: () => go(at + 1),
-    ArrowDown: () => go(at + 1),
-    PageDown: () => go(at + 1),
-    ' ': () => go(at + 1),
-    ArrowLeft: () => go(at - 1),
-    ArrowUp: () => go(at - 1),
-    PageUp: () => go(at - 1),
-    Backspace: () => go(at - 1),
+    ArrowRight: next,
+    ArrowDown: next,
+    PageDown: next,
+    ' ': next,
+    ArrowLeft: back,
+    ArrowUp: back,
+    PageUp: back,
+    Backspace: back,
     Home: () => go(0),
     End: () => go(slides.length - 1),
-    Enter: () => (digits === '' ? go(at + 1) : go(Number(digits) - 1)),
+    Enter: () => (digits === '' ? next() : go(Number(digits) - 1)),
     Escape: () => (view === usual ? light('') : see(usual)),
     a: () => see(view === 'all' ? usual : 'all'),
     b: () => screen('dark'),
@@ -113,13 +135,13 @@
     ({ changedTouches }) => {
       if (touch === null || view === 'all') return;
       const [x, y] = [changedTouches[0].clientX - touch[0], changedTouches[0].clientY - touch[1]];
-      if (Math.abs(x) > 50 && Math.abs(x) > 2 * Math.abs(y)) go(at + (x < 0 === (document.dir !== 'rtl') ? 1 : -1));
+      if (Math.abs(x) > 50 && Math.abs(x) > 2 * Math.abs(y)) (x < 0 === (document.dir !== 'rtl') ? next : back)();
     },
     { passive: true },
   );
 
-  find('.back').addEventListener('click', () => go(at - 1));
-  find('.next').addEventListener('click', () => go(at + 1));
+  find('.back').addEventListener('click', back);
+  find('.next').addEventListener('click', next);
   find('.see-all').addEventListener('click', KEYS.a);
   find('.open-speaker')?.addEventListener('click', openSpeaker);
   find('.fill').addEventListener('click', () => void fill());
@@ -133,7 +155,7 @@
       event.preventDefault();
       if (view === 'all') view = usual;
       go(to);
-    } else if (view === 'one' && slide !== null && getSelection().isCollapsed) go(at + 1);
+    } else if (view === 'one' && slide !== null && getSelection().isCollapsed) next();
   });
   addEventListener('hashchange', () => {
     const to = numberIn(location.hash);
@@ -146,8 +168,10 @@
   addEventListener('message', ({ source, data }) => {
     if (data?.alvex !== 'slides' || source === null || (other !== null && source !== other)) return;
     other = source;
-    if (data.asks === true) say({ at });
-    if (typeof data.at === 'number') go(data.at, false);
+    if (data.asks === true) say({ at, step });
+    if (typeof data.at === 'number')
+      if (data.at === at) shift(data.step ?? 0, false);
+      else go(data.at, false, data.step ?? 0);
     if (typeof data.screen === 'string') light(data.screen, false);
   });
 

@@ -23,6 +23,16 @@ button[disabled]{opacity:.45;cursor:default}
 .one .slide{display:none;margin:0;max-width:none;width:min(100vw,calc((100vh - 52px)*${width / height}))}
 .one .slide.now{display:block}
 .one .notes{display:none}
+.one .slide.now{z-index:1}
+.one [data-step].later{visibility:hidden}
+@media (prefers-reduced-motion:no-preference){
+.one .slide.now[data-comes=fade]{animation:fade .35s ease-out}
+.one .slide.now[data-comes=push]{animation:push .35s ease-out}
+.one .slide.now[data-comes=wipe]{animation:wipe .35s linear}
+}
+@keyframes fade{from{opacity:0}}
+@keyframes push{from{transform:translateX(100vw)}}
+@keyframes wipe{from{clip-path:inset(0 0 0 100%)}to{clip-path:inset(0)}}
 .bare.one main{inset:0}
 .bare.one .slide{width:min(100vw,calc(100vh*${width / height}))}
 .bare nav{display:none}
@@ -57,6 +67,7 @@ main{display:block!important;position:static!important;padding:0!important}
 .slide,.one .slide,.speaker .slide,.speaker .slide.now{display:block!important;width:auto!important;max-width:none;margin:0!important;break-after:page;break-inside:avoid}
 .slide svg{width:100vw}
 .notes{display:none}
+[data-step].later{visibility:visible!important}
 .with-notes .notes{display:block;padding:30px;font-size:16px;break-before:page}
 }
 `;

@@ -76,14 +76,15 @@ function told(tools: SvgTools, slide: SceneSlide, boxes: readonly DrawnBox[], le
       lines.push('</g></g>');
     }
   };
-  const item = (at: number, lang: string | undefined, content: string): void => {
+  const item = (at: number, lang: string | undefined, step: number | undefined, content: string): void => {
     closeTo(at);
     if (open.at(-1) === at) lines.push('</g>');
     else {
       open.push(at);
       lines.push('<g role="list">');
     }
-    lines.push(`<g role="listitem"${lang === undefined ? '' : ` lang="${text(lang)}"`}>`, content);
+    const about = [lang === undefined ? '' : ` lang="${text(lang)}"`, step === undefined ? '' : ` data-step="${step}"`];
+    lines.push(`<g role="listitem"${about.join('')}>`, content);
   };
   for (const { box, texts, pictures } of boxes) {
     if (box.kind === 'text')
@@ -94,7 +95,7 @@ function told(tools: SvgTools, slide: SceneSlide, boxes: readonly DrawnBox[], le
         const to = para.part === null ? undefined : slide.leads.get(para.part);
         const goal = to === undefined ? undefined : tools.placeOf(to);
         const content = linked(tools, line.pieces, line.anchor, goal);
-        if (para.style === 'point') return item(para.level, lang, content);
+        if (para.style === 'point') return item(para.level, lang, slide.motion.points ? line.step : undefined, content);
         closeTo(0);
         // Numbers of figures mean nothing without their words.
         const idle = para.part === null && para.style === 'plain';

@@ -87,6 +87,14 @@ describe('a deck as a page', () => {
     expect(without.source).not.toContain('class="open-speaker"');
   });
 
+  test('points say when they come, where they come one by one', async () => {
+    const moving = await written(plain([{ kind: 'motion', motion: { transition: 'push', points: true } }]));
+    const steps = (slide: Element) => [...elementsIn(slide)].flatMap((one) => attribute(one, 'data-step') ?? []);
+    expect(moving.slides.map(steps)[1]).toEqual(['1', '1', '2']);
+    expect(new Set(moving.slides.map((slide) => attribute(slide, 'data-comes')))).toEqual(new Set(['push']));
+    expect((await written(plain([]))).source).not.toContain('data-step="');
+  });
+
   test('one script runs, and nothing comes from outside', async () => {
     const { all, source } = await written(deck);
     const scripts = all.filter((one) => one.tagName === 'script');

@@ -91,7 +91,13 @@ function slideSection(
   const said = notes && slide.notes.length > 0 ? [notesMarkup(slide, words)] : [];
   return element(
     'section',
-    { class: 'slide', id: placeAt(i), 'aria-label': name, tabindex: -1 },
+    {
+      class: 'slide',
+      id: placeAt(i),
+      'aria-label': name,
+      tabindex: -1,
+      'data-comes': slide.motion.transition !== 'none' && slide.motion.transition,
+    },
     slideSvg(tools, slide, parts, level, `s${i + 1}`),
     element('a', { class: 'go', href: `#${placeAt(i)}` }, text(name)),
     ...said,

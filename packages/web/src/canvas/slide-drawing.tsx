@@ -23,6 +23,8 @@ interface Props {
   /** Text that is being written elsewhere, and so not drawn. */
   readonly hidden?: string | undefined;
   readonly actions?: SlideActions | undefined;
+  /** Of points that come one after the other, how many are seen; all where it is null. */
+  readonly upTo?: number | null;
   /** Links can be followed. */
   readonly follow?: boolean;
 }
@@ -161,6 +163,7 @@ export const SlideDrawing = memo(function SlideDrawing({
   chosen,
   hidden,
   actions,
+  upTo = null,
   follow = false,
 }: Props) {
   const { width, height } = drawing?.size ?? SLIDE_POINTS;
@@ -196,7 +199,7 @@ export const SlideDrawing = memo(function SlideDrawing({
         />
       ))}
       {drawing?.texts.map((text, i) =>
-        text.target !== null && text.target === hidden ? null : (
+        (text.target !== null && text.target === hidden) || (upTo !== null && (text.step ?? 0) > upTo) ? null : (
           <Paragraph
             key={i}
             text={text}

@@ -1,4 +1,5 @@
 /** What the speaker's and the audience's window say to each other; the same messages could come from another device. */
+import type { Transition } from '@alvex/core';
 import type { Drawing } from '../worker/protocol.ts';
 import type { Move, Screen } from './talk.ts';
 
@@ -6,6 +7,9 @@ export interface SlideToShow {
   readonly drawing: Drawing;
   readonly number: number;
   readonly label: string;
+  readonly transition: Transition;
+  /** How many of its points are seen; null where all are. */
+  readonly step: number | null;
 }
 export type SpeakerSays =
   /** What is seen, and what is drawn ahead of it. */

@@ -1,6 +1,6 @@
 /** A talk outlives its window being loaded again; it is kept in that window alone, until it is ended. */
 import type { PageKey } from '@alvex/core';
-import type { ShownSlide } from './shown-slides.ts';
+import { talkSlides, type ShownSlide } from './shown-slides.ts';
 import { beginTalk, withSlides, type Talk } from './talk.ts';
 
 interface Kept {
@@ -16,10 +16,10 @@ export const keepTalk = (deck: string, mode: Mode, kept: Kept): void =>
 export const endTalk = (deck: string, mode: Mode): void => sessionStorage.removeItem(nameOf(deck, mode));
 
 export function resumedTalk(deck: string, mode: Mode, slides: readonly ShownSlide[]): Talk {
-  const numbers = slides.map(({ number }) => number);
+  const { numbers, steps } = talkSlides(slides);
   const text = sessionStorage.getItem(nameOf(deck, mode));
-  if (text === null) return beginTalk(numbers);
+  if (text === null) return beginTalk(numbers, steps);
   const { key, talk } = JSON.parse(text) as Kept;
   const at = slides.findIndex((slide) => slide.key === key);
-  return withSlides({ ...beginTalk(numbers), ...talk, typed: '' }, numbers, at < 0 ? talk.at : at);
+  return withSlides({ ...beginTalk(numbers), ...talk, typed: '' }, { numbers, steps }, at < 0 ? talk.at : at);
 }

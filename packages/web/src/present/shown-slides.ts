@@ -1,5 +1,5 @@
 /** The slides of a talk. */
-import type { PageKey } from '@alvex/core';
+import type { PageKey, Transition } from '@alvex/core';
 import type { Pages } from '../worker/protocol.ts';
 
 export interface ShownSlide {
@@ -7,8 +7,29 @@ export interface ShownSlide {
   /** As it stands on the slide, 1 for the first. */
   readonly number: number;
   readonly seconds: number;
+  readonly transition: Transition;
+  /** How many of its points come one after the other. */
+  readonly steps: number;
 }
 
 /** Slides that are presented: all but those that are hidden. */
-export const shownSlides = ({ order, hidden, seconds }: Pages): readonly ShownSlide[] =>
-  order.flatMap((key, i) => (hidden[i] ? [] : [{ key, number: i + 1, seconds: seconds[i] ?? 0 }]));
+export const shownSlides = ({ order, hidden, seconds, transitions, steps }: Pages): readonly ShownSlide[] =>
+  order.flatMap((key, i) =>
+    hidden[i]
+      ? []
+      : [
+          {
+            key,
+            number: i + 1,
+            seconds: seconds[i] ?? 0,
+            transition: transitions[i] ?? 'none',
+            steps: steps[i] ?? 0,
+          },
+        ],
+  );
+
+/** What a talk has to know of them. */
+export const talkSlides = (slides: readonly ShownSlide[]) => ({
+  numbers: slides.map(({ number }) => number),
+  steps: slides.map(({ steps }) => steps),
+});

@@ -1,8 +1,9 @@
 /** What the audience sees: the slide as large as it goes, and nothing else. */
 import { chakra } from '@chakra-ui/react';
-import { useRef } from 'react';
+import { useRef, useState } from 'react';
 import { SlideDrawing } from '../canvas/slide-drawing.tsx';
 import type { SlideToShow } from './channel.ts';
+import './stage.css';
 import type { Move, Screen } from './talk.ts';
 
 const Room = chakra('div', {
@@ -32,10 +33,36 @@ interface Props {
 
 const SWIPE = 40; // pixels
 
+const comes = (animation: string) => ({ '@media (prefers-reduced-motion: no-preference)': { animation } });
+/** How a slide comes over the one before it. */
+const Coming = chakra('div', {
+  base: { position: 'absolute', left: '50%', top: '50%', transform: 'translate(-50%, -50%)' },
+  variants: {
+    comes: {
+      none: {},
+      fade: comes('slide-fade 350ms ease-out'),
+      push: comes('slide-push 350ms ease-out'),
+      wipe: comes('slide-wipe 350ms linear'),
+    },
+  },
+});
+
 export function Stage({ deck, now, next, screen, spot, move }: Props) {
+  const [before, setBefore] = useState<{ readonly now: SlideToShow; readonly left: SlideToShow | null }>({
+    now,
+    left: null,
+  });
+  // The one that was seen stays below the one that comes, until that has come.
+  if (before.now !== now)
+    setBefore({ now, left: before.now.drawing.key === now.drawing.key ? before.left : before.now });
+  const left = now.transition === 'none' ? null : before.left;
   const from = useRef<{ readonly x: number; readonly y: number } | null>(null);
   // Both stand in the page: the next one is drawn, its pictures decoded, before it is seen.
-  const both = [now, ...(next === null || next.drawing.key === now.drawing.key ? [] : [next])];
+  const both = [
+    ...(left === null || left.drawing.key === now.drawing.key ? [] : [left]),
+    now,
+    ...(next === null || [now, left].some((one) => one?.drawing.key === next.drawing.key) ? [] : [next]),
+  ];
   return (
     <Room
       data-screen={screen}
@@ -55,24 +82,30 @@ export function Stage({ deck, now, next, screen, spot, move }: Props) {
       {both.map((slide) => {
         const { width, height } = slide.drawing.size;
         const seen = slide === now && screen === 'slide';
+        const below = slide === left && screen === 'slide';
         return (
-          <div
+          <Coming
             key={slide.drawing.key}
             aria-hidden={!seen}
+            comes={seen ? slide.transition : 'none'}
             style={{
-              position: 'absolute',
-              left: '50%',
-              top: '50%',
-              transform: 'translate(-50%, -50%)',
               width: `min(100vw, calc(100vh * ${width / height}))`,
-              visibility: seen ? 'visible' : 'hidden',
+              visibility: seen || below ? 'visible' : 'hidden',
+              zIndex: seen ? 1 : 0,
             }}
           >
-            <SlideDrawing drawing={slide.drawing} deck={deck} number={slide.number} label={slide.label} follow />
+            <SlideDrawing
+              drawing={slide.drawing}
+              deck={deck}
+              number={slide.number}
+              label={slide.label}
+              upTo={slide.step}
+              follow
+            />
             {seen && spot !== null && (
               <Spot data-spot="" style={{ left: `${spot[0] * 100}%`, top: `${spot[1] * 100}%` }} />
             )}
-          </div>
+          </Coming>
         );
       })}
     </Room>

@@ -19,6 +19,19 @@ describe('moves', () => {
     expect(after([{ move: 'go', to: 3 }]).at).toBe(3);
   });
 
+  test('points come one by one before the next slide does, and go again the same way', () => {
+    const stepped = beginTalk([1, 2, 3], [2, 0, 3]);
+    expect(after([move('next')], stepped)).toMatchObject({ at: 0, step: 1 });
+    expect(after([move('next'), move('next'), move('next')], stepped)).toMatchObject({ at: 1, step: 0 });
+    expect(after([move('next'), move('back')], stepped)).toMatchObject({ at: 0, step: 0 });
+    // Who goes back sees what was seen; who jumps begins with none.
+    expect(after([{ move: 'go', to: 1 }, move('back')], stepped)).toMatchObject({ at: 0, step: 2 });
+    expect(after([move('last')], stepped)).toMatchObject({ at: 2, step: 0 });
+    expect(after([move('last'), ...Array<Move>(9).fill(move('next'))], stepped)).toMatchObject({ at: 2, step: 3 });
+    expect(after([move('next'), move('dark'), move('next')], stepped)).toMatchObject({ step: 1, screen: 'slide' });
+    expect(withSlides({ ...stepped, step: 2 }, { numbers: [1, 2], steps: [1, 0] }, 0).step).toBe(1);
+  });
+
   test('a number and Enter goes to that slide; Enter alone goes on', () => {
     expect(after([...digits('4'), move('enter')])).toMatchObject({ at: 3, typed: '' });
     expect(after([...digits('40'), move('enter')]).at).toBe(4);
@@ -118,8 +131,8 @@ describe('the clock', () => {
 
 test('slides that come and go leave the talk where it is', () => {
   const talk = after([move('next'), move('next')]);
-  expect(withSlides(talk, [1, 2, 3, 4, 5, 6, 7], 4)).toMatchObject({ at: 4, since: talk.since });
-  expect(withSlides(talk, [1], 2).at).toBe(0);
+  expect(withSlides(talk, { numbers: [1, 2, 3, 4, 5, 6, 7] }, 4)).toMatchObject({ at: 4, since: talk.since });
+  expect(withSlides(talk, { numbers: [1] }, 2).at).toBe(0);
 });
 
 test('a number is the one that stands on the slide, though others are hidden', () => {

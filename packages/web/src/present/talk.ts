@@ -8,6 +8,10 @@ export interface Talk {
   readonly at: number;
   /** What stands on each: hidden slides have numbers too. */
   readonly numbers: readonly number[];
+  /** How many points of each come one after the other. */
+  readonly steps: readonly number[];
+  /** How many of this one's are seen. */
+  readonly step: number;
   readonly screen: Screen;
   /** Digits of a slide's number that is being typed. */
   readonly typed: string;
@@ -28,9 +32,12 @@ export type Move =
   | { readonly move: 'digit'; readonly digit: string }
   | { readonly move: 'go'; readonly to: number /* 0.. */ };
 
-export const beginTalk = (numbers: readonly number[]): Talk => ({
+/** @param steps Without, all points of a slide are there at once. */
+export const beginTalk = (numbers: readonly number[], steps: readonly number[] = []): Talk => ({
   at: 0,
   numbers,
+  steps,
+  step: 0,
   screen: 'slide',
   typed: '',
   since: null,
@@ -44,9 +51,16 @@ export function moved(talk: Talk, move: Move, now: number): Talk {
   switch (move.move) {
     case 'next':
       // What covers the slide goes first: nobody skips a slide that they did not see.
-      return talk.screen === 'slide' ? to(talk, talk.at + 1, now) : shown(talk, now);
+      if (talk.screen !== 'slide') return shown(talk, now);
+      return talk.step < stepsAt(talk, talk.at)
+        ? { ...shown(talk, now), step: talk.step + 1 }
+        : to(talk, talk.at + 1, now);
     case 'back':
-      return talk.screen === 'slide' ? to(talk, talk.at - 1, now) : shown(talk, now);
+      if (talk.screen !== 'slide') return shown(talk, now);
+      // Who goes back sees what was seen.
+      return talk.step > 0
+        ? { ...shown(talk, now), step: talk.step - 1 }
+        : to(talk, talk.at - 1, now, stepsAt(talk, talk.at - 1));
     case 'first':
       return to(talk, 0, now);
     case 'last':
@@ -83,10 +97,12 @@ function numbered({ numbers }: Talk, wanted: number): number {
 
 const within = (at: number, numbers: readonly number[]): number => Math.max(0, Math.min(at, numbers.length - 1));
 
-function to(talk: Talk, wanted: number, now: number): Talk {
+const stepsAt = ({ steps }: Talk, at: number): number => steps[at] ?? 0;
+
+function to(talk: Talk, wanted: number, now: number, step = 0): Talk {
   const at = within(wanted, talk.numbers);
   const clear = shown(talk, now);
-  return at === talk.at ? clear : { ...clear, at, slideSince: now, spent: spentBy(clear, now) };
+  return at === talk.at ? clear : { ...clear, at, step, slideSince: now, spent: spentBy(clear, now) };
 }
 
 /** Milliseconds spent on each slide, the one that is seen among them. */
@@ -105,11 +121,14 @@ function stumble(talk: Talk): Talk {
 }
 
 /** Slides may be added and taken out while one speaks: the one that is seen stays. @param at Where it is now. */
-export const withSlides = (talk: Talk, numbers: readonly number[], at: number): Talk => ({
-  ...talk,
-  numbers,
-  at: within(at, numbers),
-});
+export const withSlides = (
+  talk: Talk,
+  { numbers, steps = [] }: Pick<Talk, 'numbers'> & Partial<Pick<Talk, 'steps'>>,
+  at: number,
+): Talk => {
+  const there = within(at, numbers);
+  return { ...talk, numbers, steps, at: there, step: Math.min(talk.step, steps[there] ?? 0) };
+};
 
 const KEYS = new Map<string, Move['move']>(
   Object.entries({

@@ -4,7 +4,7 @@ import { usePage } from '../state/use-page.ts';
 import type { Pages } from '../worker/protocol.ts';
 import { TalkLine, type SlideToShow, type SpeakerSays, type StageSays } from './channel.ts';
 import { keepTalk, resumedTalk, type Mode } from './kept-talk.ts';
-import { shownSlides, type ShownSlide } from './shown-slides.ts';
+import { shownSlides, talkSlides, type ShownSlide } from './shown-slides.ts';
 import { moved, moveOf, withSlides, type Move, type Talk } from './talk.ts';
 
 export function useTalk(deck: string, mode: Mode, pages: Pages) {
@@ -21,11 +21,10 @@ export function useTalk(deck: string, mode: Mode, pages: Pages) {
     const before = placed.current;
     placed.current = slides;
     if (before === slides) return;
-    const numbers = slides.map(({ number }) => number);
     // What was moved to meanwhile counts: the slide is looked up where the talk stands, not where it stood when this began.
     setTalk((now) => {
       const at = slides.findIndex(({ key }) => key === before[now.at]?.key);
-      return withSlides(now, numbers, at < 0 ? now.at : at);
+      return withSlides(now, talkSlides(slides), at < 0 ? now.at : at);
     });
   }, [slides]);
   const here = slides[Math.min(talk.at, slides.length - 1)]!;
@@ -33,7 +32,9 @@ export function useTalk(deck: string, mode: Mode, pages: Pages) {
     if (talk.since !== null) keepTalk(deck, mode, { key: here.key, talk });
   }, [deck, mode, here.key, talk]);
 
-  const now = useSlide(here);
+  const slide = useSlide(here);
+  const step = here.steps > 0 ? talk.step : null;
+  const now = useMemo(() => (slide === null || step === null ? slide : { ...slide, step }), [slide, step]);
   const next = useSlide(slides[talk.at + 1] ?? here);
   useSlide(slides[talk.at + 2] ?? here);
   const said = useMemo<SpeakerSays | null>(
@@ -83,13 +84,21 @@ export function useTalk(deck: string, mode: Mode, pages: Pages) {
   return { talk, slides, here, now, next, move, setSpot, audience };
 }
 
-function useSlide({ key, number }: ShownSlide): SlideToShow | null {
+function useSlide({ key, number, transition, steps }: ShownSlide): SlideToShow | null {
   const { row, drawing } = usePage(key);
   const title = row?.title.runs.map(({ text }) => text).join('') ?? '';
   return useMemo(
     () =>
-      drawing === undefined ? null : { drawing, number, label: `Slide ${number}${title === '' ? '' : `: ${title}`}` },
-    [drawing, number, title],
+      drawing === undefined
+        ? null
+        : {
+            drawing,
+            number,
+            label: `Slide ${number}${title === '' ? '' : `: ${title}`}`,
+            transition,
+            step: steps > 0 ? 0 : null,
+          },
+    [drawing, number, title, transition, steps],
   );
 }
 

@@ -52,6 +52,7 @@ export function Where({
         <span>{section !== null && <RunsText runs={section} />}</span>
         <span role="status">
           slide {talk.at + 1} of {slides.length}
+          {(slides[talk.at]?.steps ?? 0) > 0 && `, point ${talk.step} of ${slides[talk.at]!.steps}`}
           {talk.typed !== '' && `, go to ${talk.typed} …`}
         </span>
       </Box>

@@ -11,6 +11,7 @@ import {
   MAP_LABELS,
   MATTER_LABELS,
   RULED_LABELS,
+  TRANSITION_LABELS,
 } from './labels.ts';
 
 /**
@@ -57,6 +58,11 @@ const SENTENCES: Readonly<Record<SentenceCode, string>> = {
   'level-out': '{n point} moved out',
   map: 'Map: {0}',
   'map-own': 'Map changed by hand',
+  motion: 'Slides come: {0}',
+  'motion-at': '{n slide}: {0}',
+  'motion-at-back': '{n slide}: movement as the deck’s',
+  'motion-at-points': '{n slide}: {0}, points one by one',
+  'motion-points': 'Slides come: {0}, points one by one',
   'matter-off': '{0} left off',
   'matter-on': '{0} added',
   merge: 'A slide put on the one above',
@@ -118,6 +124,7 @@ const LABELS: Readonly<Record<Label['of'], Readonly<Record<string, string>>>> = 
   ruled: RULED_LABELS,
   layout: LAYOUT_LABELS,
   chart: lower(CHART_LABELS),
+  transition: lower(TRANSITION_LABELS),
 };
 const labelText = ({ of, name }: Label): string => LABELS[of][name] ?? name;
 

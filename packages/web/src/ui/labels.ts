@@ -13,6 +13,7 @@ import type {
   FormatName,
   Paper,
   Print,
+  Transition,
 } from '@alvex/core';
 
 export const KIND_LABELS: Readonly<Record<TextKind, string>> = {
@@ -201,6 +202,14 @@ export const FORMAT_LABELS: Readonly<Record<FormatName, string>> = {
   docx: 'Document',
   md: 'Text with headings',
   opml: 'Outline',
+};
+
+/** How a slide comes on a screen. */
+export const TRANSITION_LABELS: Readonly<Record<Transition, string>> = {
+  none: 'At once',
+  fade: 'Fade in',
+  push: 'Push from the side',
+  wipe: 'Wipe from the side',
 };
 
 export const PRINT_LABELS: Readonly<Record<Print, string>> = {

@@ -12,6 +12,7 @@ import {
   PRESET_NAMES,
   presetRecipe,
   secondsOf,
+  stepCount,
   singleEdits,
   timeOf,
   titleFits,
@@ -179,6 +180,7 @@ function convertNow({ edits: made, seq }: ToWorker & { kind: 'edits' }): void {
   if (moved.length > 0) destinations = new Map(deck.destinations.map((destination, i) => [blocks[i]!.id, destination]));
   const changed = changedDocument(converted.document);
   const words = pages.map(wordsOf);
+  const motions = pages.map(({ slide }) => slide.motion ?? converted!.decisions.motion);
   say({
     kind: 'view',
     seq,
@@ -196,6 +198,8 @@ function convertNow({ edits: made, seq }: ToWorker & { kind: 'edits' }): void {
         passages: pages.map((page) => page.passages.length),
         slides: pages.map((page) => page.slide.id),
         hidden: pages.map((page) => page.slide.hidden === true),
+        transitions: motions.map(({ transition }) => transition),
+        steps: motions.map(({ points }, i) => (points ? stepCount(pages[i]!.boxes) : 0)),
       },
       counts: countPages(pages),
       destinations: moved,
@@ -208,6 +212,7 @@ function convertNow({ edits: made, seq }: ToWorker & { kind: 'edits' }): void {
       look: converted.decisions.look,
       template: converted.decisions.template,
       full: converted.decisions.full,
+      motion: converted.decisions.motion,
       prose: converted.decisions.prose,
       speech: converted.decisions.speech,
       branches: converted.decisions.branches,

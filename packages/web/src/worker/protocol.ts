@@ -30,6 +30,8 @@ import type {
   MadeHeadings,
   MapRecipe,
   MatterKind,
+  Motion,
+  Transition,
   Mended,
   Note,
   NotesAdvice,
@@ -82,6 +84,8 @@ export interface Row {
   /** Joins the slide to the one before; null where that is not possible. */
   readonly join: Edit | null;
   readonly hidden: boolean;
+  /** Its own; null where it comes as the deck's slides do. */
+  readonly motion: Motion | null;
   readonly matter: MatterKind | null;
   /** The slide's own rule for too much; null where the deck's holds. */
   readonly full: FullRule | null;
@@ -119,6 +123,9 @@ export interface Pages {
   readonly passages: readonly number[];
   readonly slides: readonly SlideId[];
   readonly hidden: readonly boolean[];
+  /** How each comes, and how many points come one after the other; 0 where all are there at once. */
+  readonly transitions: readonly Transition[];
+  readonly steps: readonly number[];
 }
 
 export interface SeenPages {
@@ -174,6 +181,7 @@ export interface View {
   readonly look: DeckLook;
   readonly template: TemplateUse | null;
   readonly full: FullRule;
+  readonly motion: Motion;
   readonly prose: Prose;
   readonly speech: number | null;
   readonly branches: readonly BranchRule[];

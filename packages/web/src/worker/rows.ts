@@ -98,6 +98,7 @@ export function makeRow({ page, join, removed, pace, rev }: Known, converted: Co
     textPages: textPagesOf(page, converted),
     join,
     hidden: slide.hidden === true,
+    motion: slide.motion ?? null,
     matter: slide.matter ?? null,
     full: slide.full ?? null,
     fixed: slide.layout ?? null,

@@ -16,6 +16,7 @@ import { xmlText } from '../../container/index.ts';
 import { solidFill } from './colors.ts';
 import { footText } from './master-part.ts';
 import { pictureXml } from './picture.ts';
+import { motionXml } from './motion.ts';
 import { placeholder } from './placeholders.ts';
 import { figureGroup, isFigurePart } from './figure.ts';
 import { freeText } from './shapes.ts';
@@ -37,7 +38,14 @@ export function slidePart(slide: SceneSlide, context: SlideContext): string {
   const next = (): number => id++;
   const parts = slide.boxes.filter(isFigurePart);
   const placed = slide.boxes.filter((box) => !isFigurePart(box));
-  const shapes = placed.map((box) => boxXml(box, slide, next(), context)).join('');
+  const numbers = new Map<Box, number>();
+  const shapes = placed
+    .map((box) => {
+      const number = next();
+      numbers.set(box, number);
+      return boxXml(box, slide, number, context);
+    })
+    .join('');
   const figure = parts.length === 0 ? '' : figureGroup(parts, slide.layout, next, context);
   const foot = slide.layout.frames
     .filter(({ role }) => isFoot(role))
@@ -47,7 +55,7 @@ export function slidePart(slide: SceneSlide, context: SlideContext): string {
   // Colours of its own: the ground is said again, so that it is taken from them.
   const ground =
     slide.colors === null ? '' : `<p:bg><p:bgPr>${solidFill(slide.layout.ground)}<a:effectLst/></p:bgPr></p:bg>`;
-  return `${XML}<p:sld ${NS}${shown}><p:cSld>${ground}${tree(shapes + figure + foot)}</p:cSld><p:clrMapOvr><a:masterClrMapping/></p:clrMapOvr></p:sld>`;
+  return `${XML}<p:sld ${NS}${shown}><p:cSld>${ground}${tree(shapes + figure + foot)}</p:cSld><p:clrMapOvr><a:masterClrMapping/></p:clrMapOvr>${motionXml(slide, numbers)}</p:sld>`;
 }
 
 function boxXml(box: Box, slide: SceneSlide, id: number, context: SlideContext): string {

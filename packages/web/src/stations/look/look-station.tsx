@@ -6,6 +6,7 @@ import { Action, Notice } from '../../ui/recipes.tsx';
 import { ColorsShelf } from './colors-shelf.tsx';
 import { FootShelf } from './foot-shelf.tsx';
 import { LayoutsShelf } from './layouts-shelf.tsx';
+import { MovementShelf } from './movement-shelf.tsx';
 import { TemplateShelf } from './template-shelf.tsx';
 import { ThemesShelf } from './themes-shelf.tsx';
 import { TypeShelf } from './type-shelf.tsx';
@@ -18,6 +19,7 @@ const SHELVES = [
   ['type', 'Type', TypeShelf],
   ['foot', 'Foot and logo', FootShelf],
   ['layouts', 'Layouts', LayoutsShelf],
+  ['movement', 'Movement', MovementShelf],
   ['template', 'Template', TemplateShelf],
 ] as const;
 

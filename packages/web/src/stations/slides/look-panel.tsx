@@ -9,6 +9,7 @@ import { useAnswer } from '../../state/use-answer.ts';
 import { LAYOUT_LABELS, REASON_LABELS } from '../../ui/labels.ts';
 import { Action, Small } from '../../ui/recipes.tsx';
 import type { LayoutOffer, Row } from '../../worker/protocol.ts';
+import { MotionFields } from '../shared/motion-fields.tsx';
 import { useChosen } from './chosen.ts';
 import { ChartPanel } from './chart-panel.tsx';
 import { IconPanel } from './icon-panel.tsx';
@@ -56,6 +57,7 @@ export function LookPanel({ row, close }: { readonly row: Row; readonly close: (
       ))}
       {row.kind !== 'section' && row.matter !== 'agenda' && <PlacePicture row={row} />}
       <Colors row={row} />
+      <Movement row={row} />
       <Box>
         <Action size="small" look="quiet" onClick={close}>
           Close
@@ -114,6 +116,31 @@ const Why = ({ offer }: { readonly offer: LayoutOffer }) => (
     {offer.pages > 1 && `; ${offer.pages} slides`}
   </chakra.span>
 );
+
+/** How this slide alone comes. */
+function Movement({ row }: { readonly row: Row }) {
+  const deck = useDeck((state) => state.view?.motion);
+  if (deck === undefined) return null;
+  const motion = row.motion ?? deck;
+  const slides = [row.slide];
+  return (
+    <PanelPart head="Movement of this slide">
+      <Box display="grid" gap="6px">
+        <MotionFields
+          motion={motion}
+          set={(change) => edit({ kind: 'motionAt', slides, motion: { ...motion, ...change } })}
+        />
+        {row.motion !== null && (
+          <Box>
+            <Action size="small" look="quiet" onClick={() => edit({ kind: 'motionAt', slides, motion: null })}>
+              as the deck
+            </Action>
+          </Box>
+        )}
+      </Box>
+    </PanelPart>
+  );
+}
 
 /** Colours of this slide alone. */
 function Colors({ row }: { readonly row: Row }) {

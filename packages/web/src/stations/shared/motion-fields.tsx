@@ -1,0 +1,42 @@
+/** Chooses how slides come, and whether their points come one by one. */
+import { chakra } from '@chakra-ui/react';
+import { TRANSITIONS, type Motion } from '@alvex/core';
+import { TRANSITION_LABELS } from '../../ui/labels.ts';
+import { Action } from '../../ui/recipes.tsx';
+
+const Field = chakra('fieldset', {
+  base: { border: 0, p: 0, m: 0, minW: 0, display: 'flex', gap: '6px', flexWrap: 'wrap' },
+});
+
+export function MotionFields({
+  motion,
+  set,
+}: {
+  readonly motion: Motion;
+  readonly set: (change: Partial<Motion>) => void;
+}) {
+  return (
+    <>
+      <Field>
+        <chakra.legend fontSize="sm" color="soft" mb="5px">
+          A slide comes
+        </chakra.legend>
+        {TRANSITIONS.map((one) => (
+          <Action
+            key={one}
+            size="small"
+            look={motion.transition === one ? 'chosen' : 'plain'}
+            aria-pressed={motion.transition === one}
+            onClick={() => set({ transition: one })}
+          >
+            {TRANSITION_LABELS[one]}
+          </Action>
+        ))}
+      </Field>
+      <chakra.label display="flex" gap="8px" alignItems="flex-start" fontSize="sm" cursor="pointer">
+        <input type="checkbox" checked={motion.points} onChange={(event) => set({ points: event.target.checked })} />
+        Points come one by one, each with what stands below it
+      </chakra.label>
+    </>
+  );
+}
