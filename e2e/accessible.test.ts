@@ -56,7 +56,7 @@ for (const [scheme, rules] of [
       await expect(page.getByText(text).first()).toBeVisible();
       await look(path);
     }
-    for (const shelf of ['themes', 'colours', 'type', 'foot', 'layouts', 'template']) {
+    for (const shelf of ['themes', 'colours', 'type', 'foot', 'layouts', 'movement', 'template']) {
       await page.goto(`${deck}/look?shelf=${shelf}`);
       await expect(page.getByRole('heading', { level: 1 }).first()).toBeVisible();
       await look(shelf);

@@ -193,3 +193,27 @@ test('a very long deck says that it is one to be read, and becomes a talk by a c
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByTestId('slide-count')).toHaveText('81 slides');
 });
+
+test('a presentation is read as a document: the same outline again, and nothing lost', async ({ page, alvex }) => {
+  const source =
+    '# Tides\n\n## Gates\n\n- North\n  - seized\n- South\n\nSay it slowly.\n\n## Costs\n\n| Work | Sum |\n|---|---|\n| Gates | much |\n';
+  await bringIn(page, alvex, { name: 'tides.md', content: source });
+  await station(page, 'Hand over').click();
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Download PPTX' }).click(),
+  ]);
+  await bringIn(page, alvex, { name: 'tides.pptx', content: readFileSync(await download.path()) });
+  await expect(page.getByTestId('slide-count')).toHaveText('3 slides');
+  await expect(drawn(page, 2).filter({ hasText: 'seized' })).toBeVisible();
+  await expect(slide(page, 2).getByLabel('Write speaker notes')).toContainText('Say it slowly.');
+  await station(page, 'Document').click();
+  await expect(page.getByRole('main')).toContainText('Costs');
+  await station(page, 'Check').click();
+  await page.getByRole('link', { name: 'Every word' }).click();
+  await expect(page.getByTestId('ledger-sum')).toContainText('Nothing is lost.');
+  // What is no presentation says so, and nothing is made of it.
+  await page.goto(alvex.address);
+  await page.getByLabel('Document').setInputFiles({ name: 'x.pptx', mimeType: 'x', buffer: Buffer.from('no archive') });
+  await expect(page.getByText('its content is not')).toBeVisible();
+});

@@ -184,3 +184,37 @@ test('one screen is enough, and notes can be read from further away', async ({ p
   await expect(notes).toBeVisible();
   await expect(position(page)).toHaveText(/^slide 3 of/);
 });
+
+test('points come one by one where that is wanted, and slides move in; not for those who ask for less motion', async ({
+  page,
+  alvex,
+}) => {
+  await bringIn(page, alvex, {
+    name: 'mill.md',
+    content: '# Gates\n\n- North\n  - seized\n- South\n\n# Wheel\n\n- Oak\n',
+  });
+  await page.getByRole('link', { name: 'Look', exact: true }).click();
+  await page.getByRole('button', { name: 'Movement' }).click();
+  await page.getByRole('button', { name: 'Fade in' }).click();
+  await page.getByLabel('Points come one by one').check();
+  await expect(page.getByText('1 slide with points that come one by one')).toBeVisible();
+  const audience = await present(page);
+  const point = (text: string) => seen(audience).getByText(text, { exact: true });
+  await expect(point('Gates')).toBeVisible();
+  await expect(point('North')).toHaveCount(0);
+  await page.keyboard.press('ArrowRight');
+  await expect(point('seized')).toBeVisible();
+  await expect(point('South')).toHaveCount(0);
+  await expect(position(page)).toContainText('point 1 of 2');
+  await audience.keyboard.press('ArrowRight');
+  await expect(point('South')).toBeVisible();
+  const animations = (): Promise<readonly string[]> =>
+    audience.evaluate(() => [...document.querySelectorAll('*')].map((one) => getComputedStyle(one).animationName));
+  await page.keyboard.press('ArrowRight');
+  await expect(seen(audience)).toHaveAccessibleName('Slide 2: Wheel');
+  expect(await animations()).toContain('slide-fade');
+  await page.keyboard.press('ArrowLeft');
+  await expect(point('South')).toBeVisible();
+  await audience.emulateMedia({ reducedMotion: 'reduce' });
+  expect(await animations()).not.toContain('slide-fade');
+});
