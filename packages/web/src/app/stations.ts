@@ -46,7 +46,7 @@ export const STATIONS: readonly StationEntry[] = [
   {
     path: 'look',
     label: 'Look',
-    purpose: 'Choose theme, colours, type, layouts, or your organisation’s template.',
+    purpose: 'Choose theme, colours, type, layouts, movement, or your organisation’s template.',
     load: async () => (await import('../stations/look/look-station.tsx')).LookStation,
   },
   {
@@ -60,7 +60,7 @@ export const STATIONS: readonly StationEntry[] = [
   {
     path: 'hand-over',
     label: 'Hand over',
-    purpose: 'Save it as a presentation, as pages, pictures or text, or all of it as one file.',
+    purpose: 'Save it as a presentation, as pages, a web page, pictures, a handout or text, or all of it as one file.',
     load: async () => (await import('../stations/hand-over/hand-over-station.tsx')).HandOverStation,
   },
 ];

@@ -1,6 +1,5 @@
 /** How slides come on a screen, and whether points come one after the other: for all slides together. */
 import { Box } from '@chakra-ui/react';
-import type { Motion } from '@alvex/core';
 import { useDeck } from '../../state/deck-store.ts';
 import { edit } from '../../state/log-store.ts';
 import { count } from '../../ui/format.ts';
@@ -11,7 +10,6 @@ import type { ShelfProps } from '../shared/own-slides.tsx';
 export function MovementShelf({ pages }: ShelfProps) {
   const motion = useDeck((state) => state.view?.motion);
   if (motion === undefined) return null;
-  const set = (change: Partial<Motion>) => edit({ kind: 'motion', motion: { ...motion, ...change } });
   const stepped = pages.steps.filter((steps) => steps > 0).length;
   return (
     <Box maxW="640px" display="grid" gap="14px">
@@ -20,7 +18,7 @@ export function MovementShelf({ pages }: ShelfProps) {
         As you present, in the web page and in the presentation file. Nothing moves unless you want it, and nothing
         moves for those whose system asks for less motion. One slide may do otherwise: in Slides, at its Look.
       </Small>
-      <MotionFields motion={motion} set={set} />
+      <MotionFields motion={motion} choose={(chosen) => edit({ kind: 'motion', motion: chosen })} />
       <Small role="status">
         {motion.points
           ? `${count(stepped, 'slide')} with points that come one by one; each key press brings the next.`

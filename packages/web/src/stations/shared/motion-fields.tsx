@@ -1,5 +1,6 @@
 /** Chooses how slides come, and whether their points come one by one. */
 import { chakra } from '@chakra-ui/react';
+import { useState } from 'react';
 import { TRANSITIONS, type Motion } from '@alvex/core';
 import { TRANSITION_LABELS } from '../../ui/labels.ts';
 import { Action } from '../../ui/recipes.tsx';
@@ -10,11 +11,23 @@ const Field = chakra('fieldset', {
 
 export function MotionFields({
   motion,
-  set,
+  choose,
 }: {
   readonly motion: Motion;
-  readonly set: (change: Partial<Motion>) => void;
+  readonly choose: (motion: Motion) => void;
 }) {
+  // What was chosen shows at once: a second choice builds on it before the deck has answered.
+  const [seen, setSeen] = useState(motion);
+  const [own, setOwn] = useState(motion);
+  if (seen.transition !== motion.transition || seen.points !== motion.points) {
+    setSeen(motion);
+    setOwn(motion);
+  }
+  const set = (change: Partial<Motion>) => {
+    const next = { ...own, ...change };
+    setOwn(next);
+    choose(next);
+  };
   return (
     <>
       <Field>
@@ -25,8 +38,8 @@ export function MotionFields({
           <Action
             key={one}
             size="small"
-            look={motion.transition === one ? 'chosen' : 'plain'}
-            aria-pressed={motion.transition === one}
+            look={own.transition === one ? 'chosen' : 'plain'}
+            aria-pressed={own.transition === one}
             onClick={() => set({ transition: one })}
           >
             {TRANSITION_LABELS[one]}
@@ -34,7 +47,7 @@ export function MotionFields({
         ))}
       </Field>
       <chakra.label display="flex" gap="8px" alignItems="flex-start" fontSize="sm" cursor="pointer">
-        <input type="checkbox" checked={motion.points} onChange={(event) => set({ points: event.target.checked })} />
+        <input type="checkbox" checked={own.points} onChange={(event) => set({ points: event.target.checked })} />
         Points come one by one, each with what stands below it
       </chakra.label>
     </>

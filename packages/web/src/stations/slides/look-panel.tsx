@@ -126,10 +126,7 @@ function Movement({ row }: { readonly row: Row }) {
   return (
     <PanelPart head="Movement of this slide">
       <Box display="grid" gap="6px">
-        <MotionFields
-          motion={motion}
-          set={(change) => edit({ kind: 'motionAt', slides, motion: { ...motion, ...change } })}
-        />
+        <MotionFields motion={motion} choose={(chosen) => edit({ kind: 'motionAt', slides, motion: chosen })} />
         {row.motion !== null && (
           <Box>
             <Action size="small" look="quiet" onClick={() => edit({ kind: 'motionAt', slides, motion: null })}>
