@@ -87,6 +87,7 @@ if (wanted('readers'))
   for (const [format, what, floorName] of [
     ['html', '1 MB of HTML', 'parse5’s own parse'],
     ['odt', 'ODT of 5 MB of XML', 'unzip and SAX'],
+    ['pptx', 'PPTX of 500 slides', 'unzip and SAX'],
     ['rtf', '5 MB of RTF', 'its tokens'],
     ['text', '5 MB of plain text', 'its lines'],
     ['opml', '1 MB of OPML', 'SAX'],

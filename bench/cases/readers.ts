@@ -3,7 +3,7 @@ import { strToU8, unzipSync, zipSync } from 'fflate';
 import MarkdownIt from 'markdown-it';
 import { parse } from 'parse5';
 import { SaxesParser } from 'saxes';
-import { readDocument, type DocumentType } from '../../packages/core/src/index.ts';
+import { convert, openDocument, readDocument, writeDeck, type DocumentType } from '../../packages/core/src/index.ts';
 import { rtfTokens } from '../../packages/core/src/readers/rtf/tokens.ts';
 import { odf } from '../../packages/core/src/test/odt.ts';
 import { best, sentence, tell } from '../measure.ts';
@@ -45,6 +45,25 @@ const cases: Readonly<
       'content.xml': strToU8(content),
     });
     return Promise.resolve([bytes, 'odt', (all) => sax(new TextDecoder().decode(unzipSync(all)['content.xml']))]);
+  },
+  pptx: () => {
+    const lines = Array.from(
+      { length: 500 },
+      (_, i) =>
+        `# ${sentence(i, 5)}\n\n- ${sentence(i, 8)}\n- ${sentence(i + 1, 8)}\n  - ${sentence(i + 2, 6)}\n\n${sentence(i, 60)}\n\n`,
+    );
+    return openDocument(strToU8(lines.join('')), 'markdown').then(({ document }) => {
+      const bytes = writeDeck('pptx', convert(document, []), []);
+      // What holds its words: slides and notes.
+      return [
+        bytes,
+        'pptx',
+        (all: Uint8Array) => {
+          for (const [name, part] of Object.entries(unzipSync(all)))
+            if (/^ppt\/(slides|notesSlides)\/.*\.xml/.test(name)) sax(new TextDecoder().decode(part));
+        },
+      ] as const;
+    });
   },
   rtf: () => {
     const body = filled(

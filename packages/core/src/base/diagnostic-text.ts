@@ -21,6 +21,7 @@ export const DIAGNOSTIC_TEXTS = {
   'table-flattened': 'A table within a table was brought in as lines of text.',
   'file-cut': 'The file ends too early; what stands after its last paragraph is missing.',
   'page-not-read': 'Page {page} could not be read: {reason}',
+  'part-not-read': 'A part of the file could not be read, and what it holds is missing: {name}.',
   'slide-missing': 'Slide {page} is listed and not in the file.',
   'characters-dropped': 'Characters that no document may hold were left out.',
   'symbol-dropped': 'A character of a symbol font was left out.',

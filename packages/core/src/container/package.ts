@@ -82,12 +82,18 @@ function resolve(folder: string, target: string): string {
   return segments.join('/');
 }
 
+/** Content types of main parts; files with macros have types of their own. */
+const MAIN_TYPES = {
+  wordprocessingml: /wordprocessingml|ms-word\./,
+  presentationml: /presentationml|ms-powerpoint\./,
+} as const;
+
 /**
  * The name of the main part.
- * @param kind Of markup: `wordprocessingml`, `presentationml`.
+ * @param kind Of markup.
  * @throws ReadError `wrong-type` when the package holds something else, `part-missing` when it holds nothing.
  */
-export function mainPart(zip: ZipReader, kind: string): string {
+export function mainPart(zip: ZipReader, kind: keyof typeof MAIN_TYPES): string {
   if (!zip.has('[Content_Types].xml')) throw new ReadError('wrong-type');
   const types = new Map<string, string>();
   readXmlPart(zip, '[Content_Types].xml', {
@@ -99,7 +105,7 @@ export function mainPart(zip: ZipReader, kind: string): string {
   for (const { type, target } of readRelationships(zip, '').values()) {
     if (type !== 'officeDocument') continue;
     const contentType = types.get(target.toLowerCase());
-    if (contentType !== undefined && !contentType.includes(kind))
+    if (contentType !== undefined && !MAIN_TYPES[kind].test(contentType))
       throw new ReadError(otherKind(contentType), { part: target });
     if (!zip.has(target)) throw new ReadError('part-missing', { part: target });
     return target;

@@ -484,4 +484,10 @@ test('a picture that unpacks to too much is left out and told; a presentation is
   expect(() => readDocx(zipSync({ ...parts, '[Content_Types].xml': strToU8(types) }))).toThrow(
     expect.objectContaining({ code: 'wrong-type' }),
   );
+  // One with macros is a document all the same.
+  const macros = strFromU8(parts['[Content_Types].xml']!).replaceAll(
+    'vnd.openxmlformats-officedocument.wordprocessingml.document',
+    'vnd.ms-word.document.macroEnabled',
+  );
+  expect(() => readDocx(zipSync({ ...parts, '[Content_Types].xml': strToU8(macros) }))).not.toThrow();
 });

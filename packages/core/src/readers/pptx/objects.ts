@@ -1,10 +1,10 @@
 /** What a slide holds besides text (ECMA-376-1 §19.3.1.21, §19.3.1.37): pictures, tables, charts, diagrams, embedded objects. */
-import { nodeAt, nodesNamed, nodesWithin, readXmlTree, type XmlNode } from '../../container/index.ts';
+import { nodeAt, nodesNamed, nodesWithin, type XmlNode } from '../../container/index.ts';
 import { chartDrafts } from '../chart-drafts.ts';
 import { readChart } from '../ooxml-chart.ts';
 import type { Draft } from '../read-result.ts';
 import { TableDraft } from '../table-draft.ts';
-import type { SlideContext } from './context.ts';
+import { treeOrTold, type SlideContext } from './context.ts';
 import { shapeText } from './paragraphs.ts';
 
 /** What a shape is called and described as (§20.1.2.2.8). */
@@ -63,7 +63,8 @@ export function frameDrafts(frame: XmlNode, context: SlideContext): readonly Dra
   const diagram = nodeAt(data, 'dgm:relIds');
   if (diagram !== undefined) {
     const part = target(diagram.attributes['r:dm']);
-    const items = part === undefined ? [] : diagramItems(readXmlTree(context.zip, part), context);
+    const model = part === undefined ? undefined : treeOrTold(context.zip, part, context.report, context.place);
+    const items = model === undefined ? [] : diagramItems(model, context);
     return items.length > 0 ? items : lost('diagram-not-read', 'Diagram');
   }
   // What an embedded object looks like.

@@ -1,11 +1,13 @@
 /** Presentations as documents: of the shapes that the standard has, and of files that others write. */
 import { expect, test } from '@jest/globals';
+import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
 import pptxgen from 'pptxgenjs';
 import { ReadError } from '../../base/index.ts';
 import { shortBlock } from '../../test/short-block.ts';
 import { png } from '../../test/docx.ts';
 import { at } from '../../test/foreign-templates.ts';
 import { ap, body, frame, pptx, sp, title, type RawPptx, type RawSlide } from '../../test/pptx.ts';
+import { detectType } from '../detect-type.ts';
 import { readPptx } from './read-pptx.ts';
 
 const read = (...slides: readonly RawSlide[]) => readPptx(pptx({ slides })).document;
@@ -289,6 +291,40 @@ test('a slide that is not in the file is told; no slides at all is no document',
   expect(readPptx(bytes).document.diagnostics).toEqual([]);
   expect(() => readPptx(pptx({ slides: [] }))).toThrow(ReadError);
   expect(() => readPptx(pptx({ slides: [] }))).toThrow(expect.objectContaining({ code: 'no-slides' }));
+});
+
+test('a damaged slide, its notes or its layout is told, and all others are read', () => {
+  const slide = (text: string): RawSlide => ({ shapes: title(text), notes: notes(ap(`Said of ${text}.`)) });
+  const slides = [COVER, slide('A'), slide('B'), slide('C')];
+  const broken = readPptx(
+    pptx({
+      slides,
+      files: {
+        'ppt/slides/slide1.xml': '<p:sld',
+        'ppt/notesSlides/notes2.xml': 'no markup',
+        'ppt/slideLayouts/secHead.xml': '<a><b></a>',
+      },
+    }),
+  ).document;
+  expect(lines(broken)).toEqual(['title Tides', 'subtitle Spring', 'h1 B', 'h1 C', 'p Said of C.']);
+  expect(broken.diagnostics.filter(({ code }) => code === 'part-not-read').map(({ params }) => params['name'])).toEqual(
+    ['ppt/slides/slide1.xml', 'ppt/notesSlides/notes2.xml'],
+  );
+});
+
+test('with macros or as a show it is read all the same', () => {
+  const bytes = pptx({ slides: [COVER, { shapes: title('A') }] });
+  for (const type of [
+    'vnd.ms-powerpoint.presentation.macroEnabled',
+    'vnd.openxmlformats-officedocument.presentationml.slideshow',
+  ]) {
+    const parts = unzipSync(bytes);
+    const types = strFromU8(parts['[Content_Types].xml']!);
+    const other = types.replace('vnd.openxmlformats-officedocument.presentationml.presentation', type);
+    const file = zipSync({ ...parts, '[Content_Types].xml': strToU8(other) });
+    expect(detectType(file, 'x.pptm')).toBe('pptx');
+    expect(lines(readPptx(file).document)).toContain('h1 A');
+  }
 });
 
 test('what another library writes', async () => {

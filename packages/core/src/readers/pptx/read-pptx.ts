@@ -1,5 +1,5 @@
 /** Reads PPTX (ECMA-376-1 §19, ISO/IEC 29500 transitional and strict) as a headed document: bytes to document. */
-import { getOrMake, LIMITS, ReadError, Report } from '../../base/index.ts';
+import { getOrMake, LIMITS, ReadError, Report, type SourcePlace } from '../../base/index.ts';
 import {
   mainPart,
   nodeAt,
@@ -19,7 +19,7 @@ import { PictureStore } from '../picture-store.ts';
 import { BlockList, readResult, type ReadOptions, type ReadResult } from '../read-result.ts';
 import { slideDrafts } from '../slides/slide-drafts.ts';
 import type { ReadSlide } from '../slides/read-slide.ts';
-import type { PptxContext, SlideContext } from './context.ts';
+import { treeOrTold, type PptxContext, type SlideContext } from './context.ts';
 import { plainText } from './paragraphs.ts';
 import { heldIn, notesDrafts, slidePieces, type Origin } from './slide-reader.ts';
 import { pptxText } from './source-text.ts';
@@ -54,8 +54,10 @@ export function readPptx(bytes: Uint8Array, options: ReadOptions = {}): ReadResu
     options.progress?.(i / listed.length);
     const rel = relationships.get(attributes['r:id'] ?? '');
     if (attributes.id !== undefined) placeOf.set(attributes.id, slides.length);
-    if (rel === undefined || rel.external || !zip.has(rel.target)) report.add('slide-missing', { page: i + 1 });
-    else slides.push(reader.read(rel.target, i + 1));
+    const slide =
+      rel === undefined || rel.external || !zip.has(rel.target) ? undefined : reader.read(rel.target, i + 1);
+    if (slide !== undefined) slides.push(slide);
+    else if (rel === undefined || !zip.has(rel.target)) report.add('slide-missing', { page: i + 1 });
   });
   const aspect = context.width / context.height;
   const { drafts, slidesAt } = slideDrafts({ slides, sections: sectionsIn(root, placeOf), aspect }, report);
@@ -86,14 +88,17 @@ class SlidesReader {
     this.#context = context;
   }
 
-  read(part: string, page: number): ReadSlide {
-    const { zip } = this.#context;
+  /** @returns undefined for a slide that cannot be read; the report says so. */
+  read(part: string, page: number): ReadSlide | undefined {
+    const { zip, report } = this.#context;
     const place = { part, page };
     const relationships = readRelationships(zip, part);
     const context: SlideContext = { ...this.#context, part, relationships, place };
-    const root = readXmlTree(zip, part);
+    const root = treeOrTold(zip, part, report, place);
+    if (root === undefined) return undefined;
     const { origin, type } = this.#originOf(relatedPart(zip, relationships, 'slideLayout'));
     const notes = relatedPart(zip, relationships, 'notesSlide');
+    const said = notes === undefined ? undefined : treeOrTold(zip, notes, report, { part: notes, page });
     const pieces = slidePieces(root, origin, context);
     return {
       place,
@@ -101,24 +106,24 @@ class SlidesReader {
       hidden: ['0', 'false'].includes(root.attributes.show ?? '1'),
       pieces,
       notes:
-        notes === undefined
+        notes === undefined || said === undefined
           ? []
-          : notesDrafts(readXmlTree(zip, notes), {
+          : notesDrafts(said, {
               ...context,
               part: notes,
               relationships: readRelationships(zip, notes),
               place: { part: notes, page },
             }),
-      remark: commentsOf(zip, relationships),
+      remark: commentsOf(zip, relationships, report, place),
     };
   }
 
   #originOf(layout: string | undefined) {
     return getOrMake(this.#origins, layout ?? '', () => {
-      const { zip } = this.#context;
-      const tree = layout === undefined ? undefined : readXmlTree(zip, layout);
+      const { zip, report } = this.#context;
+      const tree = layout === undefined ? undefined : treeOrTold(zip, layout, report, { part: layout });
       const master = layout === undefined ? undefined : relatedPart(zip, readRelationships(zip, layout), 'slideMaster');
-      const above = master === undefined ? undefined : readXmlTree(zip, master);
+      const above = master === undefined ? undefined : treeOrTold(zip, master, report, { part: master });
       const origin = { layout: heldIn(tree), master: heldIn(above), styles: nodeAt(above, 'p:txStyles') };
       return { origin, type: tree?.attributes.type };
     });
@@ -126,10 +131,15 @@ class SlidesReader {
 }
 
 /** Comments of the standard (§19.4.4) and of the later extension, with their replies. */
-function commentsOf(zip: ZipReader, relationships: Relationships): string | undefined {
+function commentsOf(
+  zip: ZipReader,
+  relationships: Relationships,
+  report: Report,
+  place: SourcePlace,
+): string | undefined {
   const part = relatedPart(zip, relationships, 'comments');
-  if (part === undefined) return undefined;
-  const root = readXmlTree(zip, part);
+  const root = part === undefined ? undefined : treeOrTold(zip, part, report, place);
+  if (root === undefined) return undefined;
   const texts = [
     ...nodesWithin(root, 'p:text').map(plainText),
     ...nodesWithin(root, 'p188:txBody').map((body) => nodesWithin(body, 'a:t').map(plainText).join('')),

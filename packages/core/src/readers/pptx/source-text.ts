@@ -1,6 +1,6 @@
 /** The text that the slides of a PPTX hold, with their notes and diagrams. */
-import { decodeText } from '../../base/index.ts';
-import { mainPart, openZip, readRelationships } from '../../container/index.ts';
+import { decodeText, ReadError } from '../../base/index.ts';
+import { mainPart, openZip, readRelationships, type ZipReader } from '../../container/index.ts';
 import { prefixOf, xmlText } from '../xml-source.ts';
 
 const DRAWING =
@@ -21,7 +21,7 @@ export function pptxText(bytes: Uint8Array, take: (piece: string) => void): void
     for (const rel of readRelationships(zip, target).values())
       if ((rel.type === 'notesSlide' || rel.type === 'diagramData') && zip.has(rel.target)) parts.push(rel.target);
     for (const part of parts) {
-      const xml = decodeText(zip.read(part));
+      const xml = textOf(zip, part);
       const [a, m, mc] = [prefixOf(xml, DRAWING, 'a'), prefixOf(xml, MATH, 'm'), prefixOf(xml, COMPATIBILITY, 'mc')];
       const rule = {
         text: new Set([`${a}t`, `${m}t`]),
@@ -31,5 +31,15 @@ export function pptxText(bytes: Uint8Array, take: (piece: string) => void): void
       };
       for (const piece of xmlText(xml, rule)) take(piece);
     }
+  }
+}
+
+/** A part that cannot be unpacked was told by the reader. */
+function textOf(zip: ZipReader, part: string): string {
+  try {
+    return decodeText(zip.read(part));
+  } catch (error) {
+    if (error instanceof ReadError) return '';
+    throw error;
   }
 }
