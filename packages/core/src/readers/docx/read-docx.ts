@@ -18,7 +18,7 @@ import { docxText } from './source-text.ts';
 import { FlowReader } from './flow-reader.ts';
 import { Numbering } from './numbering.ts';
 import { Styles } from './styles.ts';
-import { PROPERTY_NAMES, propertyHandler, type FileProperties, type GatheredProperties } from '../file-properties.ts';
+import { packageProperties } from '../package-properties.ts';
 
 /** @throws ReadError when the package cannot be used; what is merely missing in it is reported. */
 export function readDocx(bytes: Uint8Array, options: ReadOptions = {}): ReadResult {
@@ -49,7 +49,7 @@ export function readDocx(bytes: Uint8Array, options: ReadOptions = {}): ReadResu
   reader.finish();
   code.flush();
   reportHeaders(zip, relationships, report);
-  const properties = { language: context.styles.usual ?? null, ...readProperties(zip) };
+  const properties = { language: context.styles.usual ?? null, ...packageProperties(zip) };
   return readResult(list, context.pictures.pictures, report, properties, (take) => docxText(bytes, take));
 }
 
@@ -126,11 +126,3 @@ function reportHeaders(zip: ZipReader, relationships: Relationships, report: Rep
     if (text.trim() !== '') report.add(type === 'header' ? 'header-left' : 'footer-left', { part: target }, { text });
   }
 }
-
-function readProperties(zip: ZipReader): FileProperties {
-  const rel = relatedPart(zip, readRelationships(zip, ''), 'core-properties');
-  const found: GatheredProperties = {};
-  if (rel !== undefined) readXmlPart(zip, rel, propertyHandler(found, DOCX_NAMES));
-  return found;
-}
-const DOCX_NAMES = { ...PROPERTY_NAMES, 'dc:creator': 'author' } as const;

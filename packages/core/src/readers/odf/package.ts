@@ -1,7 +1,8 @@
 /** Opens a package of OpenDocument (OASIS ODF 1.3 part 2): its styles and what it says of itself. */
 import { ReadError } from '../../base/index.ts';
-import { readXmlPart, ZipReader } from '../../container/index.ts';
+import { readXmlPart, ZipReader, type XmlHandler } from '../../container/index.ts';
 import { PROPERTY_NAMES, propertyHandler, type FileProperties, type GatheredProperties } from '../file-properties.ts';
+import type { ReadOptions } from '../read-result.ts';
 import { Styles } from './styles.ts';
 
 export const CONTENT = 'content.xml';
@@ -12,6 +13,36 @@ export function openOdf(bytes: Uint8Array): ZipReader {
   if (isEncrypted(zip)) throw new ReadError('encrypted');
   if (!zip.has(CONTENT)) throw new ReadError('part-missing', { part: CONTENT });
   return zip;
+}
+
+/** Reads the content: its own styles first, then its body by `reader`. */
+export function readContent(
+  zip: ZipReader,
+  styles: Styles,
+  reader: Required<XmlHandler>,
+  { progress }: ReadOptions,
+): void {
+  const automatic = styles.handler();
+  let inBody = false;
+  const size = Math.max(1, zip.packedSize(CONTENT));
+  readXmlPart(
+    zip,
+    CONTENT,
+    {
+      open(name, a) {
+        if (name === 'office:body') inBody = true;
+        (inBody ? reader : automatic).open(name, a);
+      },
+      close(name) {
+        (inBody ? reader : automatic).close(name);
+        if (name === 'office:body') inBody = false;
+      },
+      text: (text) => {
+        if (inBody) reader.text(text);
+      },
+    },
+    (used) => progress?.(used / size),
+  );
 }
 
 function isEncrypted(zip: ZipReader): boolean {

@@ -1,11 +1,11 @@
 /** Reads ODP (OASIS ODF 1.3 part 3, §3.7 and §10) as a headed document: bytes to document. */
 import { ReadError, Report } from '../../base/index.ts';
-import { readXmlPart, type Attributes, type XmlHandler } from '../../container/index.ts';
+import type { Attributes, XmlHandler } from '../../container/index.ts';
 import { each } from '../account.ts';
 import { CodeLines } from '../code-lines.ts';
 import type { OdtContext } from '../odf/context.ts';
 import { OdtFlowReader } from '../odf/flow-reader.ts';
-import { CONTENT, openOdf, readMeta, readStyles } from '../odf/package.ts';
+import { CONTENT, openOdf, readContent, readMeta, readStyles } from '../odf/package.ts';
 import { odtText } from '../odf/source-text.ts';
 import { PictureStore } from '../picture-store.ts';
 import { BlockList, readResult, type Draft, type ReadOptions, type ReadResult } from '../read-result.ts';
@@ -22,27 +22,7 @@ export function readOdp(bytes: Uint8Array, options: ReadOptions = {}): ReadResul
   const { styles } = readStyles(zip);
   const page = pageSize(zip);
   const reader = new PagesReader({ zip, styles, pictures, report }, page);
-  const automatic = styles.handler();
-  let inBody = false;
-  const size = Math.max(1, zip.packedSize(CONTENT));
-  readXmlPart(
-    zip,
-    CONTENT,
-    {
-      open(name, a) {
-        if (name === 'office:body') inBody = true;
-        (inBody ? reader : automatic).open(name, a);
-      },
-      close(name) {
-        (inBody ? reader : automatic).close?.(name);
-        if (name === 'office:body') inBody = false;
-      },
-      text: (text) => {
-        if (inBody) reader.text(text);
-      },
-    },
-    (used) => options.progress?.(used / size),
-  );
+  readContent(zip, styles, reader, options);
   const { slides } = reader;
   if (slides.length === 0) throw new ReadError('no-slides');
   const aspect = page.width / page.height;

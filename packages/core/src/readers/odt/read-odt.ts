@@ -1,13 +1,12 @@
 /** Reads ODT (OASIS ODF 1.3, ISO/IEC 26300): bytes to document. */
 import { Report } from '../../base/index.ts';
-import { readXmlPart } from '../../container/index.ts';
 import { CodeLines } from '../code-lines.ts';
 import { PictureStore } from '../picture-store.ts';
 import { BlockList, readResult, type ReadOptions, type ReadResult } from '../read-result.ts';
 import { each } from '../account.ts';
 import { odtText } from '../odf/source-text.ts';
 import { OdtFlowReader } from '../odf/flow-reader.ts';
-import { CONTENT, openOdf, readMeta, readStyles } from '../odf/package.ts';
+import { openOdf, readContent, readMeta, readStyles } from '../odf/package.ts';
 
 /** @throws ReadError when the package cannot be used; what is merely missing in it is reported. */
 export function readOdt(bytes: Uint8Array, options: ReadOptions = {}): ReadResult {
@@ -19,27 +18,7 @@ export function readOdt(bytes: Uint8Array, options: ReadOptions = {}): ReadResul
   const list = new BlockList();
   const code = new CodeLines((draft) => list.add(draft));
   const reader = new OdtFlowReader({ zip, styles, pictures, report }, (draft) => code.add(draft));
-  const automatic = styles.handler();
-  let inBody = false;
-  const size = Math.max(1, zip.packedSize(CONTENT));
-  readXmlPart(
-    zip,
-    CONTENT,
-    {
-      open(name, a) {
-        if (name === 'office:body') inBody = true;
-        (inBody ? reader : automatic).open(name, a);
-      },
-      close(name) {
-        (inBody ? reader : automatic).close(name);
-        if (name === 'office:body') inBody = false;
-      },
-      text: (text) => {
-        if (inBody) reader.text(text);
-      },
-    },
-    (used) => options.progress?.(used / size),
-  );
+  readContent(zip, styles, reader, options);
   code.flush();
   return readResult(
     list,

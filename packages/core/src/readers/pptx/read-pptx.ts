@@ -7,14 +7,13 @@ import {
   nodesWithin,
   openZip,
   readRelationships,
-  readXmlPart,
   readXmlTree,
   relatedPart,
   type Relationships,
   type XmlNode,
   type ZipReader,
 } from '../../container/index.ts';
-import { PROPERTY_NAMES, propertyHandler, type FileProperties, type GatheredProperties } from '../file-properties.ts';
+import { packageProperties } from '../package-properties.ts';
 import { PictureStore } from '../picture-store.ts';
 import { BlockList, readResult, type ReadOptions, type ReadResult } from '../read-result.ts';
 import { slideDrafts } from '../slides/slide-drafts.ts';
@@ -64,7 +63,7 @@ export function readPptx(bytes: Uint8Array, options: ReadOptions = {}): ReadResu
   const list = new BlockList();
   for (const draft of drafts) list.add(draft);
   if (list.blocks.length === 0) throw new ReadError('no-slides');
-  const result = readResult(list, pictures.pictures, report, readProperties(zip), (take) => pptxText(bytes, take));
+  const result = readResult(list, pictures.pictures, report, packageProperties(zip), (take) => pptxText(bytes, take));
   return { ...result, document: { ...result.document, slidesAt } };
 }
 
@@ -145,11 +144,4 @@ function commentsOf(
     ...nodesWithin(root, 'p188:txBody').map((body) => nodesWithin(body, 'a:t').map(plainText).join('')),
   ].filter((text) => text.trim() !== '');
   return texts.length === 0 ? undefined : texts.join('\n');
-}
-
-function readProperties(zip: ZipReader): FileProperties {
-  const part = relatedPart(zip, readRelationships(zip, ''), 'core-properties');
-  const found: GatheredProperties = {};
-  if (part !== undefined) readXmlPart(zip, part, propertyHandler(found, { ...PROPERTY_NAMES, 'dc:creator': 'author' }));
-  return found;
 }
