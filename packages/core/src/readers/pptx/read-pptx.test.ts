@@ -137,6 +137,7 @@ test('what is continued is one part again', () => {
       read(COVER, slide('Costs', 'a'), slide('Costs (2)', 'b'), slide('Costs · 3/3', 'c'), slide('Other (2)', 'd')),
     ),
   ).toEqual(['title Tides', 'subtitle Spring', 'h1 Costs', '- a', '- b', '- c', 'h1 Other (2)', '- d']);
+  expect(lines(read(COVER, slide('Tides (2)', 'x'))).slice(2)).toEqual(['h1 Tides (2)', '- x']);
 });
 
 test('hidden slides stay, left out; comments stay at their slides', () => {

@@ -38,7 +38,8 @@ export function slideDrafts({ slides: read, sections, aspect }: ReadSlides, repo
     const made = new SlideReading(slide, edges.left(read[i]!), openers, aspect, report);
     const title = made.titleText;
     const whole = CONTINUED.exec(title)?.[1];
-    const last = parts.at(-1);
+    // A cover is not gone on with: what repeats its title is a slide of its own.
+    const last = i - 1 === cover ? undefined : parts.at(-1);
     if (last !== undefined && last.hidden === slide.hidden && whole !== undefined && sameWords(whole, before)) {
       // One heading for what only was too much for one slide.
       report.mark(title);
