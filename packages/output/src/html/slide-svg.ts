@@ -199,29 +199,35 @@ function linked(
 type Written = Pick<DrawnPiece, 'text' | 'x' | 'y' | 'size' | 'family' | 'bold' | 'italic' | 'color'> &
   Partial<Pick<DrawnPiece, 'strike' | 'link' | 'rtl'>>;
 
-/** One text of all pieces, so that it is read, found and copied as one. */
+/**
+ * One text of all pieces, so that it is read, found and copied as one. Where some run from right to left each is a text of
+ * its own: within one, pieces would be put in order once more (UAX 9), which they are already.
+ */
 function words(tools: SvgTools, pieces: readonly Written[], anchor?: 'start' | 'middle' | 'end'): string {
+  if (pieces.some(({ rtl }) => rtl === true))
+    return pieces
+      .map((piece) => element('text', { 'text-anchor': anchor, ...setting(tools, piece) }, text(piece.text)))
+      .join(' ');
   if (pieces.length === 0) return '';
   const spans = pieces.map((piece, i) => {
     const next = pieces[i + 1];
     // Where a line ends a word does; seen it would shift what stands at its right edge.
     const parted = next !== undefined && !/\s$/.test(piece.text) && !/^\s/.test(next.text) && next.y !== piece.y;
-    return element(
-      'tspan',
-      {
-        x: piece.x,
-        y: piece.y,
-        class: tools.face(piece),
-        'font-size': piece.size,
-        fill: `#${piece.color}`,
-        'text-decoration': piece.strike === true ? 'line-through' : piece.link !== undefined && 'underline',
-        direction: piece.rtl === true && 'rtl',
-      },
-      text(piece.text) + (parted && anchor !== 'end' && anchor !== 'middle' ? ' ' : ''),
-    );
+    const gap = parted && anchor !== 'end' && anchor !== 'middle' ? ' ' : '';
+    return element('tspan', setting(tools, piece), text(piece.text) + gap);
   });
   return element('text', { 'text-anchor': anchor }, ...spans);
 }
+
+const setting = (tools: SvgTools, piece: Written) => ({
+  x: piece.x,
+  y: piece.y,
+  class: tools.face(piece),
+  'font-size': piece.size,
+  fill: `#${piece.color}`,
+  'text-decoration': piece.strike === true ? 'line-through' : piece.link !== undefined && 'underline',
+  direction: piece.rtl === true && 'rtl',
+});
 
 function shapeDrawing({ d, fill, stroke, strokeWidth, opacity, dashes, turned, placed }: DrawnShape): string {
   const round = placed !== undefined && 'round';

@@ -95,6 +95,16 @@ describe('a deck as a page', () => {
     expect((await written(plain([]))).source).not.toContain('data-step="');
   });
 
+  test('what runs from right to left stands piece by piece where it was set', async () => {
+    const { slides } = await written(convert(doc(h(1, 'البوابات'), li('تسرب the sill'), li('North only')), []));
+    const texts = [...elementsIn(slides[0]!)].filter(({ tagName }) => tagName === 'text');
+    const mixed = texts.filter((one) => /تسرب|sill/.test(textOf(one)));
+    // Its direction stands at the text itself, by which a browser orders it.
+    expect(mixed.map((one) => [textOf(one).trim(), attribute(one, 'direction')])).toEqual([['تسرب the sill', 'rtl']]);
+    const plainOne = texts.find((one) => textOf(one).includes('North'))!;
+    expect([...elementsIn(plainOne)].map((one) => attribute(one, 'direction') ?? 'none')).not.toContain('rtl');
+  });
+
   test('one script runs, and nothing comes from outside', async () => {
     const { all, source } = await written(deck);
     const scripts = all.filter((one) => one.tagName === 'script');

@@ -142,7 +142,7 @@ const bar = (words: PageWords, notes: boolean, slides: number): string => {
     element('button', { type: 'button', class: name }, text(label));
   return element(
     'nav',
-    { 'aria-label': words.slide.replace('#', '').trim(), lang: words.language },
+    { 'aria-label': words.slide.replace('#', '').trim(), lang: words.language, dir: 'ltr' },
     element('span', { class: 'where', role: 'status' }, `1 / ${slides}`),
     button('back', words.back),
     button('next', words.next),
