@@ -11,9 +11,17 @@ export const decodeEntities = (text: string): string =>
       })
     : text;
 
+const DECLARED = new Map<string, RegExp>();
+
 /** The prefix that a file gives a namespace, with its colon; the usual one where it gives none. */
 export function prefixOf(xml: string, namespaces: RegExp, usual: string): string {
-  const declared = new RegExp(`xmlns(:[\\w.-]+)?\\s*=\\s*["'](?:${namespaces.source})["']`).exec(xml.slice(0, 20_000));
+  let pattern = DECLARED.get(namespaces.source);
+  if (pattern === undefined)
+    DECLARED.set(
+      namespaces.source,
+      (pattern = new RegExp(`xmlns(:[\\w.-]+)?\\s*=\\s*["'](?:${namespaces.source})["']`)),
+    );
+  const declared = pattern.exec(xml.slice(0, 20_000));
   if (declared === null) return `${usual}:`;
   return declared[1] === undefined ? '' : `${declared[1].slice(1)}:`;
 }

@@ -1,6 +1,6 @@
 /** What the parts of one PPTX share while they are read. */
 import { ReadError, type Report, type SourcePlace } from '../../base/index.ts';
-import { readXmlTree, type Relationships, type XmlNode, type ZipReader } from '../../container/index.ts';
+import { readPlainTree, type Relationships, type XmlNode, type ZipReader } from '../../container/index.ts';
 import type { PictureStore } from '../picture-store.ts';
 
 export interface PptxContext {
@@ -24,7 +24,7 @@ export interface SlideContext extends PptxContext {
 /** A part as a tree; one that is damaged is told, and the rest is read without it. */
 export function treeOrTold(zip: ZipReader, part: string, report: Report, place: SourcePlace): XmlNode | undefined {
   try {
-    return readXmlTree(zip, part);
+    return readPlainTree(zip, part);
   } catch (error) {
     if (!(error instanceof ReadError)) throw error;
     report.add('part-not-read', place, { name: part });

@@ -7,7 +7,7 @@ import {
   nodesWithin,
   openZip,
   readRelationships,
-  readXmlTree,
+  readPlainTree,
   relatedPart,
   type Relationships,
   type XmlNode,
@@ -31,7 +31,7 @@ const USUAL_HEIGHT = 6_858_000;
 export function readPptx(bytes: Uint8Array, options: ReadOptions = {}): ReadResult {
   const zip = openZip(bytes);
   const main = mainPart(zip, 'presentationml');
-  const root = readXmlTree(zip, main);
+  const root = readPlainTree(zip, main);
   const relationships = readRelationships(zip, main);
   const report = new Report();
   const pictures = new PictureStore(report);
