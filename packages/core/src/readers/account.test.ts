@@ -6,6 +6,8 @@ import { odt } from '../test/odt.ts';
 import { accountFor, each } from './account.ts';
 import { docxText } from './docx/source-text.ts';
 import { htmlText } from './markup/index.ts';
+import { ap, pptx, sp } from '../test/pptx.ts';
+import { pptxText } from './pptx/source-text.ts';
 import { odtText } from './odf/source-text.ts';
 import { opmlText } from './opml/source-text.ts';
 import { rtfText } from './rtf/source-text.ts';
@@ -58,6 +60,14 @@ test('DOCX: of alternate contents the first with text counts', () => {
   const both = (choice: string, fallback: string): string =>
     `<w:p><w:r><mc:AlternateContent><mc:Choice Requires="wps">${choice}</mc:Choice><mc:Fallback>${fallback}</mc:Fallback></mc:AlternateContent></w:r></w:p>`;
   expect(docxPieces(`${both(box('a'), box('a'))}${both('', box('b'))}`)).toEqual(['a', 'b', 'note']);
+});
+
+test('PPTX: slides and notes in pieces, a fallback not once more', () => {
+  const pieces: string[] = [];
+  const run = (text: string): string => `<a:r><a:t>${text}</a:t></a:r>`;
+  const shapes = `${sp({ text: `<a:p>${run('Ti')}${run('des &amp; ')}<a:br/>${run('on')}<a:t/></a:p>` })}<mc:AlternateContent><mc:Choice Requires="x">${sp({ text: ap('so') })}</mc:Choice><mc:Fallback>${sp({ text: ap('so') })}</mc:Fallback></mc:AlternateContent>`;
+  pptxText(pptx({ slides: [{ shapes, notes: sp({ text: ap('said') }) }] }), (piece) => pieces.push(piece));
+  expect(pieces).toEqual(['Tides & ', 'on', 'so', 'said']);
 });
 
 test('ODT, HTML, RTF and OPML: what people read, and no more', () => {

@@ -1,7 +1,7 @@
 /** The text that the slides of a PPTX hold, with their notes and diagrams. */
-import { decodeText, ReadError } from '../../base/index.ts';
+import { decodeText, getOrMake, ReadError } from '../../base/index.ts';
 import { mainPart, openZip, readRelationships, type ZipReader } from '../../container/index.ts';
-import { prefixOf, xmlText } from '../xml-source.ts';
+import { decodeEntities, prefixOf } from '../xml-source.ts';
 
 const DRAWING =
   /http:\/\/schemas\.openxmlformats\.org\/drawingml\/2006\/main|http:\/\/purl\.oclc\.org\/ooxml\/drawingml\/main/;
@@ -22,14 +22,7 @@ export function pptxText(bytes: Uint8Array, take: (piece: string) => void): void
       if ((rel.type === 'notesSlide' || rel.type === 'diagramData') && zip.has(rel.target)) parts.push(rel.target);
     for (const part of parts) {
       const xml = textOf(zip, part);
-      const [a, m, mc] = [prefixOf(xml, DRAWING, 'a'), prefixOf(xml, MATH, 'm'), prefixOf(xml, COMPATIBILITY, 'mc')];
-      const rule = {
-        text: new Set([`${a}t`, `${m}t`]),
-        // The same once more, in other terms.
-        not: new Set([`${mc}Fallback`]),
-        stop: new Set([`${a}p`, `${a}br`, `${a}tab`]),
-      };
-      for (const piece of xmlText(xml, rule)) take(piece);
+      takeText(xml, take);
     }
   }
 }
@@ -42,4 +35,32 @@ function textOf(zip: ZipReader, part: string): string {
     if (error instanceof ReadError) return '';
     throw error;
   }
+}
+
+const PATTERNS = new Map<string, RegExp>();
+
+/** Texts of a part; of alternate contents the first alone, since a fallback says the same once more. */
+function takeText(xml: string, take: (piece: string) => void): void {
+  const prefixes = [prefixOf(xml, DRAWING, 'a'), prefixOf(xml, MATH, 'm'), prefixOf(xml, COMPATIBILITY, 'mc')];
+  const pattern = getOrMake(PATTERNS, prefixes.join(' '), () => {
+    const [a, m, mc] = prefixes;
+    // Attributes of these elements hold no `>` in any file that a program wrote.
+    return new RegExp(
+      `<(?:(?:${a}|${m})t(?:\\s[^>]*)?>([^<]*)|(/?)${mc}Fallback(?=[\\s/>])[^>]*|/?${a}(?:p|br|tab)(?=[\\s/>]))`,
+      'g',
+    );
+  });
+  let fallbacks = 0;
+  let piece = '';
+  const end = (): void => {
+    if (piece !== '') take(piece);
+    piece = '';
+  };
+  for (const [all, text, closes] of xml.matchAll(pattern))
+    if (text !== undefined) {
+      if (fallbacks === 0) piece += decodeEntities(text);
+    } else if (closes === undefined) end();
+    else if (closes === '/') fallbacks--;
+    else if (!all.endsWith('/')) fallbacks++;
+  end();
 }
