@@ -1,5 +1,5 @@
 /** What is on drawn slides, for writers that bring fonts and pictures along. */
-import type { DrawnParts, DrawnPicture, PictureData } from '@alvex/core';
+import type { DrawnParts, DrawnPicture, DrawnPiece, PictureData } from '@alvex/core';
 import type { SetPiece } from './faces.ts';
 
 export function* piecesIn(drawn: Iterable<DrawnParts>): Generator<SetPiece> {
@@ -19,4 +19,15 @@ export function* picturesIn(
     for (const picture of behind) yield { picture: picture.picture, tone: picture };
     for (const item of backdrop) if (item.kind === 'picture') yield item;
   }
+}
+
+/** Neighbours that lead to the same place. */
+export function byLink(pieces: readonly DrawnPiece[]): readonly (readonly DrawnPiece[])[] {
+  const groups: DrawnPiece[][] = [];
+  for (const piece of pieces) {
+    const last = groups.at(-1);
+    if (last !== undefined && last[0]!.link === piece.link) last.push(piece);
+    else groups.push([piece]);
+  }
+  return groups;
 }

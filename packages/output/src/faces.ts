@@ -5,6 +5,7 @@ type Style = FaceUse['style'];
 export type SetPiece = Pick<DrawnPiece, 'text' | 'family' | 'bold' | 'italic'>;
 
 export const isBold = (style: Style): boolean => style === 'bold' || style === 'boldItalic';
+export const isItalic = (style: Style): boolean => style === 'italic' || style === 'boldItalic';
 export const styleOf = ({ bold, italic }: Pick<DrawnPiece, 'bold' | 'italic'>): Style =>
   bold ? (italic ? 'boldItalic' : 'bold') : italic ? 'italic' : 'regular';
 export const keyOf = (family: string, style: Style): string => `${family} ${style}`;

@@ -1,5 +1,5 @@
 /** Pictures for files that hold only JPEG and plain PNG, toned as a slide shows them. */
-import type { DrawnPicture, PictureData } from '@alvex/core';
+import { isToned, LUMINANCE, toneLine, type DrawnPicture, type PictureData } from '@alvex/core';
 import sharp, { type Sharp } from 'sharp';
 
 /** See `PictureDress`. */
@@ -13,8 +13,7 @@ const channels = (hex: string): readonly [number, number, number] => [
 
 /** @returns JPEG or PNG, of 8 bits and not interlaced; null for what cannot be decoded. */
 export async function toDraw({ bytes, mime }: PictureData, tone: Tone): Promise<Uint8Array | null> {
-  const { filter, brightness, contrast } = tone;
-  const toned = filter !== 'none' || brightness !== 0 || contrast !== 0;
+  const toned = isToned(tone);
   try {
     if (!toned && mime === 'image/jpeg') return bytes;
     if (!toned && mime === 'image/png' && isPlainPng(bytes)) {
@@ -32,19 +31,18 @@ export async function toDraw({ bytes, mime }: PictureData, tone: Tone): Promise<
 type Rgb = readonly [number, number, number];
 
 /** Grey, or from one colour to another; then brighter and with more contrast, by lines through the middle: as the screen's filter has it. */
-async function inTone(bytes: Uint8Array, { filter, tint, brightness, contrast }: Tone): Promise<Sharp> {
+async function inTone(bytes: Uint8Array, { filter, tint, ...line }: Tone): Promise<Sharp> {
   const whole = sharp(bytes, { failOn: 'error' }).rotate().ensureAlpha().toColourspace('srgb').raw();
   const { data, info } = await whole.toBuffer({ resolveWithObject: true });
   const [dark, light] = (tint ?? ['000000', 'FFFFFF']).map(channels) as [Rgb, Rgb];
-  const slope = contrast >= 0 ? 1 / Math.max(0.05, 1 - contrast) : 1 + contrast;
-  const intercept = (0.5 - 0.5 * slope + brightness) * 255;
+  const { slope, intercept } = toneLine(line);
+  const [red, green, blue] = LUMINANCE;
   for (let at = 0; at < data.length; at += 4) {
-    // Luminance of ITU-R BT.709.
-    const grey = (0.2126 * data[at]! + 0.7152 * data[at + 1]! + 0.0722 * data[at + 2]!) / 255;
+    const grey = (red * data[at]! + green * data[at + 1]! + blue * data[at + 2]!) / 255;
     for (let channel = 0; channel < 3; channel++) {
       const plain =
         filter === 'none' ? data[at + channel]! : dark[channel]! + grey * (light[channel]! - dark[channel]!);
-      data[at + channel] = Math.max(0, Math.min(255, Math.round(plain * slope + intercept)));
+      data[at + channel] = Math.max(0, Math.min(255, Math.round(plain * slope + intercept * 255)));
     }
   }
   return sharp(data, { raw: { width: info.width, height: info.height, channels: 4 } });

@@ -33,4 +33,5 @@ export * from './drawn-text.ts';
 export { pictureGround } from './picture-ground.ts';
 export * from './scene.ts';
 export * from './steps.ts';
+export * from './tone.ts';
 export { mirroredSign, seenParts } from './visual-order.ts';

@@ -6,6 +6,8 @@
   const slides = [...document.querySelectorAll('.slide')];
   const find = (selector) => document.querySelector(selector);
   const where = find('.where');
+  // All of a deck may be hidden.
+  if (slides.length === 0) return;
   const speaks = location.hash === '#speaker';
   /** The other window: whom the speaker's window speaks for, or the reverse. */
   let other = speaks ? window.opener : null;
@@ -19,6 +21,11 @@
   const stepsOf = (slide) =>
     Math.max(0, ...[...slide.querySelectorAll('[data-step]')].map((one) => Number(one.dataset.step)));
   const numberIn = (hash) => slides.findIndex((slide) => `#${slide.id}` === hash);
+  /** The slide of a number, the next one where that is hidden. */
+  const numbered = (wanted) => {
+    const found = slides.findIndex(({ dataset }) => Number(dataset.number) >= wanted);
+    return found < 0 ? slides.length - 1 : found;
+  };
   const say = (message) => other?.postMessage({ alvex: 'slides', ...message }, '*');
 
   function draw(focus) {
@@ -86,7 +93,7 @@
   const fill = () =>
     document.fullscreenElement ? document.exitFullscreen() : document.documentElement.requestFullscreen();
   const openSpeaker = () => {
-    if (speaks) return;
+    if (speaks || find('.open-speaker') === null) return;
     other = window.open(`${location.href.replace(/#.*/, '')}#speaker`, 'speaker', 'popup,width=1100,height=700');
   };
   const usual = speaks ? 'speaker' : 'one';
@@ -101,7 +108,7 @@
     Backspace: back,
     Home: () => go(0),
     End: () => go(slides.length - 1),
-    Enter: () => (digits === '' ? next() : go(Number(digits) - 1)),
+    Enter: () => (digits === '' ? next() : go(numbered(Number(digits)))),
     Escape: () => (view === usual ? light('') : see(usual)),
     a: () => see(view === 'all' ? usual : 'all'),
     b: () => screen('dark'),

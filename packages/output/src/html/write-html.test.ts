@@ -158,6 +158,9 @@ describe('a deck as a page', () => {
     const all = deck.deck.slides.map(({ id }) => id);
     const none = await written(first(mill, [{ kind: 'hide', slides: all, hidden: true }]));
     expect(none.slides).toEqual([]);
+    // A slide is called by the number that stands on it, though one before it is hidden.
+    const some = await written(first(mill, [{ kind: 'hide', slides: [deck.deck.slides[1]!.id], hidden: true }]));
+    expect(some.slides.map((slide) => attribute(slide, 'data-number'))).toEqual(['1', '3', '4', '5']);
   });
 });
 

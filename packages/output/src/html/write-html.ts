@@ -5,10 +5,18 @@
 import { createHash } from 'node:crypto';
 import { readFile } from 'node:fs/promises';
 import { createRequire } from 'node:module';
-import { drawParts, firstStrong, type DrawnParts, type PictureData, type Scene, type SceneSlide } from '@alvex/core';
+import {
+  drawParts,
+  firstStrong,
+  type DrawnParts,
+  type PictureData,
+  type Scene,
+  type SceneSlide,
+  type FaceUse,
+} from '@alvex/core';
 import { webFaces } from '@alvex/font-files';
 import { piecesIn } from '../drawn.ts';
-import { facesOf, isBold, keyOf, styleOf } from '../faces.ts';
+import { facesOf, isBold, isItalic, keyOf, styleOf } from '../faces.ts';
 import { element, text } from './markup.ts';
 import { pageStyle } from './page-style.ts';
 import { slideSvg, type SvgTools } from './slide-svg.ts';
@@ -87,7 +95,7 @@ function slideSection(
   parts: DrawnParts,
   { i, level, notes, words }: Placed,
 ): string {
-  const name = `${words.slide.replace('#', String(i + 1))}: ${slide.title}`;
+  const name = `${words.slide.replace('#', String(slide.number))}: ${slide.title}`;
   const said = notes && slide.notes.length > 0 ? [notesMarkup(slide, words)] : [];
   return element(
     'section',
@@ -96,6 +104,7 @@ function slideSection(
       id: placeAt(i),
       'aria-label': name,
       tabindex: -1,
+      'data-number': slide.number,
       'data-comes': slide.motion.transition !== 'none' && slide.motion.transition,
     },
     slideSvg(tools, slide, parts, level, `s${i + 1}`),
@@ -189,22 +198,22 @@ async function fontRules(drawn: readonly DrawnParts[], language: string | null) 
     characters: [...signs].sort().join(''),
   }));
   const { faces, others } = await webFaces(uses, language);
-  const rule = (family: string, style: string, weight: number, bytes: Uint8Array): string =>
-    `@font-face{font-family:"${family}";font-style:${style};font-weight:${weight};src:url(data:font/woff2;base64,${Buffer.from(bytes).toString('base64')}) format("woff2")}\n`;
-  let css = '';
-  for (const { family, style, bytes } of faces)
-    css += rule(family, style.toLowerCase().includes('italic') ? 'italic' : 'normal', isBold(style) ? 700 : 400, bytes);
-  for (const weight of ['regular', 'bold'] as const)
-    others[weight].forEach((bytes, i) => {
-      css += rule(`other ${weight} ${i}`, 'normal', weight === 'bold' ? 700 : 400, bytes);
-    });
+  const rule = (family: string, style: FaceUse['style'], bytes: Uint8Array): string =>
+    `@font-face{font-family:"${family}";${setting(style)};src:url(data:font/woff2;base64,${Buffer.from(bytes).toString('base64')}) format("woff2")}\n`;
+  const weights = ['regular', 'bold'] as const;
+  const rules = [
+    ...faces.map(({ family, style, bytes }) => rule(family, style, bytes)),
+    ...weights.flatMap((weight) => others[weight].map((bytes, i) => rule(`other ${weight} ${i}`, weight, bytes))),
+  ];
   const classes = new Map([...used.keys()].map((key, i) => [key, `f${i}`]));
   for (const [key, { family, style }] of used) {
-    const rest = others[isBold(style) ? 'bold' : 'regular'].map(
-      (_, i) => `"other ${isBold(style) ? 'bold' : 'regular'} ${i}"`,
-    );
-    css += `.${classes.get(key)!}{font-family:${[`"${family}"`, ...rest, 'sans-serif'].join()};font-weight:${isBold(style) ? 700 : 400};font-style:${style.toLowerCase().includes('italic') ? 'italic' : 'normal'}}\n`;
+    const weight = isBold(style) ? 'bold' : 'regular';
+    const families = [family, ...others[weight].map((_, i) => `other ${weight} ${i}`)].map((name) => `"${name}"`);
+    rules.push(`.${classes.get(key)!}{font-family:${[...families, 'sans-serif'].join()};${setting(style)}}\n`);
   }
   const face: SvgTools['face'] = (piece) => classes.get(keyOf(piece.family, styleOf(piece))) ?? '';
-  return { css, face };
+  return { css: rules.join(''), face };
 }
+
+const setting = (style: FaceUse['style']): string =>
+  `font-weight:${isBold(style) ? 700 : 400};font-style:${isItalic(style) ? 'italic' : 'normal'}`;

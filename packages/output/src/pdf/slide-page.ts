@@ -7,6 +7,7 @@ import {
   type DrawnText,
   type SceneSlide,
 } from '@alvex/core';
+import { byLink } from '../drawn.ts';
 import type { Images } from './images.ts';
 import { paintBackdrop, paintPicture, paintShape } from './paint.ts';
 import { artifact, into, type Element, type Reading } from './structure.ts';
@@ -168,16 +169,6 @@ export function writeInto(
       if (outside === undefined) doc.goTo(x, y, width, height, goal!, options);
       else doc.link(x, y, width, height, outside, options);
   }
-}
-
-function byLink(pieces: readonly DrawnPiece[]): readonly (readonly DrawnPiece[])[] {
-  const groups: DrawnPiece[][] = [];
-  for (const piece of pieces) {
-    const last = groups.at(-1);
-    if (last !== undefined && last[0]!.link === piece.link) last.push(piece);
-    else groups.push([piece]);
-  }
-  return groups;
 }
 
 /** One rectangle a line. */

@@ -1,5 +1,5 @@
 /** A picture on a slide: cut, toned and rounded as its author chose. */
-import { CORNER, type DrawnPicture } from '@alvex/core';
+import { CORNER, isToned, LUMINANCE, toneLine, type DrawnPicture } from '@alvex/core';
 import { useId, type MouseEvent } from 'react';
 import { pictureUrl } from '../api/client.ts';
 
@@ -14,7 +14,7 @@ export function PictureDrawing({ picture, deck, onClick }: Props) {
   const { x, y, width, height, cut, corners, alt } = picture;
   const [left, top, right, bottom] = cut;
   const full = { width: width / (1 - left - right), height: height / (1 - top - bottom) };
-  const toned = picture.filter !== 'none' || picture.brightness !== 0 || picture.contrast !== 0;
+  const toned = isToned(picture);
   return (
     <g onClick={onClick} data-picture={picture.part ?? undefined}>
       {corners === 'round' && (
@@ -43,20 +43,18 @@ export function PictureDrawing({ picture, deck, onClick }: Props) {
   );
 }
 
-const LUMINANCE = '0.2126 0.7152 0.0722 0 0  0.2126 0.7152 0.0722 0 0  0.2126 0.7152 0.0722 0 0  0 0 0 1 0';
+const GREY = `${`${LUMINANCE.join(' ')} 0 0 `.repeat(3)}0 0 0 1 0`;
 const channel = (hex: string, at: number): number => parseInt(hex.slice(at * 2, at * 2 + 2), 16) / 255;
 
 /** Grey, or from one colour to another; then brighter and with more contrast, by lines through the middle. */
 function Tone({ id, picture }: { readonly id: string; readonly picture: DrawnPicture }) {
-  const { filter, tint, brightness, contrast } = picture;
-  const slope = contrast >= 0 ? 1 / Math.max(0.05, 1 - contrast) : 1 + contrast;
-  const intercept = 0.5 - 0.5 * slope + brightness;
-  const light = { type: 'linear', slope, intercept } as const;
+  const { filter, tint } = picture;
+  const light = { type: 'linear', ...toneLine(picture) } as const;
   const between = (at: number) =>
     ({ type: 'table', tableValues: tint!.map((hex) => channel(hex, at)).join(' ') }) as const;
   return (
     <filter id={id} colorInterpolationFilters="sRGB" x="0" y="0" width="1" height="1">
-      {filter !== 'none' && <feColorMatrix type="matrix" values={LUMINANCE} />}
+      {filter !== 'none' && <feColorMatrix type="matrix" values={GREY} />}
       {tint !== null && (
         <feComponentTransfer>
           <feFuncR {...between(0)} />

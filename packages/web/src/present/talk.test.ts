@@ -131,8 +131,11 @@ describe('the clock', () => {
 
 test('slides that come and go leave the talk where it is', () => {
   const talk = after([move('next'), move('next')]);
-  expect(withSlides(talk, { numbers: [1, 2, 3, 4, 5, 6, 7] }, 4)).toMatchObject({ at: 4, since: talk.since });
-  expect(withSlides(talk, { numbers: [1] }, 2).at).toBe(0);
+  expect(withSlides(talk, { numbers: [1, 2, 3, 4, 5, 6, 7], steps: [] }, 4)).toMatchObject({
+    at: 4,
+    since: talk.since,
+  });
+  expect(withSlides(talk, { numbers: [1], steps: [] }, 2).at).toBe(0);
 });
 
 test('a number is the one that stands on the slide, though others are hidden', () => {

@@ -121,11 +121,7 @@ function stumble(talk: Talk): Talk {
 }
 
 /** Slides may be added and taken out while one speaks: the one that is seen stays. @param at Where it is now. */
-export const withSlides = (
-  talk: Talk,
-  { numbers, steps = [] }: Pick<Talk, 'numbers'> & Partial<Pick<Talk, 'steps'>>,
-  at: number,
-): Talk => {
+export const withSlides = (talk: Talk, { numbers, steps }: Pick<Talk, 'numbers' | 'steps'>, at: number): Talk => {
   const there = within(at, numbers);
   return { ...talk, numbers, steps, at: there, step: Math.min(talk.step, steps[there] ?? 0) };
 };

@@ -77,6 +77,14 @@ test('tables, pictures that are not there, and groups', () => {
   expect(readOdp(bytes).document.diagnostics.map(({ code }) => code)).toEqual(['picture-not-in-file']);
 });
 
+test('comments stay at their slides, without who made them', () => {
+  const comment =
+    '<office:annotation><dc:creator>A. N.</dc:creator><text:p>Ask them.</text:p><text:p>Twice.</text:p></office:annotation>';
+  const { document } = readOdp(odp(COVER + page(box('title', p('Gates')) + comment)));
+  expect(document.blocks.map(({ remark }) => remark)).toEqual([undefined, undefined, 'Ask them.\nTwice.']);
+  expect(document.diagnostics).toEqual([]);
+});
+
 test('no pages are no document', () => {
   expect(() => readOdp(odp(''))).toThrow(expect.objectContaining({ code: 'no-slides' }));
 });

@@ -8,7 +8,7 @@ import { OdtFlowReader } from '../odf/flow-reader.ts';
 import { CONTENT, openOdf, readContent, readMeta, readStyles } from '../odf/package.ts';
 import { odtText } from '../odf/source-text.ts';
 import { PictureStore } from '../picture-store.ts';
-import { BlockList, readResult, type Draft, type ReadOptions, type ReadResult } from '../read-result.ts';
+import { BlockList, draftText, readResult, type Draft, type ReadOptions, type ReadResult } from '../read-result.ts';
 import type { Box, ReadSlide, SlidePiece } from '../slides/read-slide.ts';
 import { leaveEdge } from '../slides/page-edges.ts';
 import { slideDrafts } from '../slides/slide-drafts.ts';
@@ -57,6 +57,7 @@ const ROLES: Readonly<Record<string, SlidePiece['role']>> = {
 };
 const SHAPE =
   /^draw:(frame|custom-shape|rect|ellipse|circle|path|polygon|polyline|line|connector|measure|caption|regular-polygon)$/;
+const COMMENT = 'office:annotation';
 const DECLARED = /^presentation:(header|footer|date-time)-decl$/;
 
 interface OpenPage {
@@ -64,9 +65,11 @@ interface OpenPage {
   readonly hidden: boolean;
   readonly pieces: SlidePiece[];
   readonly notes: Draft[];
+  /** What comments at it say. */
+  readonly remarks: string[];
 }
 interface OpenPiece {
-  readonly role: SlidePiece['role'];
+  readonly role: SlidePiece['role'] | 'comment';
   readonly box: Box | undefined;
   readonly size: number;
   /** Elements open within it, itself counted. */
@@ -100,14 +103,16 @@ class PagesReader implements XmlHandler {
     } else if (DECLARED.test(name)) this.#declared = '';
     else if (name === 'draw:page') this.#startPage(a);
     else if (name === 'presentation:notes') this.#inNotes = true;
-    else if (this.#page !== undefined && SHAPE.test(name)) this.#startPiece(name, a);
+    else if (this.#page !== undefined && (SHAPE.test(name) || name === COMMENT)) this.#startPiece(name, a);
   }
 
   close(name: string): void {
     const piece = this.#piece;
     if (piece !== undefined) {
-      this.#flow.close(name);
-      if (--piece.depth === 0) this.#endPiece(piece);
+      piece.depth--;
+      // Of a comment its paragraphs alone are running text.
+      if (piece.depth > 0 || piece.role !== 'comment') this.#flow.close(name);
+      if (piece.depth === 0) this.#endPiece(piece);
     } else if (DECLARED.test(name)) {
       if (this.#declared?.trim()) this.#context.report.add('header-footer-left', {}, { text: this.#declared.trim() });
       this.#declared = undefined;
@@ -122,7 +127,7 @@ class PagesReader implements XmlHandler {
 
   #startPage(a: Attributes): void {
     const { hidden } = this.#context.styles.get('drawing-page', a['draw:style-name']);
-    this.#page = { number: this.slides.length + 1, hidden, pieces: [], notes: [] };
+    this.#page = { number: this.slides.length + 1, hidden, pieces: [], notes: [], remarks: [] };
   }
 
   #startPiece(name: string, a: Attributes): void {
@@ -133,14 +138,14 @@ class PagesReader implements XmlHandler {
         ? styles.get('graphic', a['draw:style-name'])
         : styles.get('presentation', a['presentation:style-name']);
     this.#piece = {
-      role: ROLES[a['presentation:class'] ?? ''] ?? 'free',
+      role: name === COMMENT ? 'comment' : (ROLES[a['presentation:class'] ?? ''] ?? 'free'),
       box: this.#boxOf(a),
       size: said.size ?? 0,
       depth: 1,
       drafts,
       lines: new CodeLines((draft) => drafts.push(draft)),
     };
-    this.#flow.open(name, a);
+    if (name !== COMMENT) this.#flow.open(name, a);
   }
 
   #endPiece({ role, box, size, drafts, lines }: OpenPiece): void {
@@ -150,7 +155,8 @@ class PagesReader implements XmlHandler {
     if (page === undefined || drafts.length === 0) return;
     const place = { part: CONTENT, page: page.number };
     const placed = drafts.map((draft): Draft => ({ ...draft, place }));
-    if (!this.#inNotes) {
+    if (role === 'comment') page.remarks.push(...placed.map(draftText));
+    else if (!this.#inNotes) {
       const largest = Math.max(size, ...placed.map(({ look }) => look?.size ?? 0));
       page.pieces.push({ role, box, size: largest, drafts: placed.map(asItem) });
     } else if (role === 'foot' || role === 'number') leaveEdge(placed, role === 'number', this.#context.report);
@@ -161,9 +167,11 @@ class PagesReader implements XmlHandler {
     const page = this.#page;
     this.#page = undefined;
     if (page === undefined) return;
-    const { number, hidden, pieces, notes } = page;
+    const { number, hidden, pieces, notes, remarks } = page;
+    const remark = remarks.length === 0 ? undefined : remarks.join('\n');
+    if (remark !== undefined) this.#context.report.mark(remark);
     const kind = number === 1 && pieces.some(({ role }) => role === 'subtitle') ? 'cover' : 'content';
-    this.slides.push({ place: { part: CONTENT, page: number }, kind, hidden, pieces, notes, remark: undefined });
+    this.slides.push({ place: { part: CONTENT, page: number }, kind, hidden, pieces, notes, remark });
   }
 
   #boxOf(a: Attributes): Box | undefined {

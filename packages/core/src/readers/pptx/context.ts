@@ -31,3 +31,6 @@ export function treeOrTold(zip: ZipReader, part: string, report: Report, place: 
     return undefined;
   }
 }
+
+/** A truth, as the standard writes it (ECMA-376-1 §22.9.2.7); false where nothing is said. */
+export const isOn = (value: string | undefined): boolean => value === '1' || value === 'true' || value === 'on';

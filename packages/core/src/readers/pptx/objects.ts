@@ -4,14 +4,14 @@ import { chartDrafts } from '../chart-drafts.ts';
 import { readChart } from '../ooxml-chart.ts';
 import type { Draft } from '../read-result.ts';
 import { TableDraft } from '../table-draft.ts';
-import { treeOrTold, type SlideContext } from './context.ts';
+import { isOn, treeOrTold, type SlideContext } from './context.ts';
 import { shapeText } from './paragraphs.ts';
 
 /** What a shape is called and described as (§20.1.2.2.8). */
 export function descriptionOf(shape: XmlNode): string | null {
   const about = shape.children.find(({ name }) => /^p:nv\w*Pr$/.test(name));
   const { descr, title } = nodeAt(about, 'p:cNvPr')?.attributes ?? {};
-  return (descr?.trim() || title?.trim()) ?? null;
+  return descr?.trim() || title?.trim() || null;
 }
 
 export function pictureDraft(fill: XmlNode | undefined, alt: string | null, context: SlideContext): Draft | undefined {
@@ -84,23 +84,20 @@ const LONGEST_CAPTION = 80; // characters
 function tableDrafts(table: XmlNode, context: SlideContext): readonly Draft[] {
   const { report, place } = context;
   const draft = new TableDraft(place);
-  draft.firstRowIsHeader = isTrue(nodeAt(table, 'a:tblPr')?.attributes.firstRow);
+  draft.firstRowIsHeader = isOn(nodeAt(table, 'a:tblPr')?.attributes.firstRow);
   for (const row of nodesNamed(table, 'a:tr')) {
     draft.startRow();
     const cells: { readonly drafts: Draft[]; readonly span: number; readonly continues: boolean }[] = [];
     for (const cell of nodesNamed(row, 'a:tc')) {
       const { gridSpan, hMerge, vMerge } = cell.attributes;
       const { drafts } = shapeText(nodeAt(cell, 'a:txBody'), [], context);
-      if (isTrue(hMerge) && cells.length > 0) cells.at(-1)!.drafts.push(...drafts);
-      else
-        cells.push({ drafts: [...drafts], span: Math.max(1, Number(gridSpan ?? 1) || 1), continues: isTrue(vMerge) });
+      if (isOn(hMerge) && cells.length > 0) cells.at(-1)!.drafts.push(...drafts);
+      else cells.push({ drafts: [...drafts], span: Math.max(1, Number(gridSpan ?? 1) || 1), continues: isOn(vMerge) });
     }
     for (const { drafts, span, continues } of cells) draft.addCell(drafts, span, continues);
   }
   return draft.finish(report);
 }
-
-const isTrue = (value: string | undefined): boolean => value === '1' || value === 'true';
 
 /** Texts of a diagram by its own model (§21.4.3): points below the points that hold them, in the order of their connections. */
 function diagramItems(model: XmlNode, context: SlideContext): readonly Draft[] {

@@ -8,7 +8,7 @@ import { GatheredText } from '../gathered-text.ts';
 import { itemLabel } from '../list-label.ts';
 import { isMono } from '../mono-font.ts';
 import { fromFirst, type Draft } from '../read-result.ts';
-import type { SlideContext } from './context.ts';
+import { isOn, type SlideContext } from './context.ts';
 
 export interface ShapeText {
   readonly drafts: readonly Draft[];
@@ -124,7 +124,7 @@ function paragraphText(paragraph: XmlNode, inherited: readonly XmlNode[], contex
   const text = new GatheredText();
   const defaults = inherited.flatMap((node) => nodeAt(node, 'a:defRPr') ?? []);
   const rightToLeft = inherited.find(({ attributes }) => attributes.rtl !== undefined)?.attributes.rtl;
-  if (rightToLeft === '1' || rightToLeft === 'true') text.spoken.direction = 'rtl';
+  if (isOn(rightToLeft)) text.spoken.direction = 'rtl';
   const own = nodeAt(paragraph, 'a:pPr');
   const add = (node: XmlNode): void => {
     if (node.name === 'mc:AlternateContent') {
@@ -170,8 +170,6 @@ function runLook(properties: XmlNode | undefined, { relationships }: SlideContex
     ...(link === undefined ? {} : { link }),
   };
 }
-
-const isOn = (value: string | undefined): boolean => value === '1' || value === 'true';
 
 /** All text of an element, however deep. */
 export const plainText = (node: XmlNode | undefined): string =>

@@ -18,7 +18,7 @@ import { PictureStore } from '../picture-store.ts';
 import { BlockList, readResult, type ReadOptions, type ReadResult } from '../read-result.ts';
 import { slideDrafts } from '../slides/slide-drafts.ts';
 import type { ReadSlide } from '../slides/read-slide.ts';
-import { treeOrTold, type PptxContext, type SlideContext } from './context.ts';
+import { isOn, treeOrTold, type PptxContext, type SlideContext } from './context.ts';
 import { plainText } from './paragraphs.ts';
 import { heldIn, notesDrafts, slidePieces, type Origin } from './slide-reader.ts';
 import { pptxText } from './source-text.ts';
@@ -53,10 +53,12 @@ export function readPptx(bytes: Uint8Array, options: ReadOptions = {}): ReadResu
     options.progress?.(i / listed.length);
     const rel = relationships.get(attributes['r:id'] ?? '');
     if (attributes.id !== undefined) placeOf.set(attributes.id, slides.length);
-    const slide =
-      rel === undefined || rel.external || !zip.has(rel.target) ? undefined : reader.read(rel.target, i + 1);
+    if (rel === undefined || rel.external || !zip.has(rel.target)) {
+      report.add('slide-missing', { page: i + 1 });
+      return;
+    }
+    const slide = reader.read(rel.target, i + 1);
     if (slide !== undefined) slides.push(slide);
-    else if (rel === undefined || !zip.has(rel.target)) report.add('slide-missing', { page: i + 1 });
   });
   const aspect = context.width / context.height;
   const { drafts, slidesAt } = slideDrafts({ slides, sections: sectionsIn(root, placeOf), aspect }, report);
@@ -102,7 +104,7 @@ class SlidesReader {
     return {
       place,
       kind: type === 'title' ? 'cover' : type === 'secHead' ? 'opener' : 'content',
-      hidden: ['0', 'false'].includes(root.attributes.show ?? '1'),
+      hidden: !isOn(root.attributes.show ?? '1'),
       pieces,
       notes:
         notes === undefined || said === undefined

@@ -1,5 +1,5 @@
 /** What belongs to the page of a slide and not to its text: feet, numbers, what stands at the edge of many slides. */
-import type { Report } from '../../base/index.ts';
+import { getOrMake, type Report } from '../../base/index.ts';
 import { asParagraph, draftText, type Draft } from '../read-result.ts';
 import type { Box, ReadSlide, SlidePiece } from './read-slide.ts';
 import { pieceText } from './slide-title.ts';
@@ -17,7 +17,7 @@ export class PageEdges {
 
   constructor(slides: readonly ReadSlide[], report: Report) {
     const found = new Map<string, SlidePiece[]>();
-    const note = (key: string, piece: SlidePiece): void => void found.set(key, [...(found.get(key) ?? []), piece]);
+    const note = (key: string, piece: SlidePiece): void => void getOrMake(found, key, () => []).push(piece);
     slides.forEach((slide, i) => {
       for (const piece of slide.pieces) {
         const text = pieceText(piece);

@@ -1,10 +1,18 @@
 /** Blocks as paragraphs, tables and pictures of WordprocessingML (ECMA-376-1 §17.3, §17.4, §20.4). */
 import { firstStrong, unreachable, type LanguageTag } from '../../base/index.ts';
 import { xmlText } from '../../container/index.ts';
-import { placeCells, runsText, type PictureId, type Run, type Runs, type Table } from '../../content/index.ts';
-import { blockText, type Block, type Footnote } from '../../document/index.ts';
+import {
+  placeCells,
+  runsText,
+  type PictureId,
+  type Run,
+  type Runs,
+  type Table,
+  type TableCell,
+} from '../../content/index.ts';
+import type { Block, Footnote } from '../../document/index.ts';
 import type { Rel } from '../opc/package.ts';
-import type { ListNumbers } from './list-numbers.ts';
+import { INDENT, NO_LIST, type ListNumbers } from './list-numbers.ts';
 
 export interface BodyHost {
   readonly numbers: ListNumbers;
@@ -28,8 +36,9 @@ const CONTENTS_LEVELS = 2;
 /** How a paragraph is written that is no more than its words. */
 interface Setting {
   readonly style?: string;
-  /** What its properties say besides, as XML. */
-  readonly properties?: string;
+  /** Of its list, and where it begins if not where its list says (twentieths of a point). */
+  readonly list?: { readonly num: number; readonly level: number };
+  readonly indent?: number | undefined;
   /** Words of ours before it. */
   readonly before?: string;
   readonly bookmark?: string | undefined;
@@ -52,10 +61,9 @@ export class BodyWriter {
     switch (block.kind) {
       case 'heading': {
         const number = this.#host.numbers.heading(block);
-        const counted = number?.num === undefined ? '' : numbered(number.num, block.level - 1);
         return this.#paragraph(block, block.runs, notes, {
           style: `Heading${block.level}`,
-          properties: counted,
+          ...(number?.num === undefined ? {} : { list: { num: number.num, level: block.level - 1 } }),
           before: number?.text ?? '',
           bookmark: bookmarkOf(this.#headings++),
         });
@@ -67,10 +75,10 @@ export class BodyWriter {
       case 'listItem': {
         const { num, level, text } = this.#host.numbers.item(block);
         const box = block.checked === undefined ? '' : block.checked ? '☑ ' : '☐ ';
-        const indent = num === 0 ? `<w:ind w:left="${(level + 1) * 397}"/>` : '';
         return this.#paragraph(block, block.runs, notes, {
           style: 'ListParagraph',
-          properties: `${numbered(num, level)}${indent}`,
+          list: { num, level },
+          ...(num === NO_LIST ? { indent: (level + 1) * INDENT } : {}),
           before: text + box,
         });
       }
@@ -113,20 +121,16 @@ export class BodyWriter {
 
   /** A field that a receiver can renew (§17.16.5.68), with what it holds now; each entry leads to its heading. */
   contents(blocks: readonly Block[], title: string): string {
-    const headings = blocks.filter((block) => block.kind === 'heading');
-    const entries = headings.flatMap((heading, i) =>
-      heading.level > CONTENTS_LEVELS || blockText(heading).trim() === ''
-        ? []
-        : [
-            `<w:hyperlink w:anchor="${bookmarkOf(i)}">${run(`${heading.label === undefined ? '' : `${heading.label} `}${blockText(heading)}`)}</w:hyperlink>`,
-          ].map((link) => ({ level: heading.level, link })),
-    );
+    const entries = blocks
+      .filter((block) => block.kind === 'heading')
+      .map(({ level, label, runs }, i) => ({ level, i, text: [label, runsText(runs)].filter(Boolean).join(' ') }))
+      .filter(({ level, text }) => level <= CONTENTS_LEVELS && text.trim() !== '');
     if (entries.length === 0) return '';
     const field = (type: string): string => `<w:r><w:fldChar w:fldCharType="${type}"/></w:r>`;
     const start = `${field('begin')}<w:r><w:instrText xml:space="preserve"> TOC \\o "1-${CONTENTS_LEVELS}" \\n \\h </w:instrText></w:r>${field('separate')}`;
     const lines = entries.map(
-      ({ level, link }, i) =>
-        `<w:p><w:pPr><w:pStyle w:val="TOC${level}"/></w:pPr>${i === 0 ? start : ''}${link}${i === entries.length - 1 ? field('end') : ''}</w:p>`,
+      ({ level, i, text }, at) =>
+        `<w:p><w:pPr><w:pStyle w:val="TOC${level}"/></w:pPr>${at === 0 ? start : ''}<w:hyperlink w:anchor="${bookmarkOf(i)}">${run(text)}</w:hyperlink>${at === entries.length - 1 ? field('end') : ''}</w:p>`,
     );
     return `<w:p><w:pPr><w:keepNext/><w:spacing w:before="360"/></w:pPr><w:r><w:rPr><w:b/><w:bCs/></w:rPr><w:t xml:space="preserve">${xmlText(title)}</w:t></w:r></w:p>${lines.join('')}`;
   }
@@ -135,12 +139,16 @@ export class BodyWriter {
     block: Pick<Block, 'lang' | 'direction' | 'remark'>,
     runs: Runs,
     notes: readonly Footnote[],
-    { style, properties = '', before = '', bookmark }: Setting,
+    { style, list, indent, before = '', bookmark }: Setting,
   ): string {
     const rtl = (block.direction ?? firstStrong(runsText(runs))) === 'rtl';
-    const said = style === undefined ? '' : `<w:pStyle w:val="${style}"/>`;
-    const [numbers, rest] = parted(properties);
-    const about = `${said}${numbers}${rtl ? '<w:bidi/>' : ''}${rest}`;
+    // In the order of the schema (§17.3.1.26).
+    const about = [
+      style === undefined ? '' : `<w:pStyle w:val="${style}"/>`,
+      list === undefined ? '' : `<w:numPr><w:ilvl w:val="${list.level}"/><w:numId w:val="${list.num}"/></w:numPr>`,
+      rtl ? '<w:bidi/>' : '',
+      indent === undefined ? '' : `<w:ind w:left="${indent}"/>`,
+    ].join('');
     const comment = block.remark === undefined ? undefined : this.#comment(block.remark);
     const mark = bookmark === undefined ? ['', ''] : marksOf(bookmark);
     const words = this.#runs(withReferences(runs, notes), block.lang, rtl, this.#host.link);
@@ -191,19 +199,18 @@ export class BodyWriter {
 
   #table({ rows, columns }: Table, lang: LanguageTag | undefined): string {
     const width = Math.floor(TABLE_WIDTH / Math.max(1, columns));
-    const placed = placeCells(rows);
+    const own = new Map(placeCells(rows).map((one) => [`${one.row} ${one.column}`, one.cell]));
+    /** By column, the cell that goes on below, and the first row that is no more its own. */
+    const above: { readonly cell: TableCell; readonly until: number }[] = [];
     const lines = rows.map((row, r) => {
       const cells: string[] = [];
       for (let column = 0; column < columns;) {
-        const own = placed.find((one) => one.row === r && one.column === column);
-        const above =
-          own === undefined
-            ? placed.find(({ row: from, column: at, cell }) => at === column && from < r && from + cell.rows > r)
-            : undefined;
-        const span = (own ?? above)?.cell.columns ?? 1;
-        const merge =
-          own !== undefined && own.cell.rows > 1 ? '<w:vMerge w:val="restart"/>' : above ? '<w:vMerge/>' : '';
-        const inner = own === undefined ? '<w:p/>' : this.#cell(own.cell.runs, row.header, lang);
+        const cell = own.get(`${r} ${column}`);
+        const goesOn = cell === undefined && r < (above[column]?.until ?? 0) ? above[column]!.cell : undefined;
+        if (cell !== undefined && cell.rows > 1) above[column] = { cell, until: r + cell.rows };
+        const span = (cell ?? goesOn)?.columns ?? 1;
+        const merge = goesOn !== undefined ? '<w:vMerge/>' : (cell?.rows ?? 1) > 1 ? '<w:vMerge w:val="restart"/>' : '';
+        const inner = cell === undefined ? '<w:p/>' : this.#cell(cell.runs, lang);
         cells.push(
           `<w:tc><w:tcPr><w:tcW w:w="${width * span}" w:type="dxa"/>${span > 1 ? `<w:gridSpan w:val="${span}"/>` : ''}${merge}</w:tcPr>${inner}</w:tc>`,
         );
@@ -218,7 +225,7 @@ export class BodyWriter {
   }
 
   /** Lines of a cell are paragraphs. */
-  #cell(runs: Runs, header: boolean, lang: LanguageTag | undefined): string {
+  #cell(runs: Runs, lang: LanguageTag | undefined): string {
     const lines: Run[][] = [[]];
     for (const piece of runs)
       piece.text.split('\n').forEach((text, i) => {
@@ -228,23 +235,13 @@ export class BodyWriter {
     return lines
       .map((line) => {
         const rtl = firstStrong(runsText(line)) === 'rtl';
-        const bold = header ? line.map((piece) => ({ ...piece, bold: true as const })) : line;
-        return `<w:p>${rtl ? '<w:pPr><w:bidi/></w:pPr>' : ''}${this.#runs(bold, lang, rtl, this.#host.link)}</w:p>`;
+        return `<w:p>${rtl ? '<w:pPr><w:bidi/></w:pPr>' : ''}${this.#runs(line, lang, rtl, this.#host.link)}</w:p>`;
       })
       .join('');
   }
 }
 
 const ROLES: Readonly<Partial<Record<string, string>>> = { title: 'Title', subtitle: 'Subtitle', caption: 'Caption' };
-
-const numbered = (num: number, level: number): string =>
-  `<w:numPr><w:ilvl w:val="${level}"/><w:numId w:val="${num}"/></w:numPr>`;
-
-/** Properties stand in the order of the schema (§17.3.1.26): numbers, direction, indents. */
-function parted(properties: string): readonly [string, string] {
-  const at = properties.indexOf('<w:ind');
-  return at < 0 ? [properties, ''] : [properties.slice(0, at), properties.slice(at)];
-}
 
 const bookmarkOf = (heading: number): string => `heading_${heading + 1}`;
 const marksOf = (name: string): readonly [string, string] => {

@@ -6,6 +6,8 @@ import { XML } from '../opc/package.ts';
 import { W } from './xml.ts';
 
 const LEVELS = 9;
+/** Of each level, in twentieths of a point. */
+export const INDENT = 397;
 const SIGNS = ['\u2022', '\u2013', '\u00b7'] as const;
 /** §17.18.59. */
 const COUNTED: readonly (readonly [name: string, format: NumberFormat])[] = [
@@ -40,7 +42,8 @@ function wayOf({ number = 1, label }: ListItem): Way | undefined {
 
 interface Counting {
   readonly num: number;
-  readonly way: Way;
+  /** Among the ways. */
+  readonly way: number;
   next: number;
 }
 
@@ -66,19 +69,22 @@ export class ListNumbers {
     }
     const way = wayOf(item);
     // What no receiver counts so is written out.
-    if (way === undefined) return { num: NONE, level, text: `${item.label!} ` };
+    if (way === undefined) return { num: NO_LIST, level, text: `${item.label!} ` };
     const number = item.number ?? 1;
+    const at = this.#placeOf(way);
     const before = this.#open[level];
-    if (before?.next === number && before.way.name === way.name && before.way.after === way.after) {
+    if (before?.next === number && before.way === at) {
       before.next++;
       return { num: before.num, level, text: '' };
     }
-    let at = this.#ways.findIndex((one) => JSON.stringify(one) === JSON.stringify(way));
-    if (at < 0) at = this.#ways.push(way) - 1;
-    this.#lists.push({ way: at, level, start: number });
-    const num = FIRST_LIST + this.#lists.length - 1;
-    this.#open[level] = { num, way, next: number + 1 };
+    const num = FIRST_LIST + this.#lists.push({ way: at, level, start: number }) - 1;
+    this.#open[level] = { num, way: at, next: number + 1 };
     return { num, level, text: '' };
+  }
+
+  #placeOf({ name, before, after }: Way): number {
+    const at = this.#ways.findIndex((one) => one.name === name && one.before === before && one.after === after);
+    return at < 0 ? this.#ways.push({ name, before, after }) - 1 : at;
   }
 
   /** @returns undefined for a heading without a number. `num` is there where the receiver counts it. */
@@ -90,7 +96,8 @@ export class ListNumbers {
   part(): string {
     const levels = (make: (level: number) => string): string =>
       Array.from({ length: LEVELS }, (_, i) => make(i)).join('');
-    const indent = (level: number): string => `<w:pPr><w:ind w:left="${(level + 1) * 397}" w:hanging="397"/></w:pPr>`;
+    const indent = (level: number): string =>
+      `<w:pPr><w:ind w:left="${(level + 1) * INDENT}" w:hanging="${INDENT}"/></w:pPr>`;
     const abstracts = [
       `<w:abstractNum w:abstractNumId="0"><w:multiLevelType w:val="hybridMultilevel"/>${levels((i) => `<w:lvl w:ilvl="${i}"><w:start w:val="1"/><w:numFmt w:val="bullet"/><w:lvlText w:val="${SIGNS[i % SIGNS.length]!}"/><w:lvlJc w:val="left"/>${indent(i)}</w:lvl>`)}</w:abstractNum>`,
       `<w:abstractNum w:abstractNumId="1"><w:multiLevelType w:val="multilevel"/>${levels((i) => `<w:lvl w:ilvl="${i}"><w:start w:val="1"/><w:numFmt w:val="decimal"/><w:lvlText w:val="${Array.from({ length: i + 1 }, (_, n) => `%${n + 1}`).join('.')}${this.#outline.dot}"/><w:lvlJc w:val="left"/><w:pPr><w:ind w:left="0" w:firstLine="0"/></w:pPr></w:lvl>`)}</w:abstractNum>`,
@@ -111,8 +118,8 @@ export class ListNumbers {
   }
 }
 
-/** No list (§17.9.18). */
-const NONE = 0;
+/** §17.9.18. */
+export const NO_LIST = 0;
 const BULLETS = 1;
 const OUTLINE = 2;
 const FIRST_LIST = 3;

@@ -117,14 +117,15 @@ describe('a document as DOCX', () => {
   });
 
   test('labels of items are counted in their own way', async () => {
-    const made = doc(li('x', 1, 1), li('y', 1, 2), li('z', 1, 3));
-    const labels = ['(a)', '(b)', '3.1.1'];
+    const made = doc(li('x', 1, 1), li('y', 1, 2), li('z', 1, 3), li('w', 1, 2));
+    const labels = ['(a)', '(b)', '3.1.1', 'b)'];
     const blocks = made.blocks.map((block, i) => ({ ...block, label: labels[i]! }) as Block);
     const back = await again({ ...made, blocks });
     expect(back.blocks.map((block) => [blockText(block), 'label' in block ? block.label : null])).toEqual([
       ['x', '(a)'],
       ['y', '(b)'],
       ['3.1.1 z', null],
+      ['w', 'b)'],
     ]);
   });
 

@@ -1,10 +1,10 @@
 /** Writes a document as DOCX (ECMA-376-1 §11, §17) with real styles, lists, notes and comments, so that work on its structure stays. */
-import { USUAL_LANGUAGE } from '../../base/index.ts';
+import { getOrMake, USUAL_LANGUAGE } from '../../base/index.ts';
 import { ZipWriter, type Deflate } from '../../container/index.ts';
-import type { PictureId } from '../../content/index.ts';
+import type { PictureId, PictureMime } from '../../content/index.ts';
 import type { Block, DocumentModel, Footnote } from '../../document/index.ts';
 import type { PictureSource } from '../../scene/index.ts';
-import { coreProperties, CORE_REL, CORE_TYPE, relationships, XML, type Rel } from '../opc/package.ts';
+import { contentTypes, coreProperties, CORE_REL, CORE_TYPE, relationships, XML, type Rel } from '../opc/package.ts';
 import { BodyWriter } from './body-writer.ts';
 import { ListNumbers } from './list-numbers.ts';
 import { stylesPart } from './styles-part.ts';
@@ -23,7 +23,7 @@ export interface DocxOptions {
 const TYPE = 'application/vnd.openxmlformats-officedocument.wordprocessingml';
 const WP =
   'xmlns:wp="http://schemas.openxmlformats.org/drawingml/2006/wordprocessingDrawing" xmlns:a="http://schemas.openxmlformats.org/drawingml/2006/main" xmlns:pic="http://schemas.openxmlformats.org/drawingml/2006/picture"';
-const ENDINGS: Readonly<Record<string, string>> = { 'image/png': 'png', 'image/jpeg': 'jpeg', 'image/gif': 'gif' };
+const ENDINGS: Readonly<Record<PictureMime, string>> = { 'image/png': 'png', 'image/jpeg': 'jpeg', 'image/gif': 'gif' };
 
 /** What is left out of the document is not written. The same document gives the same bytes. */
 export function writeDocx(
@@ -42,13 +42,13 @@ export function writeDocx(
     { id: 'rId4', type: 'footnotes', target: 'footnotes.xml' },
     { id: 'rId5', type: 'comments', target: 'comments.xml' },
   ];
-  const relate = (type: string, target: string, external = false): string => {
-    const known = rels.find((rel) => rel.type === type && rel.target === target);
-    if (known !== undefined) return known.id;
-    const id = `rId${rels.length + 1}`;
-    rels.push({ id, type, target, ...(external ? { external } : {}) });
-    return id;
-  };
+  const known = new Map<string, string>();
+  const relate = (type: string, target: string, external = false): string =>
+    getOrMake(known, `${type} ${target}`, () => {
+      const id = `rId${rels.length + 1}`;
+      rels.push({ id, type, target, ...(external ? { external } : {}) });
+      return id;
+    });
   const media = new Map<PictureId, string>();
   const writer = new BodyWriter({
     numbers,
@@ -56,12 +56,11 @@ export function writeDocx(
     picture: (id) => {
       const picture = pictures(id);
       if (picture === undefined) return undefined;
-      const known = media.get(id);
-      const name = known ?? `media/picture${media.size + 1}.${ENDINGS[picture.mime] ?? 'png'}`;
-      if (known === undefined) {
-        media.set(id, name);
-        zip.add({ name: `word/${name}`, content: picture.bytes, stored: true });
-      }
+      const name = getOrMake(media, id, () => {
+        const made = `media/picture${media.size + 1}.${ENDINGS[picture.mime]}`;
+        zip.add({ name: `word/${made}`, content: picture.bytes, stored: true });
+        return made;
+      });
       return { rel: relate('image', name), width: picture.width, height: picture.height };
     },
   });
@@ -71,8 +70,9 @@ export function writeDocx(
   blocks.forEach((block, i) => {
     if (contents !== undefined && i === first) body.push(writer.contents(blocks, contents));
     for (const one of before.get(block.id) ?? []) body.push(writer.picture(one.picture, one.alt, true));
-    if (block.kind !== 'footnote') body.push(writer.block(block, footnotes.get(block.id) ?? []));
-    else if (!footnotes.has(block.id) && isLoose(block, footnotes)) body.push(writer.looseNote(block));
+    if (block.kind !== 'footnote') body.push(writer.block(block, footnotes.get(block) ?? []));
+    // With nothing before it that could refer to it, it stays where it is.
+    else if (!footnotes.has(block)) body.push(writer.looseNote(block));
   });
   const add = (name: string, content: string, type: string): void => {
     zip.add({ name, content });
@@ -96,14 +96,11 @@ export function writeDocx(
   zip.add({ name: 'word/_rels/document.xml.rels', content: relationships(rels) });
   if (writer.noteRels.length > 0)
     zip.add({ name: 'word/_rels/footnotes.xml.rels', content: relationships(writer.noteRels) });
-  const defaults = Object.entries(ENDINGS)
-    .map(([mime, ending]) => `<Default Extension="${ending}" ContentType="${mime}"/>`)
-    .join('');
   return zip.finish([
-    {
-      name: '[Content_Types].xml',
-      content: `${XML}<Types xmlns="http://schemas.openxmlformats.org/package/2006/content-types"><Default Extension="rels" ContentType="application/vnd.openxmlformats-package.relationships+xml"/><Default Extension="xml" ContentType="application/xml"/>${defaults}${overrides.join('')}</Types>`,
-    },
+    contentTypes(
+      Object.entries(ENDINGS).map(([mime, ending]) => [ending, mime]),
+      overrides,
+    ),
     {
       name: '_rels/.rels',
       content: relationships([
@@ -122,17 +119,15 @@ const SEPARATORS =
 const holdsNotes = (block: Block): boolean =>
   block.kind === 'heading' || block.kind === 'paragraph' || block.kind === 'listItem' || block.kind === 'quote';
 
-/** Notes by the block before them that refers to them. */
-function notesBelow(blocks: readonly Block[]): ReadonlyMap<Block['id'], readonly Footnote[]> {
-  const found = new Map<Block['id'], Footnote[]>();
+/** By the block whose words refer to them, its notes; and each that has such a block. */
+function notesBelow(blocks: readonly Block[]): ReadonlyMap<Block, readonly Footnote[]> {
+  const found = new Map<Block, Footnote[]>();
   let holder: Block | undefined;
   for (const block of blocks) {
     if (holdsNotes(block)) holder = block;
-    if (block.kind === 'footnote' && holder !== undefined)
-      found.set(holder.id, [...(found.get(holder.id) ?? []), block]);
+    if (block.kind !== 'footnote' || holder === undefined) continue;
+    getOrMake(found, holder, () => []).push(block);
+    found.set(block, []);
   }
   return found;
 }
-
-const isLoose = (note: Footnote, placed: ReadonlyMap<Block['id'], readonly Footnote[]>): boolean =>
-  ![...placed.values()].some((notes) => notes.includes(note));

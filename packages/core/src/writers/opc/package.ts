@@ -23,6 +23,21 @@ export function relationships(rels: readonly Rel[]): string {
 export const CORE_TYPE = 'application/vnd.openxmlformats-package.core-properties+xml';
 export const CORE_REL = 'http://schemas.openxmlformats.org/package/2006/relationships/metadata/core-properties';
 
+/**
+ * The list of what parts are (§10.1.2).
+ * @param defaults By ending, besides relationships and XML. @param overrides By name.
+ */
+export function contentTypes(
+  defaults: Iterable<readonly [ending: string, type: string]>,
+  overrides: readonly string[],
+): { readonly name: string; readonly content: string } {
+  const endings = [...defaults].map(([ending, type]) => `<Default Extension="${ending}" ContentType="${type}"/>`);
+  return {
+    name: '[Content_Types].xml',
+    content: `${XML}<Types xmlns="http://schemas.openxmlformats.org/package/2006/content-types"><Default Extension="rels" ContentType="application/vnd.openxmlformats-package.relationships+xml"/><Default Extension="xml" ContentType="application/xml"/>${endings.join('')}${overrides.join('')}</Types>`,
+  };
+}
+
 export interface Described {
   readonly title: string | null | undefined;
   readonly author: string | null;

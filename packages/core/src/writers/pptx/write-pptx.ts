@@ -6,7 +6,7 @@ import type { EmbeddedFace, PictureSource, Scene } from '../../scene/index.ts';
 import { layoutPart, masterPart, otherLevels } from './master-part.ts';
 import { NOTES_HEIGHT, NOTES_WIDTH, notesMasterPart } from './notes-part.ts';
 import { appProperties, APP_TYPE, describedBy } from './properties.ts';
-import { coreProperties, CORE_REL, CORE_TYPE } from '../opc/package.ts';
+import { contentTypes, coreProperties, CORE_REL, CORE_TYPE } from '../opc/package.ts';
 import { sectionList, sectionsOf } from './section-list.ts';
 import { Rels, SlideParts, TYPES } from './slide-parts.ts';
 import { tableStyles } from './table-style.ts';
@@ -77,10 +77,7 @@ export function writePptx(
   parts.add('docProps/core.xml', coreProperties(describedBy(scene)), CORE_TYPE);
   parts.add('docProps/app.xml', appProperties(scene), APP_TYPE);
 
-  const endings = [...parts.defaults, ...(fonts.length === 0 ? [] : [['fntdata', 'application/x-fontdata'] as const])]
-    .map(([ending, type]) => `<Default Extension="${ending}" ContentType="${type}"/>`)
-    .join('');
-  const types = `${XML}<Types xmlns="http://schemas.openxmlformats.org/package/2006/content-types"><Default Extension="rels" ContentType="application/vnd.openxmlformats-package.relationships+xml"/><Default Extension="xml" ContentType="application/xml"/>${endings}${parts.overrides.join('')}</Types>`;
+  const defaults = [...parts.defaults, ...(fonts.length === 0 ? [] : [['fntdata', 'application/x-fontdata'] as const])];
   const root = relationships([
     { id: 'rId1', type: 'officeDocument', target: 'ppt/presentation.xml' },
     {
@@ -91,10 +88,7 @@ export function writePptx(
     { id: 'rId3', type: 'extended-properties', target: 'docProps/app.xml' },
   ]);
   for (const part of parts.media.parts) zip.add(part);
-  return zip.finish([
-    { name: '[Content_Types].xml', content: types },
-    { name: '_rels/.rels', content: root },
-  ]);
+  return zip.finish([contentTypes(defaults, parts.overrides), { name: '_rels/.rels', content: root }]);
 }
 
 type Embedded = Omit<EmbeddedFace, 'bytes'> & { readonly id: string };
