@@ -54,3 +54,10 @@ export function formatOfStyle(style: string): NumberFormat | undefined {
 /** The label of an item, where it is not the usual `1.`. */
 export const itemLabel = (number: number, label: string | undefined): { readonly label?: string } =>
   label === undefined || label.trim() === '' || label.trim() === `${number}.` ? {} : { label: label.trim() };
+
+/** The number and the label of an item, where its list is a numbered one. */
+export const itemNumber = (
+  ordered: boolean,
+  number: number,
+  label: string | undefined,
+): { readonly number?: number; readonly label?: string } => (ordered ? { number, ...itemLabel(number, label) } : {});

@@ -16,7 +16,7 @@ import {
   type TableRow,
 } from '../../content/index.ts';
 import type { Level } from '../../document/index.ts';
-import { itemLabel } from '../list-label.ts';
+import { itemNumber } from '../list-label.ts';
 import { ELEMENT_MARKS, InlineRuns } from '../inline-runs.ts';
 import { readMarkup } from '../markup/index.ts';
 import { namedPicture } from '../named-picture.ts';
@@ -191,7 +191,7 @@ class TokenReader {
       const task = /^\[([ xX])\] /.exec(runsText(inline.runs));
       if (task !== null) this.#context.report.mark(task[0]);
       const runs = task === null ? inline.runs : trimRuns(sliceRuns(inline.runs, 4, Infinity));
-      const number = list.ordered ? { number: list.next, ...itemLabel(list.next, `${list.next}${list.mark}`) } : {};
+      const number = itemNumber(list.ordered, list.next, `${list.next}${list.mark}`);
       list.next++;
       if (runs.length > 0)
         out({

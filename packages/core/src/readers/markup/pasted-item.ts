@@ -2,7 +2,7 @@
 import type { Report } from '../../base/index.ts';
 import { runsText, sliceRuns, trimRuns, type Runs } from '../../content/index.ts';
 import { lineMark } from '../../document/index.ts';
-import { itemLabel } from '../list-label.ts';
+import { itemNumber } from '../list-label.ts';
 import type { Draft } from '../read-result.ts';
 import type { InlineStyle } from './inline-style.ts';
 
@@ -26,7 +26,7 @@ export function pastedItem(
     kind: 'listItem',
     depth: level ?? Math.max(1, Math.round((style?.indent ?? 0) / INDENT_STEP)),
     ordered,
-    ...(ordered ? { number: mark.number ?? 1, ...itemLabel(mark.number ?? 1, mark.mark) } : {}),
+    ...itemNumber(ordered, mark.number ?? 1, mark.mark),
     runs: trimRuns(sliceRuns(runs, text.length - mark.text.length, text.length)),
   };
 }

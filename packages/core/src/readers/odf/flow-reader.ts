@@ -7,7 +7,7 @@ import { cellRuns } from '../cell-runs.ts';
 import { cleanRuns } from '../clean-runs.ts';
 import { GatheredText } from '../gathered-text.ts';
 import { hiddenBlock } from '../hidden-text.ts';
-import { itemLabel } from '../list-label.ts';
+import { itemNumber } from '../list-label.ts';
 import { ofScript, type ByScript } from '../spoken.ts';
 import { draftBreak, type Draft } from '../read-result.ts';
 import type { OdtContext } from './context.ts';
@@ -331,7 +331,7 @@ export class OdtFlowReader implements XmlHandler {
         kind: 'listItem',
         depth,
         ordered,
-        ...(ordered ? { number, ...itemLabel(number, label) } : {}),
+        ...itemNumber(ordered, number, label),
         runs,
         place,
       };

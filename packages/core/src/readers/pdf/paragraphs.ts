@@ -2,7 +2,7 @@
 import { groupBy, type Report } from '../../base/index.ts';
 import { runsText, sliceRuns, trimRuns } from '../../content/index.ts';
 import { lineMarks, type Look, type MarkedLine } from '../../document/index.ts';
-import { itemLabel } from '../list-label.ts';
+import { itemNumber } from '../list-label.ts';
 import type { Draft } from '../read-result.ts';
 import type { Line } from './lines.ts';
 import { joinLines } from './runs.ts';
@@ -159,7 +159,7 @@ function draftsOf(
         kind: 'listItem',
         depth: depthOf(first!, ranks(first!)),
         ordered,
-        ...(ordered ? { number: mark.number ?? 1, ...itemLabel(mark.number ?? 1, mark.mark) } : {}),
+        ...itemNumber(ordered, mark.number ?? 1, mark.mark),
         runs: trimRuns(sliceRuns(runs, cut, text.length)),
         place,
       },

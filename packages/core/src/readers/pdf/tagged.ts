@@ -11,7 +11,7 @@ import {
 import { lineMark, type Level } from '../../document/index.ts';
 import { languageTag, type Report } from '../../base/index.ts';
 import { cellRuns } from '../cell-runs.ts';
-import { itemLabel } from '../list-label.ts';
+import { itemNumber } from '../list-label.ts';
 import type { Draft } from '../read-result.ts';
 import { linesOf } from './lines.ts';
 import type { Placed } from './paragraphs.ts';
@@ -246,7 +246,7 @@ class PageReader {
         kind: 'listItem',
         depth,
         ordered,
-        ...(ordered ? { number, ...itemLabel(number, mark.mark) } : {}),
+        ...itemNumber(ordered, number, mark?.mark),
         runs,
         place: this.#place,
       });

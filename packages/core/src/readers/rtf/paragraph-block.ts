@@ -3,7 +3,7 @@ import type { Report, SourcePlace } from '../../base/index.ts';
 import { runsText } from '../../content/index.ts';
 import { isDivision, lineMark, type Level } from '../../document/index.ts';
 import { cleanRuns } from '../clean-runs.ts';
-import { itemLabel } from '../list-label.ts';
+import { itemNumber } from '../list-label.ts';
 import type { GatheredText } from '../gathered-text.ts';
 import type { Draft } from '../read-result.ts';
 import type { Definitions } from './definitions.ts';
@@ -67,7 +67,7 @@ export function paragraphBlock(
       kind: 'listItem',
       depth,
       ordered,
-      ...(ordered ? { number, ...itemLabel(number, label) } : {}),
+      ...itemNumber(ordered, number, label),
       runs,
       place,
     };
