@@ -4,9 +4,18 @@
  */
 import { chromium, expect, test } from '@playwright/test';
 import { spawnSync } from 'node:child_process';
-import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import {
+  beginning,
+  convert,
+  detectType,
+  openDocument,
+  runsText,
+  writeDeck,
+  type Converted,
+} from '../packages/core/src/index.ts';
 import { root } from './alvex.ts';
 import { CHROMIUM } from './browser.ts';
 import { compare, type Compared, type Reading } from './readers/compare.ts';
@@ -61,6 +70,10 @@ async function expectSame(
   expect(differing.filter((one) => one.missing.length > Math.max(4, one.words * 0.01))).toEqual([]);
 }
 
+const demo = join(root, 'packages/demo/files');
+const demoDocuments = readdirSync(demo)
+  .filter((name) => /\.(docx|md|html)$/.test(name))
+  .map((name) => join(demo, name));
 const documents = realDocuments(join(root, 'node_modules'), 120);
 
 test('there are enough of them', () => expect(documents.length).toBeGreaterThanOrEqual(60));
@@ -110,6 +123,34 @@ test('PDF manuals of this machine, against poppler', async () => {
   });
   // Letters with their accents beside them, tables and sums are cut into words in other ways.
   await expectSame(manuals, readings, { missing: 0.001, more: 0.001, headings: 0 });
+});
+
+test('ODP that is written here, against the grammar and the pages of python3-odf', async () => {
+  const files: string[] = [];
+  const written: Converted[] = [];
+  for (const [i, path] of [...demoDocuments, ...documents.slice(0, 30)].entries()) {
+    const bytes = readFileSync(path);
+    const { document, pictures } = await openDocument(bytes, detectType(bytes, path));
+    const made = convert(document, beginning(document));
+    const file = join(folder, `s${i}.odp`);
+    writeFileSync(file, writeDeck('odp', made, pictures));
+    files.push(file);
+    written.push(made);
+  }
+  const read = JSON.parse(python(['slides', ...files])) as readonly { faults: string[]; slides: string[] }[];
+  expect(read.flatMap(({ faults }) => faults)).toEqual([]);
+  const spaced = (text: string): string => text.replace(/\s+/g, '');
+  const lost = read.flatMap(({ slides }, i) =>
+    written[i]!.pages.flatMap(({ slide, boxes, notes, index }, k) => {
+      const texts = boxes.flatMap((box) => (box.kind === 'text' ? box.paras.map(({ runs }) => runs) : []));
+      const cells = boxes.flatMap((box) => (box.kind === 'table' ? box.cells.map(({ runs }) => runs) : []));
+      const found = spaced(slides[k] ?? '');
+      return [...texts, ...cells, ...notes.map(({ runs }) => runs), ...(index === 0 ? [slide.title.runs] : [])]
+        .map((runs) => spaced(runsText(runs)))
+        .filter((text) => !found.includes(text));
+    }),
+  );
+  expect(lost).toEqual([]);
 });
 
 const escaped = (text: string): string => text.replaceAll('&', '&amp;').replaceAll('<', '&lt;');

@@ -1,6 +1,7 @@
 """Reads and makes documents by libraries that are not ours: python3-markdown, python3-docx, python3-odf, and Python's own HTML parser.
 
 independent.py read FILE...     a JSON list: of each file its words as text, and its headings
+independent.py slides FILE...   a JSON list: of each ODP what the grammar of python3-odf does not know in it, and the words of each slide and its notes
 independent.py make FOLDER      from a JSON list of {name, html} on standard input a DOCX and an ODT of each, in the folder
 """
 import html.parser
@@ -215,7 +216,59 @@ def make_odt(parts, path):
     document.save(path)
 
 
-if sys.argv[1] == "read":
+# Since version 1.3 of the standard; python3-odf knows 1.2.
+NEWER = {"min-decimal-places"}
+
+
+def read_slides(path):
+    import zipfile
+    from xml.etree import ElementTree
+    from odf import grammar
+    from odf.namespaces import DRAWNS
+
+    def named(tag):
+        return tuple(tag[1:].split("}")) if tag.startswith("{") else ("", tag)
+
+    faults = set()
+
+    def check(element):
+        name = named(element.tag)
+        if name not in grammar.allowed_children:
+            faults.add(f"{name[1]} is no element")
+        children = grammar.allowed_children.get(name)
+        attributes = grammar.allowed_attributes.get(name)
+        for child in element:
+            if children is not None and named(child.tag) not in children:
+                faults.add(f"{name[1]} holds {named(child.tag)[1]}")
+            check(child)
+        for key in element.attrib:
+            if attributes is not None and named(key) not in attributes and named(key)[1] not in NEWER:
+                faults.add(f"{name[1]} has {named(key)[1]}")
+        for key in grammar.required_attributes.get(name, ()):
+            if "{%s}%s" % key not in element.attrib:
+                faults.add(f"{name[1]} lacks {key[1]}")
+        texts = [element.text, *(child.tail for child in element)]
+        if name not in grammar.allows_text and any((text or "").strip() for text in texts):
+            faults.add(f"{name[1]} holds text")
+
+    with zipfile.ZipFile(path) as package:
+        roots = {name: ElementTree.fromstring(package.read(name)) for name in package.namelist() if name.endswith(".xml")}
+    for part, root in roots.items():
+        if not part.startswith("META-INF"):
+            check(root)
+    from odf.draw import Page
+    from odf.opendocument import load
+
+    pages = load(path).presentation.getElementsByType(Page)
+    slides = roots["content.xml"].iter("{%s}page" % DRAWNS)
+    words = ["\n".join("".join(p.itertext()) for p in slide.iter() if named(p.tag)[1] == "p") for slide in slides]
+    assert len(pages) == len(words)
+    return {"faults": sorted(faults), "slides": words}
+
+
+if sys.argv[1] == "slides":
+    json.dump([read_slides(path) for path in sys.argv[2:]], sys.stdout)
+elif sys.argv[1] == "read":
     json.dump([read(path) for path in sys.argv[2:]], sys.stdout)
 else:
     made = []

@@ -257,5 +257,6 @@ test('a page and a document are written, and a presentation is read', () => {
     (JSON.parse(alvex(['deck', file, '--map', 'fitted']).stdout) as { slides: { title: unknown }[] }).slides.map(
       ({ title }) => title,
     );
-  expect(titles(out('mill.pptx', '--map', 'fitted'))).toEqual(titles(source));
+  for (const ending of ['pptx', 'odp'])
+    expect(titles(out(`mill.${ending}`, '--map', 'fitted'))).toEqual(titles(source));
 });

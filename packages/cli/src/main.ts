@@ -45,6 +45,7 @@ const USAGE = `Usage:
         [--pages ${PRINTS.join('|')}]
                                                              one slide a page; with notes; several on a sheet; notes alone; an outline
         [--paper ${Object.keys(PAPER_SIZES).join('|')}]                                   what it is printed on
+  alvex convert FILE -o OUT.odp                              the presentation in the open format (OpenDocument)
   alvex convert FILE -o OUT.html [--without-notes]           one page that needs nothing else, with a window for the speaker
   alvex convert FILE -o OUT.zip  [--width PIXELS]            each slide as a picture (PNG), in one archive
   alvex convert FILE -o OUT.docx [--handout]                 the document with its structure; as a handout its slides before their passages

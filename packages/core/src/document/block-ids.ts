@@ -9,7 +9,7 @@ import type { Block } from './block.ts';
  * What the ids in logs are of; raised when ids are made in another way, or when readers give other blocks for the same
  * files, so that those that are stored can be told from today's.
  */
-export const ID_FORMAT = 4;
+export const ID_FORMAT = 5;
 
 const HASHED = 8; // bytes
 

@@ -18,5 +18,6 @@ export {
   placeText,
   SCRIPT_SCALE,
   stackHeight,
+  lineHeight,
 } from './set-text.ts';
 export { REASONS, type Reason } from './signs.ts';

@@ -11,6 +11,7 @@ export const FORMATS = {
     ending: 'pptx',
     mime: 'application/vnd.openxmlformats-officedocument.presentationml.presentation',
   },
+  odp: { ending: 'odp', mime: 'application/vnd.oasis.opendocument.presentation' },
   pdf: { ending: 'pdf', mime: 'application/pdf' },
   html: { ending: 'html', mime: 'text/html; charset=utf-8' },
   png: { ending: 'zip', mime: 'application/zip' },

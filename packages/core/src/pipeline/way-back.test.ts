@@ -32,23 +32,26 @@ const outline = ({ deck }: Converted) =>
       notes: notes.map(({ runs }) => text(runs).replace(/^– /, '')),
     }));
 
-test('a course comes back with its sections, its points and what is said', async () => {
-  const read = await openDocument(demo('volunteer-induction-course.md'), 'markdown');
-  const made = first(read.document);
-  const back = await openDocument(writeDeck('pptx', made, read.pictures), 'pptx');
-  const again = first(back.document);
-  expect(back.document.diagnostics).toEqual([]);
-  expect(again.ledger.lost).toBe(0);
-  const bare = (one: Converted) =>
-    outline(one).map(({ title, content, notes }) => ({
-      title,
-      notes,
-      // Points of a slide that goes on may stand higher than they did, and what has a place of its own comes behind them.
-      content: content.map((line) => line.replace(/^\d /, '')).toSorted(),
-    }));
-  expect(bare(again)).toEqual(bare(made));
-  expect(again.deck.slides.map(({ kind }) => kind)).toEqual(made.deck.slides.map(({ kind }) => kind));
-});
+test.each(['pptx', 'odp'] as const)(
+  'a course comes back from %s with its sections, its points and what is said',
+  async (format) => {
+    const read = await openDocument(demo('volunteer-induction-course.md'), 'markdown');
+    const made = first(read.document);
+    const back = await openDocument(writeDeck(format, made, read.pictures), format);
+    const again = first(back.document);
+    expect(back.document.diagnostics).toEqual([]);
+    expect(again.ledger.lost).toBe(0);
+    const bare = (one: Converted) =>
+      outline(one).map(({ title, content, notes }) => ({
+        title,
+        notes,
+        // Points of a slide that goes on may stand higher than they did, and what has a place of its own comes behind them.
+        content: content.map((line) => line.replace(/^\d /, '')).toSorted(),
+      }));
+    expect(bare(again)).toEqual(bare(made));
+    expect(again.deck.slides.map(({ kind }) => kind)).toEqual(made.deck.slides.map(({ kind }) => kind));
+  },
+);
 
 test('minutes come back the same, pictures and notes with them', async () => {
   const bytes = demo('minutes-october.docx');
@@ -62,31 +65,34 @@ test('minutes come back the same, pictures and notes with them', async () => {
 const LONGEST_SHOWN = 200;
 const inWords = (source: string): readonly string[] => source.match(/[\p{L}\p{N}]+/gu) ?? [];
 
-test.each(['slipway', 'pebble', 'broadsheet'])(
-  'random decks in the theme %s: no word goes, no title',
-  async (theme) => {
-    for (let seed = 1; seed <= 4; seed++) {
-      const document = randomDocument(random(seed), 40);
-      const made = first(document, theme);
-      const { document: back } = await openDocument(writeDeck('pptx', made, []), 'pptx');
-      const told = back.blocks.map(blockText).join(' ');
-      const found = new Set(inWords(told));
-      const said = outline(made).flatMap(({ title, content, notes }) => [
-        title,
-        ...content.map((line) => line.replace(/^\d /, '')),
-        ...notes,
-      ]);
-      expect([seed, said.flatMap(inWords).filter((word) => !found.has(word))]).toEqual([seed, []]);
-      expect([seed, back.diagnostics.map(({ code }) => code).filter((code) => code !== 'chart-as-table')]).toEqual([
-        seed,
-        [],
-      ]);
-      const headings = new Set(back.blocks.filter(({ kind }) => kind === 'heading').map((block) => blockText(block)));
-      const titles = outline(made)
-        .slice(1)
-        .map(({ title }) => title)
-        .filter((title) => !/\(\d+\)$/.test(title) && title.length < LONGEST_SHOWN);
-      expect([seed, titles.filter((title) => !headings.has(title))]).toEqual([seed, []]);
-    }
-  },
-);
+test.each([
+  ['slipway', 'pptx'],
+  ['pebble', 'pptx'],
+  ['broadsheet', 'pptx'],
+  ['slipway', 'odp'],
+  ['pebble', 'odp'],
+] as const)('random decks in the theme %s as %s: no word goes, no title', async (theme, format) => {
+  for (let seed = 1; seed <= 4; seed++) {
+    const document = randomDocument(random(seed), 40);
+    const made = first(document, theme);
+    const { document: back } = await openDocument(writeDeck(format, made, []), format);
+    const told = back.blocks.map(blockText).join(' ');
+    const found = new Set(inWords(told));
+    const said = outline(made).flatMap(({ title, content, notes }) => [
+      title,
+      ...content.map((line) => line.replace(/^\d /, '')),
+      ...notes,
+    ]);
+    expect([seed, said.flatMap(inWords).filter((word) => !found.has(word))]).toEqual([seed, []]);
+    expect([seed, back.diagnostics.map(({ code }) => code).filter((code) => code !== 'chart-as-table')]).toEqual([
+      seed,
+      [],
+    ]);
+    const headings = new Set(back.blocks.filter(({ kind }) => kind === 'heading').map((block) => blockText(block)));
+    const titles = outline(made)
+      .slice(1)
+      .map(({ title }) => title)
+      .filter((title) => !/\(\d+\)$/.test(title) && title.length < LONGEST_SHOWN);
+    expect([seed, titles.filter((title) => !headings.has(title))]).toEqual([seed, []]);
+  }
+});

@@ -4,6 +4,7 @@ import type { PictureData } from '../content/index.ts';
 import { makeScene, type EmbeddedFace, type PictureSource, type Scene } from '../scene/index.ts';
 import { writeDeck as writePresentation } from '../writers/pptx/index.ts';
 import { writeDocx } from '../writers/docx/index.ts';
+import { writeOdp } from '../writers/odp/index.ts';
 import { writeMarkdown, writeOpml } from '../writers/text/index.ts';
 import { disarm } from '../template/index.ts';
 import type { SlideId } from '../ids/index.ts';
@@ -34,6 +35,7 @@ type Write = (converted: Converted, pictures: PictureSource, options: WriteOptio
 /** Those that need nothing of their host; others need its fonts and streams (packages/output). */
 const WRITERS = {
   pptx: (converted, pictures, options) => writePresentation(sceneOf(converted, options.origin), pictures, options),
+  odp: (converted, pictures, { deflate }) => writeOdp(sceneOf(converted), pictures, deflate),
   docx: (converted, pictures, options) =>
     writeDocx(converted.document, pictures, {
       deflate: options.deflate,

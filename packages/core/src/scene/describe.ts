@@ -1,6 +1,8 @@
 /** What charts, tables and pictures say to those who do not see them, in the document's own words. */
 import { writeNumber, type Chart } from '../charts/index.ts';
-import { cellText, type Table } from '../content/index.ts';
+import { cellText, runsText, type Table } from '../content/index.ts';
+import type { PictureBox } from '../layout/index.ts';
+import type { SceneSlide } from './scene.ts';
 
 const LONGEST = 300; // characters
 
@@ -26,4 +28,17 @@ export function describeChart({ settings, categories, series, format }: Chart, t
     return led(series.length > 1 ? name : '', numbers.join(', '));
   });
   return led(settings.title ?? title, said.join('; '));
+}
+
+/** What a picture says: its description, its caption, or at least what its slide is about; null where it was said to be decoration. */
+export function describePicture(
+  { alt, part }: PictureBox,
+  { boxes, title }: Pick<SceneSlide, 'boxes' | 'title'>,
+): string | null {
+  if (alt !== null) return alt.trim() === '' ? null : alt;
+  const at = boxes.findIndex((box) => box.kind === 'picture' && box.part === part);
+  const below = boxes[at + 1];
+  const caption =
+    below?.kind === 'text' && below.free === true ? below.paras.map(({ runs }) => runsText(runs)).join(' ') : '';
+  return caption === '' ? title : caption;
 }

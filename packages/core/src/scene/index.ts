@@ -3,6 +3,7 @@ export type { ItemMark, Motion, Note } from '../deck/index.ts';
 export {
   capitals,
   CELL_PADDING,
+  lineHeight,
   sidedAlign,
   sideOf,
   measurePara,

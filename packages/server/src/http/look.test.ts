@@ -185,6 +185,8 @@ test('slides are written as pictures and as text; a width that is none is told',
   expect(zip.includes(Buffer.from('.png'))).toBe(true);
   expect((await file('deck.md', 'text/markdown; charset=utf-8')).toString('utf8')).toMatch(/^(---\n[^#]*---\n\n)?# /);
   expect((await file('deck.html?notes=0', 'text/html; charset=utf-8')).toString('utf8')).not.toContain('class="notes"');
+  const odp = await file('deck.odp', 'application/vnd.oasis.opendocument.presentation');
+  expect(odp.subarray(30, 38).toString('latin1')).toBe('mimetype');
   const word = 'application/vnd.openxmlformats-officedocument.wordprocessingml.document';
   expect((await file('deck.docx?handout=1', word)).length).toBeGreaterThan((await file('deck.docx', word)).length);
   expect((await file('deck.opml', 'text/x-opml; charset=utf-8')).toString('utf8')).toContain('<outline text=');

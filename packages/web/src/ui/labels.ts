@@ -196,6 +196,7 @@ export const CHART_REASONS: Readonly<Record<ChartOffer['reason'], string>> = {
 /** What a deck can be handed over as. */
 export const FORMAT_LABELS: Readonly<Record<FormatName, string>> = {
   pptx: 'Presentation',
+  odp: 'OpenDocument presentation',
   pdf: 'Pages',
   html: 'Web page',
   png: 'Pictures',

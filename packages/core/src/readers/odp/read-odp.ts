@@ -8,9 +8,19 @@ import { OdtFlowReader } from '../odf/flow-reader.ts';
 import { CONTENT, openOdf, readContent, readMeta, readStyles } from '../odf/package.ts';
 import { odtText } from '../odf/source-text.ts';
 import { PictureStore } from '../picture-store.ts';
-import { BlockList, draftText, readResult, type Draft, type ReadOptions, type ReadResult } from '../read-result.ts';
+import {
+  BlockList,
+  draftText,
+  fromFirst,
+  readResult,
+  type Draft,
+  type ReadOptions,
+  type ReadResult,
+} from '../read-result.ts';
 import type { Box, ReadSlide, SlidePiece } from '../slides/read-slide.ts';
 import { leaveEdge } from '../slides/page-edges.ts';
+import { readingOrder } from '../slides/reading-order.ts';
+import { belowLead, withoutTypedSigns } from '../slides/shape-lines.ts';
 import { slideDrafts } from '../slides/slide-drafts.ts';
 import { lengthOf, pageSize, type PageSize } from './page-size.ts';
 
@@ -60,8 +70,16 @@ const SHAPE =
 const COMMENT = 'office:annotation';
 const DECLARED = /^presentation:(header|footer|date-time)-decl$/;
 
+/** What slides of our own are for, by their master pages; the format says it of none. */
+const KINDS: Readonly<Record<string, ReadSlide['kind']>> = {
+  cover: 'cover',
+  'cover-picture': 'cover',
+  section: 'opener',
+};
+
 interface OpenPage {
   readonly number: number;
+  readonly kind: ReadSlide['kind'] | undefined;
   readonly hidden: boolean;
   readonly pieces: SlidePiece[];
   readonly notes: Draft[];
@@ -87,6 +105,8 @@ class PagesReader implements XmlHandler {
   #page: OpenPage | undefined;
   #piece: OpenPiece | undefined;
   #inNotes = false;
+  /** Groups that are open, each with what it holds: a group is read as a whole. */
+  readonly #groups: SlidePiece[][] = [];
   /** What headers and footers say for all pages. */
   #declared: string | undefined;
 
@@ -103,6 +123,7 @@ class PagesReader implements XmlHandler {
     } else if (DECLARED.test(name)) this.#declared = '';
     else if (name === 'draw:page') this.#startPage(a);
     else if (name === 'presentation:notes') this.#inNotes = true;
+    else if (name === 'draw:g' && this.#page !== undefined) this.#groups.push([]);
     else if (this.#page !== undefined && (SHAPE.test(name) || name === COMMENT)) this.#startPiece(name, a);
   }
 
@@ -117,6 +138,7 @@ class PagesReader implements XmlHandler {
       if (this.#declared?.trim()) this.#context.report.add('header-footer-left', {}, { text: this.#declared.trim() });
       this.#declared = undefined;
     } else if (name === 'presentation:notes') this.#inNotes = false;
+    else if (name === 'draw:g') this.#endGroup();
     else if (name === 'draw:page') this.#endPage();
   }
 
@@ -127,7 +149,9 @@ class PagesReader implements XmlHandler {
 
   #startPage(a: Attributes): void {
     const { hidden } = this.#context.styles.get('drawing-page', a['draw:style-name']);
-    this.#page = { number: this.slides.length + 1, hidden, pieces: [], notes: [], remarks: [] };
+    this.#groups.length = 0;
+    const kind = KINDS[a['draw:master-page-name'] ?? ''];
+    this.#page = { number: this.slides.length + 1, kind, hidden, pieces: [], notes: [], remarks: [] };
   }
 
   #startPiece(name: string, a: Attributes): void {
@@ -158,9 +182,33 @@ class PagesReader implements XmlHandler {
     if (role === 'comment') page.remarks.push(...placed.map(draftText));
     else if (!this.#inNotes) {
       const largest = Math.max(size, ...placed.map(({ look }) => look?.size ?? 0));
-      page.pieces.push({ role, box, size: largest, drafts: placed.map(asItem) });
+      const items = fromFirst(placed.map(asItem));
+      const led =
+        role === 'free'
+          ? belowLead(
+              items,
+              placed.map(({ look }) => look?.size ?? 0),
+              placed.map((draft) => isBold(draft)),
+            )
+          : items;
+      const piece = { role, box, size: largest, drafts: withoutTypedSigns(led, this.#context.report) };
+      (this.#groups.at(-1) ?? page.pieces).push(piece);
     } else if (role === 'foot' || role === 'number') leaveEdge(placed, role === 'number', this.#context.report);
     else page.notes.push(...placed.map(withoutLook));
+  }
+
+  #endGroup(): void {
+    const pieces = this.#groups.pop();
+    const page = this.#page;
+    if (pieces === undefined || pieces.length === 0 || page === undefined) return;
+    const { width, height } = this.#size;
+    const ordered = readingOrder(pieces, ({ box }) => box, width / height, false);
+    (this.#groups.at(-1) ?? page.pieces).push({
+      role: 'free',
+      box: around(pieces),
+      size: Math.max(...pieces.map(({ size }) => size)),
+      drafts: ordered.flatMap(({ drafts }) => drafts),
+    });
   }
 
   #endPage(): void {
@@ -170,7 +218,8 @@ class PagesReader implements XmlHandler {
     const { number, hidden, pieces, notes, remarks } = page;
     const remark = remarks.length === 0 ? undefined : remarks.join('\n');
     if (remark !== undefined) this.#context.report.mark(remark);
-    const kind = number === 1 && pieces.some(({ role }) => role === 'subtitle') ? 'cover' : 'content';
+    const first = number === 1 && pieces.some(({ role }) => role === 'subtitle');
+    const kind = page.kind ?? (first ? 'cover' : 'content');
     this.slides.push({ place: { part: CONTENT, page: number }, kind, hidden, pieces, notes, remark });
   }
 
@@ -202,4 +251,19 @@ function asItem(draft: Draft): Draft {
     ...(direction === undefined ? {} : { direction }),
     ...(left === undefined ? {} : { left }),
   };
+}
+
+const isBold = ({ look, ...draft }: Draft): boolean =>
+  look?.bold === true || ('runs' in draft && draft.runs.length > 0 && draft.runs.every(({ bold }) => bold === true));
+
+/** The box of several pieces; undefined where none says its place. */
+function around(pieces: readonly SlidePiece[]): Box | undefined {
+  const boxes = pieces.flatMap(({ box }) => box ?? []);
+  if (boxes.length === 0) return undefined;
+  const [x, y] = [Math.min(...boxes.map((box) => box.x)), Math.min(...boxes.map((box) => box.y))];
+  const [right, bottom] = [
+    Math.max(...boxes.map((box) => box.x + box.width)),
+    Math.max(...boxes.map((box) => box.y + box.height)),
+  ];
+  return { x, y, width: right - x, height: bottom - y };
 }

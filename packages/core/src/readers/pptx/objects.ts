@@ -57,7 +57,7 @@ export function frameDrafts(frame: XmlNode, context: SlideContext): readonly Dra
     const numbers = part === undefined ? undefined : readChart(context.zip, part);
     return numbers === undefined
       ? lost('chart-not-read', 'Chart')
-      : chartDrafts(numbers, isCaption(alt) ? alt : null, context.place, context.report);
+      : chartDrafts(numbers, alt, context.place, context.report);
   }
   if (/chartex/.test(data?.attributes.uri ?? '')) return lost('chart-not-read', 'Chart');
   const diagram = nodeAt(data, 'dgm:relIds');
@@ -75,10 +75,6 @@ export function frameDrafts(frame: XmlNode, context: SlideContext): readonly Dra
   context.report.add('object-not-read', context.place);
   return [{ kind: 'picture', alt: alt ?? 'Object', place: context.place }];
 }
-
-/** A description that only says what the chart is; one that tells its numbers would say them twice. */
-const isCaption = (alt: string | null): boolean => alt !== null && alt.length <= LONGEST_CAPTION && !/\d.*\d/.test(alt);
-const LONGEST_CAPTION = 80; // characters
 
 /** Rows of §21.1.3.13; what stands in a cell that is joined to the one before it is not shown, yet it is text. */
 function tableDrafts(table: XmlNode, context: SlideContext): readonly Draft[] {

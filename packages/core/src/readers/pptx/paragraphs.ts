@@ -8,6 +8,7 @@ import { GatheredText } from '../gathered-text.ts';
 import { itemLabel } from '../list-label.ts';
 import { isMono } from '../mono-font.ts';
 import { fromFirst, type Draft } from '../read-result.ts';
+import { belowLead, withoutTypedSigns } from '../slides/shape-lines.ts';
 import { isOn, type SlideContext } from './context.ts';
 
 export interface ShapeText {
@@ -35,9 +36,6 @@ const AROUND: Readonly<Record<string, readonly [string, string]>> = {
   Plain: ['', ''],
 };
 const DEEPEST = 8;
-/** Signs that authors type before a point; a dash is one where several lines have it. */
-const TYPED_SIGN = /^\s*[•◦▪▫‣●○■□➢✓✔·]\s+/u;
-const TYPED_DASH = /^\s*[-–—*]\s+/u;
 
 /**
  * @param styles List styles that hold for the shape, from the nearest to the farthest.
@@ -71,25 +69,13 @@ export function shapeText(
     if (isCode) return [{ kind: 'code', text: runsText(text.runs), ...said }];
     return [{ kind: 'listItem', depth: level + 1, runs, ...counts.take(level, bullet), ...said }];
   });
-  const led = use === 'free' ? belowLead(fromFirst(drafts), sizes) : drafts;
-  return { drafts: joinedCode(withoutTypedSigns(led, context)), size: Math.max(0, ...sizes) };
+  const led = use === 'free' ? belowLead(fromFirst(drafts), sizes, boldOf(drafts)) : drafts;
+  return { drafts: joinedCode(withoutTypedSigns(led, context.report)), size: Math.max(0, ...sizes) };
 }
 
-/** Factor by which a first line is larger than those that it leads. */
-const LARGER = 1.15;
-
-function belowLead(drafts: readonly Draft[], sizes: readonly number[]): readonly Draft[] {
-  const [lead, ...others] = drafts;
-  if (lead === undefined || others.length === 0 || !drafts.every((draft) => isItem(draft) && draft.depth === 1))
-    return drafts;
-  const items = drafts.filter(isItem);
-  const bold = items.map(({ runs }) => runs.every((run) => run.bold === true));
-  const larger = sizes.slice(1).every((size) => size > 0 && sizes[0]! >= size * LARGER);
-  if (items[0]!.ordered || !(larger || (bold[0] === true && bold.slice(1).every((one) => !one)))) return drafts;
-  // Its weight said that it leads.
-  const runs = bold[0] === true ? items[0]!.runs.map(({ bold: _, ...run }) => run) : items[0]!.runs;
-  return [{ ...items[0]!, runs }, ...items.slice(1).map((item) => ({ ...item, depth: 2 }))];
-}
+/** Whether each is bold as a whole. */
+const boldOf = (drafts: readonly Draft[]): readonly boolean[] =>
+  drafts.map((draft) => draft.kind === 'listItem' && draft.runs.every(({ bold }) => bold === true));
 
 function bulletOf(properties: readonly XmlNode[]): XmlNode | undefined {
   for (const node of properties) {
@@ -174,21 +160,6 @@ function runLook(properties: XmlNode | undefined, { relationships }: SlideContex
 /** All text of an element, however deep. */
 export const plainText = (node: XmlNode | undefined): string =>
   node?.content.map((one) => ('text' in one ? one.text : 'children' in one ? plainText(one) : '')).join('') ?? '';
-
-const isItem = (draft: Draft): draft is Item => draft.kind === 'listItem';
-
-function withoutTypedSigns(drafts: readonly Draft[], { report }: SlideContext): readonly Draft[] {
-  const dashed = drafts.filter((draft) => isItem(draft) && TYPED_DASH.test(draft.runs[0]!.text)).length > 1;
-  return drafts.map((draft) => {
-    if (!isItem(draft)) return draft;
-    const [first, ...rest] = draft.runs;
-    const sign = TYPED_SIGN.exec(first!.text)?.[0] ?? (dashed ? TYPED_DASH.exec(first!.text)?.[0] : undefined);
-    const text = first!.text.slice(sign?.length ?? 0);
-    if (sign === undefined || text === '') return draft;
-    report.mark(sign);
-    return { ...draft, runs: [{ ...first!, text }, ...rest] };
-  });
-}
 
 function joinedCode(drafts: readonly Draft[]): readonly Draft[] {
   const joined: Draft[] = [];

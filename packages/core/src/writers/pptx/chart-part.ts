@@ -15,7 +15,7 @@ import type { ChartHand, ColorName, Palette, Theme } from '../../theme/index.ts'
 import { SCHEME, solidFill } from './colors.ts';
 import { XML } from '../opc/package.ts';
 import { emuOf } from './xml.ts';
-import { columnName } from './workbook.ts';
+import { columnName } from '../slides/column-name.ts';
 
 const NAMES =
   'xmlns:c="http://schemas.openxmlformats.org/drawingml/2006/chart" xmlns:a="http://schemas.openxmlformats.org/drawingml/2006/main" xmlns:r="http://schemas.openxmlformats.org/officeDocument/2006/relationships"';

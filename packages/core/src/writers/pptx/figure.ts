@@ -1,24 +1,12 @@
 /** Figures as things that can be moved: a group of items, each a group of its shapes with their text in them (ECMA-376-1 §19.3.1.22). */
-import { runsText } from '../../content/index.ts';
-import type { Box, ConnectorBox, ConnectorEnd, IconBox, ShapeBox, TextBox } from '../../scene/index.ts';
-import { contains, middleOf, type Geometry, type LayoutName, type Rect, type Side } from '../../theme/index.ts';
+import type { ConnectorBox, ConnectorEnd, ShapeBox, TextBox } from '../../scene/index.ts';
+import { middleOf, type Geometry, type LayoutName, type Rect, type Side } from '../../theme/index.ts';
+import { CLOSE, figureOf, rectOf, type Drawn, type FigurePart } from '../slides/figure-items.ts';
+import { fileWords, itemName } from '../slides/words.ts';
 import { solidFill } from './colors.ts';
-import { freeText, iconXml, NO_INSETS, shapeXml, textRect, type Insets } from './shapes.ts';
+import { freeText, iconXml, shapeXml, textRect } from './shapes.ts';
 import { freeTextBody, type TextContext } from './text.ts';
-import { fileWords, itemName } from './words.ts';
 import { emuOf, nonVisual, xfrm } from './xml.ts';
-
-type FigurePart = ShapeBox | IconBox | ConnectorBox | TextBox;
-
-/** What is part of a figure: shapes, symbols, connectors, and the text of its items. */
-export const isFigurePart = (box: Box): box is FigurePart =>
-  box.kind === 'shape' ||
-  box.kind === 'icon' ||
-  box.kind === 'connector' ||
-  (box.kind === 'text' && box.item !== undefined);
-
-/** Figures whose items follow each other. */
-const IN_ORDER: ReadonlySet<LayoutName> = new Set(['steps', 'cycle', 'timeline']);
 
 /** A shape as it was written. */
 interface WrittenShape {
@@ -36,37 +24,27 @@ export function figureGroup(
   next: () => number,
   context: TextContext,
 ): string {
-  const items = new Map<number, FigurePart[]>();
-  for (const part of parts)
-    if (part.kind !== 'connector' && part.item !== undefined)
-      items.set(part.item, [...(items.get(part.item) ?? []), part]);
+  const figure = figureOf(parts, layout.name, textRect);
   const id = next();
   const shapes = new Map<number, readonly WrittenShape[]>();
-  const common = parts.filter((part) => part.kind !== 'connector' && part.item === undefined);
-  const behind = drawn(common, next, context, '').xml;
-  if (items.size === 0) return behind;
+  const behind = drawnXml(figure.behind, next, context, '').xml;
+  if (figure.items.length === 0) return behind;
   const ours = fileWords(context.language);
-  const names: string[] = [];
-  const inside = [...items]
-    .sort(([a], [b]) => a - b)
-    .map(([i, own]) => {
-      const words = firstWords(own);
-      names.push(words);
-      const name = `${itemName(ours, layout.name)} ${i + 1}${words === '' ? '' : `: ${words}`}`;
-      const group = next();
-      const { xml, written, count } = drawn(own, next, context, name);
-      shapes.set(i, written);
-      return count === 1 ? xml : groupXml(nonVisual(group, name), extentOf(own), xml);
-    });
-  const lines = parts.flatMap((part) => (part.kind === 'connector' ? [connectorXml(part, shapes, next())] : []));
-  const said = names.filter((name) => name !== '').join(IN_ORDER.has(layout.name) ? ' → ' : '; ');
+  const inside = figure.items.map(({ index, words, extent, drawn }) => {
+    const name = `${itemName(ours, layout.name)} ${index + 1}${words === '' ? '' : `: ${words}`}`;
+    const group = next();
+    const { xml, written } = drawnXml(drawn, next, context, name);
+    shapes.set(index, written);
+    return drawn.length === 1 ? xml : groupXml(nonVisual(group, name), extent, xml);
+  });
+  const lines = figure.connectors.map((connector) => connectorXml(connector, shapes, next()));
   return groupXml(
     nonVisual(
       id,
       `${ours === fileWords(null) ? layout.label : ours.roles.figure} ${id}`,
-      said === '' ? undefined : said,
+      figure.said === '' ? undefined : figure.said,
     ),
-    extentOf(parts),
+    figure.extent,
     behind + inside.join('') + lines.join(''),
   );
 }
@@ -74,106 +52,30 @@ export function figureGroup(
 const groupXml = (named: string, { x, y, width, height }: Rect, inner: string): string =>
   `<p:grpSp><p:nvGrpSpPr>${named}<p:cNvGrpSpPr/><p:nvPr/></p:nvGrpSpPr><p:grpSpPr><a:xfrm><a:off x="${x}" y="${y}"/><a:ext cx="${width}" cy="${height}"/><a:chOff x="${x}" y="${y}"/><a:chExt cx="${width}" cy="${height}"/></a:xfrm></p:grpSpPr>${inner}</p:grpSp>`;
 
-function rectOf(part: FigurePart): Rect {
-  switch (part.kind) {
-    case 'text':
-      return part.frame;
-    case 'connector': {
-      const { from, to } = part;
-      return {
-        x: Math.min(from.x, to.x) as Rect['x'],
-        y: Math.min(from.y, to.y) as Rect['y'],
-        width: Math.abs(from.x - to.x) as Rect['width'],
-        height: Math.abs(from.y - to.y) as Rect['height'],
-      };
-    }
-    case 'shape':
-    case 'icon':
-      return part.rect;
-  }
-}
-
-function extentOf(parts: readonly FigurePart[]): Rect {
-  const rects = parts.map(rectOf);
-  const [x, y] = [Math.min(...rects.map((rect) => rect.x)), Math.min(...rects.map((rect) => rect.y))];
-  const width = Math.max(...rects.map((rect) => rect.x + rect.width)) - x;
-  const height = Math.max(...rects.map((rect) => rect.y + rect.height)) - y;
-  return { x, y, width, height } as Rect;
-}
-
-const MOST_OF_NAME = 60; // characters
-
-/** What an item begins with. */
-function firstWords(parts: readonly FigurePart[]): string {
-  const texts = parts.flatMap((part) => (part.kind === 'text' ? part.paras : []));
-  const first = texts.find(({ part, runs }) => part !== null && runs.length > 0);
-  const text = first === undefined ? '' : runsText(first.runs).replace(/\s+/g, ' ').trim();
-  return text.length <= MOST_OF_NAME ? text : `${text.slice(0, MOST_OF_NAME - 1).trimEnd()}…`;
-}
-
-const lettersOf = ({ paras }: TextBox): number => paras.reduce((sum, { runs }) => sum + runsText(runs).length, 0);
-
-/** Parts of one item, or of what belongs to all: each text in the shape that it stands on, where that has room for it. */
-function drawn(parts: readonly FigurePart[], next: () => number, context: TextContext, name: string) {
-  const shapes = parts.filter((part) => part.kind === 'shape');
-  const held = new Map<ShapeBox, { readonly text: TextBox; readonly insets: Insets; readonly wraps: boolean }>();
-  for (const text of parts) {
-    if (text.kind !== 'text') continue;
-    const on = shapes.findLast((shape) => contains(shape.rect, text.frame));
-    const place = on === undefined ? undefined : placeIn(on, text);
-    const known = on === undefined ? undefined : held.get(on);
-    if (on === undefined || place === undefined) continue;
-    if (known === undefined || lettersOf(known.text) < lettersOf(text)) held.set(on, { text, ...place });
-  }
-  const inShapes = new Set([...held.values()].map(({ text }) => text));
-  const left = parts.filter((part) => part.kind !== 'text' || !inShapes.has(part));
+/** @param name Of the item; one that is drawn of one thing alone has it itself. */
+function drawnXml(drawn: readonly Drawn[], next: () => number, context: TextContext, name: string) {
   const written: WrittenShape[] = [];
-  const xml = left.map((part) => {
+  const called = drawn.length === 1 && name !== '' ? name : undefined;
+  const xml = drawn.map(({ box, held }) => {
     const id = next();
-    const called = left.length === 1 && name !== '' ? name : undefined;
-    switch (part.kind) {
+    switch (box.kind) {
       case 'shape': {
-        written.push({ id, box: part });
-        const holds = held.get(part);
-        if (holds === undefined) return shapeXml(part, nonVisual(id, called ?? `Shape ${id}`, null));
-        const body = freeTextBody(holds.text, context, holds.insets, holds.wraps);
-        return shapeXml(part, nonVisual(id, called ?? textName(holds.text, id)), body);
+        written.push({ id, box });
+        if (held === undefined) return shapeXml(box, nonVisual(id, called ?? `Shape ${id}`, null));
+        const body = freeTextBody(held.text, context, held.insets, held.wraps);
+        return shapeXml(box, nonVisual(id, called ?? textName(held.text, id)), body);
       }
       case 'icon':
-        return iconXml(part, nonVisual(id, `Symbol ${id}: ${part.icon.name}`, null));
+        return iconXml(box, nonVisual(id, `Symbol ${id}: ${box.icon.name}`, null));
       case 'text':
-        return freeText(part, nonVisual(id, called ?? textName(part, id)), context);
-      case 'connector':
-        return '';
+        return freeText(box, nonVisual(id, called ?? textName(box, id)), context);
     }
   });
-  return { xml: xml.join(''), written, count: left.length };
+  return { xml: xml.join(''), written };
 }
 
 const textName = ({ paras }: TextBox, id: number): string =>
   `${paras.every(({ part }) => part === null) ? 'Number' : 'Text'} ${id}`;
-
-/** How a text stands in a shape; undefined where it would have to stand out of its room, or be turned with it. */
-function placeIn(shape: ShapeBox, { frame, paragraphs }: TextBox): { insets: Insets; wraps: boolean } | undefined {
-  const room = shape.turned !== 0 || shape.upsideDown ? null : textRect(shape);
-  if (room === null) return undefined;
-  if (contains(room, frame))
-    return {
-      insets: [
-        frame.x - room.x,
-        frame.y - room.y,
-        room.x + room.width - frame.x - frame.width,
-        room.y + room.height - frame.y - frame.height,
-      ],
-      wraps: true,
-    };
-  // One line in the middle of both needs no room to wrap in.
-  const single = paragraphs.length === 1 && paragraphs[0]!.lines.length <= 1;
-  const centred = frame.align === 'center' && frame.anchor === 'middle';
-  const offset = Math.abs(2 * (frame.x - room.x) + frame.width - room.width);
-  return single && centred && offset < CLOSE ? { insets: NO_INSETS, wraps: false } : undefined;
-}
-const CLOSE = 25_400; // EMU: 2 points
 
 /** Indices of the places where connectors hold on to a shape (`cxnLst` of presetShapeDefinitions), by side. */
 const SITES: Readonly<Record<Side, number>> = { top: 0, left: 1, bottom: 2, right: 3 };

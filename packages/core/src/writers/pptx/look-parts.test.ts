@@ -7,7 +7,7 @@ import type { Edit } from '../../edits/index.ts';
 import { convert, writeDeck } from '../../pipeline/index.ts';
 import { drawSlide, sceneSlide } from '../../scene/index.ts';
 import { doc, h, li, picture, table, THEMES } from '../../test/build.ts';
-import { columnName } from './workbook.ts';
+import { columnName } from '../slides/column-name.ts';
 
 const NUMBERS = table([
   ['Year', 'Grown', 'Children'],

@@ -19,7 +19,7 @@ import { LAYOUT_TYPES, masterFoot, placeholder } from './placeholders.ts';
 import { presetGeometry } from './shapes.ts';
 import { ANCHOR, plainLevel, pointLevel } from './text-style.ts';
 import { colorMap } from './theme-part.ts';
-import { fileWords, roleName, type FileWords } from './words.ts';
+import { fileWords, roleName, type FileWords } from '../slides/words.ts';
 import { XML } from '../opc/package.ts';
 import { emuOf, NS, tree, xfrm } from './xml.ts';
 

@@ -6,7 +6,7 @@ import type { Theme } from '../../theme/index.ts';
 import { bulletsOf, withMark, type Bullet } from './bullet.ts';
 import { runsXml, type TextContext } from './text.ts';
 import { colorMap } from './theme-part.ts';
-import { fileWords } from './words.ts';
+import { fileWords } from '../slides/words.ts';
 import { XML } from '../opc/package.ts';
 import { guid, nonVisual, NS, tree } from './xml.ts';
 

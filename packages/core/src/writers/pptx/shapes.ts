@@ -34,10 +34,6 @@ export function presetGeometry(geometry: Geometry, rect: Rect, inset = 0): strin
   return `<a:prstGeom prst="${PRESETS[geometry]}">${list}</a:prstGeom>`;
 }
 
-/** How far text stands in from each side of a shape: left, top, right, bottom, in EMU. */
-export type Insets = readonly [number, number, number, number];
-export const NO_INSETS: Insets = [0, 0, 0, 0];
-
 /** Where a preset shape has its text (`rect` of presetShapeDefinitions, ECMA-376-1 annex D); null where none of ours stands in it. */
 export function textRect({ geometry, rect, inset, mirrored }: ShapeBox): Rect | null {
   const { x, y, width, height } = rect;

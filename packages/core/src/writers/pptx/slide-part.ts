@@ -2,6 +2,7 @@
 import {
   colorsOf,
   describeChart,
+  describePicture,
   describeTable,
   type Box,
   type ChartBox,
@@ -11,18 +12,18 @@ import {
   type TextBox,
 } from '../../scene/index.ts';
 import { frameOf, isFoot, type Frame, type Layout } from '../../theme/index.ts';
-import { runsText } from '../../content/index.ts';
 import { xmlText } from '../../container/index.ts';
 import { solidFill } from './colors.ts';
 import { footText } from './master-part.ts';
 import { pictureXml } from './picture.ts';
 import { motionXml } from './motion.ts';
 import { placeholder } from './placeholders.ts';
-import { figureGroup, isFigurePart } from './figure.ts';
+import { isFigurePart } from '../slides/figure-items.ts';
+import { figureGroup } from './figure.ts';
 import { freeText } from './shapes.ts';
 import { tableXml } from './table.ts';
 import { spokenIn, textBody, type TextContext } from './text.ts';
-import { fileWords, roleName } from './words.ts';
+import { fileWords, roleName } from '../slides/words.ts';
 import { XML } from '../opc/package.ts';
 import { guid, nonVisual, NS, tree, xfrm } from './xml.ts';
 
@@ -68,7 +69,7 @@ function boxXml(box: Box, slide: SceneSlide, id: number, context: SlideContext):
         : textXml(box, nonVisual(id, name), ph, slide.layout, context);
     case 'picture': {
       const rel = context.picture(box.picture);
-      const named = nonVisual(id, name, pictureText(box, slide));
+      const named = nonVisual(id, name, describePicture(box, slide));
       return rel === undefined ? '' : pictureXml(box, colorsOf(slide, context.theme), named, ph, rel);
     }
     case 'table':
@@ -86,16 +87,6 @@ function boxXml(box: Box, slide: SceneSlide, id: number, context: SlideContext):
     case 'icon':
       return '';
   }
-}
-
-/** What a picture says: its description, its caption, or at least what its slide is about; null where it was said to be decoration. */
-function pictureText({ alt, part }: PictureBox, { boxes, title }: SceneSlide): string | null {
-  if (alt !== null) return alt.trim() === '' ? null : alt;
-  const at = boxes.findIndex((box) => box.kind === 'picture' && box.part === part);
-  const below = boxes[at + 1];
-  const caption =
-    below?.kind === 'text' && below.free === true ? below.paras.map(({ runs }) => runsText(runs)).join(' ') : '';
-  return caption === '' ? title : caption;
 }
 
 function textXml(box: TextBox, named: string, ph: string, layout: Layout, context: SlideContext): string {

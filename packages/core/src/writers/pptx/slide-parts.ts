@@ -1,7 +1,7 @@
 /** Slides with all that belongs to them: notes, pictures, charts and their workbooks, colours of their own. */
 import { USUAL_LANGUAGE } from '../../base/index.ts';
-import { originMark, type Deflate, type Part, type ZipWriter } from '../../container/index.ts';
-import type { PictureId, PictureMime } from '../../content/index.ts';
+import { originMark, type Deflate, type ZipWriter } from '../../container/index.ts';
+import type { PictureId } from '../../content/index.ts';
 import type { PictureSource, Scene, SceneSlide } from '../../scene/index.ts';
 import type { Palette } from '../../theme/index.ts';
 import { chartPart } from './chart-part.ts';
@@ -10,9 +10,9 @@ import { slidePart } from './slide-part.ts';
 import { themeOverridePart } from './theme-part.ts';
 import { workbook } from './workbook.ts';
 import { relationships, type Rel } from '../opc/package.ts';
+import { Media } from '../slides/media.ts';
 
 export const TYPES = 'application/vnd.openxmlformats-officedocument.presentationml';
-const ENDINGS: Readonly<Record<PictureMime, string>> = { 'image/png': 'png', 'image/jpeg': 'jpeg', 'image/gif': 'gif' };
 const DRAWING = 'application/vnd.openxmlformats-officedocument';
 
 /** Where slides find what is there already; both relative to a slide's folder. */
@@ -43,7 +43,7 @@ export class SlideParts {
 
   constructor(zip: ZipWriter, scene: Scene, pictures: PictureSource, at: Surroundings, deflate: Deflate | undefined) {
     this.zip = zip;
-    this.media = new Media(pictures, at.prefix);
+    this.media = new Media(pictures, `ppt/media/${at.prefix}`);
     this.#scene = scene;
     this.#at = at;
     this.#deflate = deflate;
@@ -70,7 +70,7 @@ export class SlideParts {
   pictureOf(rels: Rels): (id: PictureId) => string | undefined {
     return (id) => {
       const name = this.media.take(id);
-      return name === undefined ? undefined : rels.add('image', `../media/${name}`);
+      return name === undefined ? undefined : rels.add('image', name.replace('ppt/', '../'));
     };
   }
 
@@ -150,35 +150,5 @@ export class Rels {
 
   link(target: string): string | undefined {
     return target.startsWith('#') ? undefined : this.add('hyperlink', target, true);
-  }
-}
-
-export class Media {
-  readonly parts: Part[] = [];
-  readonly #names = new Map<PictureId, string>();
-  readonly #endings = new Set<string>();
-  readonly #source: PictureSource;
-  readonly #prefix: string;
-
-  constructor(source: PictureSource, prefix: string) {
-    this.#source = source;
-    this.#prefix = prefix;
-  }
-
-  get endings(): readonly string[] {
-    return [...this.#endings].sort();
-  }
-
-  take(id: PictureId): string | undefined {
-    const known = this.#names.get(id);
-    if (known !== undefined) return known;
-    const picture = this.#source(id);
-    if (picture === undefined) return undefined;
-    const ending = ENDINGS[picture.mime];
-    const name = `${this.#prefix}image${this.#names.size + 1}.${ending}`;
-    this.#names.set(id, name);
-    this.#endings.add(ending);
-    this.parts.push({ name: `ppt/media/${name}`, content: picture.bytes, stored: true });
-    return name;
   }
 }

@@ -2,13 +2,10 @@
 import { xmlText, ZipWriter, type Deflate } from '../../container/index.ts';
 import { formatCode, type Chart } from '../../scene/index.ts';
 import { relationships, XML } from '../opc/package.ts';
+import { columnName } from '../slides/column-name.ts';
 
 const MAIN = 'http://schemas.openxmlformats.org/spreadsheetml/2006/main';
 const TYPES = 'application/vnd.openxmlformats-officedocument.spreadsheetml';
-
-/** @param i 0 is A. */
-export const columnName = (i: number): string =>
-  i < 26 ? String.fromCharCode(65 + i) : columnName(Math.floor(i / 26) - 1) + columnName(i % 26);
 
 export function workbook(chart: Chart, deflate?: Deflate): Uint8Array {
   const zip = new ZipWriter(deflate);

@@ -6,47 +6,70 @@ import { fontUrl } from '../../api/client.ts';
 import { useAnswer } from '../../state/use-answer.ts';
 import { count } from '../../ui/format.ts';
 import { FORMAT_LABELS } from '../../ui/labels.ts';
-import { Heading } from '../../ui/recipes.tsx';
+import { Heading, Select } from '../../ui/recipes.tsx';
 import { Card, Inside } from './card.tsx';
 import { Download, type FormatProps } from './download.tsx';
+
+const FORMATS = ['pptx', 'odp'] as const;
+const KINDS: Readonly<Record<(typeof FORMATS)[number], string>> = {
+  pptx: 'PPTX: Office Open XML',
+  odp: 'ODP: OpenDocument',
+};
 
 export function PresentationCard(props: FormatProps) {
   const { view } = props;
   const { counts } = view;
   const [embeds, setEmbeds] = useState(false);
+  const [format, setFormat] = useState<(typeof FORMATS)[number]>('pptx');
+  const open = format === 'odp';
   const ships = view.template === null && pairOf(view.look).source === 'ships';
-  const fonts = ships && embeds;
+  const fonts = ships && embeds && !open;
   return (
     <Card aria-label={FORMAT_LABELS.pptx}>
       <Heading as="h2" fontSize="lg">
-        {FORMAT_LABELS.pptx}, PPTX
+        {FORMAT_LABELS.pptx}, {format.toUpperCase()}
       </Heading>
+      <chakra.label display="grid" gap="3px" fontSize="sm" color="soft" justifyItems="start">
+        Written as
+        <Select value={format} onChange={(event) => setFormat(event.target.value as typeof format)}>
+          {FORMATS.map((one) => (
+            <option key={one} value={one}>
+              {KINDS[one]}
+            </option>
+          ))}
+        </Select>
+      </chakra.label>
       <Inside>
         <li>
           {count(view.pages.order.length, 'slide')}
-          {counts.sections > 0 && ` in ${count(counts.sections, 'section')}`}, titles and points in the layout’s
-          placeholders
+          {counts.sections > 0 && !open && ` in ${count(counts.sections, 'section')}`}, titles and points in the
+          layout’s placeholders
         </li>
         <li>speaker notes on {count(counts.notes, 'slide')}</li>
         {counts.tables > 0 && <li>{count(counts.tables, 'slide')} with a native table</li>}
         {counts.pictures > 0 && (
           <li>{count(counts.pictures, 'slide')} with a picture, described where the document describes it</li>
         )}
-        {view.template === null ? (
+        {open && counts.sections > 0 && <li>this format has no sections: each is its opening slide</li>}
+        {open && counts.pictures > 0 && <li>round corners and tints of pictures are left out: it has neither</li>}
+        {open && view.template !== null ? (
+          <li>drawn like {view.template.fileName}, as near as this format can; on its own layouts only as PPTX</li>
+        ) : view.template === null ? (
           <ThemeLine look={view.look} embedded={fonts} />
         ) : (
           <TemplateLines template={view.template} />
         )}
       </Inside>
-      {ships && (
+      {ships && !open && (
         <chakra.label display="flex" gap="8px" alignItems="flex-start" fontSize="sm" cursor="pointer">
           <input type="checkbox" checked={embeds} onChange={(event) => setEmbeds(event.target.checked)} />
           Put the fonts in the file, for computers that lack them
         </chakra.label>
       )}
       <Download
+        key={format}
         {...props}
-        format="pptx"
+        format={format}
         choices={fonts ? { fonts: '1' } : {}}
         holds={count(view.pages.order.length, 'slide')}
       />

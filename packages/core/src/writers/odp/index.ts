@@ -1,0 +1,1 @@
+export { writeOdp } from './write-odp.ts';
