@@ -1,241 +1,234 @@
 /** The command line: a thin shell around the core. */
-import { readFileSync, writeFileSync } from 'node:fs';
-import { basename } from 'node:path';
+import { statSync } from 'node:fs';
+import { resolve } from 'node:path';
 import { parseArgs } from 'node:util';
-import {
-  beginning,
-  convert,
-  detectType,
-  DOCUMENT_TYPES,
-  outputFormat,
-  FORMATS,
-  isPaper,
-  isPictureWidth,
-  isPrint,
-  openDocument,
-  PAPER_SIZES,
-  PICTURE_WIDTHS,
-  placeText,
-  PRESET_NAMES,
-  PRINTS,
-  presetRecipe,
-  ReadError,
-  readTemplate,
-  THEME_DESIGNS,
-  type DocumentType,
-  type Edit,
-  type MadeSlides,
-  type PresetName,
-  type SheetOptions,
-  type SingleEdit,
-  type TemplateModel,
-  type TemplateUse,
-  type ReadResult,
-} from '@alvex/core';
-import { writeOutput } from '@alvex/output';
-import { withPictureColors } from '@alvex/raster';
+import { FONT_PAIRS, FORMATS, PRESET_NAMES, ReadError, THEME_DESIGNS } from '@alvex/core';
+import { lineOf, runBatch, summaryOf, writeReport, type Reported } from './batch.ts';
+import { bytesOf, convertFile, deckOf, readErrorText, readInput, type Job } from './convert-file.ts';
 import { deckJson } from './deck-json.ts';
+import { findInputs, isPattern } from './inputs.ts';
 import { outlineJson } from './outline-json.ts';
+import { isOutputName, namedOutput, OUTPUT_NAMES, plannedOutputs, type OutputName } from './outputs.ts';
+import { checkRecipe, paletteNames, type Recipe } from './recipe.ts';
+import { BUILD_USAGE, EXIT, USAGE, UsageError } from './usage.ts';
 
-const USAGE = `Usage:
-  alvex outline FILE                                         the document's blocks, as JSON
-  alvex deck FILE [--map NAME] [--theme NAME]                its slides and where every word went, as JSON
-  alvex convert FILE -o OUT.pptx [--map NAME] [--theme NAME] a presentation
-  alvex convert FILE -o OUT.pdf  [--map NAME] [--theme NAME] its slides as PDF
-        [--pages ${PRINTS.join('|')}]
-                                                             one slide a page; with notes; several on a sheet; notes alone; an outline
-        [--paper ${Object.keys(PAPER_SIZES).join('|')}]                                   what it is printed on
-  alvex convert FILE -o OUT.odp                              the presentation in the open format (OpenDocument)
-  alvex convert FILE -o OUT.html [--without-notes]           one page that needs nothing else, with a window for the speaker
-  alvex convert FILE -o OUT.zip  [--width PIXELS]            each slide as a picture (PNG), in one archive
-  alvex convert FILE -o OUT.docx [--handout]                 the document with its structure; as a handout its slides before their passages
-  alvex convert FILE -o OUT.md                               titles, points and notes as text, which makes the same slides again
-  alvex convert FILE -o OUT.opml                             the same as an outline
-        [--template FILE.pptx]                               on the layouts of an organisation's presentation
-        [--into FILE.pptx [--behind N]]                      into a presentation, behind all of its slides or behind the first N;
-                                                             what an earlier run made of the same document is replaced
-        [--as NAME]                                          what the document was called then, where it is called otherwise now
-        [--fonts]                                            with its fonts, for computers that lack them
-  alvex check FILE.pptx ...                                  what is wrong with a presentation by its standard (ECMA-376)
-  alvex audit FILE.pptx ...                                  what an expert would still remark of it, counted by rule
-  alvex maps                                                 names of level maps
-  alvex themes                                               names of themes
-FILE may be - for standard input; then --type ${DOCUMENT_TYPES.join('|')} says what it is.`;
+const TEXTS = [
+  'map',
+  'length',
+  'minutes',
+  'theme',
+  'palette',
+  'font-pair',
+  'with',
+  'without',
+  'full',
+  'footer',
+] as const;
+const MORE_TEXTS = ['date', 'language', 'template', 'into', 'behind', 'as', 'pages', 'paper', 'width'] as const;
+const OTHERS = ['type', 'to', 'report', 'jobs'] as const;
+const FLAGS = ['dark', 'light', 'fonts', 'without-notes', 'handout', 'watch'] as const;
 
-const EXIT = { faults: 1, usage: 2, unreadable: 3 } as const;
+type Text = (typeof TEXTS)[number] | (typeof MORE_TEXTS)[number] | (typeof OTHERS)[number] | 'out';
+type Values = { readonly [K in Text]?: string } & { readonly [K in (typeof FLAGS)[number] | 'help']?: boolean };
 
-class UsageError extends Error {}
+const texts = (names: readonly string[]) =>
+  Object.fromEntries(names.map((name) => [name, { type: 'string' }] as const));
+const flags = (names: readonly string[]) =>
+  Object.fromEntries(names.map((name) => [name, { type: 'boolean' }] as const));
 
 async function main(): Promise<void> {
-  const { positionals, values } = parseArgs({
+  const { positionals, values: parsed } = parseArgs({
     allowPositionals: true,
     options: {
-      map: { type: 'string' },
-      theme: { type: 'string' },
-      template: { type: 'string' },
-      fonts: { type: 'boolean' },
-      pages: { type: 'string' },
-      paper: { type: 'string' },
-      width: { type: 'string' },
-      'without-notes': { type: 'boolean' },
-      handout: { type: 'boolean' },
-      into: { type: 'string' },
-      behind: { type: 'string' },
-      as: { type: 'string' },
-      type: { type: 'string' },
+      ...texts([...TEXTS, ...MORE_TEXTS, ...OTHERS]),
+      ...flags(FLAGS),
       out: { type: 'string', short: 'o' },
       help: { type: 'boolean', short: 'h' },
     },
   });
-  if (values.help) {
-    process.stdout.write(`${USAGE}\n`);
-    return;
-  }
-  const [command, file, ...rest] = positionals;
-  if (command === 'check') return check(positionals.slice(1));
-  if (command === 'audit') return audit(positionals.slice(1));
-  if (rest.length > 0) throw new UsageError(`One file at a time; what is ${rest[0]}?`);
+  const values = parsed as Values;
+  const [command, ...names] = positionals;
+  if (values.help || command === 'help')
+    return print(names[0] === 'build' || command === 'build' ? BUILD_USAGE : USAGE);
   if (command === undefined) throw new UsageError('Say what to do.');
+  const only = (): string => {
+    if (names.length === 0) throw new UsageError('Say which file.');
+    if (names.length > 1) throw new UsageError(`One file at a time; what is ${names[1]}?`);
+    return names[0]!;
+  };
   switch (command) {
+    case 'check':
+      return check(names);
+    case 'audit':
+      return audit(names);
     case 'maps':
       return print(PRESET_NAMES.join('\n'));
     case 'themes':
-      return print(THEME_DESIGNS.map((theme) => theme.name).join('\n'));
+      return print(THEME_DESIGNS.map(({ name }) => name).join('\n'));
+    case 'fonts':
+      return print(FONT_PAIRS.map(({ name }) => name).join('\n'));
+    case 'palettes':
+      checkRecipe({ theme: only() });
+      return print(paletteNames(only()).join('\n'));
     case 'outline':
-      return print(JSON.stringify(outlineJson((await read(file, values.type)).document), null, 2));
+      return print(JSON.stringify(outlineJson((await readInput(only(), values.type)).document), null, 2));
     case 'deck': {
-      const { document } = await read(file, values.type);
-      return print(JSON.stringify(deckJson(convert(document, choices(document, values.map, values.theme))), null, 2));
+      const recipe = recipeOf(values);
+      const { document } = await readInput(only(), values.type);
+      const { converted, said } = await deckOf(document, recipe, only());
+      tell(said);
+      return print(JSON.stringify(deckJson(converted), null, 2));
     }
-    case 'convert': {
-      const endings = Object.values(FORMATS).map(({ ending }) => ending);
-      if (values.out === undefined) throw new UsageError(`Say where to write: -o OUT.${endings.join('|')}`);
-      const format = outputFormat(values.out);
-      if (format === undefined) throw new UsageError(`What to write is told by its ending: ${endings.join(', ')}.`);
-      const { document, pictures } = await read(file, values.type);
-      const origin = values.as ?? (file === '-' ? undefined : basename(file!));
-      const path = templatePath(values);
-      const template = path === undefined ? undefined : bytesOf(path);
-      const drawn = template === undefined ? undefined : await withPictureColors(readTemplate(template));
-      const model = drawn?.model;
-      const use = path === undefined ? undefined : templateUse(path, values, model!, origin);
-      const edits = choices(document, values.map, values.theme);
-      const converted =
-        use === undefined
-          ? convert(document, edits)
-          : convert(
-              document,
-              [...edits, { kind: 'template', template: use }],
-              undefined,
-              new Map([[use.hash, model!]]),
-            );
-      const options = {
-        origin,
-        template,
-        fonts: values.fonts ?? false,
-        sheets: sheetOptions(values),
-        width: widthOption(values),
-        notes: values['without-notes'] !== true,
-        handout: values.handout === true,
-      };
-      writeFileSync(
-        values.out,
-        await writeOutput(format, converted, [...pictures, ...(drawn?.pictures ?? [])], options),
-      );
-      return;
-    }
+    case 'convert':
+      return convert(names, values);
+    case 'build':
+      return build(names.length === 0 ? '.' : only(), values);
     default:
       throw new UsageError(`There is no command ${command}.`);
   }
 }
 
-/** What a PDF shows, and on which paper. */
-function sheetOptions({ pages, paper }: { readonly pages?: string; readonly paper?: string }): Partial<SheetOptions> {
-  if (pages !== undefined && !isPrint(pages))
-    throw new UsageError(`There are no pages ${pages}; there are ${PRINTS.join(', ')}.`);
-  if (paper !== undefined && !isPaper(paper))
-    throw new UsageError(`There is no paper ${paper}; there are ${Object.keys(PAPER_SIZES).join(', ')}.`);
-  return { ...(pages === undefined ? {} : { print: pages }), ...(paper === undefined ? {} : { paper }) };
-}
+const isFolder = (path: string): boolean => statSync(path, { throwIfNoEntry: false })?.isDirectory() === true;
 
-function widthOption({ width }: { readonly width?: string }): number | undefined {
-  if (width === undefined) return undefined;
-  if (!isPictureWidth(Number(width)))
-    throw new UsageError(`--width is ${PICTURE_WIDTHS.least} to ${PICTURE_WIDTHS.most} pixels.`);
-  return Number(width);
-}
+const list = (text: string | undefined): readonly string[] | undefined =>
+  text
+    ?.split(',')
+    .map((name) => name.trim())
+    .filter((name) => name !== '');
 
-interface TemplateOptions {
-  readonly template?: string;
-  readonly into?: string;
-  readonly behind?: string;
-}
-
-function templatePath({ template, into, behind }: TemplateOptions): string | undefined {
-  if (template !== undefined && into !== undefined) throw new UsageError('Either --template or --into.');
-  if (behind !== undefined && (into === undefined || !/^[1-9]\d{0,3}$/.test(behind)))
-    throw new UsageError('--behind is the number of a slide of the presentation that --into names.');
-  return into ?? template;
-}
-
-/** How a presentation is used: for its layouts, or with its own slides around the new ones. */
-function templateUse(
-  path: string,
-  { into, behind }: TemplateOptions,
-  { made = [] }: TemplateModel,
-  origin: string | undefined,
-): TemplateUse {
-  const before = into === undefined ? undefined : made.find(({ document }) => document === origin);
-  if (before !== undefined) process.stderr.write(`${replacedText(before)}\n`);
-  return {
-    hash: 'template',
-    fileName: basename(path),
-    layouts: {},
-    keep: into === undefined ? 'none' : 'before',
-    ...(behind === undefined ? {} : { behind: Number(behind) }),
-    ...(before === undefined ? {} : { replaces: before.document }),
+function recipeOf(values: Values): Recipe {
+  if (values.dark && values.light) throw new UsageError('Either --dark or --light.');
+  const given: { readonly [K in keyof Recipe]: Recipe[K] | undefined } = {
+    map: values.map,
+    length: values.length,
+    minutes: numberOf(values.minutes),
+    theme: values.theme,
+    palette: values.palette,
+    dark: values.dark ? true : values.light ? false : undefined,
+    fontPair: values['font-pair'],
+    with: list(values.with),
+    without: list(values.without),
+    full: values.full,
+    footer: values.footer,
+    date: values.date,
+    language: values.language,
+    template: values.template,
+    into: values.into,
+    behind: numberOf(values.behind),
+    as: values.as,
+    fonts: values.fonts,
+    pages: values.pages,
+    paper: values.paper,
+    notes: values['without-notes'] ? false : undefined,
+    width: numberOf(values.width),
   };
+  return checkRecipe(Object.fromEntries(Object.entries(given).filter(([, value]) => value !== undefined)));
 }
 
-function replacedText({ document, slides, changed }: MadeSlides): string {
-  const which = changed.length === 1 ? `slide ${changed[0]! + 1} was` : `${changed.length} of them were`;
-  return `${slides.length} ${slides.length === 1 ? 'slide' : 'slides'} made of ${document} before ${slides.length === 1 ? 'is' : 'are'} replaced${changed.length === 0 ? '' : `; ${which} changed since, which is lost`}.`;
+/** What is no number is none that could be meant. */
+const numberOf = (text: string | undefined): number | undefined =>
+  text === undefined ? undefined : /^\d+(?:\.\d+)?$/.test(text) ? Number(text) : NaN;
+
+/** One document into one file, or many into a folder. */
+async function convert(names: readonly string[], values: Values): Promise<void> {
+  const recipe = recipeOf(values);
+  const { out, to, type } = values;
+  const endings = Object.values(FORMATS).map(({ ending }) => ending);
+  if (names.length === 0) throw new UsageError('Say which file.');
+  if (out === undefined) throw new UsageError(`Say where to write: -o OUT.${endings.join('|')}`);
+  const [input] = names;
+  // A file that is not there is told as such, not taken for a folder.
+  const single = names.length === 1 && (input === '-' || (!isPattern(input!) && !isFolder(input!)));
+  if (to === undefined) {
+    const output = namedOutput(out, values.handout === true);
+    if (!single && output !== undefined)
+      throw new UsageError('Several documents are written into a folder: -o FOLDER --to NAMES.');
+    if (output === undefined)
+      throw new UsageError(`What to write is told by its ending, or by --to: ${endings.join(', ')}.`);
+    const job = { input: input!, type, recipe, outputs: [output] };
+    if (values.watch !== true) {
+      const done = await convertFile(job);
+      tell(done.said);
+      if (values.report !== undefined) writeReport([{ input: input!, result: { ok: true, ...done } }], values.report);
+      return;
+    }
+    return runAll(() => Promise.resolve([job]), [input!], values);
+  }
+  const formats = toNames(to);
+  const jobs = async (): Promise<readonly Job[]> => {
+    const found = input === '-' ? [{ path: '-', within: 'deck' }] : await findInputs(names, process.cwd(), out);
+    const wanted = found.map((one) => ({ found: one, names: formats }));
+    return plannedOutputs(wanted, resolve(out)).map(({ found: { path }, outputs }) => ({
+      input: path,
+      type,
+      recipe,
+      outputs,
+    }));
+  };
+  return runAll(jobs, names, values);
+}
+
+function toNames(to: string): readonly OutputName[] {
+  const names = list(to) ?? [];
+  const wrong = names.find((name) => !isOutputName(name));
+  if (wrong !== undefined || names.length === 0)
+    throw new UsageError(`--to names ${OUTPUT_NAMES.join(', ')}; what is ${wrong ?? 'meant'}?`);
+  return names.filter(isOutputName);
+}
+
+/** The decks that a project file asks for. */
+async function build(at: string, values: Values): Promise<void> {
+  const { readProject } = await import('./project.ts');
+  const { folder } = await readProject(at);
+  return runAll(async () => (await readProject(at)).jobs, [folder], values);
+}
+
+/** @param find All jobs; asked again when something changes. @param watched What is looked at for changes. */
+async function runAll(find: () => Promise<readonly Job[]>, watched: readonly string[], values: Values): Promise<void> {
+  const most = numberOf(values.jobs);
+  if (most !== undefined && !(Number.isInteger(most) && most >= 1 && most <= 256))
+    throw new UsageError('--jobs is how many are made at once.');
+  const run = async (jobs: readonly Job[]): Promise<readonly Reported[]> => {
+    const reported = await runBatch(jobs, {
+      jobs: most,
+      tell: (one, done, of) => process.stderr.write(`${of > 1 ? `${done}/${of} ` : ''}${lineOf(one)}\n`),
+    });
+    process.stderr.write(`${summaryOf(reported)}\n`);
+    if (values.report !== undefined) writeReport(reported, values.report);
+    return reported;
+  };
+  let jobs = await find();
+  const reported = await run(jobs);
+  if (values.watch !== true) {
+    if (reported.some(({ result }) => !result.ok)) process.exitCode = EXIT.unreadable;
+    return;
+  }
+  const { watchPaths } = await import('./watch.ts');
+  const looked = [...watched, ...new Set(jobs.flatMap(({ recipe }) => recipe.template ?? []))];
+  process.stderr.write('Waiting for changes. Ctrl-C ends.\n');
+  watchPaths(
+    looked.map((path) => resolve(path)),
+    async (files) => {
+      try {
+        const before = new Map(jobs.map((job) => [job.input, JSON.stringify(job)]));
+        jobs = await find();
+        const changed = jobs.filter(
+          (job) =>
+            files.has(resolve(job.input)) ||
+            (job.recipe.template !== undefined && files.has(resolve(job.recipe.template))) ||
+            before.get(job.input) !== JSON.stringify(job),
+        );
+        if (changed.length > 0) await run(changed);
+      } catch (error) {
+        if (!(error instanceof UsageError)) throw error;
+        process.stderr.write(`${error.message}\n`);
+      }
+    },
+  );
 }
 
 const print = (text: string): void => void process.stdout.write(`${text}\n`);
-
-function choices(
-  document: ReadResult['document'],
-  map: string | undefined,
-  theme: string | undefined,
-): readonly Edit[] {
-  const name = map ?? PRESET_NAMES[0];
-  if (!PRESET_NAMES.includes(name as PresetName))
-    throw new UsageError(`There is no map ${name}; there are ${PRESET_NAMES.join(', ')}.`);
-  if (theme !== undefined && !THEME_DESIGNS.some(({ name }) => name === theme))
-    throw new UsageError(`There is no theme ${theme}; there are ${THEME_DESIGNS.map((t) => t.name).join(', ')}.`);
-  const look: readonly SingleEdit[] = theme === undefined ? [] : [{ kind: 'theme', theme }];
-  return name === 'fitted'
-    ? [...beginning(document, look), ...look]
-    : [{ kind: 'map', name, ...presetRecipe(name as PresetName, document) }, ...look];
-}
-
-async function read(file: string | undefined, type: string | undefined): Promise<ReadResult> {
-  if (file === undefined) throw new UsageError('Say which file.');
-  if (type !== undefined && !DOCUMENT_TYPES.includes(type as DocumentType))
-    throw new UsageError(`There is no type ${type}; there are ${DOCUMENT_TYPES.join(', ')}.`);
-  if (file === '-' && type === undefined) throw new UsageError('Say what standard input is: --type NAME');
-  const bytes = bytesOf(file);
-  return openDocument(bytes, (type as DocumentType | undefined) ?? detectType(bytes, basename(file)));
-}
-
-function bytesOf(file: string): Uint8Array {
-  try {
-    return readFileSync(file === '-' ? 0 : file);
-  } catch (error) {
-    throw new UsageError(`The file ${file} cannot be opened: ${(error as Error).message}`);
-  }
-}
+const tell = (lines: readonly string[]): void => lines.forEach((line) => process.stderr.write(`${line}\n`));
 
 /** Exits with 1 when any of the files has a fault. */
 async function check(files: readonly string[]): Promise<void> {
@@ -277,14 +270,13 @@ try {
   await main();
 } catch (error) {
   if (error instanceof ReadError) {
-    const place = placeText(error.place);
-    process.stderr.write(`${error.code}: ${error.message}${place === '' ? '' : ` (${place})`}\n`);
+    process.stderr.write(`${error.code}: ${readErrorText(error)}\n`);
     process.exitCode = EXIT.unreadable;
   } else if (
     error instanceof UsageError ||
     (error instanceof TypeError && 'code' in error && String(error.code).startsWith('ERR_PARSE_ARGS'))
   ) {
-    process.stderr.write(`${error.message}\n\n${USAGE}\n`);
+    process.stderr.write(`${error.message}\nalvex --help says what there is.\n`);
     process.exitCode = EXIT.usage;
   } else throw error;
 }

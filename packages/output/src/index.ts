@@ -12,7 +12,6 @@ import {
   type SheetOptions,
   type WriteOptions,
 } from '@alvex/core';
-import { embeddableFonts } from '@alvex/font-files';
 import { scalePictures } from '@alvex/raster';
 
 export interface OutputOptions {
@@ -74,12 +73,17 @@ export async function writeOutput(
     const { slidePictures } = await import('./png/slide-pictures.ts');
     slides = await slidePictures(sceneOf(converted), scaled, { width: HANDOUT_WIDTH, ...told });
   }
+  let embedded: WriteOptions['fonts'];
+  if (fonts) {
+    const { embeddableFonts } = await import('@alvex/font-files');
+    embedded = await embeddableFonts(fontsUsed(converted.pages, converted.theme));
+  }
   // A document keeps its pictures as they are.
   return writeDeck(format, converted, format === 'docx' ? pictures : scaled, {
     ...(slides === undefined ? {} : { slides }),
     deflate,
     ...(origin === undefined ? {} : { origin }),
     ...(template === undefined ? {} : { template }),
-    ...(fonts ? { fonts: await embeddableFonts(fontsUsed(converted.pages, converted.theme)) } : {}),
+    ...(embedded === undefined ? {} : { fonts: embedded }),
   });
 }

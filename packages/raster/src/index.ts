@@ -1,6 +1,6 @@
 /** Scales pictures down to what slides need of them, before they are written; the same for server and command line. */
 import { neededSizes, type Converted, type PictureData } from '@alvex/core';
-import sharp from 'sharp';
+import { takeSharp } from './take-sharp.ts';
 
 export { withPictureColors } from './picture-colors.ts';
 export { toDraw, type Tone } from './to-draw.ts';
@@ -23,6 +23,7 @@ async function scaledTo(picture: PictureData, needed: number | undefined): Promi
   // What moves, and what no slide shows, is left alone.
   if (needed === undefined || picture.mime === 'image/gif' || picture.width <= needed * WORTH_IT) return picture;
   const width = Math.max(1, Math.round(needed));
+  const sharp = await takeSharp();
   try {
     const image = sharp(picture.bytes, { failOn: 'error' }).resize({ width });
     const made = picture.mime === 'image/jpeg' ? image.jpeg({ quality: 88 }) : image.png({ compressionLevel: 9 });

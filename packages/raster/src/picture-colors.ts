@@ -1,6 +1,6 @@
 /** Looks at the pictures on a template's layouts, so that text that stands on them is read: the same for server and command line. */
 import type { PictureColors, PictureData, ReadTemplate } from '@alvex/core';
-import sharp from 'sharp';
+import { takeSharp } from './take-sharp.ts';
 
 /** A picture is looked at as so many patches. */
 const COLUMNS = 32;
@@ -23,6 +23,7 @@ export async function withPictureColors({ model, pictures }: ReadTemplate): Prom
 }
 
 async function colorsOf({ bytes }: PictureData): Promise<PictureColors | undefined> {
+  const sharp = await takeSharp();
   try {
     const { data } = await sharp(bytes)
       .resize(COLUMNS, ROWS, { fit: 'fill' })

@@ -1,6 +1,7 @@
 /** Pictures for files that hold only JPEG and plain PNG, toned as a slide shows them. */
 import { isToned, LUMINANCE, toneLine, type DrawnPicture, type PictureData } from '@alvex/core';
-import sharp, { type Sharp } from 'sharp';
+import type { Sharp } from 'sharp';
+import { takeSharp } from './take-sharp.ts';
 
 /** See `PictureDress`. */
 export type Tone = Pick<DrawnPicture, 'filter' | 'tint' | 'brightness' | 'contrast'>;
@@ -14,8 +15,9 @@ const channels = (hex: string): readonly [number, number, number] => [
 /** @returns JPEG or PNG, of 8 bits and not interlaced; null for what cannot be decoded. */
 export async function toDraw({ bytes, mime }: PictureData, tone: Tone): Promise<Uint8Array | null> {
   const toned = isToned(tone);
+  if (!toned && mime === 'image/jpeg') return bytes;
+  const sharp = await takeSharp();
   try {
-    if (!toned && mime === 'image/jpeg') return bytes;
     if (!toned && mime === 'image/png' && isPlainPng(bytes)) {
       await sharp(bytes, { failOn: 'error' }).stats();
       return bytes;
@@ -32,6 +34,7 @@ type Rgb = readonly [number, number, number];
 
 /** Grey, or from one colour to another; then brighter and with more contrast, by lines through the middle: as the screen's filter has it. */
 async function inTone(bytes: Uint8Array, { filter, tint, ...line }: Tone): Promise<Sharp> {
+  const sharp = await takeSharp();
   const whole = sharp(bytes, { failOn: 'error' }).rotate().ensureAlpha().toColourspace('srgb').raw();
   const { data, info } = await whole.toBuffer({ resolveWithObject: true });
   const [dark, light] = (tint ?? ['000000', 'FFFFFF']).map(channels) as [Rgb, Rgb];

@@ -4,6 +4,8 @@ export * from './compare-outlines.ts';
 export * from './convert.ts';
 export * from './formats.ts';
 export { judgeOf } from './judge.ts';
+export * from './length-maps.ts';
+export * from './lengths.ts';
 export * from './needed-sizes.ts';
 export * from './open-document.ts';
 export * from './own-slide.ts';

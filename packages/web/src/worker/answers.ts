@@ -43,11 +43,14 @@ import {
   asMade,
   judgedChoices,
   type MapTarget,
+  fitting,
+  leftFor,
+  lengths,
+  levels,
 } from '@alvex/core';
 import { drawPage } from './draw.ts';
 import type { Held } from './held.ts';
 import { findIcons } from './icons.ts';
-import { fitting, leftFor, lengths, levels } from './lengths.ts';
 import { pace, savings } from './pace.ts';
 import { mendAll, readiness, remarks, repairs } from './remarks.ts';
 import type {

@@ -1,11 +1,18 @@
 /** What a deck could come to: what is promised of a choice is what its edits make. */
 import { expect, test } from '@jest/globals';
-import { beginning, convert, secondsOf, timeOf, type DocumentModel, type Edit } from '@alvex/core';
+import {
+  beginning,
+  convert,
+  LENGTH_NAMES,
+  secondsOf,
+  timeOf,
+  type Choice,
+  type DocumentModel,
+  type Edit,
+} from '@alvex/core';
 import { doc, h, li, p, random, randomDocument } from '../../../core/src/test/build.ts';
 import { answer } from './answers.ts';
 import type { Held } from './held.ts';
-import { LENGTH_NAMES } from './length-maps.ts';
-import type { Choice } from './protocol.ts';
 
 const say = (i: number): string =>
   Array.from(

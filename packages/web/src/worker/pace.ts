@@ -1,8 +1,20 @@
 /** How long the talk takes, slide by slide and as it was rehearsed, and what would bring it down to the time that there is. */
-import { groupBy, runsText, secondsOf, timeOf, type Converted, type SingleEdit, type Slide } from '@alvex/core';
+import {
+  convertedWith,
+  groupBy,
+  LEAST_SHARE,
+  leftFor,
+  NEAR,
+  runsText,
+  secondsOf,
+  secondsOfDeck,
+  shareFor,
+  timeOf,
+  type Converted,
+  type SingleEdit,
+  type Slide,
+} from '@alvex/core';
 import type { Held } from './held.ts';
-import { NEAR } from './length-maps.ts';
-import { convertedWith, LEAST_SHARE, leftFor, secondsOfDeck, shareFor } from './lengths.ts';
 import type { Answers, Pace, Saving } from './protocol.ts';
 
 export function pace({ converted }: Held): Pace {

@@ -1,5 +1,4 @@
 /** What the page and its worker say to each other. Only what changed crosses. */
-import type { LengthName } from './length-maps.ts';
 import type {
   Block,
   BlockId,
@@ -18,12 +17,15 @@ import type {
   EditionReview,
   Finding,
   Fit,
+  Choice,
+  Fitting,
   FullRule,
   Icon,
   LayoutChoice,
   LayoutName,
   Ledger,
   LedgerEntry,
+  LengthName,
   Level,
   LevelMap,
   LookAlikes,
@@ -272,20 +274,6 @@ export interface ChartOffers {
 }
 
 /** What a choice makes of the deck, and the edits that make it. */
-export interface Choice {
-  readonly slides: number;
-  readonly seconds: number;
-  readonly edits: readonly SingleEdit[];
-}
-export interface Fitting extends Choice {
-  /** Share of the notes that is said; null for all. */
-  readonly speech: number | null;
-  /** Sections that are left out. */
-  readonly without: readonly string[];
-  /** It comes to what is wanted. */
-  readonly near: boolean;
-}
-
 /** Slides that can be shown as they are; what its author accepts is no fault. */
 export interface Readiness {
   readonly ready: number;

@@ -5,7 +5,7 @@ import { edit } from '../../state/log-store.ts';
 import { useAnswer } from '../../state/use-answer.ts';
 import { count, duration, percent, quoted } from '../../ui/format.ts';
 import { Action, Heading, Small } from '../../ui/recipes.tsx';
-import { NEAR } from '../../worker/length-maps.ts';
+import { NEAR } from '@alvex/core';
 import type { Saving, Savings } from '../../worker/protocol.ts';
 
 interface Props {

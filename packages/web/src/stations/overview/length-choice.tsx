@@ -1,7 +1,15 @@
 /** How long the deck may be: three lengths, the headings at which slides begin, or so many minutes. */
 import { Box, chakra } from '@chakra-ui/react';
 import { useId, useState } from 'react';
-import { TEXT_KINDS, type LevelMap } from '@alvex/core';
+import {
+  LENGTH_MAPS,
+  LENGTH_NAMES,
+  TEXT_KINDS,
+  type Choice,
+  type Fitting,
+  type LengthName,
+  type LevelMap,
+} from '@alvex/core';
 import { ask } from '../../state/core-link.ts';
 import { useDeck } from '../../state/deck-store.ts';
 import { edit } from '../../state/log-store.ts';
@@ -9,8 +17,6 @@ import { useAnswer } from '../../state/use-answer.ts';
 import { ChoiceCard, Choices } from '../../ui/choice-card.tsx';
 import { count, estimate, percent } from '../../ui/format.ts';
 import { Action, Field, Heading, Select, Small } from '../../ui/recipes.tsx';
-import { LENGTH_MAPS, LENGTH_NAMES, type LengthName } from '../../worker/length-maps.ts';
-import type { Choice, Fitting } from '../../worker/protocol.ts';
 
 const WORDS: Readonly<Record<LengthName, readonly [label: string, hint: string]>> = {
   short: ['Short talk', 'main points on the slides, main sentences in the notes; the rest is left out'],

@@ -1,5 +1,5 @@
 /** Three lengths that a deck can have: the map of each, and how much of its notes is said. */
-import type { PresetName } from '@alvex/core';
+import type { PresetName } from '../mapping/index.ts';
 
 export const LENGTH_NAMES = ['short', 'written', 'read'] as const;
 export type LengthName = (typeof LENGTH_NAMES)[number];

@@ -1,27 +1,40 @@
 /** How long a deck could be: three lengths, the headings that its slides could begin at, and what comes to so many minutes. */
-import {
-  arrangedFor,
-  convert,
-  findTitle,
-  headingLevels,
-  mapForLevel,
-  presetRecipe,
-  secondsOf,
-  sectionsToLeave,
-  takeEdits,
-  timeOf,
-  timeSpeaking,
-  type Converted,
-  type PresetName,
-  type SingleEdit,
-  type TakeSettings,
-} from '@alvex/core';
-import type { Held } from './held.ts';
+import { secondsOf } from '../deck/index.ts';
+import { findTitle, headingLevels, type DocumentModel, type Level } from '../document/index.ts';
+import { takeEdits, type Edit, type SingleEdit, type TakeSettings } from '../edits/index.ts';
+import { timeOf } from '../layout/index.ts';
+import { mapForLevel, presetRecipe, sectionsToLeave, type PresetName } from '../mapping/index.ts';
+import { arrangedFor } from './beginning.ts';
+import { convert, timeSpeaking, type Converted, type Templates } from './convert.ts';
 import { LENGTH_MAPS, LENGTH_NAMES, NEAR, type LengthName } from './length-maps.ts';
-import type { Answers, Choice, Fitting } from './protocol.ts';
+
+/** A deck with what it was made of. */
+export interface MadeDeck {
+  /** The edition in force, as it was read. */
+  readonly document: DocumentModel;
+  readonly edits: readonly Edit[];
+  readonly converted: Converted;
+  readonly templates: Templates;
+  /** Lets others go on in between. @returns false when the question is out of date. */
+  readonly pause: () => Promise<boolean>;
+}
+/** What a deck would come to, and what makes it so. */
+export interface Choice {
+  readonly slides: number;
+  readonly seconds: number;
+  readonly edits: readonly SingleEdit[];
+}
+export interface Fitting extends Choice {
+  /** Share of the notes that is said; null for all. */
+  readonly speech: number | null;
+  /** Sections that are left out. */
+  readonly without: readonly string[];
+  /** It comes to what is wanted. */
+  readonly near: boolean;
+}
 
 /** @returns null when the deck became another meanwhile. */
-export async function lengths(held: Held): Promise<Answers['lengths']> {
+export async function lengths(held: MadeDeck): Promise<Readonly<Record<LengthName, Choice>> | null> {
   const made: Partial<Record<LengthName, Choice>> = {};
   for (const name of LENGTH_NAMES) {
     const { map, speech } = LENGTH_MAPS[name];
@@ -32,11 +45,11 @@ export async function lengths(held: Held): Promise<Answers['lengths']> {
 }
 
 /** A choice for each heading level below the title that the document uses; none where there is but one. */
-export async function levels(held: Held): Promise<Answers['levels']> {
+export async function levels(held: MadeDeck): Promise<readonly (Choice & { readonly level: Level })[]> {
   const { document } = held.converted;
   const used = headingLevels(document.blocks, findTitle(document.blocks));
   if (used.length < 2) return [];
-  const made: Answers['levels'][number][] = [];
+  const made: (Choice & { readonly level: Level })[] = [];
   for (const level of used) {
     const settings = { ...settingsOf(held.converted, 'fitted', null), name: null, ...mapForLevel(document, level) };
     made.push({ level, ...choiceOf(settings, held) });
@@ -51,7 +64,7 @@ const MOST_SHARE = 0.9;
 const HALVINGS = 6;
 
 /** Notes are shortened first, then a map with fewer slides is taken, then sections are left out. */
-export async function fitting(minutes: number, held: Held): Promise<Fitting | null> {
+export async function fitting(minutes: number, held: MadeDeck): Promise<Fitting | null> {
   const wanted = minutes * 60;
   const longest = wanted * (1 + NEAR);
   let settings = settingsOf(held.converted, 'fitted', null);
@@ -113,7 +126,7 @@ const settingsOf = ({ document, decisions }: Converted, name: PresetName, speech
 });
 
 /** @param leave Changes of the document that go along. */
-function choiceOf(settings: TakeSettings, held: Held, leave: readonly SingleEdit[] = []): Choice {
+function choiceOf(settings: TakeSettings, held: MadeDeck, leave: readonly SingleEdit[] = []): Choice {
   const { converted, templates } = held;
   const document = leave.length === 0 ? converted.document : convertedWith(leave, held).document;
   const edits = [...leave, ...arrangedFor(document, takeEdits(settings), held.edits, templates)];
@@ -123,5 +136,5 @@ function choiceOf(settings: TakeSettings, held: Held, leave: readonly SingleEdit
 
 export const convertedWith = (
   edits: readonly SingleEdit[],
-  { document, edits: before, converted, templates }: Held,
+  { document, edits: before, converted, templates }: MadeDeck,
 ): Converted => convert(document, [...before, ...edits], converted, templates);

@@ -1,0 +1,61 @@
+/** What can be written, by the names that the command line and project files use, and where it goes. */
+import { basename, extname, join } from 'node:path';
+import { FORMATS, outputFormat, type FormatName } from '@alvex/core';
+
+/** Formats, and the handout, which is a document of another kind. */
+export const OUTPUT_NAMES = ['pptx', 'odp', 'pdf', 'html', 'png', 'docx', 'handout', 'md', 'opml'] as const;
+export type OutputName = (typeof OUTPUT_NAMES)[number];
+export const isOutputName = (name: string): name is OutputName => (OUTPUT_NAMES as readonly string[]).includes(name);
+
+export interface Output {
+  readonly format: FormatName;
+  readonly handout: boolean;
+  readonly path: string;
+}
+
+const formatOf = (name: OutputName): FormatName => (name === 'handout' ? 'docx' : name);
+export const endingOf = (name: OutputName): string =>
+  name === 'handout' ? 'handout.docx' : FORMATS[formatOf(name)].ending;
+
+/** One file whose ending says what it is; undefined for none of ours. */
+export function namedOutput(path: string, handout: boolean): Output | undefined {
+  const format = outputFormat(path);
+  return format === undefined ? undefined : { format, handout, path };
+}
+
+/** An input with where it stands in the folder or the pattern that it was found by. */
+export interface Found {
+  readonly path: string;
+  /** From that folder. */
+  readonly within: string;
+}
+
+/** An input with the formats that it is written in. */
+export interface Wanted {
+  readonly found: Found;
+  readonly names: readonly OutputName[];
+}
+
+/**
+ * Where each of many inputs is written, in every format: under its own name, and below the same folders. Where two
+ * would be called the same, they keep the endings that they have.
+ * @returns One for each input, but for those that are written here themselves: what an earlier run made of others.
+ */
+export function plannedOutputs<W extends Wanted>(
+  inputs: readonly W[],
+  folder: string,
+): readonly (W & { readonly outputs: readonly Output[] })[] {
+  const bare = ({ within }: Found): string => join(within, '..', basename(within, extname(within)));
+  const counts = new Map<string, number>();
+  for (const { found } of inputs) counts.set(bare(found), (counts.get(bare(found)) ?? 0) + 1);
+  const outputsOf = ({ found, names }: Wanted, alone: boolean): readonly Output[] =>
+    names.map((name) => ({
+      format: formatOf(name),
+      handout: name === 'handout',
+      path: join(folder, `${alone ? bare(found) : found.within}.${endingOf(name)}`),
+    }));
+  const written = new Set(inputs.flatMap((input) => outputsOf(input, true).map(({ path }) => path)));
+  const kept = inputs.filter(({ found }) => !written.has(found.path));
+  if (kept.length < inputs.length) return plannedOutputs(kept, folder);
+  return inputs.map((input) => ({ ...input, outputs: outputsOf(input, counts.get(bare(input.found)) === 1) }));
+}
