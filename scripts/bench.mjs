@@ -50,6 +50,23 @@ const ms = (value) => `${value < 100 ? value.toFixed(1) : Math.round(value)} ms`
 const times = (value) => `${value.toFixed(2)} ×`;
 const row = (what, measured, aim, holds) => rows.push([what, measured, aim, holds ? 'yes' : 'NO']);
 
+if (wanted('command')) {
+  const [node, short] = inTurns('command', ['node', 'short']);
+  row(
+    'a short document to a presentation by the command from a cold start, to the start of Node',
+    `${times(short.ms / node.ms)} (${ms(short.ms)} / ${ms(node.ms)})`,
+    '',
+    true,
+  );
+  const [one, all] = inTurns('command', ['one', 'all']);
+  row(
+    `a folder of 200 documents, one at a time to ${all.extra.jobs} at once`,
+    `${times(one.ms / all.ms)} (${ms(one.ms)} / ${ms(all.ms)})`,
+    '',
+    true,
+  );
+}
+
 if (wanted('docx')) {
   const file = join(out, 'report.docx');
   run('docx', 'floor', file);
@@ -278,7 +295,8 @@ if (wanted('png')) {
 }
 
 if (wanted('pptx')) {
-  const [ours, peer] = inTurns('pptx', ['ours', 'pptxgenjs']);
+  const [ours, peer, odp] = inTurns('pptx', ['ours', 'pptxgenjs', 'odp']);
+  row('the same 500 slides as ODP, to PPTX', `${times(odp.ms / ours.ms)} (${ms(odp.ms)} / ${ms(ours.ms)})`, '', true);
   row(
     'PPTX of 500 slides, pptxgenjs to ours',
     `${times(peer.ms / ours.ms)} (${ms(peer.ms)} / ${ms(ours.ms)})`,
