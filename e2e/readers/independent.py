@@ -1,7 +1,8 @@
 """Reads and makes documents by libraries that are not ours: python3-markdown, python3-docx, python3-odf, and Python's own HTML parser.
 
 independent.py read FILE...     a JSON list: of each file its words as text, and its headings
-independent.py slides FILE...   a JSON list: of each ODP what the grammar of python3-odf does not know in it, and the words of each slide and its notes
+independent.py slides FILE...   a JSON list: of each ODP the words of each slide and its notes
+independent.py faults FILE...   a JSON list: what the grammar of python3-odf does not know in OpenDocument packages
 independent.py make FOLDER      from a JSON list of {name, html} on standard input a DOCX and an ODT of each, in the folder
 """
 import html.parser
@@ -123,6 +124,8 @@ def read_odt(path):
             words.append(said)
             if node.qname[1] == "h" and said.strip():
                 headings.append({"level": int(node.getAttribute("outlinelevel")), "text": said.strip()})
+            # What stands within it, as a note does, has been said.
+            return
         for child in node.childNodes:
             walk(child)
 
@@ -220,14 +223,11 @@ def make_odt(parts, path):
 NEWER = {"min-decimal-places"}
 
 
-def read_slides(path):
+def faults_of(path):
+    """What the grammar of python3-odf does not know in a package."""
     import zipfile
     from xml.etree import ElementTree
     from odf import grammar
-    from odf.namespaces import DRAWNS
-
-    def named(tag):
-        return tuple(tag[1:].split("}")) if tag.startswith("{") else ("", tag)
 
     faults = set()
 
@@ -252,21 +252,32 @@ def read_slides(path):
             faults.add(f"{name[1]} holds text")
 
     with zipfile.ZipFile(path) as package:
-        roots = {name: ElementTree.fromstring(package.read(name)) for name in package.namelist() if name.endswith(".xml")}
-    for part, root in roots.items():
-        if not part.startswith("META-INF"):
-            check(root)
+        for part in package.namelist():
+            if part.endswith(".xml") and not part.startswith("META-INF"):
+                check(ElementTree.fromstring(package.read(part)))
+    return sorted(faults)
+
+
+def named(tag):
+    return tuple(tag[1:].split("}")) if tag.startswith("{") else ("", tag)
+
+
+def read_slides(path):
     from odf.draw import Page
+    from odf.element import Text
     from odf.opendocument import load
+    from odf.text import P
+
+    def said(node):
+        return node.data if isinstance(node, Text) else "".join(said(child) for child in node.childNodes)
 
     pages = load(path).presentation.getElementsByType(Page)
-    slides = roots["content.xml"].iter("{%s}page" % DRAWNS)
-    words = ["\n".join("".join(p.itertext()) for p in slide.iter() if named(p.tag)[1] == "p") for slide in slides]
-    assert len(pages) == len(words)
-    return {"faults": sorted(faults), "slides": words}
+    return ["\n".join(said(paragraph) for paragraph in page.getElementsByType(P)) for page in pages]
 
 
-if sys.argv[1] == "slides":
+if sys.argv[1] == "faults":
+    json.dump([fault for path in sys.argv[2:] for fault in faults_of(path)], sys.stdout)
+elif sys.argv[1] == "slides":
     json.dump([read_slides(path) for path in sys.argv[2:]], sys.stdout)
 elif sys.argv[1] == "read":
     json.dump([read(path) for path in sys.argv[2:]], sys.stdout)

@@ -61,7 +61,7 @@ describe('outputs', () => {
     ).flatMap(({ outputs }) => outputs.map(({ path }) => path));
 
   test('have the names of their inputs, below the same folders', () => {
-    expect(planned(['a.md', 'sub/b.docx'], ['pptx', 'handout', 'png'])).toEqual([
+    expect(planned(['a.md', 'sub/b.docx'], ['pptx', 'handout.docx', 'png'])).toEqual([
       ...['/out/a.pptx', '/out/a.handout.docx', '/out/a.zip'],
       ...['/out/sub/b.pptx', '/out/sub/b.handout.docx', '/out/sub/b.zip'],
     ]);
@@ -229,10 +229,17 @@ test('a build goes on while it is watched: what changes is made anew, and nothin
 
 test('a handout and a presentation of one document come of one run', () => {
   const path = file('one.md', '# Mill\n\n## Gates\n\nThey are old.\n\n- north\n');
-  expect(alvex(['convert', path, '-o', 'one', '--to', 'handout,odp'])).toMatchObject({ status: 0 });
+  expect(alvex(['convert', path, '-o', 'one', '--to', 'handout.docx,odp,document.html,odt,txt'])).toMatchObject({
+    status: 0,
+  });
   expect(Object.keys(unzipSync(readFileSync(join(folder, 'one/one.handout.docx'))))).toContain(
     'word/media/picture1.png',
   );
   const odp = unzipSync(readFileSync(join(folder, 'one/one.odp')));
   expect(new TextDecoder().decode(odp['content.xml'])).toContain('north');
+  const read = (name: string): string => readFileSync(join(folder, 'one', name), 'utf8');
+  expect(read('one.document.html')).toContain('<h2>Gates</h2>');
+  expect(read('one.txt')).toMatch(/\d\. Gates\n.*- north/s);
+  expect(alvex(['convert', path, '-o', 'page.html', '--document'])).toMatchObject({ status: 0 });
+  expect(readFileSync(join(folder, 'page.html'), 'utf8')).toBe(read('one.document.html'));
 });

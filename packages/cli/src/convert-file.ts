@@ -67,7 +67,7 @@ export async function convertFile({ input, type, recipe, outputs }: Job): Promis
   const made = await deckOf(document, recipe, input);
   const { origin, template } = made;
   const written: { path: string; bytes: number }[] = [];
-  for (const { format, handout, path } of outputs) {
+  for (const { format, handout, source, path } of outputs) {
     const bytes = await writeOutput(format, made.converted, [...pictures, ...made.pictures], {
       origin,
       template,
@@ -76,6 +76,7 @@ export async function convertFile({ input, type, recipe, outputs }: Job): Promis
       width: recipe.width,
       notes: recipe.notes ?? true,
       handout,
+      source,
     });
     writeWhole(path, bytes);
     written.push({ path, bytes: bytes.length });

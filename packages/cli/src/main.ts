@@ -26,7 +26,7 @@ const TEXTS = [
 ] as const;
 const MORE_TEXTS = ['date', 'language', 'template', 'into', 'behind', 'as', 'pages', 'paper', 'width'] as const;
 const OTHERS = ['type', 'to', 'report', 'jobs'] as const;
-const FLAGS = ['dark', 'light', 'fonts', 'without-notes', 'handout', 'watch'] as const;
+const FLAGS = ['dark', 'light', 'fonts', 'without-notes', 'handout', 'document', 'watch'] as const;
 
 type Text = (typeof TEXTS)[number] | (typeof MORE_TEXTS)[number] | (typeof OTHERS)[number] | 'out';
 type Values = { readonly [K in Text]?: string } & { readonly [K in (typeof FLAGS)[number] | 'help']?: boolean };
@@ -140,7 +140,7 @@ async function convert(names: readonly string[], values: Values): Promise<void> 
   // A file that is not there is told as such, not taken for a folder.
   const single = names.length === 1 && (input === '-' || (!isPattern(input!) && !isFolder(input!)));
   if (to === undefined) {
-    const output = namedOutput(out, values.handout === true);
+    const output = namedOutput(out, { handout: values.handout === true, source: values.document === true });
     if (!single && output !== undefined)
       throw new UsageError('Several documents are written into a folder: -o FOLDER --to NAMES.');
     if (output === undefined)

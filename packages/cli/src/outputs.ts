@@ -2,25 +2,32 @@
 import { basename, extname, join } from 'node:path';
 import { FORMATS, outputFormat, type FormatName } from '@alvex/core';
 
-/** Formats, and the handout, which is a document of another kind. */
-export const OUTPUT_NAMES = ['pptx', 'odp', 'pdf', 'html', 'png', 'docx', 'handout', 'md', 'opml'] as const;
+/** Decks as every format has them; the handout, and the document itself, are of other kinds. */
+export const OUTPUT_NAMES = [
+  ...(['pptx', 'odp', 'pdf', 'html', 'png', 'md', 'txt', 'opml'] as const),
+  ...(['docx', 'handout.docx', 'odt', 'document.md', 'document.html'] as const),
+] as const;
 export type OutputName = (typeof OUTPUT_NAMES)[number];
 export const isOutputName = (name: string): name is OutputName => (OUTPUT_NAMES as readonly string[]).includes(name);
 
-export interface Output {
-  readonly format: FormatName;
+/** What a file is of, beside its format. */
+export interface Kind {
   readonly handout: boolean;
+  /** The document, in the place of its deck. */
+  readonly source: boolean;
+}
+export interface Output extends Kind {
+  readonly format: FormatName;
   readonly path: string;
 }
 
-const formatOf = (name: OutputName): FormatName => (name === 'handout' ? 'docx' : name);
-export const endingOf = (name: OutputName): string =>
-  name === 'handout' ? 'handout.docx' : FORMATS[formatOf(name)].ending;
+const formatOf = (name: OutputName): FormatName => (name.split('.').at(-1) ?? name) as FormatName;
+export const endingOf = (name: OutputName): string => (name.includes('.') ? name : FORMATS[formatOf(name)].ending);
 
 /** One file whose ending says what it is; undefined for none of ours. */
-export function namedOutput(path: string, handout: boolean): Output | undefined {
+export function namedOutput(path: string, kind: Kind): Output | undefined {
   const format = outputFormat(path);
-  return format === undefined ? undefined : { format, handout, path };
+  return format === undefined ? undefined : { format, ...kind, path };
 }
 
 /** An input with where it stands in the folder or the pattern that it was found by. */
@@ -51,7 +58,8 @@ export function plannedOutputs<W extends Wanted>(
   const outputsOf = ({ found, names }: Wanted, alone: boolean): readonly Output[] =>
     names.map((name) => ({
       format: formatOf(name),
-      handout: name === 'handout',
+      handout: name === 'handout.docx',
+      source: name.startsWith('document.'),
       path: join(folder, `${alone ? bare(found) : found.within}.${endingOf(name)}`),
     }));
   const written = new Set(inputs.flatMap((input) => outputsOf(input, true).map(({ path }) => path)));

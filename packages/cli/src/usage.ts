@@ -12,7 +12,8 @@ export const USAGE = `Usage:
       pdf           its slides, or what --pages says  html   one page that needs nothing else, with a window for the speaker
       zip           each slide as a picture (PNG)     docx   the document with its structure, or a handout
       md            titles, points and notes as text, which makes the same slides again
-      opml          the same as an outline
+      txt, opml     the same as plain text, as an outline
+      odt           the document with its structure in the open format
   alvex convert FILE|FOLDER|'GLOB' ... -o FOLDER --to ${OUTPUT_NAMES.join(',')}
                                                   many documents, each in every format that is named, several at once
   alvex build [FOLDER|alvex.json]                 the decks of a folder, as its file alvex.json says; see "alvex help build"
@@ -43,6 +44,7 @@ What is written:
   --without-notes                                 a page (HTML) without what is said
   --width PIXELS                                  of pictures of slides
   --handout                                       a document (DOCX) with its slides before their passages
+  --document                                      a page (HTML) or a text (Markdown) of the document, in the place of its deck
 
 Many documents:
   --report FILE|-                                 what was made of each, as JSON

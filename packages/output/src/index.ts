@@ -24,6 +24,8 @@ export interface OutputOptions {
   readonly sheets?: Partial<SheetOptions>;
   /** Whether a document (DOCX) is a handout: slides before their passages, without what is for the speaker alone. */
   readonly handout?: boolean | undefined;
+  /** Whether a page (HTML) or a text (Markdown) is the document, in the place of its deck. */
+  readonly source?: boolean | undefined;
   /** Whether a page (HTML) has the speaker's notes; it has, where it is not said. */
   readonly notes?: boolean | undefined;
   /** Of pictures of slides, in pixels. */
@@ -47,6 +49,7 @@ export async function writeOutput(
     sheets = {},
     notes = true,
     handout = false,
+    source = false,
     width = PICTURE_WIDTHS.usual,
     progress,
   }: OutputOptions = {},
@@ -58,7 +61,7 @@ export async function writeOutput(
     const { writePng } = await import('./png/write-png.ts');
     return writePng(sceneOf(converted), scaled, { width, ...told }, deflate);
   }
-  if (format === 'html') {
+  if (format === 'html' && !source) {
     const { writeHtml } = await import('./html/write-html.ts');
     return writeHtml(sceneOf(converted), scaled, { notes, ...told });
   }
@@ -79,7 +82,9 @@ export async function writeOutput(
     embedded = await embeddableFonts(fontsUsed(converted.pages, converted.theme));
   }
   // A document keeps its pictures as they are.
-  return writeDeck(format, converted, format === 'docx' ? pictures : scaled, {
+  const whole = source || format === 'docx' || format === 'odt';
+  return writeDeck(format, converted, whole ? pictures : scaled, {
+    source,
     ...(slides === undefined ? {} : { slides }),
     deflate,
     ...(origin === undefined ? {} : { origin }),

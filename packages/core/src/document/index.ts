@@ -5,3 +5,4 @@ export * from './block-text.ts';
 export * from './direction.ts';
 export * from './find-title.ts';
 export * from './line-marks.ts';
+export * from './notes-below.ts';

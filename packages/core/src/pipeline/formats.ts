@@ -19,7 +19,9 @@ export const FORMATS = {
     ending: 'docx',
     mime: 'application/vnd.openxmlformats-officedocument.wordprocessingml.document',
   },
+  odt: { ending: 'odt', mime: 'application/vnd.oasis.opendocument.text' },
   md: { ending: 'md', mime: 'text/markdown; charset=utf-8' },
+  txt: { ending: 'txt', mime: 'text/plain; charset=utf-8' },
   opml: { ending: 'opml', mime: 'text/x-opml; charset=utf-8' },
 } as const satisfies Readonly<Record<string, OutputFormat>>;
 

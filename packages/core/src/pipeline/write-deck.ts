@@ -5,7 +5,9 @@ import { makeScene, type EmbeddedFace, type PictureSource, type Scene } from '..
 import { writeDeck as writePresentation } from '../writers/pptx/index.ts';
 import { writeDocx } from '../writers/docx/index.ts';
 import { writeOdp } from '../writers/odp/index.ts';
-import { writeMarkdown, writeOpml } from '../writers/text/index.ts';
+import { writeOdt } from '../writers/odt/index.ts';
+import { writeDocument, writeMarkdown, writeOpml, writePlain } from '../writers/text/index.ts';
+import { writePage } from '../writers/web/index.ts';
 import { disarm } from '../template/index.ts';
 import type { SlideId } from '../ids/index.ts';
 import type { Converted } from './convert.ts';
@@ -21,6 +23,8 @@ export interface WriteOptions {
   readonly fonts?: readonly EmbeddedFace[];
   /** Pictures of the slides, by which a document becomes a handout: each stands before its passages. */
   readonly slides?: ReadonlyMap<SlideId, PictureData>;
+  /** Whether the document is written, in the place of its deck; where a format has both. */
+  readonly source?: boolean;
   /** File name of the document, with which its slides are marked, so that a later run can replace them. */
   readonly origin?: string;
 }
@@ -32,7 +36,7 @@ export function sceneOf({ pages, theme, document, decisions }: Converted, origin
 
 type Write = (converted: Converted, pictures: PictureSource, options: WriteOptions) => Uint8Array;
 
-/** Those that need nothing of their host; others need its fonts and streams (packages/output). */
+/** Those that need nothing of their host; others need its fonts and streams (packages/output). As HTML it is the document. */
 const WRITERS = {
   pptx: (converted, pictures, options) => writePresentation(sceneOf(converted, options.origin), pictures, options),
   odp: (converted, pictures, { deflate }) => writeOdp(sceneOf(converted), pictures, deflate),
@@ -41,7 +45,11 @@ const WRITERS = {
       deflate: options.deflate,
       ...(options.slides === undefined ? {} : handoutOf(converted, options.slides)),
     }),
-  md: ({ deck, document }, pictures) => writeMarkdown(deck, document.language, pictures),
+  odt: ({ document }, pictures, { deflate }) => writeOdt(document, pictures, deflate),
+  html: ({ document }, pictures) => writePage(document, pictures),
+  md: ({ deck, document }, pictures, { source }) =>
+    source === true ? writeDocument(document, pictures) : writeMarkdown(deck, document.language, pictures),
+  txt: ({ deck }) => writePlain(deck),
   opml: ({ deck }) => writeOpml(deck, deck.title),
 } as const satisfies Readonly<Partial<Record<FormatName, Write>>>;
 

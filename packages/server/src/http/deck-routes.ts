@@ -189,6 +189,7 @@ export function deckRoutes(): Router {
           width: widthOf(ctx.query),
           notes: ctx.query.notes !== '0',
           handout: ctx.query.handout === '1',
+          source: ctx.query.source === '1',
         },
         { cancel: gone(ctx) },
       );

@@ -187,6 +187,10 @@ test('slides are written as pictures and as text; a width that is none is told',
   expect((await file('deck.html?notes=0', 'text/html; charset=utf-8')).toString('utf8')).not.toContain('class="notes"');
   const odp = await file('deck.odp', 'application/vnd.oasis.opendocument.presentation');
   expect(odp.subarray(30, 38).toString('latin1')).toBe('mimetype');
+  expect((await file('deck.odt', 'application/vnd.oasis.opendocument.text')).subarray(0, 2).toString()).toBe('PK');
+  expect((await file('deck.html?source=1', 'text/html; charset=utf-8')).toString('utf8')).toContain('<main>');
+  expect((await file('deck.md?source=1', 'text/markdown; charset=utf-8')).toString('utf8')).not.toContain('slides-at');
+  expect((await file('deck.txt', 'text/plain; charset=utf-8')).length).toBeGreaterThan(10);
   const word = 'application/vnd.openxmlformats-officedocument.wordprocessingml.document';
   expect((await file('deck.docx?handout=1', word)).length).toBeGreaterThan((await file('deck.docx', word)).length);
   expect((await file('deck.opml', 'text/x-opml; charset=utf-8')).toString('utf8')).toContain('<outline text=');

@@ -138,6 +138,7 @@ export interface Tasks {
       readonly width: number | undefined;
       readonly notes: boolean;
       readonly handout: boolean;
+      readonly source: boolean;
       /** File name of the document. */
       readonly origin: string;
     };

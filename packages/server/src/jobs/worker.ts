@@ -175,7 +175,20 @@ function onlyHeading({ blocks }: DocumentModel): string | null {
 }
 
 async function write(
-  { format, packed, pictures, edits, template, fonts, sheets, width, notes, handout, origin }: Tasks['write']['input'],
+  {
+    format,
+    packed,
+    pictures,
+    edits,
+    template,
+    fonts,
+    sheets,
+    width,
+    notes,
+    handout,
+    source,
+    origin,
+  }: Tasks['write']['input'],
   progress: Progress,
 ): Promise<Uint8Array> {
   const document = unpacked(packed) as DocumentModel;
@@ -192,6 +205,6 @@ async function write(
   });
   // What a template draws is in its own file already, and has to be drawn elsewhere.
   const all = [...data, ...(read?.pictures ?? [])];
-  const choices = { origin, template: template?.bytes, fonts, sheets, width, notes, handout };
+  const choices = { origin, template: template?.bytes, fonts, sheets, width, notes, handout, source };
   return writeOutput(format, converted, all, { ...choices, progress });
 }

@@ -17,13 +17,15 @@ export interface ExportOptions {
   readonly width: number | undefined;
   readonly notes: boolean;
   readonly handout: boolean;
+  /** Whether it is the document, in the place of its deck. */
+  readonly source: boolean;
 }
 
 /** @throws AppError `deck-not-found`, `template-not-found`, `reading-stopped`. */
 export async function exportDeck(
   context: Context,
   id: string,
-  { format, fonts, sheets, width, notes, handout }: ExportOptions,
+  { format, fonts, sheets, width, notes, handout, source }: ExportOptions,
   watching: Watching = {},
 ): Promise<{ readonly bytes: Uint8Array; readonly name: string }> {
   const { name, file_name: origin } = await existing(context, id);
@@ -38,7 +40,7 @@ export async function exportDeck(
     const template = use === null ? null : { hash: use.hash, bytes: await templateBytes(context, id, use.hash) };
     return context.jobs.run(
       'write',
-      { format, packed, pictures, edits, template, fonts, sheets, width, notes, handout, origin },
+      { format, packed, pictures, edits, template, fonts, sheets, width, notes, handout, source, origin },
       watching,
     );
   };

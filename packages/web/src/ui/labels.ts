@@ -201,7 +201,9 @@ export const FORMAT_LABELS: Readonly<Record<FormatName, string>> = {
   html: 'Web page',
   png: 'Pictures',
   docx: 'Document',
+  odt: 'OpenDocument text',
   md: 'Text with headings',
+  txt: 'Plain text',
   opml: 'Outline',
 };
 

@@ -10,7 +10,7 @@ import {
   type Table,
   type TableCell,
 } from '../../content/index.ts';
-import type { Block, Footnote } from '../../document/index.ts';
+import { withReferences, type Block, type Footnote } from '../../document/index.ts';
 import type { Rel } from '../opc/package.ts';
 import { INDENT, NO_LIST, type ListNumbers } from './list-numbers.ts';
 
@@ -248,17 +248,6 @@ const marksOf = (name: string): readonly [string, string] => {
   const id = name.slice(name.indexOf('_') + 1);
   return [`<w:bookmarkStart w:id="${id}" w:name="${name}"/>`, `<w:bookmarkEnd w:id="${id}"/>`];
 };
-
-/** The references of notes where their labels stand; at the end, where none does. */
-function withReferences(runs: Runs, notes: readonly Footnote[]): readonly (Run | Footnote)[] {
-  if (notes.length === 0) return runs;
-  const left = [...notes];
-  const pieces: (Run | Footnote)[] = runs.map((piece) => {
-    const at = piece.position === 'super' ? left.findIndex(({ label }) => label === piece.text.trim()) : -1;
-    return at < 0 ? piece : left.splice(at, 1)[0]!;
-  });
-  return [...pieces, ...left];
-}
 
 /** In the order of the schema (§17.3.2.28). */
 function lookOf(

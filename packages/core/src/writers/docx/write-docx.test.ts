@@ -1,89 +1,22 @@
 /** Documents as DOCX: valid by the standard, and read again they are the same, for our reader and for another. */
-import { readFileSync } from 'node:fs';
-import { join } from 'node:path';
 import { describe, expect, test } from '@jest/globals';
-import { encode } from 'fast-png';
 import mammoth from 'mammoth';
 import { checkPackage } from '../../../../ooxml-check/src/index.ts';
 import type { PictureData } from '../../content/index.ts';
 import { blockText, type Block, type DocumentModel } from '../../document/index.ts';
-import { openDocument } from '../../pipeline/index.ts';
-import { detectType, readDocument } from '../../readers/index.ts';
-import { code, doc, h, li, note, p, picture, quote, random, randomDocument, rule, table } from '../../test/build.ts';
+import { readDocument } from '../../readers/index.ts';
+import { doc, h, li, random, randomDocument, table } from '../../test/build.ts';
+import { kept, MILL, mill } from '../../test/whole-document.ts';
 import { writeDocx, type DocxOptions } from './index.ts';
 
-const MILL: PictureData = {
-  id: 'a'.repeat(64) as never,
-  mime: 'image/png',
-  width: 40,
-  height: 30,
-  bytes: encode({ width: 40, height: 30, data: new Uint8Array(40 * 30 * 3).fill(90), channels: 3 }),
-};
 const written = (document: DocumentModel, options: DocxOptions = {}, pictures: readonly PictureData[] = [MILL]) =>
   writeDocx(document, (id) => pictures.find((one) => one.id === id), options);
 const again = async (document: DocumentModel, pictures?: readonly PictureData[]): Promise<DocumentModel> =>
   (await readDocument(written(document, {}, pictures), 'docx')).document;
 
-/** What a block is and says, without where it stood. */
-const told = (block: Block): unknown => {
-  const { id: _id, place: _place, look: _look, lang: _lang, direction: _direction, ...rest } = block;
-  if (rest.kind === 'table')
-    return rest.table.rows.map(({ header, cells }) => [
-      header,
-      cells.map((cell) => [cell.columns, cell.rows, cell.runs.map(({ text }) => text).join('')]),
-    ]);
-  if (rest.kind === 'picture') return ['picture', rest.alt, rest.picture === undefined];
-  return rest;
-};
-const kept = ({ blocks }: DocumentModel): readonly unknown[] =>
-  blocks.filter(({ left }) => left === undefined).map(told);
-
-const mill = doc(
-  p('The mill', 'title'),
-  p('By the Trust', 'subtitle'),
-  h(1, 'Gates'),
-  p([
-    { text: 'Oak ' },
-    { text: 'and', bold: true },
-    { text: ' iron', italic: true },
-    { text: '\nH' },
-    { text: '2', position: 'sub' },
-    { text: 'O ', strike: true },
-    { text: 'see', link: 'https://example.org/a?b=1&c' },
-  ]),
-  li('North'),
-  li('seized', 2),
-  li('South', 1),
-  p('Between.'),
-  li('first', 1, 1),
-  li('second', 1, 2),
-  li('anew', 1, 1),
-  li('below', 2, 4),
-  h(2, 'Log'),
-  code('10:40  head 1.0 m\n\tsluice up'),
-  quote('You could hear the stones.'),
-  p('بوابة المد'),
-  table([
-    ['Work', 'Cost'],
-    ['Gates', '31,000'],
-  ]),
-  rule(),
-  picture(MILL.id, 'The mill from the quay'),
-  p('Said of it.'),
-  note('Level book, March.'),
-);
-
 describe('a document as DOCX', () => {
   test('holds to the standard', async () => {
     expect(await checkPackage(written(mill, { contents: 'Contents' }))).toEqual([]);
-  });
-
-  test('read again it is the same', async () => {
-    expect(kept(await again(mill))).toEqual(kept(mill));
-  });
-
-  test('the same document gives the same bytes', () => {
-    expect(Buffer.from(written(mill)).equals(written(mill))).toBe(true);
   });
 
   test('another reader finds headings, lists, links and notes', async () => {
@@ -146,36 +79,10 @@ describe('a document as DOCX', () => {
   });
 });
 
-test.each(['volunteer-induction-course.md', 'sallow-quay-feasibility-report.docx', 'minutes-october.docx'])(
-  '%s goes out and comes back',
-  async (name) => {
-    const bytes = readFileSync(join(import.meta.dirname, '../../../../demo/files', name));
-    const { document, pictures } = await openDocument(bytes, detectType(bytes, name));
-    const file = written(document, {}, pictures);
-    expect(await checkPackage(file)).toEqual([]);
-    const back = (await readDocument(file, 'docx')).document;
-    // A box to tick is a sign there.
-    expect(
-      back.blocks
-        .filter(({ kind }) => kind !== 'break')
-        .map((block) => [block.kind, blockText(block).replace(/^[☐☑] /u, '')]),
-    ).toEqual(
-      document.blocks
-        .filter(({ kind, left }) => kind !== 'break' && left === undefined)
-        .map((block) => [block.kind, blockText(block)]),
-    );
-    expect(back.language).toBe(document.language);
-  },
-);
-
-test('random documents: valid, and no block changes', async () => {
-  for (let seed = 1; seed <= 12; seed++) {
-    const document = randomDocument(random(seed), 40);
-    const file = written(document, { contents: 'Contents' });
-    expect([seed, await checkPackage(file)]).toEqual([seed, []]);
-    // Rows that are too short are filled, and a note behind a table goes with the words before it.
-    const words = (one: DocumentModel) =>
-      one.blocks.flatMap((block) => blockText(block).match(/[\p{L}\p{N}-]+/gu) ?? []).sort();
-    expect([seed, words(await again(document))]).toEqual([seed, words(document)]);
-  }
+test('random documents are valid', async () => {
+  for (let seed = 1; seed <= 12; seed++)
+    expect([seed, await checkPackage(written(randomDocument(random(seed), 40), { contents: 'Contents' }))]).toEqual([
+      seed,
+      [],
+    ]);
 });

@@ -2,7 +2,7 @@
 import { getOrMake, USUAL_LANGUAGE } from '../../base/index.ts';
 import { ZipWriter, type Deflate } from '../../container/index.ts';
 import type { PictureId, PictureMime } from '../../content/index.ts';
-import type { Block, DocumentModel, Footnote } from '../../document/index.ts';
+import { notesBelow, type Block, type DocumentModel } from '../../document/index.ts';
 import type { PictureSource } from '../../scene/index.ts';
 import { contentTypes, coreProperties, CORE_REL, CORE_TYPE, relationships, XML, type Rel } from '../opc/package.ts';
 import { BodyWriter } from './body-writer.ts';
@@ -114,20 +114,3 @@ export function writeDocx(
 const SETTINGS = '<w:footnotePr><w:footnote w:id="-1"/><w:footnote w:id="0"/></w:footnotePr>';
 const SEPARATORS =
   '<w:footnote w:type="separator" w:id="-1"><w:p><w:r><w:separator/></w:r></w:p></w:footnote><w:footnote w:type="continuationSeparator" w:id="0"><w:p><w:r><w:continuationSeparator/></w:r></w:p></w:footnote>';
-
-/** Blocks whose words can hold the reference to a note. */
-const holdsNotes = (block: Block): boolean =>
-  block.kind === 'heading' || block.kind === 'paragraph' || block.kind === 'listItem' || block.kind === 'quote';
-
-/** By the block whose words refer to them, its notes; and each that has such a block. */
-function notesBelow(blocks: readonly Block[]): ReadonlyMap<Block, readonly Footnote[]> {
-  const found = new Map<Block, Footnote[]>();
-  let holder: Block | undefined;
-  for (const block of blocks) {
-    if (holdsNotes(block)) holder = block;
-    if (block.kind !== 'footnote' || holder === undefined) continue;
-    getOrMake(found, holder, () => []).push(block);
-    found.set(block, []);
-  }
-  return found;
-}

@@ -15,7 +15,7 @@ import type { ColorName, Hex, Theme } from '../../theme/index.ts';
 import { columnName } from '../slides/column-name.ts';
 import { filled, stroked } from './graphic.ts';
 import { fontFaces } from './master-part.ts';
-import { StyleSheet } from './style-sheet.ts';
+import { StyleSheet } from '../odf/style-sheet.ts';
 import {
   color,
   element,
@@ -27,7 +27,7 @@ import {
   VERSION,
   XML,
   type Attributes,
-} from './xml.ts';
+} from '../odf/xml.ts';
 
 const CLASSES: Readonly<Record<Chart['settings']['kind'], string>> = {
   column: 'chart:bar',

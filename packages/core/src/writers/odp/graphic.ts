@@ -6,7 +6,7 @@ import type { TextBox } from '../../scene/index.ts';
 import type { Frame, Geometry, Hex, Rect } from '../../theme/index.ts';
 import { NO_INSETS, type HeldText, type Insets } from '../slides/figure-items.ts';
 import { textXml, type PageContext } from './text.ts';
-import { color, element, length, place, points, type Attributes } from './xml.ts';
+import { color, element, length, place, points, type Attributes } from '../odf/xml.ts';
 
 export const LAYER = { 'draw:layer': 'layout' } as const;
 

@@ -6,8 +6,9 @@ import { colorsOf, type Para } from '../../scene/index.ts';
 import { isFoot, type BackdropItem, type Frame, type Layout, type Theme } from '../../theme/index.ts';
 import { fileWords } from '../slides/words.ts';
 import { arrowMarker, filled, LAYER, pathXml, shapeXml, stroked, textPlace } from './graphic.ts';
-import { StyleSheet } from './style-sheet.ts';
-import { lookOf, textProperties, type PageContext, type TextLook } from './text.ts';
+import { StyleSheet } from '../odf/style-sheet.ts';
+import { textProperties, type TextLook } from '../odf/runs.ts';
+import { lookOf, type PageContext } from './text.ts';
 import {
   color,
   element,
@@ -19,7 +20,7 @@ import {
   VERSION,
   XML,
   type Attributes,
-} from './xml.ts';
+} from '../odf/xml.ts';
 
 /** The page of notes, upright, in points. */
 export const NOTES_PAGE = { width: 540, height: 720 } as const;

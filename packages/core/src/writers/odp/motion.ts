@@ -1,6 +1,6 @@
 /** How a slide comes, and its points one after the other (OASIS ODF 1.3 part 3, §20 and §15). */
 import type { Motion } from '../../scene/index.ts';
-import { element, type Attributes } from './xml.ts';
+import { element, type Attributes } from '../odf/xml.ts';
 
 /** Of a page's properties (§20.234 and on), by the types of SMIL 2.0 (§12.8). */
 const TRANSITIONS: Readonly<Record<Motion['transition'], Attributes>> = {

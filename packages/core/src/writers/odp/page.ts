@@ -39,7 +39,7 @@ import { timeline, transition } from './motion.ts';
 import { pictureXml } from './picture.ts';
 import { tableXml } from './table.ts';
 import { notesText, textXml, type PageContext } from './text.ts';
-import { description, element, place } from './xml.ts';
+import { description, element, place } from '../odf/xml.ts';
 
 /** What a page is called, so that clicks find it. */
 export const pageName = (number: number): string => `page${number}`;

@@ -3,7 +3,7 @@ import { pictureGround, type PictureBox } from '../../scene/index.ts';
 import { filled, graphicStyle, LAYER, stroked } from './graphic.ts';
 import { imageXml } from './master-part.ts';
 import type { PageContext } from './text.ts';
-import { description, element, percent, place, points } from './xml.ts';
+import { description, element, percent, place, points } from '../odf/xml.ts';
 
 /** @param said What it says to those who do not see it; null for decoration. */
 export function pictureXml(box: PictureBox, context: PageContext, said: string | null): string {

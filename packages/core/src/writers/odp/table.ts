@@ -1,8 +1,9 @@
 /** A table on a page (OASIS ODF 1.3 part 3, §9 and §10.4.2). */
 import { CELL_PADDING, placeOf, sideOf, type SetCell, type TableBox } from '../../scene/index.ts';
 import { cellLook, type CellLine, type CellLook, type Palette } from '../../theme/index.ts';
-import { runsXml, textProperties, type PageContext, type TextLook } from './text.ts';
-import { color, element, length, points } from './xml.ts';
+import { runsXml, textProperties, type TextLook } from '../odf/runs.ts';
+import type { PageContext } from './text.ts';
+import { color, element, length, points } from '../odf/xml.ts';
 
 /** @param context In the language of the table. */
 export function tableXml(box: TableBox, context: PageContext): string {
@@ -84,7 +85,7 @@ function cellXml(cell: SetCell, box: TableBox, context: PageContext): string {
     look.fill === null || !cell.header
       ? ''
       : styles.style('text', element('style:text-properties', { 'fo:background-color': color(palette[look.fill]) }));
-  const runs = runsXml(cell.runs, context, text);
+  const runs = runsXml(cell.runs, { ...context, mono: theme.fonts.mono }, text);
   const inner = behind === '' || runs === '' ? runs : element('text:span', { 'text:style-name': behind }, runs);
   return element(
     'table:table-cell',

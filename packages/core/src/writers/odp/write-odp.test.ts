@@ -11,7 +11,7 @@ import { doc, h, li, p, picture, random, randomDocument, table, THEMES } from '.
 import { png } from '../../test/docx.ts';
 import { everyNode, odfFaults, odfParts } from '../../test/odf-check.ts';
 import { randomSlideEdit } from '../../test/random-edits.ts';
-import { pictureSize } from './picture-size.ts';
+import { pictureSize } from '../odf/picture-size.ts';
 
 const data: readonly PictureData[] = [
   { id: 'a' as PictureId, mime: 'image/png', width: 400, height: 300, bytes: png() },

@@ -7,10 +7,10 @@ import { Media } from '../slides/media.ts';
 import { chartPart } from './chart-object.ts';
 import { fontFaces, stylesPart } from './master-part.ts';
 import { FOOT_NAMES, pageName, pageXml } from './page.ts';
-import { pictureSize } from './picture-size.ts';
-import { StyleSheet } from './style-sheet.ts';
-import type { NamedPicture } from './text.ts';
-import { element, NS, VERSION, XML } from './xml.ts';
+import { pictureSize } from '../odf/picture-size.ts';
+import { StyleSheet } from '../odf/style-sheet.ts';
+import { firstParts, metaPart, type ManifestEntry, type NamedPicture } from '../odf/package.ts';
+import { element, NS, VERSION, XML } from '../odf/xml.ts';
 
 export const ODP_TYPE = 'application/vnd.oasis.opendocument.presentation';
 const CHART_TYPE = 'application/vnd.oasis.opendocument.chart';
@@ -21,8 +21,7 @@ export function writeOdp(scene: Scene, pictures: PictureSource, deflate?: Deflat
   const zip = new ZipWriter(deflate);
   const language = scene.language ?? USUAL_LANGUAGE;
   const media = new Media(pictures, 'Pictures/');
-  const manifest: (readonly [path: string, type: string])[] = [
-    ['/', ODP_TYPE],
+  const manifest: ManifestEntry[] = [
     ['content.xml', 'text/xml'],
     ['styles.xml', 'text/xml'],
     ['meta.xml', 'text/xml'],
@@ -73,48 +72,10 @@ export function writeOdp(scene: Scene, pictures: PictureSource, deflate?: Deflat
     name: 'content.xml',
     content: `${XML}<office:document-content ${NS} office:version="${VERSION}">${fontFaces(theme)}<office:automatic-styles>${styles.xml}</office:automatic-styles><office:body><office:presentation>${declared}${pages.join('')}</office:presentation></office:body></office:document-content>`,
   });
-  zip.add({ name: 'meta.xml', content: metaPart(scene) });
+  zip.add({ name: 'meta.xml', content: metaPart({ ...scene, title: scene.title ?? slides[0]?.title }) });
   for (const part of media.parts) {
     zip.add(part);
     manifest.push([part.name, `image/${part.name.split('.').at(-1)!}`]);
   }
-  // The type stands first, unpacked, so that it is seen in the file's first bytes (part 2, §3.3).
-  return zip.finish([
-    { name: 'mimetype', content: ODP_TYPE, stored: true },
-    { name: 'META-INF/manifest.xml', content: manifestPart(manifest) },
-  ]);
+  return zip.finish(firstParts(ODP_TYPE, manifest));
 }
-
-/** Part 2, §4. */
-function manifestPart(entries: readonly (readonly [path: string, type: string])[]): string {
-  const rows = entries.map(([path, type]) =>
-    element('manifest:file-entry', {
-      'manifest:full-path': path,
-      'manifest:version': path === '/' ? VERSION : null,
-      'manifest:media-type': type,
-    }),
-  );
-  return `${XML}<manifest:manifest xmlns:manifest="urn:oasis:names:tc:opendocument:xmlns:manifest:1.0" manifest:version="${VERSION}">${rows.join('')}</manifest:manifest>`;
-}
-
-/** What the file says of itself (§4.3): of the document, whatever day it is. */
-function metaPart({ title, author, language, about, slides }: Scene): string {
-  const said = (tag: string, text: string | null | undefined): string =>
-    text === null || text === undefined || text === '' ? '' : element(tag, {}, xmlText(text));
-  const meta = [
-    said('meta:generator', 'Alvex'),
-    said('dc:title', title ?? slides[0]?.title),
-    said('dc:subject', about?.subject),
-    said('meta:keyword', about?.keywords),
-    said('meta:initial-creator', author),
-    said('dc:creator', author),
-    said('dc:language', language),
-    said('meta:creation-date', moment(about?.created)),
-    said('dc:date', moment(about?.modified ?? about?.created)),
-  ].join('');
-  return `${XML}<office:document-meta ${NS} office:version="${VERSION}"><office:meta>${meta}</office:meta></office:document-meta>`;
-}
-
-/** A date with its time (§18.2, dateTime); a date alone begins its day. */
-const moment = (date: string | undefined): string | undefined =>
-  date === undefined || !/^\d{4}-\d\d-\d\d/.test(date) ? undefined : date.includes('T') ? date : `${date}T00:00:00`;

@@ -1,2 +1,4 @@
 export { writeMarkdown } from './write-markdown.ts';
 export { writeOpml } from './write-opml.ts';
+export { writeDocument } from './write-document.ts';
+export { writePlain } from './write-plain.ts';

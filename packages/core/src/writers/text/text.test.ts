@@ -6,11 +6,12 @@ import { decodeUtf8 } from '../../base/index.ts';
 import { runsText, type PictureData, type Runs } from '../../content/index.ts';
 import type { Slide } from '../../deck/index.ts';
 import { blockText, type DocumentModel } from '../../document/index.ts';
-import { mapForLevel } from '../../mapping/index.ts';
+import { mapForLevel, presetRecipe } from '../../mapping/index.ts';
 import { beginning, convert, openDocument, writeDeck, type Converted } from '../../pipeline/index.ts';
 import { detectType } from '../../readers/index.ts';
 import { code, doc, h, li, p, picture, quote, random, randomDocument, table } from '../../test/build.ts';
 import { encode } from 'fast-png';
+import { writePlain } from './index.ts';
 
 const pictureOf = (id: string, i = 0): PictureData => ({
   id: id as never,
@@ -186,4 +187,22 @@ describe('the outline', () => {
     expect(text).toContain('text="x&#10;y &lt; z"');
     expect(text).toContain('_note="Said &amp;  done"');
   });
+});
+
+test('plain text has titles with numbers, points by their levels, tables, and what is said', () => {
+  const made = doc(
+    h(1, 'Gates'),
+    li('North'),
+    li('seized', 2),
+    p('Said of it.'),
+    h(1, 'Costs'),
+    table([
+      ['Work', 'Sum'],
+      ['Gates', '31'],
+    ]),
+  );
+  const { deck } = convert(made, [{ kind: 'map', name: 'talk', ...presetRecipe('talk', made) }]);
+  const text = new TextDecoder().decode(writePlain(deck));
+  expect(text).toContain('Gates\n  - North\n    - seized\n\nSaid of it.');
+  expect(text).toContain('Costs\n  Work\tSum\n  Gates\t31');
 });

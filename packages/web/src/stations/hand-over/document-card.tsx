@@ -1,28 +1,42 @@
 /** The document to go on with, or for those who listened. */
 import { chakra } from '@chakra-ui/react';
 import { useState } from 'react';
+import type { FormatName } from '@alvex/core';
 import { count } from '../../ui/format.ts';
 import { FORMAT_LABELS } from '../../ui/labels.ts';
 import { Heading, Select } from '../../ui/recipes.tsx';
 import { Card, Inside } from './card.tsx';
 import { Download, type FormatProps } from './download.tsx';
 
-const KINDS = { document: 'the document alone', handout: 'a handout, with the slides' } as const;
+interface Kind {
+  readonly label: string;
+  readonly format: FormatName;
+  readonly choices: Readonly<Record<string, string>>;
+}
+const KINDS = {
+  docx: { label: 'DOCX: Office Open XML', format: 'docx', choices: {} },
+  handout: { label: 'DOCX: a handout, with the slides', format: 'docx', choices: { handout: '1' } },
+  odt: { label: 'ODT: OpenDocument', format: 'odt', choices: {} },
+  html: { label: 'HTML: a web page', format: 'html', choices: { source: '1' } },
+  md: { label: 'Markdown: plain text with marks', format: 'md', choices: { source: '1' } },
+} as const satisfies Readonly<Record<string, Kind>>;
+type KindName = keyof typeof KINDS;
 
 export function DocumentCard(props: FormatProps) {
   const { hidden } = props.view.pages;
-  const [kind, setKind] = useState<keyof typeof KINDS>('document');
+  const [kind, setKind] = useState<KindName>('docx');
   const handout = kind === 'handout';
   const shown = count(hidden.filter((off) => !off).length, 'slide');
+  const { format, choices } = KINDS[kind];
   return (
     <Card aria-label={FORMAT_LABELS.docx}>
       <Heading as="h2" fontSize="lg">
-        {FORMAT_LABELS.docx}, DOCX
+        {FORMAT_LABELS.docx}, {format === 'md' ? 'Markdown' : format.toUpperCase()}
       </Heading>
       <chakra.label display="grid" gap="3px" fontSize="sm" color="soft" justifyItems="start">
         Written as
-        <Select value={kind} onChange={(event) => setKind(event.target.value as keyof typeof KINDS)}>
-          {Object.entries(KINDS).map(([one, label]) => (
+        <Select value={kind} onChange={(event) => setKind(event.target.value as KindName)}>
+          {Object.entries(KINDS).map(([one, { label }]) => (
             <option key={one} value={one}>
               {label}
             </option>
@@ -30,7 +44,7 @@ export function DocumentCard(props: FormatProps) {
         </Select>
       </chakra.label>
       <Inside>
-        <li>headings as styles, lists, tables, notes and comments, with your work on the structure</li>
+        <li>{HOLDS[format]}, with your work on the structure</li>
         {handout ? (
           <>
             <li>{shown}, each before its text; a table of contents</li>
@@ -43,10 +57,17 @@ export function DocumentCard(props: FormatProps) {
       <Download
         key={kind}
         {...props}
-        format="docx"
-        choices={handout ? { handout: '1' } : {}}
+        format={format}
+        choices={choices}
         holds={handout ? `the document with ${shown}` : 'the document'}
       />
     </Card>
   );
 }
+
+const HOLDS: Readonly<Record<(typeof KINDS)[KindName]['format'], string>> = {
+  docx: 'headings as styles, lists, tables, notes and comments',
+  odt: 'headings as styles, lists, tables, notes and comments',
+  html: 'headings, lists, tables and notes, pictures in the file',
+  md: 'headings, lists, tables and notes, pictures in the file; joined cells stand apart',
+};

@@ -7,10 +7,18 @@ import { Heading, Select } from '../../ui/recipes.tsx';
 import { Card, Inside } from './card.tsx';
 import { Download, type FormatProps } from './download.tsx';
 
-const FORMATS = ['md', 'opml'] as const;
+const FORMATS = ['md', 'txt', 'opml'] as const;
 const KINDS: Readonly<Record<(typeof FORMATS)[number], string>> = {
   md: 'Markdown: headings, lists, paragraphs',
+  txt: 'Plain text: to paste anywhere',
   opml: 'OPML: an outline with notes',
+};
+
+const NAMES: Readonly<Record<(typeof FORMATS)[number], string>> = { md: 'Markdown', txt: 'TXT', opml: 'OPML' };
+const HOLDS: Readonly<Record<(typeof FORMATS)[number], string>> = {
+  md: 'brought in again, it makes the same slides; pictures are in the file',
+  txt: 'tables line by line, pictures by their descriptions',
+  opml: 'for outliners; tables line by line, pictures by their descriptions',
 };
 
 export function TextCard(props: FormatProps) {
@@ -21,7 +29,7 @@ export function TextCard(props: FormatProps) {
   return (
     <Card aria-label={FORMAT_LABELS.md}>
       <Heading as="h2" fontSize="lg">
-        Text, {format === 'md' ? 'Markdown' : 'OPML'}
+        Text, {NAMES[format]}
       </Heading>
       <chakra.label display="grid" gap="3px" fontSize="sm" color="soft" justifyItems="start">
         Written as
@@ -35,11 +43,7 @@ export function TextCard(props: FormatProps) {
       </chakra.label>
       <Inside>
         <li>titles, points and speaker notes of {count(shown, 'slide')}</li>
-        {format === 'md' ? (
-          <li>brought in again, it makes the same slides; pictures are in the file</li>
-        ) : (
-          <li>for outliners; tables line by line, pictures by their descriptions</li>
-        )}
+        <li>{HOLDS[format]}</li>
         {off > 0 && <li>without the {count(off, 'slide')} that you have hidden</li>}
       </Inside>
       <Box>

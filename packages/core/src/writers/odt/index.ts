@@ -1,0 +1,1 @@
+export { writeOdt } from './write-odt.ts';

@@ -1,0 +1,159 @@
+/** Writes a document as Markdown (CommonMark 0.31 with tables, strikethrough and footnotes), so that work on its structure stays. */
+import type { ListItem, RootContent } from 'mdast';
+import { toMarkdown } from 'mdast-util-to-markdown';
+import { unreachable } from '../../base/index.ts';
+import { runsText, trimRuns, type PictureId, type Runs } from '../../content/index.ts';
+import { notesBelow, withReferences, type Block, type DocumentModel, type Footnote } from '../../document/index.ts';
+import type { PictureSource } from '../../scene/index.ts';
+import { markdownText, paragraphs, phrasing, reference, rows, withHead } from './markdown-nodes.ts';
+
+/** What is left out of the document is not written. */
+export function writeDocument(document: DocumentModel, pictures: PictureSource): Uint8Array {
+  const all = document.blocks.filter(({ left }) => left === undefined);
+  const [head, blocks] = titled(all);
+  const used: PictureId[] = [];
+  const text = markdownText(new Nodes(blocks, used, pictures).nodes, used, pictures);
+  return withHead({ ...head, lang: document.language }, text);
+}
+
+/** A title and a subtitle that no headings are stand at the head of the file. */
+function titled(blocks: readonly Block[]): readonly [head: Readonly<Record<string, string>>, others: readonly Block[]] {
+  const head: Record<string, string> = {};
+  let at = 0;
+  for (const role of ['title', 'subtitle'] as const) {
+    const block = blocks[at];
+    if (block?.kind !== 'paragraph' || block.role !== role) break;
+    head[role] = runsText(block.runs);
+    at++;
+  }
+  return [head, blocks.slice(at)];
+}
+
+class Nodes {
+  readonly nodes: RootContent[] = [];
+  readonly #notes: ReadonlyMap<Block, readonly Footnote[]>;
+  readonly #used: PictureId[];
+  readonly #pictures: PictureSource;
+  /** Names of notes that are taken: labels may come again. */
+  readonly #names = new Set<string>();
+  #open: { readonly depth: number; readonly ordered: boolean; readonly items: ListItem[]; next: number }[] = [];
+
+  constructor(blocks: readonly Block[], used: PictureId[], pictures: PictureSource) {
+    this.#notes = notesBelow(blocks);
+    this.#used = used;
+    this.#pictures = pictures;
+    for (const block of blocks) this.#block(block);
+  }
+
+  #block(block: Block): void {
+    if (block.kind === 'listItem') return this.#item(block);
+    this.#open = [];
+    switch (block.kind) {
+      case 'heading':
+        return this.#withNotes(block, block.runs, block.label, (children) => ({
+          type: 'heading',
+          depth: block.level,
+          children,
+        }));
+      case 'paragraph':
+        return this.#withNotes(block, block.runs, undefined, (children) => ({ type: 'paragraph', children }));
+      case 'quote':
+        return this.#withNotes(block, block.runs, undefined, (children) => ({
+          type: 'blockquote',
+          children: [{ type: 'paragraph', children }],
+        }));
+      case 'code':
+        return this.#add({ type: 'code', value: block.text, lang: block.language ?? null });
+      case 'table':
+        return this.#add({ type: 'table', children: rows(block.table) });
+      case 'picture':
+        return this.#picture(block);
+      case 'break':
+        return this.#add({ type: 'thematicBreak' });
+      case 'footnote':
+        // With nothing before it that could refer to it, a note stays where it is.
+        if (!this.#notes.has(block)) this.nodes.push(...paragraphs([{ text: `${block.label} ` }, ...block.runs]));
+        return;
+      default:
+        return unreachable(block);
+    }
+  }
+
+  #add(node: RootContent): void {
+    this.nodes.push(node);
+  }
+
+  #picture({ picture, alt }: Block & { readonly kind: 'picture' }): void {
+    if (picture === undefined || this.#pictures(picture) === undefined) {
+      if (alt !== null) this.nodes.push(...paragraphs([{ text: `[${alt}]` }]));
+      return;
+    }
+    if (!this.#used.includes(picture)) this.#used.push(picture);
+    this.#add({ type: 'paragraph', children: [reference(this.#used.indexOf(picture), alt)] });
+  }
+
+  #item(block: Block & { readonly kind: 'listItem' }): void {
+    const { depth, ordered, number, label, checked } = block;
+    // Markdown counts with points and brackets alone; other labels are words.
+    const counted = label === undefined || label === `${number}.`;
+    const value = ordered && counted ? (number ?? 1) : null;
+    this.#open = this.#open.filter((one) => one.depth <= depth);
+    const last = this.#open.at(-1);
+    const goesOn =
+      last?.depth === depth && last.ordered === (value !== null) && (value === null || value === last.next);
+    if (!goesOn) {
+      if (last?.depth === depth) this.#open.pop();
+      const items: ListItem[] = [];
+      const list: RootContent = {
+        type: 'list',
+        ordered: value !== null,
+        ...(value === null ? {} : { start: value }),
+        spread: false,
+        children: items,
+      };
+      const parent = this.#open.at(-1)?.items.at(-1);
+      if (parent === undefined) this.nodes.push(list);
+      else parent.children.push(list);
+      this.#open.push({ depth, ordered: value !== null, items, next: value ?? 1 });
+    }
+    const list = this.#open.at(-1)!;
+    list.next++;
+    const before = ordered && !counted ? label : undefined;
+    const box = checked === undefined ? undefined : checked ? '[x]' : '[ ]';
+    this.#withNotes(block, block.runs, before, (children) => {
+      // A box is a sign of GFM, which must not be escaped.
+      const marked = box === undefined ? children : [{ type: 'html', value: `${box} ` } as const, ...children];
+      list.items.push({ type: 'listItem', spread: false, children: [{ type: 'paragraph', children: marked }] });
+      return undefined;
+    });
+  }
+
+  /** @param label What stands before its words. @param make The node of its words; undefined where it has its place already. */
+  #withNotes(
+    block: Block,
+    runs: Runs,
+    label: string | undefined,
+    make: (children: ReturnType<typeof phrasing>) => RootContent | undefined,
+  ): void {
+    const notes = this.#notes.get(block) ?? [];
+    const named = new Map(notes.map((note) => [note, this.#nameOf(note)]));
+    const words = trimRuns(label === undefined ? runs : [{ text: `${label} ` }, ...runs]);
+    const children = withReferences(words, notes).flatMap((piece) =>
+      'kind' in piece ? [{ type: 'html', value: `[^${named.get(piece)!}]` } as const] : phrasing([piece]),
+    );
+    const node = make(children);
+    if (node !== undefined) this.nodes.push(node);
+    for (const note of notes) {
+      const said = toMarkdown({ type: 'paragraph', children: phrasing(trimRuns(note.runs)) }).trim();
+      this.nodes.push({ type: 'html', value: `[^${named.get(note)!}]: ${said.replace(/\n+/g, ' ')}` });
+    }
+  }
+
+  #nameOf({ label }: Footnote): string {
+    const base = label.replace(/[^\p{L}\p{N}]+/gu, '-').replace(/^-|-$/g, '') || 'note';
+    let name = base;
+    for (let i = 2; this.#names.has(name); i++) name = `${base}-${i}`;
+    this.#names.add(name);
+    return name;
+  }
+}

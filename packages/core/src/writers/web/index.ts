@@ -1,0 +1,1 @@
+export { writePage } from './write-page.ts';
