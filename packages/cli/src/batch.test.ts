@@ -229,7 +229,9 @@ test('a build goes on while it is watched: what changes is made anew, and nothin
 
 test('a handout and a presentation of one document come of one run', () => {
   const path = file('one.md', '# Mill\n\n## Gates\n\nThey are old.\n\n- north\n');
-  expect(alvex(['convert', path, '-o', 'one', '--to', 'handout.docx,odp,document.html,odt,txt'])).toMatchObject({
+  expect(
+    alvex(['convert', path, '-o', 'one', '--to', 'handout.docx,handout.pdf,odp,document.html,odt,txt']),
+  ).toMatchObject({
     status: 0,
   });
   expect(Object.keys(unzipSync(readFileSync(join(folder, 'one/one.handout.docx'))))).toContain(
@@ -237,6 +239,7 @@ test('a handout and a presentation of one document come of one run', () => {
   );
   const odp = unzipSync(readFileSync(join(folder, 'one/one.odp')));
   expect(new TextDecoder().decode(odp['content.xml'])).toContain('north');
+  expect(readFileSync(join(folder, 'one/one.handout.pdf'), 'latin1')).toMatch(/^%PDF-1.7/);
   const read = (name: string): string => readFileSync(join(folder, 'one', name), 'utf8');
   expect(read('one.document.html')).toContain('<h2>Gates</h2>');
   expect(read('one.txt')).toMatch(/\d\. Gates\n.*- north/s);

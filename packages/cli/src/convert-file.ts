@@ -72,7 +72,7 @@ export async function convertFile({ input, type, recipe, outputs }: Job): Promis
       origin,
       template,
       fonts: recipe.fonts ?? false,
-      sheets: sheetOptions(recipe),
+      sheets: { ...sheetOptions(recipe), ...(handout && format === 'pdf' ? { print: 'handout' } : {}) },
       width: recipe.width,
       notes: recipe.notes ?? true,
       handout,

@@ -5,7 +5,7 @@ import { FORMATS, outputFormat, type FormatName } from '@alvex/core';
 /** Decks as every format has them; the handout, and the document itself, are of other kinds. */
 export const OUTPUT_NAMES = [
   ...(['pptx', 'odp', 'pdf', 'html', 'png', 'md', 'txt', 'opml'] as const),
-  ...(['docx', 'handout.docx', 'odt', 'document.md', 'document.html'] as const),
+  ...(['docx', 'handout.docx', 'handout.pdf', 'odt', 'document.md', 'document.html'] as const),
 ] as const;
 export type OutputName = (typeof OUTPUT_NAMES)[number];
 export const isOutputName = (name: string): name is OutputName => (OUTPUT_NAMES as readonly string[]).includes(name);
@@ -58,7 +58,7 @@ export function plannedOutputs<W extends Wanted>(
   const outputsOf = ({ found, names }: Wanted, alone: boolean): readonly Output[] =>
     names.map((name) => ({
       format: formatOf(name),
-      handout: name === 'handout.docx',
+      handout: name.startsWith('handout.'),
       source: name.startsWith('document.'),
       path: join(folder, `${alone ? bare(found) : found.within}.${endingOf(name)}`),
     }));

@@ -43,7 +43,7 @@ What is written:
   --paper ${Object.keys(PAPER_SIZES).join('|')}                               what a PDF is printed on
   --without-notes                                 a page (HTML) without what is said
   --width PIXELS                                  of pictures of slides
-  --handout                                       a document (DOCX) with its slides before their passages
+  --handout                                       a document (DOCX, PDF) with its slides before their passages
   --document                                      a page (HTML) or a text (Markdown) of the document, in the place of its deck
 
 Many documents:

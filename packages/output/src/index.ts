@@ -4,6 +4,7 @@ import {
   DEFLATE_SETTINGS,
   fontsUsed,
   PICTURE_WIDTHS,
+  readingOf,
   sceneOf,
   writeDeck,
   type Converted,
@@ -69,7 +70,8 @@ export async function writeOutput(
     // Taken when it is needed: it brings a layout engine of some megabytes.
     const { writePdf } = await import('./pdf/write-pdf.ts');
     const options = { print: 'slides', paper: 'a4', ...sheets } as const;
-    return writePdf(sceneOf(converted), scaled, { ...options, ...told });
+    const document = options.print === 'handout' ? { document: readingOf(converted) } : {};
+    return writePdf(sceneOf(converted), scaled, { ...options, ...document, ...told });
   }
   let slides: WriteOptions['slides'];
   if (format === 'docx' && handout) {

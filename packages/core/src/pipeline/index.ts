@@ -4,6 +4,7 @@ export * from './compare-outlines.ts';
 export * from './convert.ts';
 export * from './formats.ts';
 export { judgeOf } from './judge.ts';
+export { readingOf } from './handout.ts';
 export * from './length-maps.ts';
 export * from './lengths.ts';
 export * from './needed-sizes.ts';

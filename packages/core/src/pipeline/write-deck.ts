@@ -12,7 +12,8 @@ import { disarm } from '../template/index.ts';
 import type { SlideId } from '../ids/index.ts';
 import type { Converted } from './convert.ts';
 import type { FormatName } from './formats.ts';
-import { handoutOf } from './handout.ts';
+import { handoutOf, readingOf } from './handout.ts';
+import { makeSheets, type Sheet, type SheetOptions } from '../sheets/index.ts';
 
 export interface WriteOptions {
   /** A host's own; else the core's. */
@@ -33,6 +34,10 @@ export function sceneOf({ pages, theme, document, decisions }: Converted, origin
   const { title, author, language, about } = document;
   return makeScene(pages, theme, { title, author, language, about, origin }, decisions.motion);
 }
+
+/** A deck on sheets of paper. */
+export const sheetsOf = (converted: Converted, options: SheetOptions): readonly Sheet[] =>
+  makeSheets(sceneOf(converted), options, options.print === 'handout' ? readingOf(converted) : []);
 
 type Write = (converted: Converted, pictures: PictureSource, options: WriteOptions) => Uint8Array;
 

@@ -2,12 +2,18 @@
 import { EMU_PER_POINT, emuFromPt, pt, type Emu } from '../base/index.ts';
 import { drawnPiece, drawParagraph, measurePara, placeText, type SetParagraph } from '../scene/index.ts';
 import type { Frame, Palette, Theme } from '../theme/index.ts';
-import { plain, type Wanted } from './paragraphs.ts';
+import { plain, type Passage, type Wanted } from './paragraphs.ts';
 import type { PlacedSlide, Sheet, SheetText } from './sheet.ts';
 
 export const MARGIN = 56; // points
 const FOOT = 30; // points, from the lower edge of the sheet
 const SIZES = { section: 16, slide: 12.5, text: 10.5, foot: 8.5 } as const;
+/** Of a slide among its text: its share of the width, the room around it, and so much text goes with it. */
+const SLIDE_WIDTH = 0.62;
+const GAP = 14; // points
+const TOGETHER = 48; // points
+/** Between the cells of a table. */
+const CELL_GAP = 8; // points
 const GREY = '5A5A5A';
 
 /** Print is dark on white, whatever the slides are. */
@@ -54,6 +60,9 @@ export class Flow {
   readonly #drafts: Draft[] = [];
   readonly width: number;
   readonly height: number;
+  #tables = 0;
+  /** A slide stands right above: what is below it belongs to it. */
+  #belowSlide = false;
   /** Where the next paragraph begins. */
   y = MARGIN;
 
@@ -92,12 +101,14 @@ export class Flow {
     if (set === undefined) return;
     const begun = this.sheet;
     const atTop = this.y === MARGIN && begun.texts.length === 0;
-    const space = atTop
-      ? 0
-      : what.as === 'heading'
-        ? size * (what.level === 1 ? 1.6 : 1.1)
-        : lineHeight * setting.spaceBefore;
+    const space =
+      atTop || this.#belowSlide
+        ? 0
+        : what.as === 'heading'
+          ? size * (what.level === 1 ? 1.6 : 1.1)
+          : lineHeight * setting.spaceBefore;
     const atLeast = Math.min(2, Math.max(1, lines.length)) * lineHeight + together;
+    this.#belowSlide = false;
     if (!atTop && this.y + space + atLeast > this.bottom) this.begin();
     else this.y += space;
     let from = 0;
@@ -123,6 +134,59 @@ export class Flow {
     }
   }
 
+  /** A slide, as wide as is left beside nothing; the text below it begins on the same sheet. */
+  slide(index: number, ratio: number): void {
+    const width = this.room * SLIDE_WIDTH;
+    const height = width * ratio;
+    const begun = this.sheet;
+    const atTop = this.y === MARGIN && begun.texts.length === 0 && begun.slides.length === 0;
+    if (!atTop && this.y + GAP + height + TOGETHER > this.bottom) this.begin();
+    else if (!atTop) this.y += GAP;
+    const x = this.#theme.mirrored === true ? this.width - MARGIN - width : MARGIN;
+    this.sheet.slides.push({ index, x, y: this.y, width, height, framed: true });
+    this.y += height + GAP / 2;
+    this.#belowSlide = true;
+  }
+
+  /** A table over the whole width, a line below each row; rows are not parted unless one is higher than a sheet. */
+  table({ slide, language, rows }: Passage & { readonly kind: 'table' }): void {
+    const columns = Math.max(...rows.map(({ cells }) => cells.reduce((sum, one) => sum + one.columns, 0)));
+    const table = this.#tables++;
+    this.#belowSlide = false;
+    this.y += GAP / 2;
+    rows.forEach(({ header, cells }, row) => {
+      let column = 0;
+      const set = cells.map(({ para, columns: span }) => {
+        const width = (this.room / columns) * span - CELL_GAP;
+        const from = this.#theme.mirrored === true ? columns - column - span : column;
+        const x = MARGIN + (this.room / columns) * from;
+        column += span;
+        const frame = this.#frame(header, x, width);
+        const [one] = placeText([para], frame, this.#theme, SIZES.text);
+        const { lineHeight } = measurePara(para, frame, this.#theme, SIZES.text);
+        return { one, frame, x, width, lineHeight };
+      });
+      const heightOf = ({ one, lineHeight }: (typeof set)[number]): number =>
+        Math.max(1, one?.lines.length ?? 0) * lineHeight;
+      const height = Math.max(...set.map(heightOf));
+      if (this.y + CELL_GAP + height > this.bottom && this.y > MARGIN) this.begin();
+      this.y += CELL_GAP / 2;
+      for (const { one, frame, x, width } of set) {
+        const pieces =
+          one === undefined
+            ? []
+            : drawParagraph(portion(one, 0, one.lines.length, this.y), frame, this.#theme, PRINTED).map(drawnPiece);
+        this.sheet.texts.push({
+          ...{ as: 'cell', cell: { table, row, header }, level: 1, marked: false, continues: false },
+          ...{ slide, language, x, y: this.y, width, height, pieces },
+        });
+      }
+      this.y += height + CELL_GAP / 2;
+      this.sheet.lines.push({ x: MARGIN, y: this.y, width: this.room });
+    });
+    this.y += GAP / 2;
+  }
+
   sheets(): readonly Sheet[] {
     return this.#drafts.map((draft, i) => ({
       width: this.width,
@@ -145,14 +209,14 @@ export class Flow {
     return set.flatMap((para) => drawParagraph(para, frame, this.#theme, { ...PRINTED, text: GREY }).map(drawnPiece));
   }
 
-  #frame(strong: boolean): Frame {
+  #frame(strong: boolean, x = MARGIN, width = this.room): Frame {
     return {
       role: 'body',
       anchor: 'top',
       align: this.#theme.mirrored === true ? 'right' : 'left',
-      x: emuFromPt(MARGIN),
+      x: emuFromPt(x),
       y: 0 as Emu,
-      width: emuFromPt(this.room),
+      width: emuFromPt(width),
       height: emuFromPt(this.height),
       style: {
         font: strong ? 'heading' : 'body',

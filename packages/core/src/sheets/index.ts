@@ -1,2 +1,3 @@
 export * from './make-sheets.ts';
 export * from './sheet.ts';
+export type { Passage } from './paragraphs.ts';

@@ -2,7 +2,7 @@
 import type { Scene, SceneSlide } from '../scene/index.ts';
 import { EMU_PER_POINT } from '../base/index.ts';
 import { Flow, MARGIN } from './flow.ts';
-import { heading, outlined, slideHeading, spoken } from './paragraphs.ts';
+import { heading, outlined, slideHeading, spoken, type Passage } from './paragraphs.ts';
 import { PAPER_SIZES, type Print, type Sheet, type SheetOptions } from './sheet.ts';
 
 /** Columns and rows of slides on a sheet. With three there is as much room to write beside each. */
@@ -17,7 +17,12 @@ const GAP = 18; // points
 const BESIDE = 0.6; // of the width, where lines stand beside the slide
 const LINE = 20; // points between lines for writing
 
-export function makeSheets(scene: Scene, { print, paper }: SheetOptions): readonly Sheet[] {
+/** @param document What is read of it, for a handout. */
+export function makeSheets(
+  scene: Scene,
+  { print, paper }: SheetOptions,
+  document: readonly Passage[] = [],
+): readonly Sheet[] {
   const shown = scene.slides.flatMap((slide, index) => (slide.hidden ? [] : [{ slide, index }]));
   const sections = new Map(scene.sections.map(({ title, from }) => [from, title]));
   const ratio = scene.theme.size.height / scene.theme.size.width;
@@ -46,6 +51,12 @@ export function makeSheets(scene: Scene, { print, paper }: SheetOptions): readon
         ratio,
         scene.theme.mirrored === true,
       );
+      return flow.sheets();
+    case 'handout':
+      for (const passage of document)
+        if (passage.kind === 'slide') flow.slide(passage.slide, ratio);
+        else if (passage.kind === 'table') flow.table(passage);
+        else flow.put(passage, passage.as === 'heading' ? 40 : 0);
       return flow.sheets();
     case 'script':
     case 'outline':

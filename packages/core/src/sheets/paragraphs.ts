@@ -17,6 +17,22 @@ export interface Wanted extends Pick<SheetText, 'as' | 'level' | 'slide'> {
   readonly language?: LanguageTag | undefined;
 }
 
+/** What is read of a document: text, tables, and the slides that stand before it. */
+export type Passage =
+  | ({ readonly kind: 'text' } & Wanted)
+  | {
+      readonly kind: 'table';
+      readonly slide: number;
+      readonly language?: LanguageTag | undefined;
+      /** Each row's cells, with how many columns they take; all rows make up as many. */
+      readonly rows: readonly { readonly header: boolean; readonly cells: readonly PassageCell[] }[];
+    }
+  | { readonly kind: 'slide'; readonly slide: number };
+export interface PassageCell {
+  readonly para: Para;
+  readonly columns: number;
+}
+
 /** Text as its frame says. */
 export const plain = (text: string): Para => ({ part: null, style: 'plain', level: 1, runs: [{ text }] });
 

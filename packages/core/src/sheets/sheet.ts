@@ -7,8 +7,19 @@ export const PAPER_SIZES = { a4: [595.28, 841.89], letter: [612, 792] } as const
 export type Paper = keyof typeof PAPER_SIZES;
 export const isPaper = (name: unknown): name is Paper => typeof name === 'string' && Object.hasOwn(PAPER_SIZES, name);
 
-/** `slides`: one a page, of its own size. Numbers: so many on a sheet, with lines for writing. `script`: the notes alone. */
-export const PRINTS = ['slides', 'notes', 'two', 'three', 'four', 'six', 'nine', 'script', 'outline'] as const;
+/** `slides`: one a page, of its own size. Numbers: so many on a sheet, with lines for writing. `script`: the notes alone. `handout`: the document, its slides before their text. */
+export const PRINTS = [
+  'slides',
+  'notes',
+  'two',
+  'three',
+  'four',
+  'six',
+  'nine',
+  'script',
+  'outline',
+  'handout',
+] as const;
 export type Print = (typeof PRINTS)[number];
 export const isPrint = (name: unknown): name is Print => PRINTS.some((print) => print === name);
 
@@ -30,7 +41,9 @@ export interface PlacedSlide {
 
 /** A paragraph, or what of it stands on this sheet. */
 export interface SheetText {
-  readonly as: 'heading' | 'paragraph' | 'item';
+  readonly as: 'heading' | 'paragraph' | 'item' | 'cell';
+  /** Of a cell: which table it stands in, and which of its rows. */
+  readonly cell?: { readonly table: number; readonly row: number; readonly header: boolean };
   /** Of a heading: 1 for a section, 2 for a slide. Of an item: its depth, from 1. */
   readonly level: number;
   /** Its first piece is a bullet or a number. */

@@ -1,5 +1,7 @@
 import { beforeAll, describe, expect, test } from '@jest/globals';
-import { convert, openDocument, sceneOf } from '../pipeline/index.ts';
+import { beginning, convert, openDocument, readingOf, sceneOf, sheetsOf, type Converted } from '../pipeline/index.ts';
+import { blockText } from '../document/index.ts';
+import { random, randomDocument } from '../test/build.ts';
 import type { Scene } from '../scene/index.ts';
 import { makeSheets, PAPER_SIZES, PRINTS, type Print, type Sheet } from './index.ts';
 
@@ -39,15 +41,17 @@ ${LONG}
 ## Nobody else
 `;
 
-const sceneFor = async (source: string, edits: Parameters<typeof convert>[1] = []): Promise<Scene> => {
-  const { document } = await openDocument(new TextEncoder().encode(source), 'markdown');
-  return sceneOf(convert(document, edits));
-};
+const made = async (source: string, edits: Parameters<typeof convert>[1] = []): Promise<Converted> =>
+  convert((await openDocument(new TextEncoder().encode(source), 'markdown')).document, edits);
+const sceneFor = async (...given: Parameters<typeof made>): Promise<Scene> => sceneOf(await made(...given));
+let converted: Converted;
 let scene: Scene;
 beforeAll(async () => {
-  scene = await sceneFor(SOURCE);
+  converted = await made(SOURCE);
+  scene = sceneOf(converted);
 });
-const sheets = (print: Print, of: Scene = scene): readonly Sheet[] => makeSheets(of, { print, paper: 'a4' });
+const sheets = (print: Print, of: Scene = scene): readonly Sheet[] =>
+  makeSheets(of, { print, paper: 'a4' }, of === scene ? readingOf(converted) : []);
 const lineTexts = ({ pieces, marked }: Sheet['texts'][number]): string =>
   (marked ? pieces.slice(1) : pieces).map(({ text }) => text).join(' ');
 const said = (of: readonly Sheet[]): string =>
@@ -167,7 +171,7 @@ test('items that an author wrote are counted, and begin anew behind a paragraph'
 
 test('a slide that is not shown is not printed', () => {
   const slides = scene.slides.map((slide, i) => (i === 1 ? { ...slide, hidden: true } : slide));
-  for (const print of PRINTS) {
+  for (const print of PRINTS.filter((one) => one !== 'handout')) {
     const made = sheets(print, { ...scene, slides });
     const seen = made.flatMap((sheet) => [
       ...sheet.slides.map(({ index }) => index),
@@ -193,4 +197,66 @@ test('where text is written from the right, sheets begin there', async () => {
 
 test('a deck without slides has no sheets', () => {
   for (const print of PRINTS) expect(sheets(print, { ...scene, slides: [], sections: [] })).toEqual([]);
+});
+
+describe('a handout', () => {
+  const handout = (of: Converted): readonly Sheet[] => sheetsOf(of, { print: 'handout', paper: 'a4' });
+  const words = (text: string): readonly string[] => (text.match(/[\p{L}\p{N}]+/gu) ?? []).toSorted();
+
+  test('has each slide before its text, on the same sheet', () => {
+    const found = handout(converted).flatMap(({ slides, texts }) =>
+      slides.map(({ index, y, height }) => ({
+        slide: scene.slides[index]!.title,
+        below: texts
+          .find((text) => text.y >= y + height)
+          ?.pieces.map(({ text }) => text)
+          .join(''),
+      })),
+    );
+    expect(found.map(({ slide }) => slide)).toEqual(scene.slides.map(({ title }) => title));
+    // A slide that goes on stands below the one before it.
+    const shown = found.filter(({ slide }, i) => slide !== '' && slide !== found[i + 1]?.slide);
+    expect(shown.map(({ below }) => below)).toEqual(shown.map(({ slide }) => slide));
+  });
+
+  test('has tables as rows of cells, side by side, with a line below each row', () => {
+    const cells = handout(converted).flatMap(({ texts }) => texts.filter(({ as }) => as === 'cell'));
+    expect(cells.map((one) => [one.cell!.row, one.cell!.header, lineTexts(one)])).toEqual([
+      [0, true, 'Work'],
+      [0, true, 'Year 1'],
+      [1, false, 'Gates'],
+      [1, false, '31,000'],
+    ]);
+    expect(cells[0]!.y).toBe(cells[1]!.y);
+    expect(cells[0]!.x + cells[0]!.width).toBeLessThan(cells[1]!.x);
+    expect(cells[2]!.y).toBeGreaterThan(cells[0]!.y + cells[0]!.height);
+  });
+
+  test('leaves out what is for the speaker alone, and what was left out', async () => {
+    const of = await made('# Gates\n\nSeen.\n\n# Notes for the presenter\n\nHidden words.\n');
+    const told = said(handout(of));
+    expect(told).toContain('Seen.');
+    expect(told).not.toContain('Hidden words.');
+    const [, second] = converted.deck.slides;
+    const hidden = await made(SOURCE, [{ kind: 'hide', slides: [second!.id], hidden: true }]);
+    expect(handout(hidden).flatMap(({ slides }) => slides.map(({ index }) => index))).not.toContain(1);
+    expect(said(handout(hidden))).toBe(said(handout(converted)));
+  });
+
+  test('has every word of random documents, within its sheets', () => {
+    for (let seed = 1; seed <= 6; seed++) {
+      const document = randomDocument(random(seed), 40);
+      const of = convert(document, beginning(document));
+      const made = handout(of);
+      const texts = made.flatMap((sheet) => sheet.texts);
+      const told = words(texts.map((text) => text.pieces.map((piece) => piece.text).join(' ')).join(' '));
+      const known = new Set(told);
+      const lost = document.blocks.flatMap((block) => words(blockText(block))).filter((word) => !known.has(word));
+      expect([seed, lost]).toEqual([seed, []]);
+      const outside = made.flatMap(({ texts, slides, width, height }) =>
+        [...texts, ...slides].filter((one) => one.x < 0 || one.x + one.width > width || one.y + one.height > height),
+      );
+      expect([seed, outside]).toEqual([seed, []]);
+    }
+  });
 });

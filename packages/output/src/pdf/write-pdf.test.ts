@@ -9,10 +9,12 @@ import {
   convert,
   detectType,
   openDocument,
+  readingOf,
   PRINTS,
   sceneOf,
   THEME_DESIGNS,
   type Edit,
+  type Passage,
   type PictureData,
   type Print,
   type Scene,
@@ -24,14 +26,16 @@ const demo = join(import.meta.dirname, '../../../demo/files');
 interface Deck {
   readonly scene: Scene;
   readonly pictures: readonly PictureData[];
+  readonly document?: readonly Passage[];
 }
 async function deckOf(bytes: Uint8Array, name: string): Promise<Deck> {
   const { document, pictures } = await openDocument(bytes, detectType(bytes, name));
-  return { scene: sceneOf(convert(document, beginning(document))), pictures };
+  const made = convert(document, beginning(document));
+  return { scene: sceneOf(made), pictures, document: readingOf(made) };
 }
 const text = (source: string): Promise<Deck> => deckOf(new TextEncoder().encode(source), 'x.md');
-const written = ({ scene, pictures }: Deck, print: Print = 'slides'): Promise<Uint8Array> =>
-  writePdf(scene, pictures, { print, paper: 'a4' });
+const written = ({ scene, pictures, document = [] }: Deck, print: Print = 'slides'): Promise<Uint8Array> =>
+  writePdf(scene, pictures, { print, paper: 'a4', document });
 
 interface Seen {
   readonly pages: number;
@@ -364,4 +368,14 @@ describe('the file', () => {
     const { pages, strings } = await seen(await written({ scene: { ...everything.scene, slides }, pictures: [] }));
     expect([pages, strings]).toEqual([1, []]);
   });
+});
+
+test('a handout is read as a document: headings, lists, tables with heads, each slide in its place', async () => {
+  const source = '# Gates\n\nThey are old.\n\n- north\n\n| Work | Cost |\n|---|---|\n| Sill | 31 |\n';
+  const { document } = await openDocument(new TextEncoder().encode(source), 'markdown');
+  const made = convert(document, beginning(document));
+  const bytes = await writePdf(sceneOf(made), [], { print: 'handout', paper: 'letter', document: readingOf(made) });
+  const { structure, letters } = await seen(bytes);
+  expect(structure.join(' ')).toMatch(/H1.*Table TR TH.*TD/s);
+  expect(letters.join('')).toContain('3');
 });

@@ -6,6 +6,7 @@ import {
   drawParts,
   makeSheets,
   type DrawnParts,
+  type Passage,
   type PictureData,
   type Scene,
   type Sheet,
@@ -20,6 +21,8 @@ import { artifact, into, Reading, type Element } from './structure.ts';
 import { Typesetter } from './typesetter.ts';
 
 export interface PdfOptions extends SheetOptions {
+  /** For a handout, as `readingOf` has it. */
+  readonly document?: readonly Passage[];
   /** Told what share of the pages is written, 0 to 1. */
   readonly progress?: (done: number) => void;
 }
@@ -30,9 +33,9 @@ const NO_DATE = new Date('2000-01-01T00:00:00Z');
 export async function writePdf(
   scene: Scene,
   pictures: readonly PictureData[],
-  { progress, ...options }: PdfOptions,
+  { progress, document = [], ...options }: PdfOptions,
 ): Promise<Uint8Array> {
-  const sheets = makeSheets(scene, options);
+  const sheets = makeSheets(scene, options, document);
   const doc = new PDFDocument({
     autoFirstPage: false,
     tagged: true,
@@ -157,6 +160,7 @@ class SheetWriter {
   readonly #root: Element;
   readonly #levels: (slide: Scene['slides'][number]) => 1 | 2;
   #part: { readonly slide: number; readonly reading: Reading } | undefined;
+  #table: { readonly number: number; readonly element: Element; row: number; line: Element } | undefined;
   /** What goes on where a paragraph does. */
   #last: { readonly element: Element; readonly tag: string } | undefined;
 
@@ -197,7 +201,7 @@ class SheetWriter {
     });
   }
 
-  #text({ as, level, marked, slide, continues, language, pieces }: Sheet['texts'][number]): void {
+  #text({ as, level, marked, slide, continues, language, pieces, cell }: Sheet['texts'][number]): void {
     const { doc } = this.#tools;
     if (continues && this.#last !== undefined) {
       writeInto(this.#tools, this.#last.element, this.#last.tag, pieces, undefined);
@@ -212,10 +216,41 @@ class SheetWriter {
       writeInto(this.#tools, body, 'LBody', marked ? pieces.slice(1) : pieces, undefined);
       return;
     }
+    if (as === 'cell') {
+      const inner = this.#cell(slide, cell!, said);
+      this.#last = { element: inner, tag: 'P' };
+      writeInto(this.#tools, inner, 'P', pieces, undefined);
+      return;
+    }
     const tag = as === 'heading' ? `H${level}` : 'P';
     const element = reading.add(doc.struct(tag, said));
     this.#last = { element, tag };
     writeInto(this.#tools, element, tag, pieces, undefined);
+  }
+
+  /** Where the text of a cell goes: rows and tables are begun with their first cells. */
+  #cell(
+    slide: number,
+    { table, row, header }: NonNullable<Sheet['texts'][number]['cell']>,
+    said: { lang?: string },
+  ): Element {
+    const { doc } = this.#tools;
+    if (this.#table?.number !== table) {
+      const element = doc.struct('Table');
+      this.#partOf(slide).add(element);
+      this.#table = { number: table, element, row: -1, line: element };
+    }
+    const open = this.#table;
+    if (open.row !== row) {
+      open.line = doc.struct('TR');
+      open.row = row;
+      open.element.add(open.line);
+    }
+    const element = doc.struct(header ? 'TH' : 'TD', said);
+    open.line.add(element);
+    const text = doc.struct('P');
+    element.add(text);
+    return text;
   }
 
   /** What belongs to one slide stands together, wherever it is printed. */

@@ -225,5 +225,6 @@ export const PRINT_LABELS: Readonly<Record<Print, string>> = {
   nine: 'nine slides, lines to write on',
   script: 'speaker notes alone',
   outline: 'titles and points as an outline',
+  handout: 'the document, each slide before its text',
 };
 export const PAPER_LABELS: Readonly<Record<Paper, string>> = { a4: 'A4', letter: 'US Letter' };

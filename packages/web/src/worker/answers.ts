@@ -12,7 +12,7 @@ import {
   layoutChoices,
   layOutSlide,
   ledgerEntries,
-  makeSheets,
+  sheetsOf,
   optionsOf,
   overridesOf,
   parallelAdvice,
@@ -20,7 +20,6 @@ import {
   readChart,
   reviewEdition,
   runsWords,
-  sceneOf,
   secondsOf,
   shippedFamily,
   shorterParts,
@@ -266,7 +265,7 @@ function takeOf(take: string, made: Converted, current: Converted): Take {
 
 /** Pages are weighed once: after an edit only those that it changed. */
 function printed(options: Asking<'sheets'>, { converted }: Held): Printed {
-  const sheets = makeSheets(sceneOf(converted), options);
+  const sheets = sheetsOf(converted, options);
   const sample = sheets.find(({ texts }) => texts.length > 0) ?? sheets[0] ?? null;
   const shown = sample?.slides.map(({ index }) => converted.pages[index]!) ?? [];
   return { count: sheets.length, sample, drawings: shown.map((page) => drawPage(page, 0, converted.theme)) };

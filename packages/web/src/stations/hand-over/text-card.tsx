@@ -29,7 +29,7 @@ export function TextCard(props: FormatProps) {
   return (
     <Card aria-label={FORMAT_LABELS.md}>
       <Heading as="h2" fontSize="lg">
-        Text, {NAMES[format]}
+        Slides as text, {NAMES[format]}
       </Heading>
       <chakra.label display="grid" gap="3px" fontSize="sm" color="soft" justifyItems="start">
         Written as
