@@ -300,7 +300,7 @@ test('slides are taken along as pictures, and as text that makes the same slides
   expect(text).toMatch(/\n## What the tide gives us\n/);
   await bringIn(page, alvex, { name: 'again.md', content: text });
   await expect(page.getByTestId('slide-count')).toHaveText('11 slides');
-  await page.getByRole('link', { name: 'Present' }).click();
+  await page.getByRole('link', { name: 'Present', exact: true }).click();
   await page.getByRole('button', { name: 'All slides' }).click();
   await expect(page.getByRole('button', { name: 'Go to slide 2' })).toBeVisible();
 });

@@ -8,7 +8,7 @@ const report = readFileSync(join(import.meta.dirname, '../packages/demo/files/sa
 
 /** Opens both windows. */
 async function present(page: Page): Promise<Page> {
-  await page.getByRole('link', { name: 'Present' }).click();
+  await page.getByRole('link', { name: 'Present', exact: true }).click();
   const [audience] = await Promise.all([
     page.waitForEvent('popup'),
     page.getByRole('button', { name: 'Open the audience’s window' }).click(),
@@ -117,7 +117,7 @@ test('the talk goes on when the server is gone, pictures included', async ({ pag
 test('the clock keeps time against the plan', async ({ page, alvex }) => {
   await bringIn(page, alvex, { name: 'report.docx', content: report });
   await page.clock.install({ time: new Date('2026-03-14T10:00:00') });
-  await page.getByRole('link', { name: 'Present' }).click();
+  await page.getByRole('link', { name: 'Present', exact: true }).click();
   const time = page.getByRole('region', { name: 'Time' });
   await expect(time).toContainText('the clock starts with your first move');
   await page.keyboard.press('ArrowRight');
@@ -147,7 +147,7 @@ test('a window that is loaded again goes on where the talk was; one that was end
   await audience.reload();
   await expect(seen(audience)).toHaveAccessibleName(/^Slide 5/);
   await page.getByRole('link', { name: 'End the talk' }).click();
-  await page.getByRole('link', { name: 'Present' }).click();
+  await page.getByRole('link', { name: 'Present', exact: true }).click();
   await expect(position(page)).toHaveText(/^slide 1 of/);
 });
 
@@ -155,7 +155,7 @@ test('hidden slides are left out; without any there is nothing to present', asyn
   await bringIn(page, alvex, { name: 'three.md', content: '# First\n\n- a\n\n# Second\n\n- b\n\n# Third\n\n- c\n' });
   await page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name: 'Slides' }).click();
   await page.getByRole('button', { name: 'Hide' }).nth(1).click();
-  await page.getByRole('link', { name: 'Present' }).click();
+  await page.getByRole('link', { name: 'Present', exact: true }).click();
   await expect(position(page)).toHaveText('slide 1 of 2');
   await page.keyboard.press(' ');
   await expect(page.getByRole('img', { name: 'Slide 3: Third' })).toBeVisible();
@@ -166,7 +166,7 @@ test('hidden slides are left out; without any there is nothing to present', asyn
 
 test('one screen is enough, and notes can be read from further away', async ({ page, alvex }) => {
   await bringIn(page, alvex, { name: 'report.docx', content: report });
-  await page.getByRole('link', { name: 'Present' }).click();
+  await page.getByRole('link', { name: 'Present', exact: true }).click();
   const notes = page.getByRole('region', { name: 'Speaker notes' });
   await expect(position(page)).toHaveText(/^slide 1 of/);
   await page.keyboard.press('ArrowRight');
@@ -215,4 +215,19 @@ test('points come one by one where that is wanted, and slides move in; not for t
   await expect(point('Enough for one pair of stones')).toBeVisible();
   await audience.emulateMedia({ reducedMotion: 'reduce' });
   expect(await animations()).not.toContain('slide-fade');
+});
+
+test('a talk begins with the slide from which it is presented, and goes on there when its window is loaded again', async ({
+  page,
+  alvex,
+}) => {
+  await bringIn(page, alvex, { name: 'report.docx', content: report });
+  await page.getByRole('link', { name: 'Slides', exact: true }).click();
+  await page.getByRole('link', { name: 'Present from this slide' }).nth(2).click();
+  await expect(position(page)).toHaveText(/^slide 3 of/);
+  await expect(page).toHaveURL(/\/present$/);
+  await page.keyboard.press('ArrowRight');
+  await expect(position(page)).toHaveText(/^slide 4 of/);
+  await page.reload();
+  await expect(position(page)).toHaveText(/^slide 4 of/);
 });

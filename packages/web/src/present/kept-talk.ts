@@ -15,10 +15,11 @@ export const keepTalk = (deck: string, mode: Mode, kept: Kept): void =>
   sessionStorage.setItem(nameOf(deck, mode), JSON.stringify(kept));
 export const endTalk = (deck: string, mode: Mode): void => sessionStorage.removeItem(nameOf(deck, mode));
 
-export function resumedTalk(deck: string, mode: Mode, slides: readonly ShownSlide[]): Talk {
+/** @param from Number of the slide with which one is to begin anew; null to go on with what is kept. */
+export function resumedTalk(deck: string, mode: Mode, slides: readonly ShownSlide[], from: number | null): Talk {
   const { numbers, steps } = talkSlides(slides);
   const text = sessionStorage.getItem(nameOf(deck, mode));
-  if (text === null) return beginTalk(numbers, steps);
+  if (text === null || from !== null) return beginTalk(numbers, steps, from ?? 0);
   const { key, talk } = JSON.parse(text) as Kept;
   const at = slides.findIndex((slide) => slide.key === key);
   return withSlides({ ...beginTalk(numbers), ...talk, typed: '' }, { numbers, steps }, at < 0 ? talk.at : at);

@@ -1,7 +1,7 @@
 /** What a speaker's eyes go to: where am I, what do I say, how long have I. */
 import { Box, chakra } from '@chakra-ui/react';
 import { useEffect, useRef, useState } from 'react';
-import { Link } from 'react-router';
+import { Link, useSearchParams } from 'react-router';
 import type { DeckSummary } from '@alvex/contract';
 import { SlideDrawing } from '../canvas/slide-drawing.tsx';
 import { useAhead } from './draw-ahead.ts';
@@ -80,7 +80,7 @@ interface Props {
 }
 
 export function SpeakerView({ deck, pages, mode }: Props) {
-  const { talk, slides, here, now, next, move, setSpot, audience } = useTalk(deck.id, mode, pages);
+  const { talk, slides, here, now, next, move, setSpot, audience } = useTalk(deck.id, mode, pages, useBeginning());
   const { row } = usePage(here.key);
   const [size, setSize] = useState(() => Number(localStorage.getItem(KEPT_SIZE) ?? 2));
   const [all, setAll] = useState(false);
@@ -253,4 +253,14 @@ function Leave({ leave }: { readonly leave: () => void }) {
     return () => window.removeEventListener('keydown', onKey);
   }, [leave]);
   return null;
+}
+
+/** The slide that the address names to begin with; once, so that a window that is loaded again goes on where it was. */
+function useBeginning(): number | null {
+  const [search, setSearch] = useSearchParams();
+  const [from] = useState(() => (/^\d+$/.test(search.get('from') ?? '') ? Number(search.get('from')) : null));
+  useEffect(() => {
+    if (search.has('from')) setSearch({}, { replace: true });
+  }, [search, setSearch]);
+  return from;
 }

@@ -40,6 +40,13 @@ describe('moves', () => {
     expect(after([...digits('3'), move('leave'), move('enter')]).at).toBe(1);
   });
 
+  test('begins with the slide that is named, or the next that is shown', () => {
+    expect(beginTalk([1, 2, 4], [], 2).at).toBe(1);
+    expect(beginTalk([1, 2, 4], [], 3).at).toBe(2);
+    expect(beginTalk([1, 2, 4], [], 9).at).toBe(2);
+    expect(beginTalk([1, 2, 4]).at).toBe(0);
+  });
+
   test('a dark or light screen covers the slide; what moves on first shows it again', () => {
     expect(after([move('dark')])).toMatchObject({ screen: 'dark', at: 0 });
     expect(after([move('dark'), move('light')]).screen).toBe('light');

@@ -32,9 +32,9 @@ export type Move =
   | { readonly move: 'digit'; readonly digit: string }
   | { readonly move: 'go'; readonly to: number /* 0.. */ };
 
-/** @param steps Without, all points of a slide are there at once. */
-export const beginTalk = (numbers: readonly number[], steps: readonly number[] = []): Talk => ({
-  at: 0,
+/** @param steps Without, all points of a slide are there at once. @param from Number of the slide that it begins with. */
+export const beginTalk = (numbers: readonly number[], steps: readonly number[] = [], from = 0): Talk => ({
+  at: Math.max(0, numbered({ numbers }, from)),
   numbers,
   steps,
   step: 0,
@@ -90,7 +90,7 @@ const running = (talk: Talk, now: number): Talk =>
 const shown = (talk: Talk, now: number): Talk => ({ ...running(talk, now), screen: 'slide', typed: '' });
 
 /** The slide of a number, the next one where that is hidden, or the last. */
-function numbered({ numbers }: Talk, wanted: number): number {
+function numbered({ numbers }: Pick<Talk, 'numbers'>, wanted: number): number {
   const found = numbers.findIndex((number) => number >= wanted);
   return found < 0 ? numbers.length - 1 : found;
 }

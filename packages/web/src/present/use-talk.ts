@@ -7,9 +7,10 @@ import { keepTalk, resumedTalk, type Mode } from './kept-talk.ts';
 import { shownSlides, talkSlides, type ShownSlide } from './shown-slides.ts';
 import { moved, moveOf, withSlides, type Move, type Talk } from './talk.ts';
 
-export function useTalk(deck: string, mode: Mode, pages: Pages) {
+/** @param from Number of the slide that it begins with; null for the first, or where it was left. */
+export function useTalk(deck: string, mode: Mode, pages: Pages, from: number | null) {
   const slides = useMemo(() => shownSlides(pages), [pages]);
-  const [talk, setTalk] = useState<Talk>(() => resumedTalk(deck, mode, slides));
+  const [talk, setTalk] = useState<Talk>(() => resumedTalk(deck, mode, slides, from));
   const [spot, setSpot] = useState<readonly [number, number] | null>(null);
   const [audience, setAudience] = useState(false);
   const line = useRef<TalkLine<SpeakerSays, StageSays> | null>(null);

@@ -1,8 +1,19 @@
 /** Under a slide: its number and measure, ways out where it holds too much, and what can be done with it. */
 import { draggable } from '@atlaskit/pragmatic-drag-and-drop/element/adapter';
 import { Box, chakra } from '@chakra-ui/react';
-import { Copy, Eye, EyeOff, LayoutPanelLeft, ListPlus, PenLine, SlidersHorizontal, Trash2 } from 'lucide-react';
+import {
+  Copy,
+  Eye,
+  EyeOff,
+  LayoutPanelLeft,
+  ListPlus,
+  PenLine,
+  Presentation,
+  SlidersHorizontal,
+  Trash2,
+} from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
+import { Link } from 'react-router';
 import { FULL_RULES, plain, type Edit, type FullRule, type MatterKind } from '@alvex/core';
 import { useDeck } from '../../state/deck-store.ts';
 import { edit } from '../../state/log-store.ts';
@@ -62,7 +73,7 @@ export function RowTools({ row, number }: { readonly row: Row; readonly number: 
         ) : (
           <span>{state === 'fits' ? `fits at ${points} pt` : `stepped down to ${points} pt`}</span>
         )}
-        <SlideActions row={row} open={open} turn={turn} />
+        <SlideActions row={row} number={number} open={open} turn={turn} />
       </Caption>
       {mayBeFull && row.content.length > 0 && <WaysOut row={row} />}
       {open === 'improve' && <ImprovePanel slide={row.slide} close={() => setOpen(null)} />}
@@ -110,10 +121,12 @@ const ICON = 13;
 
 function SlideActions({
   row,
+  number,
   open,
   turn,
 }: {
   readonly row: Row;
+  readonly number: number;
   readonly open: 'improve' | 'look' | null;
   readonly turn: (panel: 'improve' | 'look') => void;
 }) {
@@ -128,7 +141,7 @@ function SlideActions({
       runs: plain('New point'),
     });
   return (
-    <Box display="flex" flexWrap="wrap" w="100%" ml="-6px" css={{ '& button': { px: '6px', gap: '4px' } }}>
+    <Box display="flex" flexWrap="wrap" w="100%" ml="-6px" css={{ '& button, & a > span': { px: '6px', gap: '4px' } }}>
       {row.kind === 'content' && row.matter === null && (
         <>
           <Action look="quiet" size="small" aria-label="Add a point" title="Add a point" onClick={addPoint}>
@@ -188,6 +201,13 @@ function SlideActions({
         {row.hidden ? <Eye size={ICON} aria-hidden="true" /> : <EyeOff size={ICON} aria-hidden="true" />}{' '}
         {row.hidden ? 'Show' : 'Hide'}
       </Action>
+      {!row.hidden && (
+        <Link to={`../present?from=${number}`} aria-label="Present from this slide" title="Present from this slide on">
+          <Action as="span" look="quiet" size="small">
+            <Presentation size={ICON} aria-hidden="true" /> Present
+          </Action>
+        </Link>
+      )}
       <Action
         look="quiet"
         size="small"
