@@ -73,7 +73,8 @@ export function RowTools({ row, number }: { readonly row: Row; readonly number: 
         ) : (
           <span>{state === 'fits' ? `fits at ${points} pt` : `stepped down to ${points} pt`}</span>
         )}
-        <SlideActions row={row} number={number} open={open} turn={turn} />
+        {!row.hidden && <PresentHere number={number} />}
+        <SlideActions row={row} open={open} turn={turn} />
       </Caption>
       {mayBeFull && row.content.length > 0 && <WaysOut row={row} />}
       {open === 'improve' && <ImprovePanel slide={row.slide} close={() => setOpen(null)} />}
@@ -119,14 +120,22 @@ function SlideNumber({ row, number }: { readonly row: Row; readonly number: numb
 
 const ICON = 13;
 
+const PresentHere = ({ number }: { readonly number: number }) => (
+  <chakra.span ml="auto">
+    <Link to={`../present?from=${number}`} aria-label="Present from this slide" title="Present from this slide on">
+      <Action as="span" look="quiet" size="small" px="6px" gap="4px">
+        <Presentation size={ICON} aria-hidden="true" /> Present
+      </Action>
+    </Link>
+  </chakra.span>
+);
+
 function SlideActions({
   row,
-  number,
   open,
   turn,
 }: {
   readonly row: Row;
-  readonly number: number;
   readonly open: 'improve' | 'look' | null;
   readonly turn: (panel: 'improve' | 'look') => void;
 }) {
@@ -141,7 +150,7 @@ function SlideActions({
       runs: plain('New point'),
     });
   return (
-    <Box display="flex" flexWrap="wrap" w="100%" ml="-6px" css={{ '& button, & a > span': { px: '6px', gap: '4px' } }}>
+    <Box display="flex" flexWrap="wrap" w="100%" ml="-6px" css={{ '& button': { px: '6px', gap: '4px' } }}>
       {row.kind === 'content' && row.matter === null && (
         <>
           <Action look="quiet" size="small" aria-label="Add a point" title="Add a point" onClick={addPoint}>
@@ -201,13 +210,6 @@ function SlideActions({
         {row.hidden ? <Eye size={ICON} aria-hidden="true" /> : <EyeOff size={ICON} aria-hidden="true" />}{' '}
         {row.hidden ? 'Show' : 'Hide'}
       </Action>
-      {!row.hidden && (
-        <Link to={`../present?from=${number}`} aria-label="Present from this slide" title="Present from this slide on">
-          <Action as="span" look="quiet" size="small">
-            <Presentation size={ICON} aria-hidden="true" /> Present
-          </Action>
-        </Link>
-      )}
       <Action
         look="quiet"
         size="small"
