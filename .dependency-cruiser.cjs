@@ -46,7 +46,7 @@ const formats = (stage) => ({
   name: `${stage}-formats-apart`,
   severity: 'error',
   from: { path: `^packages/core/src/${stage}/([^/]+)/`, pathNot: '\\.test\\.ts$' },
-  // No formats but what two of them share: HTML elements as blocks, text of OpenDocument, slides as a document, packages.
+  // No formats but what several share: HTML elements as blocks, OpenDocument, slides, packages.
   to: {
     path: `^packages/core/src/${stage}/[^/]+/`,
     pathNot: [`^packages/core/src/${stage}/$1/`, `^packages/core/src/${stage}/(markup|odf|slides|opc)/`],
