@@ -150,7 +150,7 @@ class PagesReader implements XmlHandler {
   #startPage(a: Attributes): void {
     const { hidden } = this.#context.styles.get('drawing-page', a['draw:style-name']);
     this.#groups.length = 0;
-    const kind = KINDS[a['draw:master-page-name'] ?? ''];
+    const kind = KINDS[(a['draw:master-page-name'] ?? '').replace(/-colours-\d+$/, '')];
     this.#page = { number: this.slides.length + 1, kind, hidden, pieces: [], notes: [], remarks: [] };
   }
 

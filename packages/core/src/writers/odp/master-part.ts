@@ -5,6 +5,7 @@ import { fontClass, type FamilyName } from '../../fonts/index.ts';
 import { colorsOf, type Para } from '../../scene/index.ts';
 import { isFoot, type BackdropItem, type Frame, type Layout, type Theme } from '../../theme/index.ts';
 import { fileWords } from '../slides/words.ts';
+import type { Master } from './masters.ts';
 import { arrowMarker, filled, LAYER, pathXml, shapeXml, stroked, textPlace } from './graphic.ts';
 import { StyleSheet } from '../odf/style-sheet.ts';
 import { textProperties, type TextLook } from '../odf/runs.ts';
@@ -35,19 +36,19 @@ export function classOf({ role }: Frame): 'title' | 'subtitle' | 'outline' | und
 }
 
 /** The style of a placeholder on a master page, which receivers find by its name. */
-export const placeholderStyle = (layout: Layout, kind: string): string => `${layout.name}-${kind}`;
+export const placeholderStyle = ({ name }: Master, kind: string): string => `${name}-${kind}`;
 export const pageLayoutName = (layout: Layout): string => `places-${layout.name}`;
 
 /** What text of a placeholder has from its master page. */
 export function inherited(
   frame: Frame,
-  layout: Layout,
+  master: Master,
   theme: Theme,
 ): (para: Pick<Para, 'level' | 'style'>) => TextLook {
   const kind = classOf(frame);
   // All places for points share the style of the first one.
-  const styled = kind === undefined ? frame : (firstOf(layout, kind) ?? frame);
-  const { inks } = colorsOf({ colors: null, layout }, theme);
+  const styled = kind === undefined ? frame : (firstOf(master.layout, kind) ?? frame);
+  const { inks } = colorsOf(master, theme);
   return ({ level, style }) =>
     lookOf(
       kind === 'outline' ? { style: 'point', level: style === 'point' ? level : 1 } : { style: 'title', level: 1 },
@@ -61,10 +62,15 @@ const firstOf = (layout: Layout, kind: string): Frame | undefined =>
   layout.frames.find((frame) => classOf(frame) === kind);
 
 /** @param language Of the deck. @param picture Names of parts of the package. */
-export function stylesPart(theme: Theme, language: LanguageTag, picture: PageContext['picture']): string {
+export function stylesPart(
+  theme: Theme,
+  masters: readonly Master[],
+  language: LanguageTag,
+  picture: PageContext['picture'],
+): string {
   const styles = new StyleSheet('M');
   const gradients: string[] = [];
-  const masters = theme.layouts.map((layout) => masterPage(layout, { theme, language, styles, picture, gradients }));
+  const pages = masters.map((master) => masterPage(master, { theme, language, styles, picture, gradients }));
   const { width, height } = theme.size;
   const pageLayout = (name: string, wide: number, high: number): string =>
     element(
@@ -77,14 +83,14 @@ export function stylesPart(theme: Theme, language: LanguageTag, picture: PageCon
         'style:print-orientation': wide > high ? 'landscape' : 'portrait',
       }),
     );
-  const named = defaults(theme, language) + theme.layouts.map((layout) => layoutStyles(layout, theme)).join('');
+  const named = defaults(theme, language) + masters.map((master) => layoutStyles(master, theme)).join('');
   const layers = ['layout', 'background', 'backgroundobjects', 'controls', 'measurelines'];
   const layerSet = layers.map((name) => element('draw:layer', { 'draw:name': name })).join('');
   const automatic =
     pageLayout('page', width / EMU_PER_POINT, height / EMU_PER_POINT) +
     pageLayout('notes', NOTES_PAGE.width, NOTES_PAGE.height) +
     styles.xml;
-  return `${XML}<office:document-styles ${NS} office:version="${VERSION}">${fontFaces(theme)}<office:styles>${arrowMarker}${gradients.join('')}${named}${theme.layouts.map(placesOf).join('')}</office:styles><office:automatic-styles>${automatic}</office:automatic-styles><office:master-styles><draw:layer-set>${layerSet}</draw:layer-set>${masters.join('')}</office:master-styles></office:document-styles>`;
+  return `${XML}<office:document-styles ${NS} office:version="${VERSION}">${fontFaces(theme)}<office:styles>${arrowMarker}${gradients.join('')}${named}${theme.layouts.map(placesOf).join('')}</office:styles><office:automatic-styles>${automatic}</office:automatic-styles><office:master-styles><draw:layer-set>${layerSet}</draw:layer-set>${pages.join('')}</office:master-styles></office:document-styles>`;
 }
 
 /** Fonts by name, with what they are like (§16.23). */
@@ -130,20 +136,21 @@ function defaults(theme: Theme, language: LanguageTag): string {
 }
 
 /** Styles of the placeholders of a master page, and of its ground and notes. */
-function layoutStyles(layout: Layout, theme: Theme): string {
+function layoutStyles(master: Master, theme: Theme): string {
+  const { layout } = master;
   const style = (kind: string, properties: string, parent?: string): string =>
     element(
       'style:style',
       {
-        'style:name': placeholderStyle(layout, kind),
+        'style:name': placeholderStyle(master, kind),
         'style:family': 'presentation',
-        'style:parent-style-name': parent === undefined ? null : placeholderStyle(layout, parent),
+        'style:parent-style-name': parent === undefined ? null : placeholderStyle(master, parent),
       },
       properties,
     );
-  const { ground } = colorsOf({ colors: null, layout }, theme);
+  const { ground } = colorsOf(master, theme);
   const text = (frame: Frame, para: Pick<Para, 'level' | 'style'>): string => {
-    const look = inherited(frame, layout, theme)(para);
+    const look = inherited(frame, master, theme)(para);
     return (
       element('style:paragraph-properties', {
         'fo:text-align': frame.align,
@@ -166,7 +173,7 @@ function layoutStyles(layout: Layout, theme: Theme): string {
           i === 0
             ? style(
                 'outline1',
-                graphic(points_, outlineList(layout, theme)) + text(points_, { style: 'point', level: 1 }),
+                graphic(points_, outlineList(master, theme)) + text(points_, { style: 'point', level: 1 }),
               )
             : style(`outline${i + 1}`, text(points_, { style: 'point', level: i + 1 }), `outline${i}`),
         );
@@ -188,8 +195,8 @@ function layoutStyles(layout: Layout, theme: Theme): string {
 }
 
 /** The signs of all levels (§16.30), for points that a receiver's author adds. */
-function outlineList(layout: Layout, theme: Theme): string {
-  const { inks } = colorsOf({ colors: null, layout }, theme);
+function outlineList(master: Master, theme: Theme): string {
+  const { inks } = colorsOf(master, theme);
   const levels = theme.levels.map(({ bullet, bulletColor, indent, hanging }, i) =>
     element(
       'text:list-level-style-bullet',
@@ -200,7 +207,7 @@ function outlineList(layout: Layout, theme: Theme): string {
       }) + element('style:text-properties', { 'fo:color': color(inks[bulletColor]) }),
     ),
   );
-  return element('text:list-style', { 'style:name': `${layout.name}-points` }, levels.join(''));
+  return element('text:list-style', { 'style:name': `${master.name}-points` }, levels.join(''));
 }
 
 const OBJECTS = { title: 'title', subtitle: 'subtitle', outline: 'outline' } as const;
@@ -229,9 +236,10 @@ const FOOT_FIELDS = {
   number: '<text:page-number>&lt;#&gt;</text:page-number>',
 } as const;
 
-function masterPage(layout: Layout, context: MasterContext): string {
+function masterPage(master: Master, context: MasterContext): string {
   const { theme, styles, language } = context;
-  const { palette, inks, ground } = colorsOf({ colors: null, layout }, theme);
+  const { layout } = master;
+  const { palette, inks, ground } = colorsOf(master, theme);
   const ours = fileWords(language);
   const graphic = (properties: Attributes): string =>
     styles.style('graphic', element('style:graphic-properties', properties));
@@ -260,7 +268,7 @@ function masterPage(layout: Layout, context: MasterContext): string {
       return element(
         'draw:frame',
         {
-          'presentation:style-name': placeholderStyle(layout, kind === 'outline' ? 'outline1' : kind),
+          'presentation:style-name': placeholderStyle(master, kind === 'outline' ? 'outline1' : kind),
           ...BEHIND,
           ...place(frame),
           'presentation:class': kind,
@@ -274,7 +282,7 @@ function masterPage(layout: Layout, context: MasterContext): string {
     const shape = styles.style(
       'presentation',
       element('style:graphic-properties', { ...filled(null), ...stroked(null), ...textPlace(frame.anchor) }),
-      { 'style:parent-style-name': placeholderStyle(layout, 'backgroundobjects') },
+      { 'style:parent-style-name': placeholderStyle(master, 'backgroundobjects') },
     );
     const text = styles.style(
       'paragraph',
@@ -290,8 +298,8 @@ function masterPage(layout: Layout, context: MasterContext): string {
   return element(
     'style:master-page',
     {
-      'style:name': layout.name,
-      'style:display-name': layout.label,
+      'style:name': master.name,
+      'style:display-name': master.label,
       'style:page-layout-name': 'page',
       'draw:style-name': page,
     },
@@ -303,7 +311,7 @@ function masterPage(layout: Layout, context: MasterContext): string {
       element(
         'presentation:notes',
         { 'style:page-layout-name': 'notes', 'draw:style-name': notesPage(styles) },
-        notesFrames(layout, null, `<draw:text-box>${element('text:p', {}, xmlText(ours.notes))}</draw:text-box>`),
+        notesFrames(master, null, `<draw:text-box>${element('text:p', {}, xmlText(ours.notes))}</draw:text-box>`),
       ),
     ].join(''),
   );
@@ -320,7 +328,7 @@ export const notesPage = (styles: StyleSheet): string =>
   styles.style('drawing-page', element('style:drawing-page-properties', filled('FFFFFF')));
 
 /** The slide, and the place for its notes, on a page of notes. @param slide Its number; null on a master page. */
-export function notesFrames(layout: Layout, slide: number | null, textBox: string): string {
+export function notesFrames(master: Master, slide: number | null, textBox: string): string {
   const layer = slide === null ? BEHIND : LAYER;
   return (
     element('draw:page-thumbnail', {
@@ -332,7 +340,7 @@ export function notesFrames(layout: Layout, slide: number | null, textBox: strin
     element(
       'draw:frame',
       {
-        'presentation:style-name': placeholderStyle(layout, 'notes'),
+        'presentation:style-name': placeholderStyle(master, 'notes'),
         ...layer,
         ...NOTES_TEXT,
         'presentation:class': 'notes',

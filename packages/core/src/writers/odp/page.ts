@@ -35,6 +35,7 @@ import {
   pageLayoutName,
   placeholderStyle,
 } from './master-part.ts';
+import type { Master } from './masters.ts';
 import { timeline, transition } from './motion.ts';
 import { pictureXml } from './picture.ts';
 import { tableXml } from './table.ts';
@@ -47,7 +48,11 @@ export const pageName = (number: number): string => `page${number}`;
 /** Names of what pages say at their foot, in the declarations of the presentation. */
 export const FOOT_NAMES = { footer: 'footer', date: 'date' } as const;
 
-export function pageXml(slide: SceneSlide, whole: Omit<PageContext, 'stepId' | 'colors' | 'languages'>): string {
+export function pageXml(
+  slide: SceneSlide,
+  master: Master,
+  whole: Omit<PageContext, 'stepId' | 'colors' | 'languages'>,
+): string {
   const steps = slide.motion.points ? stepsOf(slide.boxes) : new Map<never, number>();
   const ids: string[][] = [];
   const context: PageContext = {
@@ -64,7 +69,7 @@ export function pageXml(slide: SceneSlide, whole: Omit<PageContext, 'stepId' | '
   };
   const { layout, motion, hidden } = slide;
   const parts = slide.boxes.filter(isFigurePart);
-  const placed = slide.boxes.filter((box) => !isFigurePart(box)).map((box) => boxXml(box, slide, context));
+  const placed = slide.boxes.filter((box) => !isFigurePart(box)).map((box) => boxXml(box, slide, master, context));
   const figure = parts.length === 0 ? '' : figureXml(parts, layout, context);
   const foot = (role: 'footer' | 'date'): string | null =>
     slide.foot[role] !== '' && frameOf(layout, role) !== undefined ? FOOT_NAMES[role] : null;
@@ -84,19 +89,19 @@ export function pageXml(slide: SceneSlide, whole: Omit<PageContext, 'stepId' | '
     {
       'draw:name': pageName(slide.number),
       'draw:style-name': page,
-      'draw:master-page-name': layout.name,
+      'draw:master-page-name': master.name,
       'presentation:presentation-page-layout-name': pageLayoutName(layout),
       'presentation:use-footer-name': foot('footer'),
       'presentation:use-date-time-name': foot('date'),
     },
-    placed.join('') + figure + timeline(ids.filter((step) => step !== undefined)) + notesXml(slide, context),
+    placed.join('') + figure + timeline(ids.filter((step) => step !== undefined)) + notesXml(slide, master, context),
   );
 }
 
-function boxXml(box: Box, slide: SceneSlide, context: PageContext): string {
+function boxXml(box: Box, slide: SceneSlide, master: Master, context: PageContext): string {
   switch (box.kind) {
     case 'text':
-      return textFrame(box, slide.layout, context);
+      return textFrame(box, master, context);
     case 'picture':
       return pictureXml(box, context, describePicture(box, slide));
     case 'table':
@@ -112,18 +117,18 @@ function boxXml(box: Box, slide: SceneSlide, context: PageContext): string {
 }
 
 /** Text in the place that its master page has for it, or in a frame of its own. */
-function textFrame(box: TextBox, layout: Layout, context: PageContext): string {
+function textFrame(box: TextBox, master: Master, context: PageContext): string {
   const kind = box.free === true ? undefined : classOf(box.frame);
   if (kind === undefined) return freeText(box, context);
   const style = context.styles.style(
     'presentation',
     element('style:graphic-properties', { ...filled(null), ...stroked(null), ...textPlace(box.frame.anchor) }),
-    { 'style:parent-style-name': placeholderStyle(layout, kind === 'outline' ? 'outline1' : kind) },
+    { 'style:parent-style-name': placeholderStyle(master, kind === 'outline' ? 'outline1' : kind) },
   );
   return element(
     'draw:frame',
     { 'presentation:style-name': style, ...LAYER, ...place(box.frame), 'presentation:class': kind },
-    element('draw:text-box', {}, textXml(box, context, inherited(box.frame, layout, context.theme))),
+    element('draw:text-box', {}, textXml(box, context, inherited(box.frame, master, context.theme))),
   );
 }
 
@@ -191,12 +196,12 @@ function figureXml(parts: readonly FigurePart[], layout: Layout, context: PageCo
 const touches = ({ x, y, width, height }: Rect, end: ConnectorEnd): boolean =>
   end.x > x - CLOSE && end.x < x + width + CLOSE && end.y > y - CLOSE && end.y < y + height + CLOSE;
 
-function notesXml({ notes, layout, number }: SceneSlide, context: PageContext): string {
+function notesXml({ notes, number }: SceneSlide, master: Master, context: PageContext): string {
   return notes.length === 0
     ? ''
     : element(
         'presentation:notes',
         { 'draw:style-name': notesPage(context.styles) },
-        notesFrames(layout, number, element('draw:text-box', {}, notesText(notes, context))),
+        notesFrames(master, number, element('draw:text-box', {}, notesText(notes, context))),
       );
 }

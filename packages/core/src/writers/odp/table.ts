@@ -34,9 +34,14 @@ export function tableXml(box: TableBox, context: PageContext): string {
   });
   const heads = box.rowHeights.findIndex((_, r) => box.cells.some(({ row, header }) => row === r && !header));
   const head = rows.slice(0, Math.max(0, heads));
+  const { mirrored } = context.theme;
+  const style = styles.style(
+    'table',
+    element('style:table-properties', { 'style:writing-mode': mirrored ? 'rl-tb' : 'lr-tb' }),
+  );
   return element(
     'table:table',
-    {},
+    { 'table:style-name': style },
     columns.join('') +
       (head.length === 0 ? '' : `<table:table-header-rows>${head.join('')}</table:table-header-rows>`) +
       rows.slice(head.length).join(''),

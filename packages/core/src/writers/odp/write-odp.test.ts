@@ -240,6 +240,27 @@ test('slides move, hide and stand in colours of their own as they do elsewhere',
   ).toHaveLength(2);
 });
 
+test('a slide in colours of its own has a master page in them', () => {
+  const map = beginning(MILL).filter(({ kind }) => kind === 'map');
+  const gates = convert(MILL, map).deck.slides[1]!;
+  const { pages, parts } = write(
+    convert(MILL, [...map, { kind: 'colors', slides: [gates.id], palette: null, dark: true }]),
+  );
+  const names = pages.map(({ attributes }) => attributes['draw:master-page-name']);
+  expect(names).toEqual(['cover', 'points-colours-1', 'points']);
+  const styles = parseXmlTree(parts.get('styles.xml')!);
+  const ground = (name: string): string | undefined => {
+    const style = nodesWithin(styles, 'style:style').find(
+      (one) => one.attributes['style:name'] === `${name}-background`,
+    )!;
+    return nodesWithin(style, 'style:graphic-properties')[0]!.attributes['draw:fill-color'];
+  };
+  expect(ground('points-colours-1')).not.toBe(ground('points'));
+  // Its text says nothing of colours: its master page has them.
+  const [title] = classed(pages[1]!, 'title');
+  expect(everyNode(title!).some(({ attributes }) => attributes['fo:color'] !== undefined)).toBe(false);
+});
+
 test.each(THEMES.map(({ name }) => name))(
   'random decks in the theme %s: whole packages, the same bytes, all that is shown and said',
   (theme) => {

@@ -6,6 +6,7 @@ import type { PictureSource, Scene } from '../../scene/index.ts';
 import { Media } from '../slides/media.ts';
 import { chartPart } from './chart-object.ts';
 import { fontFaces, stylesPart } from './master-part.ts';
+import { mastersOf } from './masters.ts';
 import { FOOT_NAMES, pageName, pageXml } from './page.ts';
 import { pictureSize } from '../odf/picture-size.ts';
 import { StyleSheet } from '../odf/style-sheet.ts';
@@ -30,14 +31,15 @@ export function writeOdp(scene: Scene, pictures: PictureSource, deflate?: Deflat
     const [href, data] = [media.take(id), pictures(id)];
     return href === undefined || data === undefined ? undefined : { href, size: pictureSize(data) };
   };
-  zip.add({ name: 'styles.xml', content: stylesPart(theme, language, picture) });
+  const masters = mastersOf(scene);
+  zip.add({ name: 'styles.xml', content: stylesPart(theme, masters.all, language, picture) });
 
   const styles = new StyleSheet();
   // A slide that goes on over several pages begins with its first.
   const numbers = new Map(slides.map(({ id, number }) => [id, number] as const).toReversed());
   let [ids, charts] = [0, 0];
   const pages = slides.map((slide) =>
-    pageXml(slide, {
+    pageXml(slide, masters.of(slide), {
       theme,
       language,
       styles,
