@@ -93,7 +93,19 @@ test('everything goes by the keyboard', async ({ page }) => {
   await expect(page.getByTestId('slide-count')).toHaveText('6 slides');
   await expect.poll(() => titles(page, 4)).toEqual(['Tide', 'Gates', 'New slide', 'Gates']);
   await page.getByRole('button', { name: 'Keys' }).click();
-  await expect(page.getByText('split: a slide starts at this passage')).toBeVisible();
+  const keys = page.getByRole('complementary', { name: 'Keys' });
+  await expect(keys.getByText('split: a slide starts at this passage')).toBeVisible();
+  await keys.getByRole('searchbox').fill('slides copy');
+  await expect(keys.getByRole('term')).toHaveText(['d']);
+  // Who speaks to the computer turns single letters off.
+  await keys.getByRole('checkbox').uncheck();
+  await keys.getByRole('button', { name: 'Close' }).click();
+  await at('north').first().focus();
+  await page.keyboard.press('d');
+  await page.keyboard.press('?');
+  await page.keyboard.press('ArrowDown');
+  await expect(keys).toBeHidden();
+  await expect(page.getByTestId('slide-count')).toHaveText('6 slides');
 });
 
 test('a point, a passage and a slide are dragged', async ({ page }) => {

@@ -1,6 +1,6 @@
 /** The frame around every station of one deck: name, the line of stations, and whether the work is kept. */
 import { Box, chakra } from '@chakra-ui/react';
-import { ArrowRight, History, Moon, Presentation, Redo2, Undo2 } from 'lucide-react';
+import { ArrowRight, History, Keyboard, Moon, Presentation, Redo2, Undo2 } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import { Link, NavLink, Outlet, useLocation, useParams } from 'react-router';
 import { useDeck } from '../state/deck-store.ts';
@@ -11,7 +11,10 @@ import { clock, count } from '../ui/format.ts';
 import { Action, Heading, Notice, Small, Unseen } from '../ui/recipes.tsx';
 import { DeckName } from './deck-name.tsx';
 import { Behind, Gone, Refused } from './keeping-notices.tsx';
+import { mayBeKey } from '../ui/keys.ts';
+import { isWriting } from '../ui/is-writing.ts';
 import { HistoryPanel } from './history-panel.tsx';
+import { KeysPanel } from './keys-panel.tsx';
 import { FIRST_STATION, STATIONS, type StationEntry } from './stations.ts';
 
 const Bar = chakra('header', {
@@ -111,7 +114,18 @@ export function DeckFrame() {
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
   }, []);
-  const [history, setHistory] = useState(false);
+  const { pathname } = useLocation();
+  const [panel, setPanel] = useState<Panel>(null);
+  const turn = (one: Panel) => setPanel((open) => (open === one ? null : one));
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      if (event.key !== '?' || event.ctrlKey || event.metaKey || !mayBeKey(event) || isWriting(event.target)) return;
+      event.preventDefault();
+      setPanel((open) => (open === 'keys' ? null : 'keys'));
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, []);
   const phase = useDeck((state) => state.phase);
   const failure = useDeck((state) => state.failure);
   return (
@@ -129,7 +143,7 @@ export function DeckFrame() {
             <Station key={station.path} {...station} />
           ))}
         </Line>
-        <Keeping history={history} showHistory={() => setHistory(!history)} />
+        <Keeping panel={panel} turn={turn} />
       </Bar>
       <Purpose />
       <Said />
@@ -149,7 +163,10 @@ export function DeckFrame() {
             Opening the document …
           </Box>
         )}
-        {history && phase === 'open' && <HistoryPanel close={() => setHistory(false)} />}
+        {panel === 'history' && phase === 'open' && <HistoryPanel close={() => setPanel(null)} />}
+        {panel === 'keys' && (
+          <KeysPanel station={pathname.split('/')[3] ?? FIRST_STATION} close={() => setPanel(null)} />
+        )}
       </Box>
     </Box>
   );
@@ -204,6 +221,9 @@ const SAID_MS = 400;
 
 const NOTHING = (): number => 0;
 
+/** What stands open at the right. */
+type Panel = 'history' | 'keys' | null;
+
 function Station({ path, label, purpose, attention = NOTHING }: StationEntry) {
   const things = useDeck(attention);
   return (
@@ -226,7 +246,7 @@ function Present() {
   );
 }
 
-function Keeping({ history, showHistory }: { readonly history: boolean; readonly showHistory: () => void }) {
+function Keeping({ panel, turn }: { readonly panel: Panel; readonly turn: (panel: Panel) => void }) {
   const sync = useLog((state) => state.sync);
   const canUndo = useLog((state) => canTakeBack(state) > 0);
   const canRedo = useLog((state) => state.history.undone.length > 0);
@@ -266,11 +286,23 @@ function Keeping({ history, showHistory }: { readonly history: boolean; readonly
         size="small"
         aria-label="History"
         title="What was done"
-        aria-expanded={history}
-        onClick={showHistory}
+        aria-expanded={panel === 'history'}
+        onClick={() => turn('history')}
       >
         <History size={15} />
       </Action>
+      <chakra.span css={{ '@media (max-width: 640px)': { display: 'none' } }}>
+        <Action
+          look="quiet"
+          size="small"
+          aria-label="Keys"
+          title="What keys do (?)"
+          aria-expanded={panel === 'keys'}
+          onClick={() => turn('keys')}
+        >
+          <Keyboard size={15} />
+        </Action>
+      </chakra.span>
       <Action look="quiet" size="small" aria-label="Light or dark" title="Light or dark" onClick={switchMode}>
         <Moon size={15} />
       </Action>

@@ -8,24 +8,8 @@ import { canTakeBack, goBack, goForward, useLog } from '../state/log-store.ts';
 import { editText } from '../ui/edit-text.ts';
 import { count } from '../ui/format.ts';
 import { Action, Small } from '../ui/recipes.tsx';
+import { SidePanel } from './side-panel.tsx';
 
-const Panel = chakra('aside', {
-  base: {
-    position: 'absolute',
-    top: 0,
-    right: 0,
-    bottom: 0,
-    w: '360px',
-    maxW: '100%',
-    bg: 'card',
-    borderLeft: '1px solid',
-    borderColor: 'line',
-    zIndex: 30,
-    display: 'flex',
-    flexDirection: 'column',
-    fontSize: 'sm',
-  },
-});
 const Line = chakra('button', {
   base: {
     display: 'grid',
@@ -65,7 +49,7 @@ export function HistoryPanel({ close }: { readonly close: () => void }) {
   }, [done, blocks, most]);
   const first = Math.max(0, done.length - most);
   return (
-    <Panel aria-label="History">
+    <SidePanel aria-label="History">
       <Box display="flex" alignItems="center" gap="8px" px="14px" py="10px">
         <b>History</b>
         <Small flex="1">{count(done.length, 'edit')} so far</Small>
@@ -117,6 +101,6 @@ export function HistoryPanel({ close }: { readonly close: () => void }) {
           </Line>
         </li>
       </Box>
-    </Panel>
+    </SidePanel>
   );
 }

@@ -20,6 +20,7 @@ import { useDeck } from '../../state/deck-store.ts';
 import { edit, useLog } from '../../state/log-store.ts';
 import { count } from '../../ui/format.ts';
 import { Action, Notice, Small } from '../../ui/recipes.tsx';
+import { mayBeKey } from '../../ui/keys.ts';
 import { CatchTyping } from '../../ui/typed-ahead.tsx';
 import { VirtualRows } from '../../ui/virtual-rows.tsx';
 import { BlockLine } from './block-line.tsx';
@@ -165,7 +166,7 @@ export function DocumentStation() {
   }, [focus, writing, blocks]);
 
   const onKey = (event: KeyboardEvent) => {
-    if (event.altKey || event.ctrlKey || event.metaKey) return;
+    if (event.altKey || event.ctrlKey || event.metaKey || !mayBeKey(event)) return;
     const { key } = event;
     const at = blocks.findIndex((block) => block.id === focus);
     if (key === 'ArrowDown' || key === 'ArrowUp') {

@@ -12,6 +12,9 @@ import type { Row, View } from '../../worker/protocol.ts';
 import { choosePart, choosePassage, chooseSlide, clearChosen, useChosen } from './chosen.ts';
 import { onSlideKey } from './slide-keys.ts';
 
+// Nobody has turned letters off.
+Object.assign(globalThis, { localStorage: { getItem: () => null } });
+
 class FakeElement {
   readonly tagName: string;
   readonly isContentEditable = false;

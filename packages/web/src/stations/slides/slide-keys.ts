@@ -1,4 +1,4 @@
-/** The keys of the Slides station. Letters count only while nothing is being written. */
+/** The keys of the Slides station, as `ui/keys.ts` lists them. Letters count only while nothing is being written. */
 import type { KeyboardEvent } from 'react';
 import {
   destinationsOf,
@@ -15,38 +15,15 @@ import { useDeck } from '../../state/deck-store.ts';
 import { usePages } from '../../state/pages-store.ts';
 import { select, useSelected } from '../../state/selection.ts';
 import { edit } from '../../state/log-store.ts';
+import { isWriting } from '../../ui/is-writing.ts';
+import { mayBeKey } from '../../ui/keys.ts';
 import type { Row } from '../../worker/protocol.ts';
 import { choosePassage, clearChosen, useChosen } from './chosen.ts';
 import { levelled, mayCutAt, newId, slideOrder, spokenInstead, stepPart, stepSlides } from './slide-work.ts';
 
-/** Shown as help; what each does stands in `act`. */
-export const KEYS: readonly (readonly [string, string])[] = [
-  ['↑ ↓', 'passage before, behind; with Shift several'],
-  ['← →', 'turn the mark'],
-  ['Page ↑ ↓', 'slide before, behind'],
-  ['Alt ↑ ↓', 'move the point, or the slides chosen, up or down'],
-  ['< >', 'a level out, a level in'],
-  ['c', 'split: a slide starts at this passage'],
-  ['j', 'join with the slide above'],
-  ['s', 'speak it instead of showing it'],
-  ['a', 'add a slide'],
-  ['d', 'copy the slide'],
-  ['h', 'hide the slide, show it again'],
-  ['n', 'next slide that holds too much'],
-  ['Delete', 'leave the passage out; take chosen slides out'],
-  ['Enter', 'write what has the focus'],
-  ['Esc', 'choose nothing'],
-];
-
-const isWriting = (target: EventTarget): boolean =>
-  target instanceof HTMLElement &&
-  (target.isContentEditable ||
-    /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName) ||
-    target.closest('[role="menu"]') !== null);
-
 /** @param jump Scrolls to a page and makes it the current one. */
 export function onSlideKey(event: KeyboardEvent, jump: (index: number) => void): void {
-  if (event.ctrlKey || event.metaKey || isWriting(event.target)) return;
+  if (event.ctrlKey || event.metaKey || !mayBeKey(event) || isWriting(event.target)) return;
   if (event.key === 'Enter' || event.key === 'Tab' || event.key === ' ') return;
   if (act(event, jump)) event.preventDefault();
 }

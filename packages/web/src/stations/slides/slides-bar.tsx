@@ -1,7 +1,6 @@
 /** Above the facing pages: the way of reading, what is too full, and what can be done with the slides that are chosen. */
 import { Box, chakra } from '@chakra-ui/react';
-import { Keyboard, Plus } from 'lucide-react';
-import { useState } from 'react';
+import { Plus } from 'lucide-react';
 import type { Edit, SlideId } from '@alvex/core';
 import { useDeck } from '../../state/deck-store.ts';
 import { useSelected } from '../../state/selection.ts';
@@ -9,7 +8,7 @@ import { edit } from '../../state/log-store.ts';
 import { count } from '../../ui/format.ts';
 import { Action, Field } from '../../ui/recipes.tsx';
 import { chooseSlides, clearChosen, useChosen } from './chosen.ts';
-import { addSlide, KEYS, nextSpill } from './slide-keys.ts';
+import { addSlide, nextSpill } from './slide-keys.ts';
 import { sectionOf, slideOrder, stepSlides } from './slide-work.ts';
 
 const Bar = chakra('div', {
@@ -29,27 +28,6 @@ const Bar = chakra('div', {
     '@media (max-width: 960px)': { px: '12px' },
   },
 });
-const Keys = chakra('dl', {
-  base: {
-    position: 'absolute',
-    zIndex: 20,
-    top: '100%',
-    right: '20px',
-    bg: 'card',
-    border: '1px solid',
-    borderColor: 'soft',
-    p: '12px 16px',
-    display: 'grid',
-    gridTemplateColumns: 'auto 1fr',
-    gap: '3px 14px',
-    color: 'ink',
-    m: 0,
-    maxW: 'calc(100vw - 24px)',
-    '& dt': { fontWeight: 600, whiteSpace: 'nowrap' },
-    '& dd': { m: 0 },
-  },
-});
-
 export type Reading = 'facing' | 'outlines';
 
 interface Props {
@@ -62,7 +40,6 @@ export function SlidesBar({ reading, read, jump }: Props) {
   const spills = useDeck((state) => state.view?.pages.spills.filter(Boolean).length ?? 0);
   const chosen = useChosen((state) => state.slides);
   const pace = useDeck((state) => state.view?.pace ?? 0);
-  const [help, setHelp] = useState(false);
   const current = (): number => {
     const { row } = useSelected.getState();
     return row === null ? -1 : (useDeck.getState().view?.pages.order.indexOf(row) ?? -1);
@@ -124,27 +101,10 @@ export function SlidesBar({ reading, read, jump }: Props) {
           />
           words a minute
         </chakra.label>
-        <Action size="small" look="quiet" aria-expanded={help} aria-label="Keys" onClick={() => setHelp(!help)}>
-          <Keyboard size={15} /> Keys
-        </Action>
       </Box>
-      {help && (
-        <Keys>
-          {KEYS.map(([key, what]) => (
-            <KeyLine key={key} name={key} what={what} />
-          ))}
-        </Keys>
-      )}
     </Bar>
   );
 }
-
-const KeyLine = ({ name, what }: { readonly name: string; readonly what: string }) => (
-  <>
-    <dt>{name}</dt>
-    <dd>{what}</dd>
-  </>
-);
 
 const lastSlide = (): SlideId | null => useDeck.getState().view?.pages.slides.at(-1) ?? null;
 
