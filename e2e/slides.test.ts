@@ -99,7 +99,8 @@ test('everything goes by the keyboard', async ({ page }) => {
   await expect(keys.getByRole('term')).toHaveText(['d']);
   // Who speaks to the computer turns single letters off.
   await keys.getByRole('checkbox').uncheck();
-  await keys.getByRole('button', { name: 'Close' }).click();
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('button', { name: 'Keys' })).toBeFocused();
   await at('north').first().focus();
   await page.keyboard.press('d');
   await page.keyboard.press('?');

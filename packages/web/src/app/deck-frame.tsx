@@ -1,7 +1,7 @@
 /** The frame around every station of one deck: name, the line of stations, and whether the work is kept. */
 import { Box, chakra } from '@chakra-ui/react';
 import { ArrowRight, History, Keyboard, Moon, Presentation, Redo2, Undo2 } from 'lucide-react';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useEffectEvent, useRef, useState } from 'react';
 import { Link, NavLink, Outlet, useLocation, useParams } from 'react-router';
 import { useDeck } from '../state/deck-store.ts';
 import { canTakeBack, redo, undo, useLog } from '../state/log-store.ts';
@@ -116,12 +116,23 @@ export function DeckFrame() {
   }, []);
   const { pathname } = useLocation();
   const [panel, setPanel] = useState<Panel>(null);
-  const turn = (one: Panel) => setPanel((open) => (open === one ? null : one));
+  // What had the focus has it again when the panel goes.
+  const before = useRef<Element | null>(null);
+  const close = () => {
+    setPanel(null);
+    if (before.current instanceof HTMLElement) before.current.focus();
+  };
+  const turn = (one: Panel) => {
+    if (panel === one) return close();
+    if (panel === null) before.current = document.activeElement;
+    setPanel(one);
+  };
+  const showKeys = useEffectEvent(() => turn('keys'));
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       if (event.key !== '?' || event.ctrlKey || event.metaKey || !mayBeKey(event) || isWriting(event.target)) return;
       event.preventDefault();
-      setPanel((open) => (open === 'keys' ? null : 'keys'));
+      showKeys();
     };
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
@@ -163,10 +174,8 @@ export function DeckFrame() {
             Opening the document …
           </Box>
         )}
-        {panel === 'history' && phase === 'open' && <HistoryPanel close={() => setPanel(null)} />}
-        {panel === 'keys' && (
-          <KeysPanel station={pathname.split('/')[3] ?? FIRST_STATION} close={() => setPanel(null)} />
-        )}
+        {panel === 'history' && phase === 'open' && <HistoryPanel close={close} />}
+        {panel === 'keys' && <KeysPanel station={pathname.split('/')[3] ?? FIRST_STATION} close={close} />}
       </Box>
     </Box>
   );

@@ -49,7 +49,7 @@ export function HistoryPanel({ close }: { readonly close: () => void }) {
   }, [done, blocks, most]);
   const first = Math.max(0, done.length - most);
   return (
-    <SidePanel aria-label="History">
+    <SidePanel aria-label="History" onKeyDown={(event) => event.key === 'Escape' && close()}>
       <Box display="flex" alignItems="center" gap="8px" px="14px" py="10px">
         <b>History</b>
         <Small flex="1">{count(done.length, 'edit')} so far</Small>

@@ -22,7 +22,7 @@ export function KeysPanel({ station, close }: { readonly station: string; readon
   const [letters, setLetters] = useState(lettersOn);
   const groups = foundKeys(search).toSorted((a, b) => Number(b.path === station) - Number(a.path === station));
   return (
-    <SidePanel aria-label="Keys">
+    <SidePanel aria-label="Keys" onKeyDown={(event) => event.key === 'Escape' && close()}>
       <Box display="flex" alignItems="center" gap="8px" px="14px" py="10px">
         <b>Keys</b>
         <Action size="small" look="quiet" ml="auto" onClick={close}>
