@@ -27,6 +27,7 @@ export {
   readChart,
   splitNumber,
   suggestCharts,
+  sumOf,
   usualSettings,
   writeNumber,
 } from './charts/index.ts';

@@ -61,7 +61,11 @@ export const ChartSettings = object<ChartSettingsType>({
   grid: Type.Boolean(),
   colors: list(Type.Integer({ minimum: 1, maximum: 6 }), 60),
   data: orNull(
-    object<NonNullable<ChartSettingsType['data']>>({ categories: list(Words, 200, 1), series: list(Series, 20, 1) }),
+    object<NonNullable<ChartSettingsType['data']>>({
+      categories: list(Words, 200, 1),
+      series: list(Series, 20, 1),
+      of: optional(Words),
+    }),
   ),
 });
 

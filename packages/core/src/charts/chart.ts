@@ -31,12 +31,18 @@ export interface ChartSettings {
   readonly grid: boolean;
   /** Which accent each series has, 1 to 6; a series beyond the list has the next one. */
   readonly colors: readonly number[];
-  /** Numbers that were written over those of the table. */
-  readonly data: { readonly categories: readonly string[]; readonly series: readonly ChartSeries[] } | null;
+  /** Numbers that were written over those of the table, and a sum of what these were then (`sumOf`). */
+  readonly data: {
+    readonly categories: readonly string[];
+    readonly series: readonly ChartSeries[];
+    readonly of?: string;
+  } | null;
 }
 
 export interface Chart extends ChartData {
   readonly settings: ChartSettings;
+  /** The table has other numbers than when the author wrote these over them: what its sum is now. */
+  readonly stale?: string;
 }
 
 export const accentOf = ({ settings }: Chart, i: number): number => settings.colors[i] ?? (i % 6) + 1;

@@ -1,4 +1,7 @@
 /** Finds the numbers in a table, and the charts that suit them. */
+import { sha256 } from '@noble/hashes/sha2.js';
+import { bytesToHex } from '@noble/hashes/utils.js';
+import { encodeUtf8 } from '../base/index.ts';
 import { cellText, placeCells, type Table } from '../content/index.ts';
 import type { Chart, ChartData, ChartKind, ChartSeries, ChartSettings } from './chart.ts';
 import { decimalSign, formatOf, numberValue, splitNumber, type ReadNumber } from './number-text.ts';
@@ -143,12 +146,23 @@ export function usualSettings(data: ChartData, kind: ChartKind): ChartSettings {
 /** The chart of a table as the author decided, or as suits it best. */
 export function chartOf(table: Table, language: string | null, settings: ChartSettings | undefined): Chart | undefined {
   const read = readChart(table, language);
-  const data =
-    settings === undefined || settings.data === null ? read : { ...settings.data, format: read?.format ?? PLAIN };
+  const own = settings?.data ?? null;
+  const data = own === null ? read : { categories: own.categories, series: own.series, format: read?.format ?? PLAIN };
   if (data === undefined) return undefined;
   const decided = settings ?? usualSettings(data, suggestCharts(data)[0]!.kind);
-  return { ...(decided.kind === 'scatter' ? pairs(data) : data), settings: decided };
+  const sum = own?.of === undefined || read === undefined ? undefined : sumOf(read);
+  return {
+    ...(decided.kind === 'scatter' ? pairs(data) : data),
+    settings: decided,
+    ...(sum === undefined || sum === own?.of ? {} : { stale: sum }),
+  };
 }
+
+const SUM = 8; // bytes
+
+/** The same for the same numbers under the same names. */
+export const sumOf = ({ categories, series }: ChartData): string =>
+  bytesToHex(sha256(encodeUtf8(JSON.stringify([categories, series]))).subarray(0, SUM));
 
 const PLAIN = { decimals: 0, decimal: '.', group: '', prefix: '', suffix: '' } as const;
 

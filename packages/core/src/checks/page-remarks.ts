@@ -77,6 +77,12 @@ const colorAlone: Check = ({ boxes }) => {
   return about.length === 0 ? undefined : { kind: 'color-alone', about };
 };
 
+/** Numbers that were written over a table's which has others since. */
+const staleNumbers: Check = ({ boxes }) => {
+  const about = boxes.flatMap((box) => (box.kind === 'chart' && box.chart.stale !== undefined ? [box.part] : []));
+  return about.length === 0 ? undefined : { kind: 'stale-numbers', about };
+};
+
 /** A jump within the document: its target has no place in a deck. */
 const deadLink: Check = (page) => {
   const dead = texts(contentOf(page)).flatMap(({ id, runs }) =>
@@ -177,6 +183,7 @@ const CHECKS: readonly Check[] = [
   coarsePicture,
   undescribed,
   colorAlone,
+  staleNumbers,
   deadLink,
   vagueTitle,
   unlikePoints,

@@ -28,6 +28,7 @@ export const REMARK_KINDS = [
   'bare',
   'lone-point',
   'half-empty',
+  'stale-numbers',
   'numbers-differ',
   'spelt-twice',
   'undescribed',
@@ -47,7 +48,7 @@ export type RemarkKind = (typeof REMARK_KINDS)[number];
 /** `fault`: it cannot be shown so. `hard`: it is hard to follow. `thought`: it may well be meant. */
 export type Weight = 'fault' | 'hard' | 'thought';
 const FIRST_HARD = REMARK_KINDS.indexOf('small-points');
-const FIRST_THOUGHT = REMARK_KINDS.indexOf('numbers-differ');
+const FIRST_THOUGHT = REMARK_KINDS.indexOf('stale-numbers');
 
 export const badness = (kind: RemarkKind): number => REMARK_KINDS.indexOf(kind);
 export function weightOf(kind: RemarkKind): Weight {

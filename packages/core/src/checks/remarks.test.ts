@@ -1,6 +1,8 @@
 /** What Check remarks: each kind where it is due, and where it is not. */
 import { describe, expect, test } from '@jest/globals';
+import { readChart, sumOf, usualSettings, type ChartSettings } from '../charts/index.ts';
 import type { Runs } from '../content/index.ts';
+import type { TablePart } from '../deck/index.ts';
 import type { Edit } from '../edits/index.ts';
 import { PRESET_NAMES, presetRecipe } from '../mapping/index.ts';
 import { convert, lookedAt } from '../pipeline/index.ts';
@@ -10,6 +12,7 @@ import { remarksOf } from './remarks.ts';
 
 type Drafts = readonly Draft[];
 const NO_EDITS: readonly Edit[] = [];
+const PLAIN = { decimals: 0, decimal: '.', group: '', prefix: '', suffix: '' } as const;
 const remarked = (drafts: Drafts, edits: (deck: ReturnType<typeof convert>) => readonly Edit[] = () => NO_EDITS) => {
   const document = doc(...drafts);
   const first = convert(document, []);
@@ -90,6 +93,34 @@ describe('of one page', () => {
     expect(drawn('line')).toContain('color-alone');
     expect(drawn('line', true)).not.toContain('color-alone');
     expect(drawn('column')).not.toContain('color-alone');
+  });
+
+  test('numbers of a chart whose table has others since they were written', () => {
+    const yields = (last: number): Draft[] => [
+      h(1, 'Yield'),
+      table([
+        ['Year', 'Flour'],
+        ['2001', '10'],
+        ['2002', `${last}`],
+      ]),
+      p('Said.'),
+    ];
+    const written = (of: string | undefined): ChartSettings['data'] => ({
+      categories: ['2001', '2002'],
+      series: [{ name: 'Flour', values: [10, 99] }],
+      ...(of === undefined ? {} : { of }),
+    });
+    const found = (last: number, of: string | undefined) =>
+      kinds(yields(last), ({ deck }) => {
+        const [part] = deck.slides[0]!.content;
+        const data = readChart((part as TablePart).table, 'en')!;
+        return [{ kind: 'chart', part: part!.id, chart: { ...usualSettings(data, 'column'), data: written(of) } }];
+      });
+    const sum = sumOf({ categories: ['2001', '2002'], series: [{ name: 'Flour', values: [10, 20] }], format: PLAIN });
+    expect(found(20, sum)).not.toContain('stale-numbers');
+    expect(found(21, sum)).toContain('stale-numbers');
+    // Numbers from before it was kept what they stand for say nothing.
+    expect(found(21, undefined)).not.toContain('stale-numbers');
   });
 
   test('a jump within the document', () => {

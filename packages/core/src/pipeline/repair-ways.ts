@@ -1,5 +1,5 @@
 /** Ways in which a remark might be mended, the gentlest first; whether one mends it is tried in `repairs.ts`. */
-import { usualSettings } from '../charts/index.ts';
+import { usualSettings, type Chart, type ChartSettings } from '../charts/index.ts';
 import { parallelAdvice, partsToSpeak, shorterParts, thinnerNotes, titleSuggestions } from '../checks/index.ts';
 import type { Remark, RemarkKind } from '../checks/index.ts';
 import { mergeRuns, plain, retext, runsText, runsWords, type Runs } from '../content/index.ts';
@@ -28,6 +28,8 @@ export type WayName =
   | 'whole-picture'
   | 'describe-by-caption'
   | 'columns'
+  | 'table-numbers'
+  | 'own-numbers'
   | 'drop-link'
   | 'spell-alike'
   | 'alike'
@@ -229,6 +231,24 @@ const describeByCaption: Finder = (one) => {
       ];
 };
 
+/** Those of the table, or the author's own, which then are known to differ from what it has now. */
+const numbersOfTable: Finder = ({ remark, converted }) => {
+  const charts = converted.pages.flatMap(({ boxes }) =>
+    boxes.flatMap((box) => (box.kind === 'chart' && remark.about.includes(box.part) ? [box] : [])),
+  );
+  const set = (of: (chart: Chart) => ChartSettings['data']): readonly SingleEdit[] =>
+    charts.map(({ part, chart }) => ({ kind: 'chart', part, chart: { ...chart.settings, data: of(chart) } }));
+  return [
+    { name: 'table-numbers', edits: set(() => null) },
+    {
+      name: 'own-numbers',
+      edits: set(({ settings: { data }, stale }) =>
+        data === null || stale === undefined ? data : { ...data, of: stale },
+      ),
+    },
+  ];
+};
+
 const asColumns: Finder = ({ remark, converted }) => [
   {
     name: 'columns',
@@ -382,6 +402,7 @@ const WAYS: Readonly<Record<RemarkKind, readonly Finder[]>> = {
   bare: [tellNotes, joinBelow, joinAbove],
   'lone-point': [otherLayouts, tellNotes, joinAbove, joinBelow],
   'half-empty': [otherLayouts, joinBelow, joinAbove, tellNotes],
+  'stale-numbers': [numbersOfTable],
   'numbers-differ': [],
   'spelt-twice': [spellAlike],
   undescribed: [describeByCaption],

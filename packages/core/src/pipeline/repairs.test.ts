@@ -1,10 +1,12 @@
 /** Repairs keep what they promise: the remark is gone, nothing worse has come, no word is lost. */
 import { describe, expect, test } from '@jest/globals';
 import { badness, REMARK_KINDS, remarksOf, type Remark, type RemarkKind } from '../checks/index.ts';
+import { readChart, sumOf, usualSettings } from '../charts/index.ts';
 import { runsText, type Runs } from '../content/index.ts';
+import type { TablePart } from '../deck/index.ts';
 import { carryOver, singleEdits, type Edit } from '../edits/index.ts';
 import { PRESET_NAMES, presetRecipe } from '../mapping/index.ts';
-import { doc, h, li, p, picture, quote, random, randomDocument, type Draft } from '../test/build.ts';
+import { doc, h, li, p, picture, quote, random, randomDocument, table, type Draft } from '../test/build.ts';
 import { convert } from './convert.ts';
 import { lookedAt, repairAll, repaired, repairsOf, type Repairable } from './repairs.ts';
 
@@ -59,6 +61,35 @@ describe('ways', () => {
     expect(kindsIn(after)).not.toContain('bare');
     expect(slideText(after, 1)).toMatch(/^The pond \| The pond was dug by hand/);
     expect(notesText(after, 1)).toContain('It has been silting up since.');
+  });
+
+  test('a chart whose table has changed takes its numbers, or keeps its own and knows it', () => {
+    const drafts = (sum: string): Drafts => [
+      ...good('Gates'),
+      h(1, 'Yield'),
+      table([
+        ['Year', 'Flour'],
+        ['2001', '10'],
+        ['2002', sum],
+      ]),
+      p('What one says about it.'),
+    ];
+    const [, slide] = deckOf(drafts('21')).converted.deck.slides;
+    const part = slide!.content[0] as TablePart;
+    const data = readChart(part.table, 'en')!;
+    const written = { categories: ['2001', '2002'], series: [{ name: 'Flour', values: [10, 99] }], of: 'before' };
+    const deck = deckOf(drafts('21'), [
+      { kind: 'chart', part: part.id, chart: { ...usualSettings(data, 'column'), data: written } },
+    ]);
+    const remark = remarksIn(deck).find(({ kind }) => kind === 'stale-numbers')!;
+    const ways = ended(repairsOf(remark, deck));
+    expect(ways.map(({ name }) => name)).toEqual(['table-numbers', 'own-numbers']);
+    const drawn = ways.map(({ edits }) => {
+      const after = repaired(deck, edits);
+      expect(kindsIn(after)).not.toContain('stale-numbers');
+      return (after.converted.deck.slides[1]!.content[0] as TablePart).chart!.data;
+    });
+    expect(drawn).toEqual([null, { ...written, of: sumOf(data) }]);
   });
 
   test('too many points: some are spoken, and none is lost', () => {

@@ -25,6 +25,7 @@ import {
   shorterParts,
   suggest,
   suggestCharts,
+  sumOf,
   takeEdits,
   templateMatches,
   thinnerNotes,
@@ -193,7 +194,7 @@ function chartOffers(id: SlideId, partId: PartId, { deck, document, pages }: Con
   const settings = part.chart ?? (data === null ? undefined : usualSettings(data, offers[0]!.kind));
   if (settings === undefined) return null;
   const drawn = pages.some(({ boxes }) => boxes.some((box) => box.kind === 'chart' && box.part === partId));
-  return { data, offers, settings, drawn };
+  return { data, sum: data === null ? null : sumOf(data), offers, settings, drawn };
 }
 
 /** The first page that has a block. */

@@ -267,6 +267,8 @@ export interface TemplateAnswer {
 export interface ChartOffers {
   /** As the table has them; null where it has no numbers, but those of the author. */
   readonly data: ChartData | null;
+  /** Of these numbers, by which it is known when they change. */
+  readonly sum: string | null;
   readonly offers: readonly ChartOffer[];
   /** In force, or what suits best. */
   readonly settings: ChartSettings;

@@ -35,6 +35,7 @@ export const KIND_LABELS: Readonly<Record<RemarkKind, string>> = {
   'spelt-twice': 'Names spelt in two ways',
   undescribed: 'Pictures without description',
   'color-alone': 'Told apart by colour alone',
+  'stale-numbers': 'Charts whose table has changed',
   'dead-link': 'Links that lead nowhere',
   'title-twice': 'Titles used twice',
   'vague-title': 'Titles that say little',
@@ -78,6 +79,7 @@ const REASONS: Readonly<Record<RemarkKind, Say>> = {
     much(remark) === 1
       ? 'The picture has no description for those who do not see it.'
       : `${count(much(remark), 'picture')} have no description for those who do not see them.`,
+  'stale-numbers': () => 'The chart has numbers of its own; its table has others since they were written.',
   'color-alone': () => 'The lines of the chart are told apart by their colours alone.',
   'dead-link': (remark) =>
     much(remark) === 1
@@ -128,6 +130,10 @@ export function wayText({ name, text = '' }: Way): string {
       return 'Show all of the picture';
     case 'describe-by-caption':
       return 'Use its caption';
+    case 'table-numbers':
+      return 'Take the table’s numbers';
+    case 'own-numbers':
+      return 'Keep those of the chart';
     case 'columns':
       return 'Draw it as columns';
     case 'drop-link':

@@ -17,7 +17,7 @@ import {
 import { edit } from '../../state/log-store.ts';
 import { useAnswer } from '../../state/use-answer.ts';
 import { CHART_LABELS, CHART_REASONS } from '../../ui/labels.ts';
-import { Action, Field, Select, Small } from '../../ui/recipes.tsx';
+import { Action, Field, Notice, Select, Small } from '../../ui/recipes.tsx';
 import type { Row } from '../../worker/protocol.ts';
 import { PanelPart, PanelRow } from './panel-part.tsx';
 
@@ -25,7 +25,10 @@ export function ChartPanel({ row, part }: { readonly row: Row; readonly part: Ta
   const { answer } = useAnswer({ what: 'chart', slide: row.slide, part: part.id });
   const [numbers, setNumbers] = useState(false);
   if (answer === null || answer === undefined) return null;
-  const { settings, data, offers, drawn } = answer;
+  const { settings, data, sum, offers, drawn } = answer;
+  const own = settings.data;
+  const withSum = (numbers: NonNullable<ChartSettings['data']>) => (sum === null ? numbers : { ...numbers, of: sum });
+  const stale = own?.of !== undefined && sum !== null && own.of !== sum;
   // A layout that was fixed for the table would hide the chart, and the other way round.
   const unfixed: readonly Edit[] =
     row.fixed === 'table' || row.fixed === 'chart' || row.fixed === 'chart-points'
@@ -94,13 +97,26 @@ export function ChartPanel({ row, part }: { readonly row: Row; readonly part: Ta
               Edit the numbers
             </Action>
           </PanelRow>
+          {stale && own !== null && (
+            <Notice tone="attention" mt="6px" role="status">
+              The table has other numbers since those of the chart were written.
+              <PanelRow>
+                <Action size="small" onClick={() => set({ data: null })}>
+                  Take the table’s numbers
+                </Action>
+                <Action size="small" onClick={() => set({ data: withSum(own) })}>
+                  Keep those of the chart
+                </Action>
+              </PanelRow>
+            </Notice>
+          )}
           {numbers && (
             <Numbers
               key={JSON.stringify(settings.data)}
               data={settings.data ?? data}
               format={data?.format}
               own={settings.data !== null}
-              set={(next) => set({ data: next })}
+              set={(next) => set({ data: next === null ? null : withSum(next) })}
             />
           )}
         </>
