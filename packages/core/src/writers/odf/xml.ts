@@ -1,4 +1,4 @@
-/** Pieces of XML that all parts of an OpenDocument presentation share (OASIS ODF 1.3 part 3). */
+/** Pieces of XML that all parts of OpenDocument packages share (OASIS ODF 1.3 part 3). */
 import { EMU_PER_POINT, primaryOf, type LanguageTag } from '../../base/index.ts';
 import { xmlText } from '../../container/index.ts';
 import type { Rect } from '../../theme/index.ts';
@@ -71,3 +71,12 @@ const COMPLEX: ReadonlySet<string> = new Set([
   ...['hi', 'mr', 'ne', 'sa', 'kok', 'mai', 'bho', 'bn', 'as', 'ta', 'te', 'kn', 'ml', 'gu', 'pa', 'or', 'si'],
   ...['th', 'lo', 'km', 'my', 'bo'],
 ]);
+
+/** A picture by the name of its part. */
+export const imageXml = (href: string): string =>
+  element('draw:image', {
+    'xlink:href': href,
+    'xlink:type': 'simple',
+    'xlink:show': 'embed',
+    'xlink:actuate': 'onLoad',
+  });

@@ -14,7 +14,7 @@ import {
 import type { ColorName, Hex, Theme } from '../../theme/index.ts';
 import { columnName } from '../slides/column-name.ts';
 import { filled, stroked } from './graphic.ts';
-import { fontFaces } from './master-part.ts';
+import { fontFaces } from './master-styles.ts';
 import { StyleSheet } from '../odf/style-sheet.ts';
 import {
   color,

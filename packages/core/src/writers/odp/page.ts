@@ -26,15 +26,8 @@ import {
   stroked,
   textPlace,
 } from './graphic.ts';
-import {
-  classOf,
-  groundOf,
-  inherited,
-  notesFrames,
-  notesPage,
-  pageLayoutName,
-  placeholderStyle,
-} from './master-part.ts';
+import { groundOf, notesFrames, notesPage } from './master-part.ts';
+import { classOf, inherited, pageLayoutName, placeholderStyle } from './master-styles.ts';
 import type { Master } from './masters.ts';
 import { timeline, transition } from './motion.ts';
 import { pictureXml } from './picture.ts';

@@ -1,9 +1,8 @@
 /** A picture in its frame (OASIS ODF 1.3 part 3, §10.4.4): what of it is seen, and how it is toned, as properties that stay editable. */
 import { pictureGround, type PictureBox } from '../../scene/index.ts';
 import { filled, graphicStyle, LAYER, stroked } from './graphic.ts';
-import { imageXml } from './master-part.ts';
 import type { PageContext } from './text.ts';
-import { description, element, percent, place, points } from '../odf/xml.ts';
+import { description, element, imageXml, percent, place, points } from '../odf/xml.ts';
 
 /** @param said What it says to those who do not see it; null for decoration. */
 export function pictureXml(box: PictureBox, context: PageContext, said: string | null): string {

@@ -9,7 +9,7 @@ import { firstParts, metaPart, type ManifestEntry } from '../odf/package.ts';
 import { pictureSize } from '../odf/picture-size.ts';
 import { runsXml } from '../odf/runs.ts';
 import { StyleSheet } from '../odf/style-sheet.ts';
-import { element, languageProperties, NS, points, VERSION, XML } from '../odf/xml.ts';
+import { element, imageXml, languageProperties, NS, points, VERSION, XML } from '../odf/xml.ts';
 import { Media } from '../slides/media.ts';
 import { FONT_FACES, INK, MONO, stylesPart, TEXT_WIDTH } from './styles-part.ts';
 
@@ -173,12 +173,6 @@ class TextWriter {
       return alt === null ? '' : element('text:p', { 'text:style-name': 'Text_20_body' }, xmlText(`[${alt}]`));
     const [width, height] = pictureSize(data);
     const scale = Math.min(1, TEXT_WIDTH / width, HIGHEST / height);
-    const image = element('draw:image', {
-      'xlink:href': href,
-      'xlink:type': 'simple',
-      'xlink:show': 'embed',
-      'xlink:actuate': 'onLoad',
-    });
     const frame = element(
       'draw:frame',
       {
@@ -186,7 +180,7 @@ class TextWriter {
         'svg:width': points(width * scale),
         'svg:height': points(height * scale),
       },
-      image + (alt === null ? '' : element('svg:desc', {}, xmlText(alt))),
+      imageXml(href) + (alt === null ? '' : element('svg:desc', {}, xmlText(alt))),
     );
     return element('text:p', { 'text:style-name': 'Text_20_body' }, frame);
   }
