@@ -137,6 +137,22 @@ test('ODP that is written here, against the grammar and the pages of python3-odf
     files.push(file);
     written.push(made);
   }
+  // Figures, with lines between their items.
+  const work = new TextEncoder().encode('# Work\n\n1. Mend the gates\n2. Fill the pond\n3. Turn the wheel\n4. Grind\n');
+  const { document } = await openDocument(work, 'markdown');
+  const [slide] = convert(document, []).deck.slides;
+  for (const layout of ['steps', 'cycle', 'timeline', 'icon-grid', 'pyramid', 'funnel', 'matrix'] as const)
+    for (const theme of ['slipway', 'pebble', 'draughtsman']) {
+      const made = convert(document, [
+        { kind: 'theme', theme },
+        { kind: 'layout', slides: [slide!.id], layout },
+        { kind: 'motion', motion: { transition: 'push', points: true } },
+      ]);
+      const file = join(folder, `${layout}-${theme}.odp`);
+      writeFileSync(file, writeDeck('odp', made, []));
+      files.push(file);
+      written.push(made);
+    }
   expect(JSON.parse(python(['faults', ...files]))).toEqual([]);
   const read = JSON.parse(python(['slides', ...files])) as readonly (readonly string[])[];
   const spaced = (text: string): string => text.replace(/\s+/g, '');

@@ -171,7 +171,17 @@ export function connectorXml(
     'svg:y2': length(to.y),
     'draw:start-shape': idOf(from),
     'draw:end-shape': idOf(to),
+    ...lineBetween(from, to),
   });
+}
+
+/** How a line runs, in a box of its own extent. */
+function lineBetween(from: ConnectorBox['from'], to: ConnectorBox['to']): Attributes {
+  const [left, top] = [Math.min(from.x, to.x), Math.min(from.y, to.y)];
+  const fine = (emu: number): number => Math.round((emu / EMU_PER_POINT) * FINE);
+  const [width, height] = [Math.abs(from.x - to.x), Math.abs(from.y - to.y)].map((side) => Math.max(1, fine(side)));
+  const at = ({ x, y }: { readonly x: number; readonly y: number }): string => `${fine(x - left)} ${fine(y - top)}`;
+  return { 'svg:viewBox': `0 0 ${width} ${height}`, 'svg:d': `M${at(from)}L${at(to)}` };
 }
 /** The head of lines, which the styles of the file define. */
 export const ARROW = 'Arrow';

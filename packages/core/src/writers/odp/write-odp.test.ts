@@ -219,6 +219,7 @@ test('figures are groups of their items, and lines hold on to shapes', () => {
   const lines = nodesWithin(pages.at(-1)!, 'draw:connector');
   expect(lines).toHaveLength(4);
   expect(lines.every(({ attributes }) => attributes['draw:start-shape'] !== undefined)).toBe(true);
+  for (const { attributes } of lines) expect(attributes['svg:d']).toMatch(/^M\d+ \d+L\d+ \d+$/);
 });
 
 test('slides move, hide and stand in colours of their own as they do elsewhere', () => {
