@@ -131,6 +131,16 @@ test('maps and themes are listed', () => {
   expect(alvex(['themes']).stdout.trim().split('\n').length).toBeGreaterThanOrEqual(12);
 });
 
+test('the manual page has every choice that the help has', () => {
+  const choices = (text: string): readonly string[] =>
+    [...new Set(text.replaceAll('\\-', '-').match(/--[a-z][a-z-]+/g) ?? [])].toSorted();
+  const manual = readFileSync('docs/man/alvex.1', 'utf8');
+  const known = choices(alvex(['--help']).stdout);
+  expect(known.length).toBeGreaterThan(25);
+  expect(known.filter((choice) => !choices(manual).includes(choice))).toEqual([]);
+  expect(choices(manual).filter((choice) => !known.includes(choice))).toEqual([]);
+});
+
 describe('wrong usage exits with 2 and says how', () => {
   test.each([
     ['nothing to do', []],
