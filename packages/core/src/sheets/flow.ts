@@ -1,5 +1,5 @@
 /** Sets paragraphs one below the other, on as many sheets as they need. */
-import { EMU_PER_POINT, emuFromPt, pt, type Emu } from '../base/index.ts';
+import { EMU_PER_POINT, emuFromPt, getOrMake, pt, type Emu } from '../base/index.ts';
 import { drawnPiece, drawParagraph, measurePara, placeText, type SetParagraph } from '../scene/index.ts';
 import type { Frame, Palette, Theme } from '../theme/index.ts';
 import { plain, type Passage, type Wanted } from './paragraphs.ts';
@@ -153,6 +153,7 @@ export class Flow {
     const columns = Math.max(...rows.map(({ cells }) => cells.reduce((sum, one) => sum + one.columns, 0)));
     const table = this.#tables++;
     this.#belowSlide = false;
+    const numbers = numberColumns(rows);
     this.y += GAP / 2;
     rows.forEach(({ header, cells }, row) => {
       let column = 0;
@@ -161,7 +162,9 @@ export class Flow {
         const from = this.#theme.mirrored === true ? columns - column - span : column;
         const x = MARGIN + (this.room / columns) * from;
         column += span;
-        const frame = this.#frame(header, x, width);
+        const usual = this.#frame(header, x, width);
+        // Numbers end below each other, and their heads with them.
+        const frame: Frame = numbers.has(column - span) && span === 1 ? { ...usual, align: 'right' } : usual;
         const [one] = placeText([para], frame, this.#theme, SIZES.text);
         const { lineHeight } = measurePara(para, frame, this.#theme, SIZES.text);
         return { one, frame, x, width, lineHeight };
@@ -244,3 +247,24 @@ function portion(set: SetParagraph, from: number, to: number, down: number): Set
     .map((line) => ({ ...line, baseline: (line.baseline + emuFromPt(down)) as Emu }));
   return { ...set, lines, bulletX: from === 0 ? set.bulletX : null };
 }
+
+/** Columns whose cells below the head are numbers, but for a few. */
+function numberColumns(rows: (Passage & { readonly kind: 'table' })['rows']): ReadonlySet<number> {
+  const counts = new Map<number, { numbers: number; filled: number }>();
+  for (const { header, cells } of rows) {
+    if (header) continue;
+    let column = 0;
+    for (const { para, columns } of cells) {
+      const text = para.runs
+        .map((run) => run.text)
+        .join('')
+        .trim();
+      const count = getOrMake(counts, column, () => ({ numbers: 0, filled: 0 }));
+      if (text !== '') count.filled++;
+      if (/^[^\p{L}]*\d[^\p{L}]*$/u.test(text)) count.numbers++;
+      column += columns;
+    }
+  }
+  return new Set([...counts].flatMap(([at, { numbers, filled }]) => (numbers > filled * MOSTLY ? [at] : [])));
+}
+const MOSTLY = 0.75;

@@ -230,6 +230,11 @@ describe('a handout', () => {
     expect(cells[0]!.y).toBe(cells[1]!.y);
     expect(cells[0]!.x + cells[0]!.width).toBeLessThan(cells[1]!.x);
     expect(cells[2]!.y).toBeGreaterThan(cells[0]!.y + cells[0]!.height);
+    // Numbers end at the right of their column.
+    const [, , , sum] = cells;
+    const [piece] = sum!.pieces;
+    expect(piece!.x + piece!.width).toBeCloseTo(sum!.x + sum!.width, 0);
+    expect(cells[2]!.pieces[0]!.x).toBeCloseTo(cells[2]!.x, 0);
   });
 
   test('leaves out what is for the speaker alone, and what was left out', async () => {
