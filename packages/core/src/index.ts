@@ -3,6 +3,7 @@ export {
   type Diagnostic,
   diagnosticText,
   firstStrong,
+  getOrMake,
   languageTag,
   groupBy,
   type LanguageTag,

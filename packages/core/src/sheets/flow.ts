@@ -2,7 +2,7 @@
 import { EMU_PER_POINT, emuFromPt, getOrMake, pt, type Emu } from '../base/index.ts';
 import { drawnPiece, drawParagraph, measurePara, placeText, type SetParagraph } from '../scene/index.ts';
 import type { Frame, Palette, Theme } from '../theme/index.ts';
-import { plain, type Passage, type Wanted } from './paragraphs.ts';
+import { plain, type Passage, type PassageCell, type Wanted } from './paragraphs.ts';
 import type { PlacedSlide, Sheet, SheetText } from './sheet.ts';
 
 export const MARGIN = 56; // points
@@ -148,46 +148,61 @@ export class Flow {
     this.#belowSlide = true;
   }
 
-  /** A table over the whole width, a line below each row; rows are not parted unless one is higher than a sheet. */
+  /** A table over the whole width, a line below each row; a row that no sheet has room for goes on over several. */
   table({ slide, language, rows }: Passage & { readonly kind: 'table' }): void {
-    const columns = Math.max(...rows.map(({ cells }) => cells.reduce((sum, one) => sum + one.columns, 0)));
     const table = this.#tables++;
-    this.#belowSlide = false;
     const numbers = numberColumns(rows);
+    this.#belowSlide = false;
     this.y += GAP / 2;
     rows.forEach(({ header, cells }, row) => {
-      let column = 0;
-      const set = cells.map(({ para, columns: span }) => {
-        const width = (this.room / columns) * span - CELL_GAP;
-        const from = this.#theme.mirrored === true ? columns - column - span : column;
-        const x = MARGIN + (this.room / columns) * from;
-        column += span;
-        const usual = this.#frame(header, x, width);
-        // Numbers end below each other, and their heads with them.
-        const frame: Frame = numbers.has(column - span) && span === 1 ? { ...usual, align: 'right' } : usual;
-        const [one] = placeText([para], frame, this.#theme, SIZES.text);
-        const { lineHeight } = measurePara(para, frame, this.#theme, SIZES.text);
-        return { one, frame, x, width, lineHeight };
-      });
-      const heightOf = ({ one, lineHeight }: (typeof set)[number]): number =>
-        Math.max(1, one?.lines.length ?? 0) * lineHeight;
-      const height = Math.max(...set.map(heightOf));
+      const set = this.#setRow(cells, header, numbers);
+      const height = Math.max(...set.map(({ lines, lineHeight }) => Math.max(1, lines) * lineHeight));
       if (this.y + CELL_GAP + height > this.bottom && this.y > MARGIN) this.begin();
-      this.y += CELL_GAP / 2;
-      for (const { one, frame, x, width } of set) {
-        const pieces =
-          one === undefined
-            ? []
-            : drawParagraph(portion(one, 0, one.lines.length, this.y), frame, this.#theme, PRINTED).map(drawnPiece);
-        this.sheet.texts.push({
-          ...{ as: 'cell', cell: { table, row, header }, level: 1, marked: false, continues: false },
-          ...{ slide, language, x, y: this.y, width, height, pieces },
+      let from = set.map(() => 0);
+      do {
+        if (from.some((line) => line > 0)) this.begin();
+        const top = this.y + CELL_GAP / 2;
+        const to = set.map(({ lines, lineHeight }, i) =>
+          Math.min(lines, from[i]! + Math.max(1, Math.floor((this.bottom - top) / lineHeight))),
+        );
+        set.forEach(({ column, para, frame, x, width, lineHeight }, i) => {
+          const [first, end] = [from[i]!, to[i]!];
+          // What has all been said has nothing on the next sheet.
+          if (first > 0 && first === end) return;
+          const part = para === undefined ? undefined : portion(para, first, end, top - first * lineHeight);
+          this.sheet.texts.push({
+            ...{ as: 'cell', cell: { table, row, column, header }, level: 1, marked: false, continues: first > 0 },
+            ...{ slide, language, x, y: top, width, height: (end - first) * lineHeight },
+            pieces: part === undefined ? [] : drawParagraph(part, frame, this.#theme, PRINTED).map(drawnPiece),
+          });
         });
-      }
-      this.y += height + CELL_GAP / 2;
-      this.sheet.lines.push({ x: MARGIN, y: this.y, width: this.room });
+        this.y = top + Math.max(...set.map(({ lineHeight }, i) => Math.max(1, to[i]! - from[i]!) * lineHeight));
+        this.y += CELL_GAP / 2;
+        this.sheet.lines.push({ x: MARGIN, y: this.y, width: this.room });
+        from = to;
+      } while (set.some(({ lines }, i) => from[i]! < lines));
     });
     this.y += GAP / 2;
+  }
+
+  /** The cells of a row, each set in its part of the width. @param numbers Columns that end at the right. */
+  #setRow(cells: readonly PassageCell[], header: boolean, numbers: ReadonlySet<number>) {
+    const columns = cells.reduce((sum, one) => sum + one.columns, 0);
+    const theme = this.#theme;
+    let next = 0;
+    return cells.map(({ para, columns: span }) => {
+      const column = next;
+      next += span;
+      const width = (this.room / columns) * span - CELL_GAP;
+      const from = theme.mirrored === true ? columns - next : column;
+      const x = MARGIN + (this.room / columns) * from;
+      const usual = this.#frame(header, x, width);
+      // Numbers end below each other, and their heads with them.
+      const frame: Frame = numbers.has(column) && span === 1 ? { ...usual, align: 'right' } : usual;
+      const [set] = placeText([para], frame, theme, SIZES.text);
+      const { lineHeight } = measurePara(para, frame, theme, SIZES.text);
+      return { column, para: set, lines: set?.lines.length ?? 0, frame, x, width, lineHeight };
+    });
   }
 
   sheets(): readonly Sheet[] {

@@ -42,8 +42,8 @@ export interface PlacedSlide {
 /** A paragraph, or what of it stands on this sheet. */
 export interface SheetText {
   readonly as: 'heading' | 'paragraph' | 'item' | 'cell';
-  /** Of a cell: which table it stands in, and which of its rows. */
-  readonly cell?: { readonly table: number; readonly row: number; readonly header: boolean };
+  /** Of a cell: which table it stands in, and where there. */
+  readonly cell?: { readonly table: number; readonly row: number; readonly column: number; readonly header: boolean };
   /** Of a heading: 1 for a section, 2 for a slide. Of an item: its depth, from 1. */
   readonly level: number;
   /** Its first piece is a bullet or a number. */

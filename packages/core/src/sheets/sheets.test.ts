@@ -237,6 +237,19 @@ describe('a handout', () => {
     expect(cells[2]!.pieces[0]!.x).toBeCloseTo(cells[2]!.x, 0);
   });
 
+  test('goes on over several sheets with a row that none has room for', async () => {
+    const words = Array.from({ length: 1500 }, (_, i) => `w${i}`);
+    const parted = await made(`# Gates\n\n| What | Said |\n|---|---|\n| Long | ${words.join(' ')} |\n| After | it |\n`);
+    const found = handout(parted);
+    expect(found.length).toBeGreaterThan(2);
+    const cells = found.flatMap(({ texts }) => texts.filter(({ as }) => as === 'cell'));
+    const long = cells.filter(({ cell }) => cell!.row === 1 && cell!.column === 1);
+    expect(long.map(({ continues }) => continues)).toEqual([false, ...long.slice(1).map(() => true)]);
+    expect(long.map(lineTexts).join(' ').split(/\s+/)).toEqual(words);
+    expect(lineTexts(cells.at(-1)!)).toBe('it');
+    for (const { texts, height } of found) for (const text of texts) expect(text.y + text.height).toBeLessThan(height);
+  });
+
   test('leaves out what is for the speaker alone, and what was left out', async () => {
     const of = await made('# Gates\n\nSeen.\n\n# Notes for the presenter\n\nHidden words.\n');
     const told = said(handout(of));

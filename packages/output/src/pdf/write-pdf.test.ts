@@ -379,3 +379,14 @@ test('a handout is read as a document: headings, lists, tables with heads, each 
   expect(structure.join(' ')).toMatch(/H1.*Table TR TH.*TD/s);
   expect(letters.join('')).toContain('3');
 });
+
+test('slides of a handout stand among the text that one reads below each', async () => {
+  const source = '# Gates\n\nThey are old.\n\n# Wheel\n\nIt turns.\n\n# Stones\n\nThey grind.\n';
+  const { document } = await openDocument(new TextEncoder().encode(source), 'markdown');
+  const made = convert(document, beginning(document));
+  const bytes = await writePdf(sceneOf(made), [], { print: 'handout', paper: 'a4', document: readingOf(made) });
+  const { structure, pages } = await seen(bytes);
+  expect(pages).toBeLessThan(3);
+  // One part for each slide, its text in it.
+  expect(structure.filter((role) => role === 'Sect')).toHaveLength(3);
+});

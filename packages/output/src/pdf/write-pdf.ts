@@ -4,6 +4,7 @@
  */
 import {
   drawParts,
+  getOrMake,
   makeSheets,
   type DrawnParts,
   type Passage,
@@ -160,7 +161,15 @@ class SheetWriter {
   readonly #root: Element;
   readonly #levels: (slide: Scene['slides'][number]) => 1 | 2;
   #part: { readonly slide: number; readonly reading: Reading } | undefined;
-  #table: { readonly number: number; readonly element: Element; row: number; line: Element } | undefined;
+  #table:
+    | {
+        readonly number: number;
+        readonly element: Element;
+        row: number;
+        line: Element;
+        readonly cells: Map<number, Element>;
+      }
+    | undefined;
   /** What goes on where a paragraph does. */
   #last: { readonly element: Element; readonly tag: string } | undefined;
 
@@ -178,17 +187,12 @@ class SheetWriter {
 
   write(sheet: Sheet): void {
     const { doc } = this.#tools;
-    const scene = this.#scene;
-    for (const { index, x, y, width, height, framed } of sheet.slides) {
-      const [slide, parts] = [scene.slides[index]!, this.#drawn[index]!];
-      const factor = width / parts.size.width;
-      doc.save();
-      if (factor !== 1 || x !== 0 || y !== 0) doc.translate(x, y).scale(factor);
-      drawSlidePage(this.#tools, slide, parts, this.#levels(slide), this.#partOf(index));
-      doc.restore();
-      if (framed) artifact(doc, () => doc.lineWidth(0.5).strokeColor('#9A9A9A', 1).rect(x, y, width, height).stroke());
+    // As one reads them: a slide before the text that stands below it.
+    const placed = [...sheet.slides, ...sheet.texts].toSorted((a, b) => a.y - b.y);
+    for (const one of placed) {
+      if ('pieces' in one) this.#text(one);
+      else this.#slide(one);
     }
-    for (const text of sheet.texts) this.#text(text);
     artifact(doc, () => {
       for (const { x, y, width } of sheet.lines)
         doc
@@ -201,9 +205,20 @@ class SheetWriter {
     });
   }
 
+  #slide({ index, x, y, width, height, framed }: Sheet['slides'][number]): void {
+    const { doc } = this.#tools;
+    const [slide, parts] = [this.#scene.slides[index]!, this.#drawn[index]!];
+    const factor = width / parts.size.width;
+    doc.save();
+    if (factor !== 1 || x !== 0 || y !== 0) doc.translate(x, y).scale(factor);
+    drawSlidePage(this.#tools, slide, parts, this.#levels(slide), this.#partOf(index));
+    doc.restore();
+    if (framed) artifact(doc, () => doc.lineWidth(0.5).strokeColor('#9A9A9A', 1).rect(x, y, width, height).stroke());
+  }
+
   #text({ as, level, marked, slide, continues, language, pieces, cell }: Sheet['texts'][number]): void {
     const { doc } = this.#tools;
-    if (continues && this.#last !== undefined) {
+    if (continues && cell === undefined && this.#last !== undefined) {
       writeInto(this.#tools, this.#last.element, this.#last.tag, pieces, undefined);
       return;
     }
@@ -228,29 +243,32 @@ class SheetWriter {
     writeInto(this.#tools, element, tag, pieces, undefined);
   }
 
-  /** Where the text of a cell goes: rows and tables are begun with their first cells. */
+  /** Where the text of a cell goes: rows and tables are begun with their first cells; a cell that goes on is there. */
   #cell(
     slide: number,
-    { table, row, header }: NonNullable<Sheet['texts'][number]['cell']>,
+    { table, row, column, header }: NonNullable<Sheet['texts'][number]['cell']>,
     said: { lang?: string },
   ): Element {
     const { doc } = this.#tools;
     if (this.#table?.number !== table) {
       const element = doc.struct('Table');
       this.#partOf(slide).add(element);
-      this.#table = { number: table, element, row: -1, line: element };
+      this.#table = { number: table, element, row: -1, line: element, cells: new Map() };
     }
     const open = this.#table;
     if (open.row !== row) {
       open.line = doc.struct('TR');
       open.row = row;
+      open.cells.clear();
       open.element.add(open.line);
     }
-    const element = doc.struct(header ? 'TH' : 'TD', said);
-    open.line.add(element);
-    const text = doc.struct('P');
-    element.add(text);
-    return text;
+    return getOrMake(open.cells, column, () => {
+      const element = doc.struct(header ? 'TH' : 'TD', said);
+      open.line.add(element);
+      const text = doc.struct('P');
+      element.add(text);
+      return text;
+    });
   }
 
   /** What belongs to one slide stands together, wherever it is printed. */
