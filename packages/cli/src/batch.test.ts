@@ -71,8 +71,10 @@ describe('outputs', () => {
     expect(planned(['a.md', 'a.docx', 'b.md'], ['pdf'])).toEqual(['/out/a.md.pdf', '/out/a.docx.pdf', '/out/b.pdf']);
   });
 
-  test('of an earlier run are no inputs of the next', () => {
-    expect(planned(['a.md', 'a.pptx'], ['pptx'], '/in')).toEqual(['/in/a.pptx']);
+  test('never stand where a document does', () => {
+    expect(() => planned(['a.md'], ['md'], '/in')).toThrow('/in/a.md is a document itself.');
+    expect(() => planned(['a.md', 'a.pdf', 'a.pdf.pptx'], ['pptx'], '/in')).toThrow('a.pdf.pptx is a document itself.');
+    expect(planned(['a.md'], ['pdf'], '/in')).toEqual(['/in/a.pdf']);
   });
 });
 
@@ -153,9 +155,9 @@ describe('a project file', () => {
   test('may say nothing: then all documents beside it become presentations', async () => {
     const { jobs } = await readProject(dirname(project({})));
     expect(jobs.map(({ outputs }) => outputs[0]!.path.split('/project/')[1])).toEqual([
-      'c.pptx',
-      'talks/a.pptx',
-      'talks/b.pptx',
+      'decks/c.pptx',
+      'decks/talks/a.pptx',
+      'decks/talks/b.pptx',
     ]);
   });
 
@@ -195,6 +197,37 @@ test('a folder is made at once: what cannot be read is told and stops nothing, a
   run('--jobs', '1');
   expect(readFileSync(join(folder, 'report.json'), 'utf8')).toBe(report);
   expect(readFileSync(join(folder, 'made/a.pptx')).equals(first)).toBe(true);
+});
+
+test('a document is never written over, whatever is asked', () => {
+  const path = file('own.md', '# Mine\n');
+  for (const args of [
+    ['own.md', '-o', 'own.md'],
+    ['own.md', '-o', '.', '--to', 'md'],
+  ])
+    expect(alvex(['convert', ...args])).toMatchObject({ status: 2 });
+  expect(readFileSync(path, 'utf8')).toBe('# Mine\n');
+});
+
+test('a pattern is watched at the folder where it begins', async () => {
+  file('patterns/deep/a.md', '# A\n');
+  const running = spawn(command, ['convert', 'patterns/**/*.md', '-o', 'of-patterns', '--to', 'txt', '--watch'], {
+    cwd: folder,
+  });
+  let told = '';
+  running.stderr.on('data', (text: Buffer) => (told += text.toString()));
+  try {
+    const until = async (what: () => boolean): Promise<void> => {
+      while (!what() && running.exitCode === null) await new Promise((done) => setTimeout(done, 20));
+    };
+    await until(() => told.includes('Waiting for changes.'));
+    file('patterns/deep/b.md', '# B\n');
+    await until(() => existsSync(join(folder, 'of-patterns/deep/b.txt')));
+    expect(running.exitCode).toBeNull();
+  } finally {
+    running.kill('SIGINT');
+    await once(running, 'exit');
+  }
 });
 
 test('a build goes on while it is watched: what changes is made anew, and nothing else', async () => {

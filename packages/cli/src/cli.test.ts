@@ -235,7 +235,7 @@ test('pages are written as PDF, of which kind and on which paper is said', () =>
 
 test('slides are written as pictures, and as text that makes the same slides again', () => {
   const written = (ending: string, ...more: readonly string[]): Buffer => {
-    const out = join(folder, `mill.${ending}`);
+    const out = join(folder, `slides.${ending}`);
     expect(alvex(['convert', source, '-o', out, ...more])).toMatchObject({ status: 0, stderr: '' });
     return readFileSync(out);
   };
@@ -247,7 +247,7 @@ test('slides are written as pictures, and as text that makes the same slides aga
   written('md');
   const titles = (file: string): readonly unknown[] =>
     (JSON.parse(alvex(['deck', file]).stdout) as { slides: { title: unknown }[] }).slides.map(({ title }) => title);
-  expect(titles(join(folder, 'mill.md'))).toEqual(titles(source));
+  expect(titles(join(folder, 'slides.md'))).toEqual(titles(source));
   expect(written('opml').toString('utf8')).toContain('<opml version="2.0">');
 });
 

@@ -21,7 +21,7 @@ import { writeOutput } from '@alvex/output';
 import { withPictureColors } from '@alvex/raster';
 import type { Output } from './outputs.ts';
 import { makeDeck, type Made, type Recipe } from './recipe.ts';
-import { UsageError } from './usage.ts';
+import { UsageError } from './usage-error.ts';
 
 export interface Job {
   /** `-` is standard input. */

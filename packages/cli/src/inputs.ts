@@ -1,8 +1,8 @@
 /** Which documents are meant: files, all that can be read in a folder, and what a pattern finds. */
 import { statSync } from 'node:fs';
-import { basename, join, relative, resolve } from 'node:path';
+import { basename, isAbsolute, join, relative, resolve } from 'node:path';
 import type { Found } from './outputs.ts';
-import { UsageError } from './usage.ts';
+import { UsageError } from './usage-error.ts';
 
 /** Endings of documents that are looked for in folders; what a file is, its content tells. */
 const ENDINGS = [
@@ -10,9 +10,25 @@ const ENDINGS = [
   ...['pptx', 'pptm', 'ppsx', 'ppsm', 'odp', 'otp'],
 ];
 const PATTERN = /[*?{}[\]]/;
+const isThere = (path: string): boolean => statSync(path, { throwIfNoEntry: false }) !== undefined;
+export const isFolder = (path: string): boolean => statSync(path, { throwIfNoEntry: false })?.isDirectory() === true;
 /** Whether a name is one of many files; one that is there is that file, whatever signs are in its name. */
-export const isPattern = (name: string): boolean =>
-  PATTERN.test(name) && statSync(name, { throwIfNoEntry: false }) === undefined;
+export const isPattern = (name: string): boolean => PATTERN.test(name) && !isThere(name);
+
+/** Where what a name means is found: itself, or the folder at which a pattern begins. */
+export function placeOf(name: string, base: string): string {
+  if (!isPattern(resolve(base, name))) return resolve(base, name);
+  const parts = name.split('/');
+  return resolve(
+    base,
+    parts
+      .slice(
+        0,
+        parts.findIndex((part) => PATTERN.test(part)),
+      )
+      .join('/') || (isAbsolute(name) ? '/' : '.'),
+  );
+}
 
 /**
  * @param names As they were given. @param base What they are relative to. @param out Where is written; nothing is read from there.
@@ -25,23 +41,13 @@ export async function findInputs(names: readonly string[], base: string, out: st
   };
   for (const name of names) {
     const path = resolve(base, name);
-    const kind = statSync(path, { throwIfNoEntry: false });
-    if (kind?.isFile()) add(path, basename(path));
-    else if (kind?.isDirectory())
+    const start = placeOf(name, base);
+    if (isFolder(path))
       for (const one of await inFolder(path, `**/*.{${ENDINGS.join(',')}}`, out)) add(one, relative(path, one));
-    else if (PATTERN.test(name)) {
-      const start = resolve(
-        base,
-        name
-          .split('/')
-          .slice(
-            0,
-            name.split('/').findIndex((part) => PATTERN.test(part)),
-          )
-          .join('/'),
-      );
+    else if (isThere(path)) add(path, basename(path));
+    else if (start !== path)
       for (const one of await inFolder(start, relative(start, path), out)) add(one, relative(start, one));
-    } else throw new UsageError(`There is no file ${name}.`);
+    else throw new UsageError(`There is no file ${name}.`);
   }
   if (found.size === 0) throw new UsageError(`There is no document in ${names.join(', ')}.`);
   return [...found.values()];

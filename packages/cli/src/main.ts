@@ -1,47 +1,39 @@
 /** The command line: a thin shell around the core. */
-import { statSync } from 'node:fs';
 import { resolve } from 'node:path';
 import { parseArgs } from 'node:util';
 import { FONT_PAIRS, FORMATS, PRESET_NAMES, ReadError, THEME_DESIGNS } from '@alvex/core';
 import { lineOf, runBatch, summaryOf, writeReport, type Reported } from './batch.ts';
 import { bytesOf, convertFile, deckOf, readErrorText, readInput, type Job } from './convert-file.ts';
 import { deckJson } from './deck-json.ts';
-import { findInputs, isPattern } from './inputs.ts';
+import { findInputs, isFolder, isPattern, placeOf } from './inputs.ts';
 import { outlineJson } from './outline-json.ts';
 import { isOutputName, namedOutput, OUTPUT_NAMES, plannedOutputs, type OutputName } from './outputs.ts';
 import { checkRecipe, paletteNames, type Recipe } from './recipe.ts';
-import { BUILD_USAGE, EXIT, USAGE, UsageError } from './usage.ts';
+import { BUILD_USAGE, EXIT, USAGE } from './usage.ts';
+import { UsageError } from './usage-error.ts';
 
 const TEXTS = [
-  'map',
-  'length',
-  'minutes',
-  'theme',
-  'palette',
-  'font-pair',
-  'with',
-  'without',
-  'full',
-  'footer',
+  // What a deck is made like.
+  ...(['map', 'length', 'minutes', 'theme', 'palette', 'font-pair', 'with', 'without', 'full', 'footer'] as const),
+  ...(['date', 'language', 'template', 'into', 'behind', 'as'] as const),
+  // What is written, and of what.
+  ...(['pages', 'paper', 'width', 'type', 'to', 'report', 'jobs'] as const),
 ] as const;
-const MORE_TEXTS = ['date', 'language', 'template', 'into', 'behind', 'as', 'pages', 'paper', 'width'] as const;
-const OTHERS = ['type', 'to', 'report', 'jobs'] as const;
 const FLAGS = ['dark', 'light', 'fonts', 'without-notes', 'handout', 'document', 'watch'] as const;
 
-type Text = (typeof TEXTS)[number] | (typeof MORE_TEXTS)[number] | (typeof OTHERS)[number] | 'out';
-type Values = { readonly [K in Text]?: string } & { readonly [K in (typeof FLAGS)[number] | 'help']?: boolean };
+type Values = { readonly [K in (typeof TEXTS)[number] | 'out']?: string } & {
+  readonly [K in (typeof FLAGS)[number] | 'help']?: boolean;
+};
 
-const texts = (names: readonly string[]) =>
-  Object.fromEntries(names.map((name) => [name, { type: 'string' }] as const));
-const flags = (names: readonly string[]) =>
-  Object.fromEntries(names.map((name) => [name, { type: 'boolean' }] as const));
+const options = (names: readonly string[], type: 'string' | 'boolean') =>
+  Object.fromEntries(names.map((name) => [name, { type }]));
 
 async function main(): Promise<void> {
   const { positionals, values: parsed } = parseArgs({
     allowPositionals: true,
     options: {
-      ...texts([...TEXTS, ...MORE_TEXTS, ...OTHERS]),
-      ...flags(FLAGS),
+      ...options(TEXTS, 'string'),
+      ...options(FLAGS, 'boolean'),
       out: { type: 'string', short: 'o' },
       help: { type: 'boolean', short: 'h' },
     },
@@ -87,8 +79,6 @@ async function main(): Promise<void> {
       throw new UsageError(`There is no command ${command}.`);
   }
 }
-
-const isFolder = (path: string): boolean => statSync(path, { throwIfNoEntry: false })?.isDirectory() === true;
 
 const list = (text: string | undefined): readonly string[] | undefined =>
   text
@@ -145,14 +135,12 @@ async function convert(names: readonly string[], values: Values): Promise<void> 
       throw new UsageError('Several documents are written into a folder: -o FOLDER --to NAMES.');
     if (output === undefined)
       throw new UsageError(`What to write is told by its ending, or by --to: ${endings.join(', ')}.`);
+    // The original is never touched.
+    if (resolve(out) === resolve(input!)) throw new UsageError(`${out} is the document itself. Write to another file.`);
     const job = { input: input!, type, recipe, outputs: [output] };
-    if (values.watch !== true) {
-      const done = await convertFile(job);
-      tell(done.said);
-      if (values.report !== undefined) writeReport([{ input: input!, result: { ok: true, ...done } }], values.report);
-      return;
-    }
-    return runAll(() => Promise.resolve([job]), [input!], values);
+    if (values.watch === true || values.report !== undefined)
+      return runAll(() => Promise.resolve([job]), [input!], values);
+    return tell((await convertFile(job)).said);
   }
   const formats = toNames(to);
   const jobs = async (): Promise<readonly Job[]> => {
@@ -204,27 +192,26 @@ async function runAll(find: () => Promise<readonly Job[]>, watched: readonly str
     return;
   }
   const { watchPaths } = await import('./watch.ts');
-  const looked = [...watched, ...new Set(jobs.flatMap(({ recipe }) => recipe.template ?? []))];
+  const files = jobs.flatMap(({ input, recipe }) => [input, recipe.template ?? [], recipe.into ?? []].flat());
+  const looked = new Set([
+    ...watched.map((name) => placeOf(name, process.cwd())),
+    ...files.map((path) => resolve(path)),
+  ]);
   process.stderr.write('Waiting for changes. Ctrl-C ends.\n');
-  watchPaths(
-    looked.map((path) => resolve(path)),
-    async (files) => {
-      try {
-        const before = new Map(jobs.map((job) => [job.input, JSON.stringify(job)]));
-        jobs = await find();
-        const changed = jobs.filter(
-          (job) =>
-            files.has(resolve(job.input)) ||
-            (job.recipe.template !== undefined && files.has(resolve(job.recipe.template))) ||
-            before.get(job.input) !== JSON.stringify(job),
-        );
-        if (changed.length > 0) await run(changed);
-      } catch (error) {
-        if (!(error instanceof UsageError)) throw error;
-        process.stderr.write(`${error.message}\n`);
-      }
-    },
-  );
+  watchPaths([...looked], async (changed) => {
+    try {
+      const before = new Map(jobs.map((job) => [job.input, JSON.stringify(job)]));
+      jobs = await find();
+      const anew = jobs.filter((job) => {
+        const of = [job.input, job.recipe.template, job.recipe.into].filter((path) => path !== undefined);
+        return of.some((path) => changed.has(resolve(path))) || before.get(job.input) !== JSON.stringify(job);
+      });
+      if (anew.length > 0) await run(anew);
+    } catch (error) {
+      if (!(error instanceof UsageError)) throw error;
+      process.stderr.write(`${error.message}\n`);
+    }
+  });
 }
 
 const print = (text: string): void => void process.stdout.write(`${text}\n`);

@@ -1,6 +1,7 @@
 /** What can be written, by the names that the command line and project files use, and where it goes. */
 import { basename, extname, join } from 'node:path';
 import { FORMATS, outputFormat, type FormatName } from '@alvex/core';
+import { UsageError } from './usage-error.ts';
 
 /** Decks as every format has them; the handout, and the document itself, are of other kinds. */
 export const OUTPUT_NAMES = [
@@ -46,7 +47,7 @@ export interface Wanted {
 /**
  * Where each of many inputs is written, in every format: under its own name, and below the same folders. Where two
  * would be called the same, they keep the endings that they have.
- * @returns One for each input, but for those that are written here themselves: what an earlier run made of others.
+ * @throws UsageError where a document would be written over.
  */
 export function plannedOutputs<W extends Wanted>(
   inputs: readonly W[],
@@ -55,15 +56,18 @@ export function plannedOutputs<W extends Wanted>(
   const bare = ({ within }: Found): string => join(within, '..', basename(within, extname(within)));
   const counts = new Map<string, number>();
   for (const { found } of inputs) counts.set(bare(found), (counts.get(bare(found)) ?? 0) + 1);
-  const outputsOf = ({ found, names }: Wanted, alone: boolean): readonly Output[] =>
-    names.map((name) => ({
-      format: formatOf(name),
-      handout: name.startsWith('handout.'),
-      source: name.startsWith('document.'),
-      path: join(folder, `${alone ? bare(found) : found.within}.${endingOf(name)}`),
+  const documents = new Set(inputs.map(({ found }) => found.path));
+  return inputs.map((input) => {
+    const { found, names } = input;
+    const name = counts.get(bare(found)) === 1 ? bare(found) : found.within;
+    const outputs = names.map((one): Output => ({
+      format: formatOf(one),
+      handout: one.startsWith('handout.'),
+      source: one.startsWith('document.'),
+      path: join(folder, `${name}.${endingOf(one)}`),
     }));
-  const written = new Set(inputs.flatMap((input) => outputsOf(input, true).map(({ path }) => path)));
-  const kept = inputs.filter(({ found }) => !written.has(found.path));
-  if (kept.length < inputs.length) return plannedOutputs(kept, folder);
-  return inputs.map((input) => ({ ...input, outputs: outputsOf(input, counts.get(bare(input.found)) === 1) }));
+    const over = outputs.find(({ path }) => documents.has(path));
+    if (over !== undefined) throw new UsageError(`${over.path} is a document itself. Write into another folder.`);
+    return { ...input, outputs };
+  });
 }

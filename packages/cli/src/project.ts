@@ -6,7 +6,7 @@ import { findInputs } from './inputs.ts';
 import type { Job } from './convert-file.ts';
 import { OUTPUT_NAMES, plannedOutputs, type OutputName } from './outputs.ts';
 import { checkRecipe, type Recipe } from './recipe.ts';
-import { UsageError } from './usage.ts';
+import { UsageError } from './usage-error.ts';
 
 export const PROJECT_FILE = 'alvex.json';
 
@@ -69,7 +69,7 @@ export async function readProject(at: string): Promise<Build> {
   if (!existsSync(file)) throw new UsageError(`There is no ${PROJECT_FILE} in ${at}.`);
   const folder = dirname(resolve(file));
   const project = parsed(readFileSync(file, 'utf8'), file);
-  const { documents = ['.'], out = '.', to: all = ['pptx'], ...settings } = project;
+  const { documents = ['.'], out = 'decks', to: all = ['pptx'], ...settings } = project;
   const target = resolve(folder, out);
   const planned = await Promise.all(
     documents.map(async (document) => {

@@ -30,7 +30,7 @@ import {
   type SingleEdit,
   type Templates,
 } from '@alvex/core';
-import { UsageError } from './usage.ts';
+import { UsageError } from './usage-error.ts';
 
 export interface Recipe {
   readonly map?: string;

@@ -2,8 +2,6 @@
 import { DOCUMENT_TYPES, FULL_RULES, LENGTH_NAMES, MATTER_KINDS, PAPER_SIZES, PRINTS } from '@alvex/core';
 import { OUTPUT_NAMES } from './outputs.ts';
 
-export class UsageError extends Error {}
-
 export const EXIT = { faults: 1, usage: 2, unreadable: 3 } as const;
 
 export const USAGE = `Usage:
@@ -67,7 +65,7 @@ makes the decks of a folder, the same each time, as the file alvex.json in it sa
   }
 
 documents   files, folders and patterns, or objects with a file and settings of its own; all documents of the folder, where it is not said
-out         where the decks are written; the folder of alvex.json, where it is not said
+out         where the decks are written; the folder decks beside alvex.json, where it is not said
 to          ${OUTPUT_NAMES.join(', ')}; a presentation, where it is not said
 and, for all or for one: map, length, minutes, theme, palette, dark, fontPair, with, without, full, footer, date, language,
 template, as, fonts, pages, paper, notes, width. Paths are those of the folder of alvex.json.`;

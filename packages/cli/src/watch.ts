@@ -1,6 +1,7 @@
 /** Goes on when all was made, and makes anew what changes. */
-import { statSync, watch } from 'node:fs';
+import { watch } from 'node:fs';
 import { dirname, join } from 'node:path';
+import { isFolder } from './inputs.ts';
 
 /** Programs write a file in several goes. */
 const QUIET = 200; // milliseconds
@@ -27,5 +28,3 @@ export function watchPaths(paths: readonly string[], changed: (files: ReadonlySe
       timer = setTimeout(tell, QUIET);
     });
 }
-
-const isFolder = (path: string): boolean => statSync(path, { throwIfNoEntry: false })?.isDirectory() === true;
