@@ -151,6 +151,8 @@ test('the command line gives the same files as the server', async ({ page, alvex
   const id = /decks\/([^/]+)/.exec(page.url())![1];
   for (const [ending, options, query] of [
     ['pptx', [], ''],
+    ['odp', [], ''],
+    ['odt', [], ''],
     ['pdf', [], ''],
     ['pdf', ['--pages', 'notes', '--paper', 'letter'], '?pages=notes&paper=letter'],
   ] as const) {

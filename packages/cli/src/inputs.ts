@@ -1,33 +1,26 @@
 /** Which documents are meant: files, all that can be read in a folder, and what a pattern finds. */
 import { statSync } from 'node:fs';
 import { basename, isAbsolute, join, relative, resolve } from 'node:path';
+import { DOCUMENT_ENDINGS } from '@alvex/core';
 import type { Found } from './outputs.ts';
 import { UsageError } from './usage-error.ts';
 
-/** Endings of documents that are looked for in folders; what a file is, its content tells. */
-const ENDINGS = [
-  ...['docx', 'docm', 'dotx', 'odt', 'ott', 'rtf', 'pdf', 'md', 'markdown', 'html', 'htm', 'opml', 'txt'],
-  ...['pptx', 'pptm', 'ppsx', 'ppsm', 'odp', 'otp'],
-];
 const PATTERN = /[*?{}[\]]/;
 const isThere = (path: string): boolean => statSync(path, { throwIfNoEntry: false }) !== undefined;
 export const isFolder = (path: string): boolean => statSync(path, { throwIfNoEntry: false })?.isDirectory() === true;
 /** Whether a name is one of many files; one that is there is that file, whatever signs are in its name. */
-export const isPattern = (name: string): boolean => PATTERN.test(name) && !isThere(name);
+export const isPattern = (name: string, base = '.'): boolean => PATTERN.test(name) && !isThere(resolve(base, name));
 
 /** Where what a name means is found: itself, or the folder at which a pattern begins. */
 export function placeOf(name: string, base: string): string {
-  if (!isPattern(resolve(base, name))) return resolve(base, name);
   const parts = name.split('/');
-  return resolve(
-    base,
-    parts
-      .slice(
+  const plain = isPattern(name, base)
+    ? parts.slice(
         0,
         parts.findIndex((part) => PATTERN.test(part)),
       )
-      .join('/') || (isAbsolute(name) ? '/' : '.'),
-  );
+    : parts;
+  return resolve(base, plain.join('/') || (isAbsolute(name) ? '/' : '.'));
 }
 
 /**
@@ -43,7 +36,8 @@ export async function findInputs(names: readonly string[], base: string, out: st
     const path = resolve(base, name);
     const start = placeOf(name, base);
     if (isFolder(path))
-      for (const one of await inFolder(path, `**/*.{${ENDINGS.join(',')}}`, out)) add(one, relative(path, one));
+      for (const one of await inFolder(path, `**/*.{${DOCUMENT_ENDINGS.join(',')}}`, out))
+        add(one, relative(path, one));
     else if (isThere(path)) add(path, basename(path));
     else if (start !== path)
       for (const one of await inFolder(start, relative(start, path), out)) add(one, relative(start, one));

@@ -274,6 +274,7 @@ export {
 } from './pipeline/index.ts';
 export {
   detectType,
+  DOCUMENT_ENDINGS,
   DOCUMENT_TYPES,
   type DocumentType,
   looksLikeMarkdown,

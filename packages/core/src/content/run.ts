@@ -93,3 +93,14 @@ export function safeLink(target: string): string | undefined {
   if (/^(https?:\/\/|mailto:)\S+$/i.test(trimmed) || /^#\S+$/.test(trimmed)) return trimmed;
   return undefined;
 }
+
+/** Its lines, which breaks part. */
+export function linesOf(runs: Runs): readonly Runs[] {
+  const lines: Run[][] = [[]];
+  for (const piece of runs)
+    piece.text.split('\n').forEach((text, i) => {
+      if (i > 0) lines.push([]);
+      if (text !== '') lines.at(-1)!.push({ ...piece, text });
+    });
+  return lines;
+}

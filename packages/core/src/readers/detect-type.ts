@@ -6,6 +6,12 @@ import { looksLikeMarkdown } from './text/index.ts';
 export const DOCUMENT_TYPES = ['docx', 'odt', 'rtf', 'pdf', 'markdown', 'html', 'opml', 'text', 'pptx', 'odp'] as const;
 export type DocumentType = (typeof DOCUMENT_TYPES)[number];
 
+/** Endings of the files that can be read, as choosers and folders know them; what a file is, its content tells. */
+export const DOCUMENT_ENDINGS = [
+  ...(['docx', 'docm', 'dotx', 'odt', 'ott', 'rtf', 'pdf', 'md', 'markdown', 'html', 'htm', 'opml', 'txt'] as const),
+  ...(['pptx', 'pptm', 'ppsx', 'ppsm', 'potx', 'potm', 'odp', 'otp'] as const),
+] as const;
+
 const ODT_TYPES = /^application\/vnd\.oasis\.opendocument\.text(-template)?$/;
 const ODP_TYPES = /^application\/vnd\.oasis\.opendocument\.presentation(-template)?$/;
 const PACKAGES = /\.(docx|docm|dotx|odt|ott|pptx|pptm|ppsx|ppsm|potx|potm|odp|otp)$/i;

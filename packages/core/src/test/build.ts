@@ -23,7 +23,7 @@ export const li = (text: string | Runs, depth = 1, ordered: boolean | number = f
 });
 export const quote = (text: string): Draft => ({ kind: 'quote', runs: runs(text) });
 export const code = (text: string): Draft => ({ kind: 'code', text });
-export const note = (text: string): Draft => ({ kind: 'footnote', label: '1', runs: runs(text) });
+export const note = (text: string | Runs): Draft => ({ kind: 'footnote', label: '1', runs: runs(text) });
 export const rule = (): Draft => ({ kind: 'break', type: 'rule' });
 export const picture = (id: string | undefined, alt: string | null = null): Draft => ({
   kind: 'picture',

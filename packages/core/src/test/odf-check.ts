@@ -40,11 +40,13 @@ export function odfFaults(bytes: Uint8Array): readonly string[] {
       part === 'content.xml' || part === 'styles.xml' ? new Set([...defined(root), ...common]) : defined(root);
     const ids = nodes.flatMap(({ attributes }) => attributes['xml:id'] ?? []);
     if (new Set(ids).size !== ids.length) faults.push(`${part}: ids twice`);
+    const fonts = nodes.filter(({ name }) => name === 'style:font-face').map((one) => one.attributes['style:name']);
     const pages = nodes.filter(({ name }) => name === 'draw:page').map(({ attributes }) => attributes['draw:name']!);
     for (const { name, attributes } of nodes)
       for (const [key, value = ''] of Object.entries(attributes)) {
         const fault = (what: string): number => faults.push(`${part}: ${name} ${key}="${value}" ${what}`);
         if (STYLE_NAMES.test(key) && !own.has(value)) fault('is no style');
+        if (key === 'style:font-name' && !fonts.includes(value)) fault('is no font that is declared');
         if (key === 'draw:master-page-name' && !masters.includes(value)) fault('is no master page');
         if (/(?:targetElement|start-shape|end-shape)$/.test(key) && !ids.includes(value)) fault('is no id');
         if (/^svg:(?:x|y|width|height|x1|x2|y1|y2)$/.test(key) && !LENGTH.test(value)) fault('is no length');

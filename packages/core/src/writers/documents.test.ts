@@ -6,7 +6,7 @@ import type { PictureData } from '../content/index.ts';
 import { blockText, type Block, type DocumentModel } from '../document/index.ts';
 import { openDocument } from '../pipeline/index.ts';
 import { detectType, readDocument } from '../readers/index.ts';
-import { doc, h, li, random, randomDocument, table } from '../test/build.ts';
+import { doc, h, li, note, p, random, randomDocument, table } from '../test/build.ts';
 import { odfFaults } from '../test/odf-check.ts';
 import { kept, MILL, mill } from '../test/whole-document.ts';
 import { writeDocx } from './docx/index.ts';
@@ -85,6 +85,23 @@ describe.each(FORMATS)('a document as %s', (format, write) => {
           .sort();
       expect([seed, told((await readDocument(file, format)).document)]).toEqual([seed, told(document)]);
     }
+  });
+});
+
+test.each(FORMATS)('notes keep their looks, and rows that are too short their places, in %s', async (format, write) => {
+  const noted = doc(
+    h(1, 'Gates'),
+    p([{ text: 'They are old.' }, { text: '1', position: 'super' }]),
+    note([{ text: 'Not ' }, { text: 'so', strike: true }, { text: ' since.' }]),
+    table([['Work', 'Cost', 'Year'], ['Sill']]),
+    p('Behind it.'),
+  );
+  const file = write(noted, () => undefined);
+  if (format === 'odt') expect(new TextDecoder().decode(file)).not.toContain('covered-table-cell');
+  const { document } = await readDocument(file, format);
+  expect(document.blocks.map(blockText)).toEqual(expect.arrayContaining(['Not so since.', 'Behind it.']));
+  expect(document.blocks.find(({ kind }) => kind === 'footnote')).toMatchObject({
+    runs: [{ text: 'Not ' }, { text: 'so', strike: true }, { text: ' since.' }],
   });
 });
 

@@ -2,6 +2,7 @@
 import { firstStrong, unreachable, type LanguageTag } from '../../base/index.ts';
 import { xmlText } from '../../container/index.ts';
 import {
+  linesOf,
   placeCells,
   runsText,
   type PictureId,
@@ -226,13 +227,7 @@ export class BodyWriter {
 
   /** Lines of a cell are paragraphs. */
   #cell(runs: Runs, lang: LanguageTag | undefined): string {
-    const lines: Run[][] = [[]];
-    for (const piece of runs)
-      piece.text.split('\n').forEach((text, i) => {
-        if (i > 0) lines.push([]);
-        if (text !== '') lines.at(-1)!.push({ ...piece, text });
-      });
-    return lines
+    return linesOf(runs)
       .map((line) => {
         const rtl = firstStrong(runsText(line)) === 'rtl';
         return `<w:p>${rtl ? '<w:pPr><w:bidi/></w:pPr>' : ''}${this.#runs(line, lang, rtl, this.#host.link)}</w:p>`;

@@ -112,7 +112,7 @@ export function nested(written: readonly Written[], styles: StyleSheet): string 
     }
     if (same) xml += '</text:list-item>';
     else {
-      xml += element('text:list', { 'text:style-name': style }, ' ').slice(0, -' </text:list>'.length);
+      xml += `<text:list text:style-name="${style}">`;
       open.push({ style, next: 1 });
     }
     const list = open.at(-1)!;

@@ -17,6 +17,10 @@ export const firstParts = (type: string, entries: readonly ManifestEntry[]): rea
   { name: 'META-INF/manifest.xml', content: manifestPart([['/', type], ...entries]) },
 ];
 
+/** Pictures in the list of parts, by their endings. */
+export const pictureEntries = (parts: readonly Part[]): readonly ManifestEntry[] =>
+  parts.map(({ name }) => [name, `image/${name.split('.').at(-1)!}`]);
+
 /** §4. */
 function manifestPart(entries: readonly ManifestEntry[]): string {
   const rows = entries.map(([path, type]) =>

@@ -23,16 +23,23 @@ export function textProperties(look: TextLook, known?: TextLook, language?: Lang
     ...(differs('caps') ? { 'fo:text-transform': look.caps ? 'uppercase' : 'none' } : {}),
     ...(differs('color') ? { 'fo:color': color(look.color) } : {}),
     ...(differs('family') ? { 'style:font-name': look.family } : {}),
-    ...(differs('size') ? forAllScripts('fo:font-size', 'style:font-size', points(look.size)) : {}),
-    ...(differs('italic') ? forAllScripts('fo:font-style', 'style:font-style', look.italic ? 'italic' : 'normal') : {}),
-    ...(differs('bold') ? forAllScripts('fo:font-weight', 'style:font-weight', look.bold ? 'bold' : 'normal') : {}),
+    ...(differs('size') ? fontSize(look.size) : {}),
+    ...(differs('italic') ? fontStyle(look.italic) : {}),
+    ...(differs('bold') ? fontWeight(look.bold) : {}),
     ...(language === undefined ? {} : languageProperties(language)),
   };
   return Object.keys(attributes).length === 0 ? '' : element('style:text-properties', attributes);
 }
 
+/** A size of type, in points. */
+export const fontSize = (value: number): Attributes => forAllScripts('fo:font-size', 'style:font-size', points(value));
+export const fontWeight = (bold: boolean): Attributes =>
+  forAllScripts('fo:font-weight', 'style:font-weight', bold ? 'bold' : 'normal');
+export const fontStyle = (italic: boolean): Attributes =>
+  forAllScripts('fo:font-style', 'style:font-style', italic ? 'italic' : 'normal');
+
 /** A property that each of the three kinds of scripts has (§20.182 and on). */
-export const forAllScripts = (latin: string, other: string, value: string): Attributes => ({
+const forAllScripts = (latin: string, other: string, value: string): Attributes => ({
   [latin]: value,
   [`${other}-asian`]: value,
   [`${other}-complex`]: value,
@@ -67,14 +74,13 @@ export function runsXml(runs: Runs, { mono, language, styles }: RunContext, look
     .join('');
 }
 
-export const spanXml = (style: string, inner: string): string =>
-  element('text:span', { 'text:style-name': style }, inner);
+const spanXml = (style: string, inner: string): string => element('text:span', { 'text:style-name': style }, inner);
 
 function runProperties(run: Run, mono: string, look: TextLook | undefined, language: LanguageTag | undefined): string {
   const attributes: Attributes = {
     'style:font-name': run.code && look?.family !== mono ? mono : null,
-    ...(run.italic && look?.italic !== true ? forAllScripts('fo:font-style', 'style:font-style', 'italic') : {}),
-    ...(run.bold && look?.bold !== true ? forAllScripts('fo:font-weight', 'style:font-weight', 'bold') : {}),
+    ...(run.italic && look?.italic !== true ? fontStyle(true) : {}),
+    ...(run.bold && look?.bold !== true ? fontWeight(true) : {}),
     'style:text-line-through-style': run.strike ? 'solid' : null,
     'style:text-position': run.position === undefined ? null : POSITIONS[run.position],
     ...(language === undefined ? {} : languageProperties(language)),

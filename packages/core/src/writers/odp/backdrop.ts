@@ -4,7 +4,7 @@ import { xmlText } from '../../container/index.ts';
 import type { BackdropItem } from '../../theme/index.ts';
 import { textProperties } from '../odf/runs.ts';
 import { color, element, imageXml, percent, points, type Attributes } from '../odf/xml.ts';
-import { filled, pathXml, stroked, textPlace } from './graphic.ts';
+import { filled, graphicStyle, pathXml, stroked, textPlace } from './graphic.ts';
 import type { PageContext } from './text.ts';
 
 export interface MasterContext extends Pick<PageContext, 'theme' | 'language' | 'styles' | 'picture'> {
@@ -17,8 +17,7 @@ export const BEHIND = { 'draw:layer': 'backgroundobjects' } as const;
 
 /** What a template draws behind its slides, as near as this format has it: turned pictures stand upright, clips are not cut. */
 export function backdropXml(item: BackdropItem, { styles, picture, gradients, theme }: MasterContext): string {
-  const graphic = (properties: Attributes): string =>
-    styles.style('graphic', element('style:graphic-properties', properties));
+  const graphic = (properties: Attributes): string => graphicStyle({ styles }, properties);
   switch (item.kind) {
     case 'shape': {
       const { d, fill, opacity, stroke, strokeWidth } = item;

@@ -15,19 +15,9 @@ import type { ColorName, Hex, Theme } from '../../theme/index.ts';
 import { columnName } from '../slides/column-name.ts';
 import { filled, stroked } from './graphic.ts';
 import { fontFaces } from './master-styles.ts';
+import { fontSize, fontWeight } from '../odf/runs.ts';
 import { StyleSheet } from '../odf/style-sheet.ts';
-import {
-  color,
-  element,
-  languageProperties,
-  length,
-  NS,
-  percent,
-  points,
-  VERSION,
-  XML,
-  type Attributes,
-} from '../odf/xml.ts';
+import { color, element, languageProperties, length, NS, percent, VERSION, XML, type Attributes } from '../odf/xml.ts';
 
 const CLASSES: Readonly<Record<Chart['settings']['kind'], string>> = {
   column: 'chart:bar',
@@ -106,10 +96,8 @@ class ChartWriter {
     return element('style:text-properties', {
       'fo:color': color(colors.inks[name]),
       'style:font-name': theme.fonts.body,
-      'fo:font-size': points(size),
-      'style:font-size-asian': points(size),
-      'style:font-size-complex': points(size),
-      'fo:font-weight': bold ? 'bold' : 'normal',
+      ...fontSize(size),
+      ...fontWeight(bold),
       ...languageProperties(language),
     });
   }

@@ -8,7 +8,7 @@ import { StyleSheet } from '../odf/style-sheet.ts';
 import { element, imageXml, NS, place, points, VERSION, XML, type Attributes } from '../odf/xml.ts';
 import { fileWords } from '../slides/words.ts';
 import { BEHIND, backdropXml, type MasterContext } from './backdrop.ts';
-import { arrowMarker, filled, LAYER, shapeXml, stroked, textPlace } from './graphic.ts';
+import { arrowMarker, filled, graphicStyle, LAYER, shapeXml, stroked, textPlace } from './graphic.ts';
 import { classOf, defaults, fontFaces, layoutStyles, placeholderStyle, placesOf } from './master-styles.ts';
 import type { Master } from './masters.ts';
 import { lookOf, type PageContext } from './text.ts';
@@ -62,19 +62,21 @@ function masterPage(master: Master, context: MasterContext): string {
   const { layout } = master;
   const { palette, inks, ground } = colorsOf(master, theme);
   const ours = fileWords(language);
-  const graphic = (properties: Attributes): string =>
-    styles.style('graphic', element('style:graphic-properties', properties));
   const marks = layout.marks.map((mark) => {
     const hex = palette[mark.color];
     const paint =
       mark.outline === undefined
         ? { ...filled(hex), ...stroked(null) }
         : { ...filled(null), ...stroked({ hex, width: mark.outline }) };
-    return shapeXml({ ...mark, geometry: mark.shape ?? 'rect', rect: mark }, graphic(paint), BEHIND);
+    return shapeXml({ ...mark, geometry: mark.shape ?? 'rect', rect: mark }, graphicStyle(context, paint), BEHIND);
   });
   const logos = (layout.pictures ?? []).map((logo) => {
     const named = context.picture(logo.picture);
-    const attributes = { 'draw:style-name': graphic({ ...filled(null), ...stroked(null) }), ...BEHIND, ...place(logo) };
+    const attributes = {
+      'draw:style-name': graphicStyle(context, { ...filled(null), ...stroked(null) }),
+      ...BEHIND,
+      ...place(logo),
+    };
     return named === undefined
       ? ''
       : element(

@@ -3,7 +3,7 @@ import type { LanguageTag } from '../../base/index.ts';
 import { fontClass } from '../../fonts/index.ts';
 import { colorsOf, type Para } from '../../scene/index.ts';
 import type { Frame, Layout, Theme } from '../../theme/index.ts';
-import { textProperties, type TextLook } from '../odf/runs.ts';
+import { fontSize, textProperties, type TextLook } from '../odf/runs.ts';
 import { color, element, languageProperties, percent, place, points } from '../odf/xml.ts';
 import { filled, stroked, textPlace } from './graphic.ts';
 import type { Master } from './masters.ts';
@@ -46,7 +46,10 @@ const firstOf = (layout: Layout, kind: string): Frame | undefined =>
 /** Fonts by name, with what they are like (§16.23). */
 export function fontFaces(theme: Theme): string {
   const { heading, body, mono } = theme.fonts;
-  const faces = [...new Set([heading, body, mono])].map((name) => {
+  const drawn = theme.layouts.flatMap(({ backdrop = [] }) =>
+    backdrop.flatMap((item) => (item.kind === 'text' ? [item.family] : [])),
+  );
+  const faces = [...new Set([heading, body, mono, ...drawn])].map((name) => {
     const { pitchFamily } = fontClass(name);
     const generic = pitchFamily === 49 ? 'modern' : pitchFamily === 18 ? 'roman' : 'swiss';
     return element('style:font-face', {
@@ -64,9 +67,7 @@ export function defaults(theme: Theme, language: LanguageTag): string {
   const text = element('style:text-properties', {
     'fo:color': color(theme.palette.text),
     'style:font-name': theme.fonts.body,
-    'fo:font-size': '18pt',
-    'style:font-size-asian': '18pt',
-    'style:font-size-complex': '18pt',
+    ...fontSize(18),
     ...languageProperties(language),
   });
   const graphic = element('style:graphic-properties', {
@@ -131,9 +132,7 @@ export function layoutStyles(master: Master, theme: Theme): string {
     // Notes are printed: always dark on white.
     'fo:color': color(theme.dark ? theme.palette.ground : theme.palette.text),
     'style:font-name': theme.fonts.body,
-    'fo:font-size': points(NOTES_SIZE),
-    'style:font-size-asian': points(NOTES_SIZE),
-    'style:font-size-complex': points(NOTES_SIZE),
+    ...fontSize(NOTES_SIZE),
   });
   return [
     style('background', element('style:graphic-properties', { ...stroked(null), ...filled(ground) })),

@@ -11,7 +11,7 @@ import { mastersOf } from './masters.ts';
 import { FOOT_NAMES, pageName, pageXml } from './page.ts';
 import { pictureSize } from '../odf/picture-size.ts';
 import { StyleSheet } from '../odf/style-sheet.ts';
-import { firstParts, metaPart, type ManifestEntry, type NamedPicture } from '../odf/package.ts';
+import { firstParts, metaPart, pictureEntries, type ManifestEntry, type NamedPicture } from '../odf/package.ts';
 import { element, NS, VERSION, XML } from '../odf/xml.ts';
 
 export const ODP_TYPE = 'application/vnd.oasis.opendocument.presentation';
@@ -76,9 +76,7 @@ export function writeOdp(scene: Scene, pictures: PictureSource, deflate?: Deflat
     content: `${XML}<office:document-content ${NS} office:version="${VERSION}">${fontFaces(theme)}<office:automatic-styles>${styles.xml}</office:automatic-styles><office:body><office:presentation>${declared}${pages.join('')}</office:presentation></office:body></office:document-content>`,
   });
   zip.add({ name: 'meta.xml', content: metaPart({ ...scene, title: scene.title ?? slides[0]?.title }) });
-  for (const part of media.parts) {
-    zip.add(part);
-    manifest.push([part.name, `image/${part.name.split('.').at(-1)!}`]);
-  }
+  for (const part of media.parts) zip.add(part);
+  manifest.push(...pictureEntries(media.parts));
   return zip.finish(firstParts(ODP_TYPE, manifest));
 }

@@ -1,5 +1,6 @@
 /** Styles of a text document (OASIS ODF 1.3 part 3, §16), by the names under which receivers know them. */
 import type { LanguageTag } from '../../base/index.ts';
+import { fontSize, fontStyle, fontWeight } from '../odf/runs.ts';
 import { color, element, languageProperties, NS, points, VERSION, XML, type Attributes } from '../odf/xml.ts';
 
 export const INK = '1F2A2E';
@@ -22,17 +23,6 @@ const space = (before: number, after: number): Attributes => ({
   'fo:margin-top': points(before),
   'fo:margin-bottom': points(after),
 });
-const size = (value: number): Attributes => ({
-  'fo:font-size': points(value),
-  'style:font-size-asian': points(value),
-  'style:font-size-complex': points(value),
-});
-const bold: Attributes = {
-  'fo:font-weight': 'bold',
-  'style:font-weight-asian': 'bold',
-  'style:font-weight-complex': 'bold',
-};
-
 const STYLES: readonly Style[] = [
   { name: 'Standard' },
   { name: 'Text body', paragraph: { ...space(0, 7), 'fo:line-height': '125%' } },
@@ -40,33 +30,33 @@ const STYLES: readonly Style[] = [
   {
     name: 'Title',
     paragraph: { ...space(0, 6), 'fo:keep-with-next': 'always' },
-    text: { 'style:font-name': FAMILIES.heading, ...size(24), ...bold },
+    text: { 'style:font-name': FAMILIES.heading, ...fontSize(24), ...fontWeight(true) },
   },
-  { name: 'Subtitle', paragraph: space(0, 6), text: { 'fo:color': color(SOFT), ...size(13) } },
+  { name: 'Subtitle', paragraph: space(0, 6), text: { 'fo:color': color(SOFT), ...fontSize(13) } },
   ...HEADINGS.map((points_, i): Style => ({
     name: `Heading ${i + 1}`,
     paragraph: { ...space(i === 0 ? 24 : 16, 6), 'fo:keep-with-next': 'always' },
     text: {
       'style:font-name': FAMILIES.heading,
-      ...size(points_),
-      ...bold,
-      ...(i > 3 ? { 'fo:font-style': 'italic' } : {}),
+      ...fontSize(points_),
+      ...fontWeight(true),
+      ...(i > 3 ? fontStyle(true) : {}),
     },
   })),
   {
     name: 'Quotations',
     paragraph: { ...space(0, 7), 'fo:margin-left': '28pt', 'fo:margin-right': '28pt' },
-    text: { 'fo:font-style': 'italic' },
+    text: fontStyle(true),
   },
   {
     name: 'Preformatted Text',
     paragraph: { ...space(3, 9), 'fo:background-color': '#f2f0ea' },
-    text: { 'style:font-name': MONO, ...size(9.5) },
+    text: { 'style:font-name': MONO, ...fontSize(9.5) },
   },
-  { name: 'Caption', paragraph: space(3, 12), text: { 'fo:color': color(SOFT), ...size(9.5) } },
+  { name: 'Caption', paragraph: space(3, 12), text: { 'fo:color': color(SOFT), ...fontSize(9.5) } },
   { name: 'Table Contents', paragraph: space(0, 0) },
-  { name: 'Table Heading', paragraph: space(0, 0), text: bold, parent: 'Table Contents' },
-  { name: 'Footnote', paragraph: space(0, 0), text: size(9.5) },
+  { name: 'Table Heading', paragraph: space(0, 0), text: fontWeight(true), parent: 'Table Contents' },
+  { name: 'Footnote', paragraph: space(0, 0), text: fontSize(9.5) },
   { name: 'Page Break', paragraph: { 'fo:break-before': 'page' } },
   { name: 'Separator', paragraph: { ...space(6, 12), 'fo:text-align': 'center' } },
 ];
@@ -102,7 +92,7 @@ export function stylesPart(language: LanguageTag): string {
       element('style:text-properties', {
         'fo:color': color(INK),
         'style:font-name': FAMILIES.text,
-        ...size(11),
+        ...fontSize(11),
         ...languageProperties(language),
       }),
   );

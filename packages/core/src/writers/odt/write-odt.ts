@@ -1,11 +1,11 @@
 /** Writes a document as ODT (OASIS ODF 1.3) with real styles, lists, tables, notes and comments, so that work on its structure stays. */
 import { firstStrong, unreachable, USUAL_LANGUAGE, type LanguageTag } from '../../base/index.ts';
 import { xmlText, ZipWriter, type Deflate } from '../../container/index.ts';
-import { placeCells, runsText, type Run, type Runs, type Table } from '../../content/index.ts';
+import { linesOf, placeCells, runsText, type Run, type Runs, type Table } from '../../content/index.ts';
 import { notesBelow, withReferences, type Block, type DocumentModel, type Footnote } from '../../document/index.ts';
 import type { PictureSource } from '../../scene/index.ts';
 import { itemWay, nested, type Written } from '../odf/lists.ts';
-import { firstParts, metaPart, type ManifestEntry } from '../odf/package.ts';
+import { firstParts, metaPart, pictureEntries, type ManifestEntry } from '../odf/package.ts';
 import { pictureSize } from '../odf/picture-size.ts';
 import { runsXml } from '../odf/runs.ts';
 import { StyleSheet } from '../odf/style-sheet.ts';
@@ -32,10 +32,8 @@ export function writeOdt(document: DocumentModel, pictures: PictureSource, defla
   zip.add({ name: 'styles.xml', content: stylesPart(language) });
   zip.add({ name: 'meta.xml', content: metaPart(document) });
   const manifest: ManifestEntry[] = ['content.xml', 'styles.xml', 'meta.xml'].map((name) => [name, 'text/xml']);
-  for (const part of media.parts) {
-    zip.add(part);
-    manifest.push([part.name, `image/${part.name.split('.').at(-1)!}`]);
-  }
+  for (const part of media.parts) zip.add(part);
+  manifest.push(...pictureEntries(media.parts));
   return zip.finish(firstParts(ODT_TYPE, manifest));
 }
 
@@ -191,12 +189,18 @@ class TextWriter {
       'table-cell',
       element('style:table-cell-properties', { 'fo:border': '0.5pt solid #8a8f8b', 'fo:padding': '4pt' }),
     );
-    const own = new Map(placeCells(rows).map((one) => [`${one.row} ${one.column}`, one.cell]));
+    const placed = placeCells(rows);
+    const own = new Map(placed.map((one) => [`${one.row} ${one.column}`, one.cell]));
+    const covered = (r: number, c: number): boolean =>
+      placed.some(
+        ({ row, column, cell }) => row <= r && r < row + cell.rows && column <= c && c < column + cell.columns,
+      );
     const lines = rows.map((row, r) => {
       const cells = Array.from({ length: columns }, (_, c) => {
         const cell = own.get(`${r} ${c}`);
-        if (cell === undefined) return '<table:covered-table-cell/>';
+        if (cell === undefined) return covered(r, c) ? '<table:covered-table-cell/>' : '<table:table-cell/>';
         const lineStyle = row.header ? 'Table_20_Heading' : 'Table_20_Contents';
+        // Lines of a cell are paragraphs.
         const inner = linesOf(cell.runs).map((line) =>
           this.#paragraph(lineStyle, lang === undefined ? {} : { lang }, line, []),
         );
@@ -229,15 +233,4 @@ function itemOf({ depth, ordered, number, label }: Block & { readonly kind: 'lis
   const level = Math.min(depth, 10);
   const mark = ordered ? { text: label ?? `${number ?? 1}.`, value: number ?? 1 } : undefined;
   return itemWay({ level, ...(mark === undefined ? {} : { mark }) }, place, INK);
-}
-
-/** Lines of a cell are paragraphs. */
-function linesOf(runs: Runs): readonly Runs[] {
-  const lines: Run[][] = [[]];
-  for (const piece of runs)
-    piece.text.split('\n').forEach((text, i) => {
-      if (i > 0) lines.push([]);
-      if (text !== '') lines.at(-1)!.push({ ...piece, text });
-    });
-  return lines;
 }

@@ -20,8 +20,12 @@ export function markdownText(
     const url = `data:${picture.mime};base64,${encodeBase64(picture.bytes)}`;
     return [{ type: 'definition', identifier: nameOf(i), label: nameOf(i), url }];
   });
-  return toMarkdown(
-    { type: 'root', children: [...nodes, ...definitions] },
+  return written([...nodes, ...definitions]);
+}
+
+const written = (children: RootContent[]): string =>
+  toMarkdown(
+    { type: 'root', children },
     {
       bullet: '-',
       listItemIndent: 'one',
@@ -30,7 +34,12 @@ export function markdownText(
       extensions: [gfmTableToMarkdown({ tablePipeAlign: false }), gfmStrikethroughToMarkdown()],
     },
   );
-}
+
+/** Words as one line. */
+export const lineText = (runs: Runs): string =>
+  written(paragraphs(runs))
+    .trim()
+    .replace(/\\?\n+/g, ' ');
 
 /** A text behind what stands at its head, as far as that is said. */
 export function withHead(head: Readonly<Record<string, unknown>>, text: string): Uint8Array {

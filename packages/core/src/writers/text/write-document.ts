@@ -1,11 +1,10 @@
 /** Writes a document as Markdown (CommonMark 0.31 with tables, strikethrough and footnotes), so that work on its structure stays. */
 import type { ListItem, RootContent } from 'mdast';
-import { toMarkdown } from 'mdast-util-to-markdown';
 import { unreachable } from '../../base/index.ts';
 import { runsText, trimRuns, type PictureId, type Runs } from '../../content/index.ts';
 import { notesBelow, withReferences, type Block, type DocumentModel, type Footnote } from '../../document/index.ts';
 import type { PictureSource } from '../../scene/index.ts';
-import { markdownText, paragraphs, phrasing, reference, rows, withHead } from './markdown-nodes.ts';
+import { lineText, markdownText, paragraphs, phrasing, reference, rows, withHead } from './markdown-nodes.ts';
 
 /** What is left out of the document is not written. */
 export function writeDocument(document: DocumentModel, pictures: PictureSource): Uint8Array {
@@ -144,8 +143,7 @@ class Nodes {
     const node = make(children);
     if (node !== undefined) this.nodes.push(node);
     for (const note of notes) {
-      const said = toMarkdown({ type: 'paragraph', children: phrasing(trimRuns(note.runs)) }).trim();
-      this.nodes.push({ type: 'html', value: `[^${named.get(note)!}]: ${said.replace(/\n+/g, ' ')}` });
+      this.nodes.push({ type: 'html', value: `[^${named.get(note)!}]: ${lineText(note.runs)}` });
     }
   }
 

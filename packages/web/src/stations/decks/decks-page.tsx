@@ -2,6 +2,7 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { useEffect, useEffectEvent, useLayoutEffect, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
+import { DOCUMENT_ENDINGS } from '@alvex/core';
 import type { DeckSummary } from '@alvex/contract';
 import type { NewDocument } from '../../api/client.ts';
 import { bringBack, bringIn, dismiss, openDemo, refreshDecks, useDecks } from '../../state/decks-store.ts';
@@ -42,7 +43,7 @@ const Row = chakra('li', {
 });
 const Track = chakra('div', { base: { height: '4px', bg: 'line', width: '100%', maxW: '360px', overflow: 'hidden' } });
 
-const ACCEPTED = '.alvex,.docx,.docm,.odt,.rtf,.pdf,.md,.markdown,.html,.htm,.opml,.txt,.pptx,.pptm,.ppsx,.odp';
+const ACCEPTED = ['alvex', ...DOCUMENT_ENDINGS].map((ending) => `.${ending}`).join(',');
 
 export function DecksPage() {
   const { decks, restorable, failure, reading, deleted } = useDecks();

@@ -68,6 +68,6 @@ export function DocumentCard(props: FormatProps) {
 const HOLDS: Readonly<Record<(typeof KINDS)[KindName]['format'], string>> = {
   docx: 'headings as styles, lists, tables, notes and comments',
   odt: 'headings as styles, lists, tables, notes and comments',
-  html: 'headings, lists, tables and notes, pictures in the file',
-  md: 'headings, lists, tables and notes, pictures in the file; joined cells stand apart',
+  html: 'headings, lists, tables and notes without comments, pictures in the file',
+  md: 'headings, lists, tables and notes without comments, pictures in the file; joined cells stand apart',
 };

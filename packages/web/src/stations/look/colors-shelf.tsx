@@ -20,6 +20,7 @@ import { edit } from '../../state/log-store.ts';
 import { pictureUrl } from '../../api/client.ts';
 import { FileButton } from '../../ui/file-button.tsx';
 import { Action, Field, Heading, Notice, Small } from '../../ui/recipes.tsx';
+import { isWriting } from '../../ui/is-writing.ts';
 import { mayBeKey } from '../../ui/keys.ts';
 import { OwnSlides, tellingSlides, type ShelfProps } from '../shared/own-slides.tsx';
 import { pixelsOf } from './pixels.ts';
@@ -157,9 +158,8 @@ function useVariations(look: DeckLook): (by: number) => void {
   });
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
-      const at = event.target as HTMLElement;
       if (!mayBeKey(event) || event.key.toLowerCase() !== 'v' || event.ctrlKey || event.metaKey || event.altKey) return;
-      if (at.closest('input, textarea, select, [contenteditable]') !== null) return;
+      if (isWriting(event.target)) return;
       event.preventDefault();
       latest.current(event.shiftKey ? -1 : 1);
     };
