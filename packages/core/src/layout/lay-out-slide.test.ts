@@ -189,7 +189,8 @@ function expectInside(pages: readonly Page[]): void {
   for (const page of pages)
     for (const box of page.boxes) {
       const { x, y, width, height } = box.frame;
-      expect(x >= 0 && y >= 0 && x + width <= SLIDE_WIDTH && y + height <= SLIDE_HEIGHT).toBe(true);
+      if (!(x >= 0 && y >= 0 && x + width <= SLIDE_WIDTH && y + height <= SLIDE_HEIGHT))
+        throw new Error(`${page.slide.id} ${page.layout}: a frame is outside of the slide`);
       const inside = (left: number, top: number, right: number, bottom: number): void => {
         const out = left < x - slack || top < y - slack || right > x + width + slack || bottom > y + height + slack;
         if (out)

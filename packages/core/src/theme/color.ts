@@ -10,8 +10,24 @@ export interface Lch {
   readonly h: number /* degrees */;
 }
 
+/** Light of each of the 256 values of a channel: 0 to 1. */
+const LIGHT = Array.from({ length: 256 }, (_, value) => {
+  const share = value / 255;
+  return share <= 0.04045 ? share / 12.92 : ((share + 0.055) / 1.055) ** 2.4;
+});
+
+/** Relative luminance (WCAG 2.2): 0 black to 1 white. Asked for each colour of a picture behind text, so without an object of a colour. */
+function luminance(hex: Hex): number {
+  const value = Number.parseInt(hex, 16);
+  const light = (shift: number): number => LIGHT[(value >> shift) & 255] ?? 0;
+  return 0.2126 * light(16) + 0.7152 * light(8) + 0.0722 * light(0);
+}
+
 /** @returns 1 to 21. */
-export const contrastRatio = (a: Hex, b: Hex): number => chroma.contrast(`#${a}`, `#${b}`);
+export function contrastRatio(a: Hex, b: Hex): number {
+  const [one, other] = [luminance(a) + 0.05, luminance(b) + 0.05];
+  return one > other ? one / other : other / one;
+}
 
 /** @throws Error when `hex` is no colour. */
 export function lchOf(hex: Hex): Lch {

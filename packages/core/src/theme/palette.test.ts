@@ -8,6 +8,14 @@ import { frameIn } from './theme.ts';
 
 const INKS = COLOR_NAMES.filter((name) => name !== 'ground' && name !== 'panel');
 
+test('contrast is what the standard says', () => {
+  expect(contrastRatio('000000', 'FFFFFF')).toBeCloseTo(21, 10);
+  expect(contrastRatio('777777', 'FFFFFF')).toBeCloseTo(4.478, 3);
+  expect(contrastRatio('FFFFFF', '777777')).toBe(contrastRatio('777777', 'FFFFFF'));
+  expect(contrastRatio('FF0000', '0000FF')).toBeCloseTo(2.149, 3);
+  expect(contrastRatio('0A0a0A', '0a0A0a')).toBe(1);
+});
+
 test('whatever colour it is made of, every role reads on ground and panel, light and dark', () => {
   const next = random(11);
   for (let i = 0; i < 60; i++) {
