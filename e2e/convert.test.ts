@@ -219,7 +219,7 @@ function differing(a: Uint8Array, b: Uint8Array): number {
   return count / (a.length / 4);
 }
 
-test('pages of the PDF look as the slides on the screen', async ({ page, alvex }) => {
+test('pages of the PDF, and drawings of slides, look as the slides on the screen', async ({ page, alvex, context }) => {
   const size = { width: 960, height: 540 };
   await bringIn(page, alvex, { name: 'report.docx', content: readFileSync(report) });
   const id = /decks\/([^/]+)/.exec(page.url())![1];
@@ -232,21 +232,36 @@ test('pages of the PDF look as the slides on the screen', async ({ page, alvex }
   // Cover, picture, table, figure and chart are among them.
   const slides = [...file.pages()].slice(0, 6);
   expect(slides).toHaveLength(6);
+  const alone = await context.newPage();
+  await alone.setViewportSize(size);
+  /** Of the drawing, as a page shows it that has nothing else. */
+  const drawing = async (number: number): Promise<Uint8Array> => {
+    const svg = await page.request.get(`${alvex.address}/api/decks/${id}/deck.svg?only=${number}`);
+    expect(svg.headers()['content-type']).toBe('image/svg+xml');
+    const source = `data:image/svg+xml;base64,${(await svg.body()).toString('base64')}`;
+    await alone.setContent(`<body style="margin:0"><img alt="" width="${size.width}" src="${source}">`);
+    await alone.locator('img').evaluate((image: HTMLImageElement) => image.decode());
+    return pixelsOf(await alone.screenshot());
+  };
+  const pixelsOf = (shot: Uint8Array): Uint8Array => {
+    const { data, channels } = decode(shot);
+    return Uint8Array.from({ length: size.width * size.height * 4 }, (_, at) =>
+      at % 4 === 3 ? 255 : (data[Math.floor(at / 4) * channels + (at % 4)] as number),
+    );
+  };
   let elsewhere = 0;
   let before: Uint8Array | undefined;
   for (const [i, one] of slides.entries()) {
     await expect(page.getByRole('img', { name: new RegExp(`^Slide ${i + 1}\\b`) }).first()).toBeVisible();
     await page.evaluate(() => document.fonts.ready);
     await page.waitForTimeout(200);
-    const screen = decode(await page.screenshot());
+    const seen = pixelsOf(await page.screenshot());
     const drawn = (await one.render({ scale: 1, render: 'bitmap', colorSpace: 'BGRA' } as never)).data;
-    const seen = Uint8Array.from({ length: size.width * size.height * 4 }, (_, at) =>
-      at % 4 === 3 ? 255 : (screen.data[Math.floor(at / 4) * screen.channels + (at % 4)] as number),
-    );
     // PDFium gives blue first.
     const painted = Uint8Array.from(drawn, (_, at) => drawn[at % 4 === 0 ? at + 2 : at % 4 === 2 ? at - 2 : at]!);
     // Edges of letters are smoothed otherwise; a word that stands elsewhere, or a shape that is missing, is more.
     expect([i + 1, differing(seen, painted) < 0.025]).toEqual([i + 1, true]);
+    expect([i + 1, differing(seen, await drawing(i + 1)) < 0.01]).toEqual([i + 1, true]);
     if (before !== undefined) elsewhere = Math.max(elsewhere, differing(before, painted));
     before = painted;
     await page.keyboard.press('PageDown');

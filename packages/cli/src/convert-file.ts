@@ -6,6 +6,7 @@ import {
   DOCUMENT_TYPES,
   isPaper,
   isPrint,
+  NoSuchPart,
   openDocument,
   placeText,
   ReadError,
@@ -49,7 +50,8 @@ export async function tryJob(job: Job): Promise<Result> {
     return { ok: true, ...(await convertFile(job)) };
   } catch (error) {
     if (error instanceof ReadError) return { ok: false, code: error.code, message: readErrorText(error) };
-    if (error instanceof UsageError) return { ok: false, code: 'not-usable', message: error.message };
+    if (error instanceof UsageError || error instanceof NoSuchPart)
+      return { ok: false, code: 'not-usable', message: error.message };
     if (error instanceof Error && 'code' in error && 'path' in error)
       return { ok: false, code: 'not-written', message: error.message };
     throw error;
@@ -67,7 +69,7 @@ export async function convertFile({ input, type, recipe, outputs }: Job): Promis
   const made = await deckOf(document, recipe, input);
   const { origin, template } = made;
   const written: { path: string; bytes: number }[] = [];
-  for (const { format, handout, source, path } of outputs) {
+  for (const { format, handout, source, path, only } of outputs) {
     const bytes = await writeOutput(format, made.converted, [...pictures, ...made.pictures], {
       origin,
       template,
@@ -77,6 +79,7 @@ export async function convertFile({ input, type, recipe, outputs }: Job): Promis
       notes: recipe.notes ?? true,
       handout,
       source,
+      only,
     });
     writeWhole(path, bytes);
     written.push({ path, bytes: bytes.length });

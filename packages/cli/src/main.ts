@@ -1,7 +1,15 @@
 /** The command line: a thin shell around the core. */
 import { resolve } from 'node:path';
 import { parseArgs } from 'node:util';
-import { FONT_PAIRS, FORMATS, PRESET_NAMES, ReadError, THEME_DESIGNS } from '@alvex/core';
+import {
+  FONT_PAIRS,
+  FORMATS,
+  NoSuchPart,
+  PRESET_NAMES,
+  type OutputFormat,
+  ReadError,
+  THEME_DESIGNS,
+} from '@alvex/core';
 import { lineOf, runBatch, summaryOf, writeReport, type Reported } from './batch.ts';
 import { bytesOf, convertFile, deckOf, readErrorText, readInput, type Job } from './convert-file.ts';
 import { deckJson } from './deck-json.ts';
@@ -17,7 +25,7 @@ const TEXTS = [
   ...(['map', 'length', 'minutes', 'theme', 'palette', 'font-pair', 'with', 'without', 'full', 'footer'] as const),
   ...(['date', 'language', 'template', 'into', 'behind', 'as'] as const),
   // What is written, and of what.
-  ...(['pages', 'paper', 'width', 'type', 'to', 'report', 'jobs'] as const),
+  ...(['pages', 'paper', 'width', 'only', 'type', 'to', 'report', 'jobs'] as const),
 ] as const;
 const FLAGS = ['dark', 'light', 'fonts', 'without-notes', 'handout', 'document', 'watch'] as const;
 
@@ -111,6 +119,7 @@ function recipeOf(values: Values): Recipe {
     paper: values.paper,
     notes: values['without-notes'] ? false : undefined,
     width: numberOf(values.width),
+    only: numberOf(values.only),
   };
   return checkRecipe(Object.fromEntries(Object.entries(given).filter(([, value]) => value !== undefined)));
 }
@@ -123,14 +132,20 @@ const numberOf = (text: string | undefined): number | undefined =>
 async function convert(names: readonly string[], values: Values): Promise<void> {
   const recipe = recipeOf(values);
   const { out, to, type } = values;
-  const endings = Object.values(FORMATS).map(({ ending }) => ending);
+  const endings = Object.values<OutputFormat>(FORMATS).flatMap(({ ending, one }) =>
+    one === undefined ? [ending] : [ending, one.ending],
+  );
   if (names.length === 0) throw new UsageError('Say which file.');
   if (out === undefined) throw new UsageError(`Say where to write: -o OUT.${endings.join('|')}`);
   const [input] = names;
   // A file that is not there is told as such, not taken for a folder.
   const single = names.length === 1 && (input === '-' || (!isPattern(input!) && !isFolder(input!)));
   if (to === undefined) {
-    const output = namedOutput(out, { handout: values.handout === true, source: values.document === true });
+    const output = namedOutput(
+      out,
+      { handout: values.handout === true, source: values.document === true },
+      recipe.only,
+    );
     if (!single && output !== undefined)
       throw new UsageError('Several documents are written into a folder: -o FOLDER --to NAMES.');
     if (output === undefined)
@@ -145,7 +160,7 @@ async function convert(names: readonly string[], values: Values): Promise<void> 
   const formats = toNames(to);
   const jobs = async (): Promise<readonly Job[]> => {
     const found = input === '-' ? [{ path: '-', within: 'deck' }] : await findInputs(names, process.cwd(), out);
-    const wanted = found.map((one) => ({ found: one, names: formats }));
+    const wanted = found.map((one) => ({ found: one, names: formats, only: recipe.only }));
     return plannedOutputs(wanted, resolve(out)).map(({ found: { path }, outputs }) => ({
       input: path,
       type,
@@ -261,6 +276,7 @@ try {
     process.exitCode = EXIT.unreadable;
   } else if (
     error instanceof UsageError ||
+    error instanceof NoSuchPart ||
     (error instanceof TypeError && 'code' in error && String(error.code).startsWith('ERR_PARSE_ARGS'))
   ) {
     process.stderr.write(`${error.message}\nalvex --help says what there is.\n`);

@@ -1,11 +1,11 @@
 /** What can be written, by the names that the command line and project files use, and where it goes. */
 import { basename, extname, join } from 'node:path';
-import { FORMATS, outputFormat, type FormatName } from '@alvex/core';
+import { fileKind, outputFormat, type FormatName } from '@alvex/core';
 import { UsageError } from './usage-error.ts';
 
 /** Decks as every format has them; the handout, and the document itself, are of other kinds. */
 export const OUTPUT_NAMES = [
-  ...(['pptx', 'odp', 'pdf', 'html', 'png', 'md', 'txt', 'opml'] as const),
+  ...(['pptx', 'odp', 'pdf', 'html', 'png', 'svg', 'md', 'txt', 'opml', 'csv'] as const),
   ...(['docx', 'handout.docx', 'handout.pdf', 'odt', 'document.md', 'document.html'] as const),
 ] as const;
 export type OutputName = (typeof OUTPUT_NAMES)[number];
@@ -20,15 +20,25 @@ export interface Kind {
 export interface Output extends Kind {
   readonly format: FormatName;
   readonly path: string;
+  /** The number of one slide or table, where the file is of one alone. */
+  readonly only?: number | undefined;
 }
 
 const formatOf = (name: OutputName): FormatName => (name.split('.').at(-1) ?? name) as FormatName;
-export const endingOf = (name: OutputName): string => (name.includes('.') ? name : FORMATS[formatOf(name)].ending);
+const endingOf = (name: OutputName, only: number | undefined): string =>
+  name.includes('.') ? name : fileKind(formatOf(name), only).ending;
 
-/** One file whose ending says what it is; undefined for none of ours. */
-export function namedOutput(path: string, kind: Kind): Output | undefined {
-  const format = outputFormat(path);
-  return format === undefined ? undefined : { format, ...kind, path };
+/**
+ * One file whose ending says what it is; undefined for none of ours.
+ * @param only Which slide or table, where the file is of one; the first where it is not said.
+ * @throws UsageError where one is asked for and the file is not of one.
+ */
+export function namedOutput(path: string, kind: Kind, only: number | undefined): Output | undefined {
+  const found = outputFormat(path);
+  if (found === undefined) return undefined;
+  const { format, one } = found;
+  if (only !== undefined && !one) throw new UsageError('--only is for a name that ends in png, svg or csv.');
+  return { format, ...kind, path, ...(one ? { only: only ?? 1 } : {}) };
 }
 
 /** An input with where it stands in the folder or the pattern that it was found by. */
@@ -42,6 +52,8 @@ export interface Found {
 export interface Wanted {
   readonly found: Found;
   readonly names: readonly OutputName[];
+  /** See `Output`. */
+  readonly only?: number | undefined;
 }
 
 /**
@@ -58,13 +70,14 @@ export function plannedOutputs<W extends Wanted>(
   for (const { found } of inputs) counts.set(bare(found), (counts.get(bare(found)) ?? 0) + 1);
   const documents = new Set(inputs.map(({ found }) => found.path));
   return inputs.map((input) => {
-    const { found, names } = input;
+    const { found, names, only } = input;
     const name = counts.get(bare(found)) === 1 ? bare(found) : found.within;
     const outputs = names.map((one): Output => ({
       format: formatOf(one),
       handout: one.startsWith('handout.'),
       source: one.startsWith('document.'),
-      path: join(folder, `${name}.${endingOf(one)}`),
+      path: join(folder, `${name}.${endingOf(one, only)}`),
+      only,
     }));
     const over = outputs.find(({ path }) => documents.has(path));
     if (over !== undefined) throw new UsageError(`${over.path} is a document itself. Write into another folder.`);

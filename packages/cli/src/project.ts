@@ -26,7 +26,7 @@ const number = { type: 'number' } as const;
 const SETTINGS: Readonly<Record<keyof Settings, object>> = {
   ...{ map: text, length: text, minutes: number, theme: text, palette: text, dark: flag, fontPair: text },
   ...{ with: names, without: names, full: text, footer: text, date: text, language: text, template: text, as: text },
-  ...{ fonts: flag, pages: text, paper: text, notes: flag, width: number },
+  ...{ fonts: flag, pages: text, paper: text, notes: flag, width: number, only: number },
 };
 const to = { type: 'array', items: { enum: OUTPUT_NAMES }, minItems: 1 } as const;
 const SCHEMA = {
@@ -76,7 +76,7 @@ export async function readProject(at: string): Promise<Build> {
       const { file: name, to: own = all, ...more } = typeof document === 'string' ? { file: document } : document;
       const recipe = recipeOf({ ...withoutMap(settings, more), ...more }, folder, file);
       const found = await findInputs([name], folder, target);
-      return found.map((one) => ({ found: one, recipe, names: own }));
+      return found.map((one) => ({ found: one, recipe, names: own, only: recipe.only }));
     }),
   );
   // What is named by itself has its own settings, wherever a pattern finds it too.

@@ -55,11 +55,13 @@ export interface Recipe {
   readonly paper?: string;
   readonly notes?: boolean;
   readonly width?: number;
+  readonly only?: number;
 }
 
 /** @throws UsageError for names that are none of ours, and for what excludes each other. */
 export function checkRecipe(recipe: Recipe): Recipe {
-  const { map, length, minutes, theme, palette, fontPair, full, pages, paper, width, template, into, behind } = recipe;
+  const { map, length, minutes, theme, palette, fontPair, full, pages, paper, width, only, template, into, behind } =
+    recipe;
   const known = (what: string, name: string | undefined, names: readonly string[]): void => {
     if (name !== undefined && !names.includes(name))
       throw new UsageError(`There is no ${what} ${name}; there are ${names.join(', ')}.`);
@@ -85,6 +87,8 @@ export function checkRecipe(recipe: Recipe): Recipe {
     throw new UsageError(`There is no paper ${paper}; there are ${Object.keys(PAPER_SIZES).join(', ')}.`);
   if (width !== undefined && !isPictureWidth(width))
     throw new UsageError(`--width is ${PICTURE_WIDTHS.least} to ${PICTURE_WIDTHS.most} pixels.`);
+  if (only !== undefined && !(Number.isInteger(only) && only >= 1))
+    throw new UsageError('--only is the number of a slide or a table.');
   if ([map, length, minutes].filter((one) => one !== undefined).length > 1)
     throw new UsageError('A map, a length or minutes: one of them.');
   if (minutes !== undefined && !(minutes >= 1 && minutes <= MOST_MINUTES))

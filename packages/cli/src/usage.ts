@@ -8,10 +8,11 @@ export const USAGE = `Usage:
   alvex convert FILE -o OUT.pptx                  one document, as what the ending says:
       pptx          a presentation                    odp    the same in the open format (OpenDocument)
       pdf           its slides, or what --pages says  html   one page that needs nothing else, with a window for the speaker
-      zip           each slide as a picture (PNG)     docx   the document with its structure, or a handout
+      zip, svg.zip  each slide as a picture (PNG), as a drawing (SVG); png, svg one slide alone
       md            titles, points and notes as text, which makes the same slides again
       txt, opml     the same as plain text, as an outline
-      odt           the document with its structure in the open format
+      csv.zip       each table as values between commas; csv one table alone
+      docx, odt     the document with its structure, or a handout (docx)
   alvex convert FILE|FOLDER|'GLOB' ... -o FOLDER --to ${OUTPUT_NAMES.join(',')}
                                                   many documents, each in every format that is named, several at once
   alvex build [FOLDER|alvex.json]                 the decks of a folder, as its file alvex.json says; see "alvex help build"
@@ -41,6 +42,7 @@ What is written:
   --paper ${Object.keys(PAPER_SIZES).join('|')}                               what a PDF is printed on
   --without-notes                                 a page (HTML) without what is said
   --width PIXELS                                  of pictures of slides
+  --only N                                        the slide or the table of this number alone (png, svg, csv)
   --handout                                       a document (DOCX, PDF) with its slides before their passages
   --document                                      a page (HTML) or a text (Markdown) of the document, in the place of its deck
 
@@ -68,4 +70,4 @@ documents   files, folders and patterns, or objects with a file and settings of 
 out         where the decks are written; the folder decks beside alvex.json, where it is not said
 to          ${OUTPUT_NAMES.join(', ')}; a presentation, where it is not said
 and, for all or for one: map, length, minutes, theme, palette, dark, fontPair, with, without, full, footer, date, language,
-template, as, fonts, pages, paper, notes, width. Paths are those of the folder of alvex.json.`;
+template, as, fonts, pages, paper, notes, width, only. Paths are those of the folder of alvex.json.`;

@@ -1,5 +1,10 @@
 /** What goes between server and web, as JSON schemas from which the types are taken. */
 import {
+  PAPER_SIZES,
+  PICTURE_WIDTHS,
+  PRINTS,
+  type Paper,
+  type Print,
   type DrawnSlide,
   type Edit,
   ID_FORMAT,
@@ -11,7 +16,7 @@ import {
 } from '@alvex/core';
 import { Type, type Static } from '@sinclair/typebox';
 import { SINGLE_EDITS } from './edits/edit-schemas.ts';
-import { closed, list, object, oneOf, only, optional, type SchemaOf } from './edits/parts.ts';
+import { closed, list, literals, object, oneOf, only, optional, whole, type SchemaOf } from './edits/parts.ts';
 import { LevelMap, Prose } from './edits/plan.ts';
 
 export const DeckName = Type.String({ minLength: 1, maxLength: 200, pattern: '\\S' });
@@ -157,6 +162,42 @@ export interface ErrorBody {
 /** How far it is, or how many are taken in before it. */
 export type Underway = { readonly progress: number } | { readonly waiting: number };
 export type CreationLine = Underway | { readonly deck: DeckSummary } | ErrorBody;
+
+/** What a file of a deck has besides, as the query of its address says it. */
+export interface FileChoices {
+  /** A presentation (PPTX) with its fonts. */
+  readonly fonts?: Flag;
+  /** What a PDF shows on each page, and the paper. */
+  readonly pages?: Print;
+  readonly paper?: Paper;
+  /** Of pictures of slides, in pixels. */
+  readonly width?: number;
+  /** A page (HTML) with the speaker's notes; it has them where it is not said. */
+  readonly notes?: Flag;
+  /** A document (DOCX) with its slides before their passages. */
+  readonly handout?: Flag;
+  /** The document, in the place of its deck (HTML, Markdown). */
+  readonly source?: Flag;
+  /** The number of the one slide or table (PNG, SVG, CSV). */
+  readonly only?: number;
+}
+type Flag = '0' | '1';
+const Flag = literals(['0', '1']);
+export const FileChoices: SchemaOf<FileChoices> = object<FileChoices>({
+  fonts: optional(Flag),
+  pages: optional(literals(PRINTS)),
+  paper: optional(literals(Object.keys(PAPER_SIZES) as Paper[])),
+  width: optional(whole(PICTURE_WIDTHS.least, PICTURE_WIDTHS.most)),
+  notes: optional(Flag),
+  handout: optional(Flag),
+  source: optional(Flag),
+  only: optional(whole(1, 100_000)),
+});
+
+/** How far the writing of a file is; its bytes follow the last line. */
+export type FileLine = Underway | { readonly file: { readonly bytes: number } } | ErrorBody;
+/** Lines of JSON, then a file. */
+export const WATCHED_FILE = 'application/x-alvex-watched-file';
 
 /** What was taken out of a template: it acts or leads outside. */
 export interface Removed {

@@ -31,6 +31,8 @@ export interface OutputOptions {
   readonly notes?: boolean | undefined;
   /** Of pictures of slides, in pixels. */
   readonly width?: number | undefined;
+  /** One slide or table alone, by its number, where a format has each as a file of its own. */
+  readonly only?: number | undefined;
   /** Told what share is written, 0 to 1. */
   readonly progress?: (done: number) => void;
 }
@@ -38,7 +40,10 @@ export interface OutputOptions {
 /** Pixels of a slide in a handout: enough for paper. */
 const HANDOUT_WIDTH = 1200;
 
-/** The same deck gives the same bytes. @throws ReadError for a template that cannot be read. */
+/** What share of the way it is until pictures are as large as they are shown; the rest is told by writers that take long. */
+const SCALED = 0.3;
+
+/** The same deck gives the same bytes. @throws ReadError for a template that cannot be read; NoSuchPart. */
 export async function writeOutput(
   format: FormatName,
   converted: Converted,
@@ -52,15 +57,21 @@ export async function writeOutput(
     handout = false,
     source = false,
     width = PICTURE_WIDTHS.usual,
+    only,
     progress,
   }: OutputOptions = {},
 ): Promise<Uint8Array> {
   const scaled = await scalePictures(pictures, converted);
+  progress?.(SCALED);
   const deflate = (part: Uint8Array) => deflateRawSync(part, DEFLATE_SETTINGS);
   const told = progress === undefined ? {} : { progress };
   if (format === 'png') {
     const { writePng } = await import('./png/write-png.ts');
-    return writePng(sceneOf(converted), scaled, { width, ...told }, deflate);
+    return writePng(sceneOf(converted), scaled, { width, only, ...told }, deflate);
+  }
+  if (format === 'svg') {
+    const { writeSvg } = await import('./html/write-svg.ts');
+    return writeSvg(sceneOf(converted), scaled, { only, ...told }, deflate);
   }
   if (format === 'html' && !source) {
     const { writeHtml } = await import('./html/write-html.ts');
@@ -87,6 +98,7 @@ export async function writeOutput(
   const whole = source || format === 'docx' || format === 'odt';
   return writeDeck(format, converted, whole ? pictures : scaled, {
     source,
+    ...(only === undefined ? {} : { only }),
     ...(slides === undefined ? {} : { slides }),
     deflate,
     ...(origin === undefined ? {} : { origin }),

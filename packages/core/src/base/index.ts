@@ -10,6 +10,8 @@ export * from './report.ts';
 export * from './text-codec.ts';
 export * from './units.ts';
 export * from './unreachable.ts';
+export * from './file-name.ts';
 export * from './increasing-run.ts';
+export * from './no-such-part.ts';
 export * from './detect-language.ts';
 export * from './direction.ts';

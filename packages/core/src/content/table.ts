@@ -48,6 +48,16 @@ export function placeCells(rows: readonly TableRow[]): readonly PlacedCell[] {
   return placed;
 }
 
+/** What stands in every cell, in rows of equal length; a cell that spans others is the first of them. */
+export function textGrid(
+  { rows, columns }: Table,
+  said: (runs: Runs) => string = runsText,
+): readonly (readonly string[])[] {
+  const grid = rows.map(() => Array.from({ length: columns }, () => ''));
+  for (const { row, column, cell } of placeCells(rows)) grid[row]![column] = said(cell.runs);
+  return grid;
+}
+
 const MOST_CELLS = 200_000;
 
 /** What is wrong with a table that was not read but written, as a sentence; undefined where nothing is. */

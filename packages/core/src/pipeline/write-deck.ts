@@ -6,7 +6,7 @@ import { writeDeck as writePresentation } from '../writers/pptx/index.ts';
 import { writeDocx } from '../writers/docx/index.ts';
 import { writeOdp } from '../writers/odp/index.ts';
 import { writeOdt } from '../writers/odt/index.ts';
-import { writeDocument, writeMarkdown, writeOpml, writePlain } from '../writers/text/index.ts';
+import { writeCsv, writeDocument, writeMarkdown, writeOpml, writePlain } from '../writers/text/index.ts';
 import { writePage } from '../writers/web/index.ts';
 import { disarm } from '../template/index.ts';
 import type { SlideId } from '../ids/index.ts';
@@ -26,9 +26,12 @@ export interface WriteOptions {
   readonly slides?: ReadonlyMap<SlideId, PictureData>;
   /** Whether the document is written, in the place of its deck; where a format has both. */
   readonly source?: boolean;
+  /** One slide or table alone, by its number, where a format has each as a file of its own. */
+  readonly only?: number;
   /** File name of the document, with which its slides are marked, so that a later run can replace them. */
   readonly origin?: string;
 }
+export { deckTables } from '../writers/text/index.ts';
 /** What every writer writes. @param origin See `WriteOptions`. */
 export function sceneOf({ pages, theme, document, decisions }: Converted, origin?: string): Scene {
   const { title, author, language, about } = document;
@@ -55,10 +58,11 @@ const WRITERS = {
   md: ({ deck, document }, pictures, { source }) =>
     source === true ? writeDocument(document, pictures) : writeMarkdown(deck, document.language, pictures),
   txt: ({ deck }) => writePlain(deck),
+  csv: ({ deck }, _, { only, deflate }) => writeCsv(deck, only, deflate),
   opml: ({ deck }) => writeOpml(deck, deck.title),
 } as const satisfies Readonly<Partial<Record<FormatName, Write>>>;
 
-/** The same deck gives the same bytes. @throws ReadError as `readTemplate` does. */
+/** The same deck gives the same bytes. @throws ReadError as `readTemplate` does; NoSuchPart. */
 export function writeDeck(
   format: keyof typeof WRITERS,
   converted: Converted,

@@ -1,11 +1,14 @@
 /** How the page looks: slides one below the other; one at a time, all at once, or facing their notes where its script runs. */
 
+/** Letters stand as they were measured. */
+export const TEXT_STYLE = 'svg text{font-variant-ligatures:none;text-rendering:geometricPrecision;white-space:pre}';
+
 export const pageStyle = (width: number, height: number): string => `
 :root{color-scheme:light dark;--ground:#1b1f22;--ink:#f2efe6;--soft:#b9bdb8;--line:#4a5155;--card:#262b2f}
 *{box-sizing:border-box}
 html,body{margin:0;background:var(--ground);color:var(--ink);font:16px/1.5 system-ui,sans-serif}
 svg{display:block;width:100%;height:auto;direction:ltr}
-svg text{font-variant-ligatures:none;text-rendering:geometricPrecision;white-space:pre}
+${TEXT_STYLE}
 svg a:focus-visible{outline:3px solid #ffb000}
 .store{position:absolute;width:0;height:0;overflow:hidden}
 .slide{max-width:1200px;margin:0 auto 24px;outline:none}

@@ -21,11 +21,25 @@ export interface SvgTools extends PaintTools {
   readonly placeOf: (slide: SceneSlide['id']) => string | undefined;
 }
 
+/** Of a file of its own. */
+interface Alone {
+  /** Markup before what is drawn: its name, style and pictures. */
+  readonly head: () => string;
+}
+
 /**
  * @param level Of the heading that its title is.
  * @param prefix Of ids within it.
+ * @param alone Where it is a file of its own.
  */
-export function slideSvg(tools: SvgTools, slide: SceneSlide, parts: DrawnParts, level: 1 | 2, prefix: string): string {
+export function slideSvg(
+  tools: SvgTools,
+  slide: SceneSlide,
+  parts: DrawnParts,
+  level: 1 | 2,
+  prefix: string,
+  alone?: Alone,
+): string {
   const { width, height } = parts.size;
   const ids = new Ids(prefix);
   const seen = [
@@ -42,7 +56,13 @@ export function slideSvg(tools: SvgTools, slide: SceneSlide, parts: DrawnParts, 
     foot.push(words(tools, [{ ...number, text: String(slide.number), bold: false, italic: false }], number.anchor));
   return element(
     'svg',
-    { xmlns: 'http://www.w3.org/2000/svg', viewBox: `0 0 ${short(width)} ${short(height)}`, role: 'group' },
+    {
+      xmlns: 'http://www.w3.org/2000/svg',
+      ...(alone === undefined ? {} : { width, height }),
+      viewBox: `0 0 ${short(width)} ${short(height)}`,
+      role: 'group',
+    },
+    alone?.head() ?? '',
     element('g', { 'aria-hidden': 'true' }, ...seen),
     ...told(tools, slide, parts.boxes, level),
     ...(foot.length > 0 ? [element('g', { 'aria-hidden': 'true' }, ...foot)] : []),

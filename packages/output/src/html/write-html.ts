@@ -5,20 +5,10 @@
 import { createHash } from 'node:crypto';
 import { readFile } from 'node:fs/promises';
 import { createRequire } from 'node:module';
-import {
-  drawParts,
-  firstStrong,
-  type DrawnParts,
-  type PictureData,
-  type Scene,
-  type SceneSlide,
-  type FaceUse,
-} from '@alvex/core';
-import { webFaces } from '@alvex/font-files';
-import { piecesIn } from '../drawn.ts';
-import { facesOf, isBold, isItalic, keyOf, styleOf } from '../faces.ts';
+import { drawParts, firstStrong, type DrawnParts, type PictureData, type Scene, type SceneSlide } from '@alvex/core';
 import { element, text } from './markup.ts';
 import { pageStyle } from './page-style.ts';
+import { fontRules, PictureStore } from './brought-along.ts';
 import { slideSvg, type SvgTools } from './slide-svg.ts';
 import { pageWords, type PageWords } from './words.ts';
 
@@ -60,7 +50,7 @@ export async function writeHtml(
     `<title>${text(title)}</title>`,
     scene.author === null ? '' : `<meta name="author" content="${text(scene.author)}">`,
     `<style>${style}</style></head>\n<body>\n`,
-    store.markup,
+    storeMarkup(store),
     element('main', {}, desk(words), ...sections),
     bar(words, notes, shown.length),
     '<div class="screen" aria-hidden="true"></div>\n',
@@ -161,59 +151,7 @@ const bar = (words: PageWords, notes: boolean, slides: number): string => {
   );
 };
 
-/** Each picture once, as a square of one by one that is used wherever it stands. */
-class PictureStore {
-  readonly #pictures: ReadonlyMap<PictureData['id'], PictureData>;
-  readonly #used = new Map<PictureData['id'], string>();
-
-  constructor(pictures: readonly PictureData[]) {
-    this.#pictures = new Map(pictures.map((picture) => [picture.id, picture]));
-  }
-
-  readonly idOf = (id: PictureData['id']): string | undefined => {
-    if (!this.#pictures.has(id)) return undefined;
-    let name = this.#used.get(id);
-    if (name === undefined) this.#used.set(id, (name = `picture-${this.#used.size + 1}`));
-    return name;
-  };
-
-  get markup(): string {
-    const images = [...this.#used].map(([id, name]) => {
-      const { mime, bytes } = this.#pictures.get(id)!;
-      const href = `data:${mime};base64,${Buffer.from(bytes).toString('base64')}`;
-      return element('image', { id: name, width: 1, height: 1, preserveAspectRatio: 'none', href });
-    });
-    return images.length === 0
-      ? ''
-      : `<svg class="store" aria-hidden="true" xmlns="http://www.w3.org/2000/svg"><defs>${images.join('')}</defs></svg>\n`;
-  }
-}
-
-/** Rules for the faces that the slides need, and the class of each. */
-async function fontRules(drawn: readonly DrawnParts[], language: string | null) {
-  const used = facesOf(piecesIn(drawn));
-  const uses = [...used.values()].map(({ family, style, signs }) => ({
-    family,
-    style,
-    characters: [...signs].sort().join(''),
-  }));
-  const { faces, others } = await webFaces(uses, language);
-  const rule = (family: string, style: FaceUse['style'], bytes: Uint8Array): string =>
-    `@font-face{font-family:"${family}";${setting(style)};src:url(data:font/woff2;base64,${Buffer.from(bytes).toString('base64')}) format("woff2")}\n`;
-  const weights = ['regular', 'bold'] as const;
-  const rules = [
-    ...faces.map(({ family, style, bytes }) => rule(family, style, bytes)),
-    ...weights.flatMap((weight) => others[weight].map((bytes, i) => rule(`other ${weight} ${i}`, weight, bytes))),
-  ];
-  const classes = new Map([...used.keys()].map((key, i) => [key, `f${i}`]));
-  for (const [key, { family, style }] of used) {
-    const weight = isBold(style) ? 'bold' : 'regular';
-    const families = [family, ...others[weight].map((_, i) => `other ${weight} ${i}`)].map((name) => `"${name}"`);
-    rules.push(`.${classes.get(key)!}{font-family:${[...families, 'sans-serif'].join()};${setting(style)}}\n`);
-  }
-  const face: SvgTools['face'] = (piece) => classes.get(keyOf(piece.family, styleOf(piece))) ?? '';
-  return { css: rules.join(''), face };
-}
-
-const setting = (style: FaceUse['style']): string =>
-  `font-weight:${isBold(style) ? 700 : 400};font-style:${isItalic(style) ? 'italic' : 'normal'}`;
+const storeMarkup = ({ images }: PictureStore): string =>
+  images === ''
+    ? ''
+    : `<svg class="store" aria-hidden="true" xmlns="http://www.w3.org/2000/svg"><defs>${images}</defs></svg>\n`;

@@ -4,7 +4,6 @@ import { convert, drawParts, openZip, sceneOf, type Edit } from '@alvex/core';
 import sharp from 'sharp';
 import { doc, h, li, p } from '../../../core/src/test/build.ts';
 import { writeOutput } from '../index.ts';
-import { fileName } from './write-png.ts';
 
 const mill = doc(
   h(1, 'Tide: in/out?'),
@@ -50,17 +49,18 @@ describe('pictures of slides', () => {
     }
   });
 
+  test('of one slide alone, hidden or not; a slide that is not there is told', async () => {
+    const one = (only: number) => writeOutput('png', convert(mill, [HIDE]), [], { only, width: 320 });
+    const { names, read } = await written([], 320);
+    expect(Buffer.from(await one(2)).equals(read(names[1]!)!)).toBe(true);
+    expect(Buffer.from(await one(3)).equals(read(names[2]!)!)).toBe(true);
+    await expect(one(4)).rejects.toThrow('There is no slide 4; the last is 3.');
+  });
+
   test('of a deck that shows nothing there are none', async () => {
     const all = convert(mill, []).deck.slides.map(({ id }) => id);
     const none = convert(mill, [{ kind: 'hide', slides: all, hidden: true }]);
     // An archive of nothing is its end alone (APPNOTE 4.3.16).
     expect(await writeOutput('png', none, [])).toHaveLength(22);
-  });
-
-  test('names are sorted as slides are, and stand on any disk', () => {
-    expect(fileName(7, 1200, 'A <b> "c"')).toBe('0007 A b c.png');
-    expect(fileName(3, 9, '')).toBe('03.png');
-    expect(fileName(3, 9, 'x'.repeat(200)).length).toBeLessThan(70);
-    expect(fileName(3, 9, 'Ends …...')).toBe('03 Ends ….png');
   });
 });

@@ -1,12 +1,15 @@
 /** Writes each slide as a picture, all in one archive: pages of the PDF, painted by PDFium, so that they look as everywhere else. */
-import { type Deflate, type PictureData, type Scene, ZipWriter } from '@alvex/core';
+import { numberedName, type Deflate, type PictureData, type Scene, ZipWriter } from '@alvex/core';
 import { PDFiumLibrary } from '@hyzyla/pdfium';
 import sharp from 'sharp';
+import { slideNumbered } from '../html/write-svg.ts';
 import { writePdf } from '../pdf/write-pdf.ts';
 
 export interface PngOptions {
   /** Of each picture, in pixels. */
   readonly width: number;
+  /** The number of one slide; all that are shown in an archive where it is not said. */
+  readonly only?: number | undefined;
   /** Told what share is written, 0 to 1. */
   readonly progress?: (done: number) => void;
 }
@@ -38,15 +41,22 @@ export async function paintSlides(
   }
 }
 
+/** @throws NoSuchPart. */
 export async function writePng(
   scene: Scene,
   pictures: readonly PictureData[],
   options: PngOptions,
   deflate: Deflate,
 ): Promise<Uint8Array> {
+  if (options.only !== undefined) {
+    let one = new Uint8Array() as Uint8Array;
+    const slide = { ...slideNumbered(scene, options.only), hidden: false };
+    await paintSlides({ ...scene, slides: [slide] }, pictures, options, (_, png) => (one = png));
+    return one;
+  }
   const zip = new ZipWriter(deflate);
   await paintSlides(scene, pictures, options, ({ number, title }, content) =>
-    zip.add({ name: fileName(number, scene.slides.length, title), content, stored: true }),
+    zip.add({ name: numberedName(number, scene.slides.length, title, 'png'), content, stored: true }),
   );
   return zip.finish([]);
 }
@@ -64,19 +74,3 @@ const paint = async ({ data, width, height }: Painted): Promise<Uint8Array> =>
       .png({ compressionLevel: 4 })
       .toBuffer(),
   );
-
-const LONGEST = 60;
-
-/** `03 What the tide gives us.png`: sorted as they are shown. */
-export function fileName(number: number, of: number, title: string): string {
-  const digits = String(number).padStart(Math.max(2, String(of).length), '0');
-  const words = [
-    ...title
-      .replace(/[\\/:*?"<>|\p{Cc}]+/gu, ' ')
-      .replace(/\s+/g, ' ')
-      .trim(),
-  ]
-    .slice(0, LONGEST)
-    .join('');
-  return `${digits}${words === '' ? '' : ` ${words.replace(/[. ]+$/, '')}`}.png`;
-}

@@ -9,6 +9,7 @@ import { contextFor, type Base } from '../services/context.ts';
 import { openDemo } from '../services/load-demo.ts';
 import { deckRoutes, fileRoutes } from './deck-routes.ts';
 import { errors } from './errors.ts';
+import { deckFileRoutes } from './file-routes.ts';
 import { fontRoutes } from './font-routes.ts';
 import { mapRoutes } from './map-routes.ts';
 import { sameOrigin } from './same-origin.ts';
@@ -70,6 +71,7 @@ export function makeApp(
   });
   app.use(others.routes());
   app.use(deckRoutes().routes());
+  app.use(deckFileRoutes().routes());
   app.use(fileRoutes().routes());
   app.use(mapRoutes().routes());
   app.use(fontRoutes().routes());

@@ -2,23 +2,11 @@
 import Router from '@koa/router';
 import type { CandidateLine, CreationLine, KeptFile, Stale } from '@alvex/contract';
 import { validateAppendEntries, validateNewParts, validateRenameDeck } from '@alvex/contract/validate';
-import {
-  FORMAT_NAMES,
-  FORMATS,
-  isPaper,
-  isPictureWidth,
-  isPrint,
-  PAPER_SIZES,
-  PICTURE_WIDTHS,
-  PRINTS,
-  type SheetOptions,
-} from '@alvex/core';
-import { PassThrough } from 'node:stream';
 import type { Context as KoaContext } from 'koa';
-import { AppError, failureOf } from '../services/app-error.ts';
+import { AppError } from '../services/app-error.ts';
 import type { Watching } from '../jobs/pool.ts';
 import { createDeck } from '../services/create-deck.ts';
-import { bringDeckIn, DECK_ENDING, deckFile, isDeckFile } from '../services/deck-file.ts';
+import { bringDeckIn, isDeckFile } from '../services/deck-file.ts';
 import { coverName, deckCover } from '../services/deck-cover.ts';
 import {
   deleteDeck,
@@ -29,7 +17,6 @@ import {
   restorableDecks,
   restoreDeck,
 } from '../services/decks.ts';
-import { exportDeck } from '../services/export-deck.ts';
 import { keepFile, partsOf, type NewFile } from '../services/files.ts';
 import { append, hasBatch, newerThan } from '../services/log.ts';
 import { addCandidate, originalOf, packedDocument } from '../services/originals.ts';
@@ -37,9 +24,10 @@ import { addPicture, pictureOf } from '../services/pictures.ts';
 import { addTemplate, packedTemplate } from '../services/templates.ts';
 import { readJson } from './body.ts';
 import { spool, type Spooled } from './spool.ts';
+import { gone, watched } from './watched.ts';
 
 const UUID = /^[0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i;
-const WATCHED = 'application/x-ndjson';
+const LINES = 'application/x-ndjson';
 
 /** Takes a file that is to become part of a document with others. */
 export function fileRoutes(): Router {
@@ -176,56 +164,8 @@ export function deckRoutes(): Router {
     await sendPacked(ctx, await packedTemplate(ctx.state.context, id(ctx), ctx.params.hash ?? ''));
   });
 
-  for (const format of FORMAT_NAMES) {
-    const { ending, mime } = FORMATS[format];
-    router.get(`/:id/deck.${ending}`, async (ctx) => {
-      const { bytes, name } = await exportDeck(
-        ctx.state.context,
-        id(ctx),
-        {
-          format,
-          fonts: ctx.query.fonts === '1',
-          sheets: sheetsOf(ctx.query),
-          width: widthOf(ctx.query),
-          notes: ctx.query.notes !== '0',
-          handout: ctx.query.handout === '1',
-          source: ctx.query.source === '1',
-        },
-        { cancel: gone(ctx) },
-      );
-      ctx.attachment(`${fileNameOf(name)}.${ending}`);
-      ctx.type = mime;
-      ctx.body = Buffer.from(bytes);
-    });
-  }
-
-  router.get(`/:id/deck.${DECK_ENDING}`, async (ctx) => {
-    const { bytes, name } = await deckFile(ctx.state.context, id(ctx), { cancel: gone(ctx) });
-    ctx.attachment(`${fileNameOf(name)}.${DECK_ENDING}`);
-    ctx.type = 'application/zip';
-    ctx.body = Buffer.from(bytes);
-  });
-
   return router;
 }
-
-/** What a PDF shows. */
-function sheetsOf({ pages, paper }: KoaContext['query']): Partial<SheetOptions> {
-  if (pages !== undefined && !isPrint(pages)) throw new AppError('bad-request', `pages: ${PRINTS.join(', ')}.`);
-  if (paper !== undefined && !isPaper(paper))
-    throw new AppError('bad-request', `paper: ${Object.keys(PAPER_SIZES).join(', ')}.`);
-  return { ...(pages === undefined ? {} : { print: pages }), ...(paper === undefined ? {} : { paper }) };
-}
-
-/** Of pictures of slides. */
-function widthOf({ width }: KoaContext['query']): number | undefined {
-  if (width === undefined) return undefined;
-  if (!isPictureWidth(Number(width)))
-    throw new AppError('bad-request', `width: ${PICTURE_WIDTHS.least} to ${PICTURE_WIDTHS.most} pixels.`);
-  return Number(width);
-}
-
-const fileNameOf = (name: string): string => name.replace(/[\\/:*?"<>|]+/g, ' ').trim() || 'deck';
 
 /** JSON that is kept packed. */
 async function sendPacked(ctx: KoaContext, packed: Uint8Array): Promise<void> {
@@ -250,15 +190,6 @@ const named = (ctx: KoaContext, { path, size }: Spooled): NewFile => ({
   type: queried(ctx.query.type),
 });
 
-/** Tells when nobody waits for the answer any more. */
-function gone(ctx: KoaContext): AbortSignal {
-  const cancel = new AbortController();
-  ctx.res.on('close', () => {
-    if (!ctx.res.writableFinished) cancel.abort();
-  });
-  return cancel.signal;
-}
-
 type Line = CreationLine | CandidateLine;
 type Work = (files: readonly NewFile[], watching: Watching) => Promise<Line>;
 
@@ -279,25 +210,8 @@ async function answering(
   work: (watching: Watching) => Promise<Line>,
   cancel: AbortSignal,
 ): Promise<void> {
-  if (ctx.get('Accept') === WATCHED) return watched(ctx, work, cancel);
+  if (ctx.get('Accept') === LINES)
+    return watched(ctx, LINES, async (watching) => ({ last: await work(watching) }), cancel);
   ctx.body = await work({ cancel });
   ctx.status = 201;
-}
-
-/** Tells of the progress line by line; the last line is what was made, or the failure. */
-function watched(ctx: KoaContext, work: (watching: Watching) => Promise<Line>, cancel: AbortSignal): void {
-  const stream = new PassThrough();
-  const say = (line: Line): void => {
-    if (!stream.destroyed) stream.write(`${JSON.stringify(line)}\n`);
-  };
-  ctx.status = 200;
-  ctx.type = WATCHED;
-  ctx.body = stream;
-  work({ progress: (progress) => say({ progress }), waiting: (waiting) => say({ waiting }), cancel })
-    .then(say, (error: unknown) => {
-      const { status, body } = failureOf(error);
-      if (status >= 500) ctx.app.emit('error', error, ctx);
-      say(body);
-    })
-    .finally(() => stream.end());
 }

@@ -141,8 +141,11 @@ export interface Tasks {
       readonly source: boolean;
       /** File name of the document. */
       readonly origin: string;
+      /** See `OutputOptions`. */
+      readonly only: number | undefined;
     };
-    readonly output: Uint8Array;
+    /** A sentence where it has no such slide or table. */
+    readonly output: Uint8Array | string;
   };
 }
 export type TaskName = keyof Tasks;

@@ -14,6 +14,7 @@ import {
   drawSlide,
   editPictures,
   joinDocuments,
+  NoSuchPart,
   openDocument,
   ReadError,
   readTemplate,
@@ -174,6 +175,9 @@ function onlyHeading({ blocks }: DocumentModel): string | null {
   return headings.length === 1 && only !== undefined ? blockText(only).trim() || null : null;
 }
 
+/** What share of the way it is until slides are laid out. */
+const LAID_OUT = 0.4;
+
 async function write(
   {
     format,
@@ -188,14 +192,18 @@ async function write(
     handout,
     source,
     origin,
+    only,
   }: Tasks['write']['input'],
   progress: Progress,
-): Promise<Uint8Array> {
+): Promise<Tasks['write']['output']> {
   const document = unpacked(packed) as DocumentModel;
+  progress(0.05);
   const bytes = new Map(pictures.map((picture) => [picture.id, picture.bytes]));
   const read = template === null ? null : await withPictureColors(readTemplate(template.bytes));
   const models = new Map(template === null || read === null ? [] : [[template.hash, read.model]]);
+  progress(0.1);
   const converted = convert(document, edits, undefined, models);
+  progress(LAID_OUT);
   const known = new Map(
     [...converted.document.pictures, ...editPictures(edits)].map((picture) => [picture.id, picture]),
   );
@@ -205,6 +213,10 @@ async function write(
   });
   // What a template draws is in its own file already, and has to be drawn elsewhere.
   const all = [...data, ...(read?.pictures ?? [])];
-  const choices = { origin, template: template?.bytes, fonts, sheets, width, notes, handout, source };
-  return writeOutput(format, converted, all, { ...choices, progress });
+  const choices = { origin, template: template?.bytes, fonts, sheets, width, notes, handout, source, only };
+  const writing = (done: number): void => progress(LAID_OUT + done * (1 - LAID_OUT));
+  return writeOutput(format, converted, all, { ...choices, progress: writing }).catch((error: unknown) => {
+    if (error instanceof NoSuchPart) return error.message;
+    throw error;
+  });
 }

@@ -15,6 +15,7 @@ const FAILURES = {
   'template-not-found': { status: 404, message: 'This template is not kept here. Choose its file again.' },
   'file-not-found': { status: 404, message: 'One of the files is not kept here. Choose it again.' },
   'not-found': { status: 404, message: 'There is nothing at this address.' },
+  'part-not-found': { status: 404, message: 'The deck has no such part.' },
   'picture-unusable': { status: 422, message: 'This picture cannot be put in.' },
   'picture-not-found': { status: 404, message: 'This picture is not part of the deck.' },
   'bad-request': { status: 400, message: 'The request was not understood.' },

@@ -200,11 +200,13 @@ export const FORMAT_LABELS: Readonly<Record<FormatName, string>> = {
   pdf: 'Pages',
   html: 'Web page',
   png: 'Pictures',
+  svg: 'Drawings',
   docx: 'Document',
   odt: 'OpenDocument text',
   md: 'Text with headings',
   txt: 'Plain text',
   opml: 'Outline',
+  csv: 'Tables',
 };
 
 /** How a slide comes on a screen. */

@@ -1,3 +1,4 @@
+export { deckTables, writeCsv, type DeckTable } from './write-csv.ts';
 export { writeMarkdown } from './write-markdown.ts';
 export { writeOpml } from './write-opml.ts';
 export { writeDocument } from './write-document.ts';

@@ -3,6 +3,7 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { describe, expect, test } from '@jest/globals';
 import { decodeUtf8 } from '../../base/index.ts';
+import { openZip } from '../../container/index.ts';
 import { runsText, type PictureData, type Runs } from '../../content/index.ts';
 import type { Slide } from '../../deck/index.ts';
 import { blockText, type DocumentModel } from '../../document/index.ts';
@@ -206,3 +207,58 @@ test('plain text has titles with numbers, points by their levels, tables, and wh
   expect(text).toContain('Gates\n  - North\n    - seized\n\nSaid of it.');
   expect(text).toContain('Costs\n  Work\tSum\n  Gates\t31');
 });
+
+describe('tables as values between commas', () => {
+  const costs = table([
+    ['Work, in all', 'Cost "net"'],
+    ['two\nlines', '-12.5 %'],
+    ['=1+2', '@SUM(A1)'],
+    ["+cmd|' /C calc'!A0", '+44'],
+    ['-2+3', '- none'],
+  ]);
+  const document = doc(h(1, 'Costs/all'), costs, h(1, 'Off'), table([['x'], ['y']]), h(1, 'More'), table([['å']]));
+  const off = convert(document, []).deck.slides[1]!.id;
+  const made = convert(document, [{ kind: 'hide', slides: [off], hidden: true }]);
+
+  test('one alone, as RFC 4180 has it; nothing in it can be run', () => {
+    expect(csv(writeDeck('csv', made, [], { only: 1 }))).toBe(
+      [
+        '\uFEFF"Work, in all","Cost ""net"""',
+        '"two\nlines",-12.5 %',
+        "'=1+2,'@SUM(A1)",
+        "'+cmd|' /C calc'!A0,+44",
+        "'-2+3,- none",
+        '',
+      ].join('\r\n'),
+    );
+    expect(() => writeDeck('csv', made, [], { only: 3 })).toThrow('There is no table 3; the last is 2.');
+  });
+
+  test('all that are shown, in an archive', () => {
+    const zip = openZip(writeDeck('csv', made, []));
+    expect(zip.names).toEqual(['01 Costs all.csv', '02 More.csv']);
+    expect(csv(zip.read('02 More.csv')!)).toBe('\uFEFFå\r\n');
+  });
+
+  test('of a chart whose numbers were written over, these', () => {
+    const chart = convert(
+      doc(
+        h(1, 'A'),
+        table([
+          ['', 'One'],
+          ['x', '1'],
+          ['y', '2'],
+        ]),
+      ),
+      [],
+    );
+    const [part] = chart.deck.slides[0]!.content;
+    const data = { categories: ['x', 'z'], series: [{ name: 'One', values: [1, null] }] };
+    const slide = { ...chart.deck.slides[0]!, content: [{ ...part!, chart: { data } }] };
+    const deck = { ...chart, deck: { ...chart.deck, slides: [slide] } } as unknown as Converted;
+    expect(csv(writeDeck('csv', deck, [], { only: 1 }))).toBe('\uFEFF,One\r\nx,1\r\nz,\r\n');
+  });
+});
+
+/** With its mark, which `decodeUtf8` takes off. */
+const csv = (bytes: Uint8Array): string => Buffer.from(bytes).toString('utf8');

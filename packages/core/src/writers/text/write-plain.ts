@@ -1,6 +1,6 @@
 /** Writes a deck as plain text: titles with their numbers, points by their levels, tables line by line, and what is said. */
 import { encodeUtf8 } from '../../base/index.ts';
-import { placeCells, runsText, type Runs, type Table } from '../../content/index.ts';
+import { runsText, textGrid, type Runs } from '../../content/index.ts';
 import type { Content, Deck, Note } from '../../deck/index.ts';
 import { deckText } from './deck-text.ts';
 
@@ -27,17 +27,10 @@ function shown(part: Content): readonly string[] {
             .map((text) => INDENT.repeat(2) + text)
         : [INDENT + line(part.runs)];
     case 'table':
-      return rows(part.table);
+      return textGrid(part.table, line).map((cells) => INDENT + cells.join('\t').trimEnd());
     case 'picture':
       return part.alt === null || part.alt.trim() === '' ? [] : [`${INDENT}[${part.alt.trim()}]`];
   }
-}
-
-/** Cells stand apart by tabs; one that spans others is the first of them. */
-function rows({ rows: all, columns }: Table): readonly string[] {
-  const grid = all.map(() => Array.from({ length: columns }, () => ''));
-  for (const { row, column, cell } of placeCells(all)) grid[row]![column] = line(cell.runs);
-  return grid.map((cells) => INDENT + cells.join('\t').trimEnd());
 }
 
 const spoken = ({ kind, depth, ordered, mark, runs }: Note): string =>
