@@ -6,7 +6,7 @@ import { faceFile, FOLDERS, folderOf } from './shipped.ts';
 
 export { otherFaces, type FontFile } from './other-scripts.ts';
 export { wholeFace } from './shipped.ts';
-export { webFaces, type WebFace, type WebFaces } from './web-faces.ts';
+export { webFaces, type FaceFormat, type WebFace, type WebFaces } from './web-faces.ts';
 
 // What is not in a font is not taken. With these a receiver's author can write on.
 const LETTERS = [

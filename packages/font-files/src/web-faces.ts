@@ -1,4 +1,4 @@
-/** Faces as a page brings them along: parts of the shipped fonts, compressed (WOFF 2.0). */
+/** Faces as a page or a drawing brings them along: parts of the shipped fonts. */
 import type { FaceUse } from '@alvex/core';
 import { BETWEEN, otherFaces } from './other-scripts.ts';
 import { wholeFace } from './shipped.ts';
@@ -6,7 +6,6 @@ import { wholeFace } from './shipped.ts';
 export interface WebFace {
   readonly family: string;
   readonly style: FaceUse['style'];
-  /** WOFF 2.0. */
   readonly bytes: Uint8Array;
 }
 export interface WebFaces {
@@ -15,11 +14,18 @@ export interface WebFaces {
   readonly others: Readonly<Record<'regular' | 'bold', readonly Uint8Array[]>>;
 }
 
+/** Compressed as well as can be (WOFF 2.0), or not at all (OpenType), which is made in a tenth of the time. */
+export type FaceFormat = 'woff2' | 'truetype';
+
 /** @param language Of the deck. @throws Error for a family that does not ship. */
-export async function webFaces(uses: readonly FaceUse[], language: string | null): Promise<WebFaces> {
+export async function webFaces(
+  uses: readonly FaceUse[],
+  language: string | null,
+  targetFormat: FaceFormat = 'woff2',
+): Promise<WebFaces> {
   const { default: subsetFont } = await import('subset-font');
   const part = async (bytes: Uint8Array, characters: string): Promise<Uint8Array> =>
-    new Uint8Array(await subsetFont(Buffer.from(bytes), characters, { targetFormat: 'woff2' }));
+    new Uint8Array(await subsetFont(Buffer.from(bytes), characters, { targetFormat }));
   const faces: WebFace[] = [];
   const lacking = { regular: new Set<string>(), bold: new Set<string>() };
   for (const { family, style, characters } of uses) {

@@ -1,6 +1,6 @@
 /** Fonts and pictures within a file of vectors, so that it needs nothing else. */
 import type { DrawnParts, FaceUse, PictureData } from '@alvex/core';
-import { webFaces } from '@alvex/font-files';
+import { webFaces, type FaceFormat } from '@alvex/font-files';
 import { piecesIn } from '../drawn.ts';
 import { facesOf, isBold, isItalic, keyOf, styleOf } from '../faces.ts';
 import { element } from './markup.ts';
@@ -35,16 +35,17 @@ export class PictureStore {
 }
 
 /** Rules for the faces that the slides need, and the class of each. */
-export async function fontRules(drawn: readonly DrawnParts[], language: string | null) {
+export async function fontRules(drawn: readonly DrawnParts[], language: string | null, format: FaceFormat) {
   const used = facesOf(piecesIn(drawn));
   const uses = [...used.values()].map(({ family, style, signs }) => ({
     family,
     style,
     characters: [...signs].sort().join(''),
   }));
-  const { faces, others } = await webFaces(uses, language);
+  const { faces, others } = await webFaces(uses, language, format);
+  const type = format === 'woff2' ? 'woff2' : 'ttf';
   const rule = (family: string, style: FaceUse['style'], bytes: Uint8Array): string =>
-    `@font-face{font-family:"${family}";${setting(style)};src:url(data:font/woff2;base64,${Buffer.from(bytes).toString('base64')}) format("woff2")}\n`;
+    `@font-face{font-family:"${family}";${setting(style)};src:url(data:font/${type};base64,${Buffer.from(bytes).toString('base64')})}\n`;
   const weights = ['regular', 'bold'] as const;
   const rules = [
     ...faces.map(({ family, style, bytes }) => rule(family, style, bytes)),

@@ -29,7 +29,7 @@ export async function writeHtml(
 ): Promise<Uint8Array> {
   const shown = scene.slides.filter(({ hidden }) => !hidden);
   const drawn = shown.map((slide) => drawParts(slide, scene.theme));
-  const fonts = await fontRules(drawn, scene.language);
+  const fonts = await fontRules(drawn, scene.language, 'woff2');
   const store = new PictureStore(pictures);
   const tools: SvgTools = { face: fonts.face, picture: store.idOf, placeOf: places(shown) };
   const words = pageWords(scene.language);

@@ -48,7 +48,8 @@ export function slideNumbered({ slides }: Scene, number: number): SceneSlide {
 
 async function slideFile(scene: Scene, slide: SceneSlide, pictures: readonly PictureData[]): Promise<Uint8Array> {
   const parts = drawParts(slide, scene.theme);
-  const { css, face } = await fontRules([parts], scene.language);
+  // Each slide has letters of its own: parts of fonts are made for each.
+  const { css, face } = await fontRules([parts], scene.language, 'truetype');
   const store = new PictureStore(pictures);
   // Slides that it leads to are not in the file.
   const tools: SvgTools = { face, picture: store.idOf, placeOf: () => undefined };
