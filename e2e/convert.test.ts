@@ -276,7 +276,19 @@ test('writing can be cancelled, and a server that is away is told of', async ({ 
   await bringIn(page, alvex, { name: 'report.docx', content: readFileSync(report) });
   await station(page, 'Hand over').click();
   const card = page.getByRole('region', { name: 'Pages' });
-  await page.route('**/deck.pdf*', () => {}); // never answered
+  // As a server tells that is busy: what is awaited, and how far it is.
+  const told = ['{"waiting":1}', '{"progress":0.4}'];
+  await page.route('**/deck.pdf*', (route) => {
+    const line = told.shift();
+    // Cut off in the middle: nothing is saved of it.
+    if (line !== undefined)
+      return route.fulfill({ contentType: 'application/x-alvex-watched-file', body: `${line}\n` });
+    return undefined; // never answered
+  });
+  for (let i = 0; i < 2; i++) {
+    await card.getByRole('button', { name: 'Download PDF' }).click();
+    await expect(page.getByRole('alert')).toContainText('The server cannot be reached');
+  }
   await card.getByRole('button', { name: 'Download PDF' }).click();
   await card.getByRole('button', { name: 'Cancel' }).click();
   await expect(card.getByRole('status')).toContainText('Nothing was saved');
@@ -312,6 +324,28 @@ test('slides are taken along as pictures, and as text that makes the same slides
   const pictures = readFileSync(await saved('Pictures', 'Download ZIP'));
   expect(pictures.includes(Buffer.from('02 What the tide gives us.png'))).toBe(true);
   await expect(page.getByText(/^Saved: .+\.zip, 11 pictures/)).toBeVisible();
+  // One of them, as a drawing.
+  const card = page.getByRole('region', { name: 'Pictures' });
+  await card.getByLabel('Which').selectOption('one');
+  await card.getByLabel('Its number').fill('4');
+  await card.getByLabel('Written as').selectOption('svg');
+  const drawing = await saved('Pictures', 'Download SVG');
+  expect(drawing).toMatch(/04 What it costs\.svg$/);
+  expect(readFileSync(drawing, 'utf8')).toContain('<title>What it costs</title>');
+  // A table of the deck, as values.
+  const texts = page.getByRole('region', { name: 'Text with headings' });
+  await texts.getByLabel('Written as').selectOption('csv');
+  await texts.getByLabel('Which').selectOption({ label: '2 What it costs to run, 5 × 2' });
+  const table = await saved('Text with headings', 'Download CSV');
+  expect(readFileSync(table, 'utf8')).toBe(
+    '\uFEFFItem,A month\r\nInsurance,310\r\n"Grease, belts, small parts",95\r\nGrain,420\r\nElectricity for light,60\r\n',
+  );
+  // Whatever was used last stands first when one comes again.
+  await page.reload();
+  await expect(page.getByRole('main').getByRole('region').first()).toHaveAccessibleName('Text with headings');
+  await expect(card.getByText(/^\d+ kB when it was last written|^\d\.\d MB when it was last written/)).toHaveCount(0);
+  await card.getByLabel('Width of each').selectOption('1280');
+  await expect(card.getByText(/^\d.* when it was last written\.$/)).toBeVisible();
 
   const text = readFileSync(await saved('Text with headings', 'Download MD'), 'utf8');
   expect(text).toMatch(/\n## What the tide gives us\n/);

@@ -1,23 +1,25 @@
 /** The server's routes. */
-import type {
-  AppendEntries,
-  Appended,
-  Candidate,
-  CandidateLine,
-  CreationLine,
-  DeckCover,
-  DeckSummary,
-  ErrorBody,
-  KeptFile,
-  KeptTemplate,
-  ListedDeck,
-  Newer,
-  NewOwnMap,
-  OpenDeck,
-  OwnMap,
-  Stale,
+import {
+  WATCHED_FILE,
+  type AppendEntries,
+  type Appended,
+  type Candidate,
+  type CandidateLine,
+  type CreationLine,
+  type DeckCover,
+  type DeckSummary,
+  type ErrorBody,
+  type FileLine,
+  type KeptFile,
+  type KeptTemplate,
+  type ListedDeck,
+  type Newer,
+  type NewOwnMap,
+  type OpenDeck,
+  type OwnMap,
+  type Stale,
 } from '@alvex/contract';
-import { FORMATS, type FormatName, type LogEntry, type Picture } from '@alvex/core';
+import { fileKind, type FormatName, type LogEntry, type Picture } from '@alvex/core';
 
 /** A failure that the server told, or that it could not be reached. */
 export class ApiError extends Error {
@@ -203,6 +205,45 @@ async function* lines(response: Response): AsyncGenerator<string> {
   if (rest !== '') yield rest;
 }
 
+/**
+ * Has a file written, and follows how far it is.
+ * @throws ApiError with the reason why it was not written; DOMException `AbortError` when cancelled.
+ */
+export async function fetchFile(url: string, progress: Progress, signal: AbortSignal): Promise<Blob> {
+  const response = await request(url, { signal, headers: { Accept: WATCHED_FILE } });
+  const reader = response.body!.getReader();
+  let line: Uint8Array<ArrayBuffer>[] = [];
+  for (;;) {
+    const { done, value } = await reader.read();
+    if (done) throw new ApiError(UNREACHABLE);
+    let from = 0;
+    for (let end = value.indexOf(LINE_END); end >= 0; end = value.indexOf(LINE_END, from)) {
+      const said = JSON.parse(await new Blob([...line, value.slice(from, end)]).text()) as FileLine;
+      line = [];
+      from = end + 1;
+      if ('error' in said) throw new ApiError(said.error);
+      if ('file' in said) return remaining(reader, value.slice(from), said.file.bytes);
+      if ('waiting' in said) progress(0, said.waiting + 1);
+      else progress(said.progress, 0);
+    }
+    line.push(value.slice(from));
+  }
+}
+const LINE_END = 10;
+
+/** @throws ApiError where the connection ended before its end. */
+async function remaining(
+  reader: ReadableStreamDefaultReader<Uint8Array<ArrayBuffer>>,
+  first: Uint8Array<ArrayBuffer>,
+  bytes: number,
+): Promise<Blob> {
+  const pieces = [first];
+  for (let next = await reader.read(); !next.done; next = await reader.read()) pieces.push(next.value);
+  const file = new Blob(pieces);
+  if (file.size !== bytes) throw new ApiError(UNREACHABLE);
+  return file;
+}
+
 /** Keeps a picture that is to be put into the document. @throws ApiError with the reason why it cannot be. */
 export const sendPicture = async (id: string, body: Blob, name: string): Promise<Picture> =>
   (
@@ -229,12 +270,14 @@ export const originalUrl = (id: string, edition?: string): string => `/api/decks
 /** The whole deck as one file, to be brought in again. */
 export const wholeDeckUrl = (id: string): string => `/api/decks/${id}/deck.alvex`;
 
-/** @param fonts Whether its fonts go along. */
 /** @param choices What the file has besides, as the server names it. */
 export function deckFileUrl(id: string, format: FormatName, choices: Readonly<Record<string, string>> = {}): string {
   const query = new URLSearchParams(choices).toString();
-  return `/api/decks/${id}/deck.${FORMATS[format].ending}${query === '' ? '' : `?${query}`}`;
+  return `/api/decks/${id}/deck.${fileKind(format, onlyOf(choices)).ending}${query === '' ? '' : `?${query}`}`;
 }
+/** The number of the one slide or table that is wanted. */
+export const onlyOf = ({ only }: Readonly<Record<string, string>>): number | undefined =>
+  only === undefined ? undefined : Number(only);
 export const templatesUrl = (id: string): string => `/api/decks/${id}/templates`;
 export const fontUrl = (family: string): string => `/api/fonts/${encodeURIComponent(family)}.zip`;
 export const pictureUrl = (id: string, picture: string): string => `/api/decks/${id}/pictures/${picture}`;

@@ -7,6 +7,7 @@ import {
   convert,
   drawOwnSlide,
   costMap,
+  deckTables,
   DENSITIES,
   documentLanguage,
   layoutChoices,
@@ -19,6 +20,7 @@ import {
   partsToSpeak,
   readChart,
   reviewEdition,
+  runsText,
   runsWords,
   secondsOf,
   shippedFamily,
@@ -49,6 +51,7 @@ import {
   levels,
 } from '@alvex/core';
 import { drawPage } from './draw.ts';
+import { excerpt } from './excerpt.ts';
 import type { Held } from './held.ts';
 import { findIcons } from './icons.ts';
 import { pace, savings } from './pace.ts';
@@ -95,6 +98,10 @@ const ANSWERERS: Answerers = {
   ownSlides: ({ from, to }, held) => ownSlides(from, to, held),
   chart: ({ slide, part }, { converted }) => chartOffers(slide, part, converted),
   sheets: printed,
+  drawn: ({ number }, { converted }) => drawnPage(number, converted),
+  excerpt: (question, { converted }) => excerpt(question, converted),
+  tables: (_, { converted }) =>
+    deckTables(converted.deck).map(({ title, rows }) => ({ title, rows: rows.length, columns: rows[0]?.length ?? 0 })),
   slides: ({ edits: more }, { document, edits, converted, templates }) =>
     convert(document, [...edits, ...more], converted, templates).pages.length,
 };
@@ -262,6 +269,11 @@ function takeOf(take: string, made: Converted, current: Converted): Take {
     lines,
     drawings: pages.filter(({ key }) => drawn.has(key)).map((page) => drawPage(page, 0, theme)),
   };
+}
+
+function drawnPage(number: number | null, { pages, theme }: Converted): Answers['drawn'] {
+  const page = number === null ? pages.find(({ slide }) => slide.hidden !== true) : pages[number - 1];
+  return page === undefined ? null : { drawing: drawPage(page, 0, theme), title: runsText(page.slide.title.runs) };
 }
 
 /** Pages are weighed once: after an edit only those that it changed. */

@@ -47,6 +47,7 @@ import type {
   RemarkKind,
   Prose,
   Sheet,
+  FormatName,
   SheetOptions,
   SingleEdit,
   SlideId,
@@ -378,6 +379,12 @@ export interface Questions {
   readonly chart: { readonly slide: SlideId; readonly part: PartId };
   /** The deck on paper. */
   readonly sheets: SheetOptions;
+  /** A page, counted from one; the first that is shown where it is not said. */
+  readonly drawn: { readonly number: number | null };
+  /** How a file of text begins: of the deck, or of the document. */
+  readonly excerpt: { readonly format: FormatName; readonly source: boolean; readonly only: number | null };
+  /** The tables that are shown. */
+  readonly tables: object;
   /** How many slides there would be with more edits. */
   readonly slides: { readonly edits: readonly Edit[] };
 }
@@ -416,7 +423,16 @@ export interface Answers {
   /** Null for one that could not be drawn. */
   readonly ownSlides: readonly (DrawnSlide | null)[];
   readonly sheets: Printed;
+  readonly drawn: { readonly drawing: Drawing; readonly title: string } | null;
+  readonly excerpt: readonly ExcerptLine[];
+  readonly tables: readonly { readonly title: string; readonly rows: number; readonly columns: number }[];
   readonly slides: number;
+}
+
+export interface ExcerptLine {
+  readonly text: string;
+  /** Of a heading, 0 for text. */
+  readonly level: number;
 }
 
 /** What comes out of a printer. */

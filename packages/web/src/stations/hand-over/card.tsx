@@ -1,7 +1,9 @@
-/** What one thing that is handed over looks like. */
-import { chakra } from '@chakra-ui/react';
+/** What one thing that is handed over looks like: what it is for, how it begins, what it holds. */
+import { Box, chakra } from '@chakra-ui/react';
+import type { ReactNode } from 'react';
+import { Heading, Small } from '../../ui/recipes.tsx';
 
-export const Card = chakra('section', {
+const Frame = chakra('section', {
   base: {
     border: '1px solid',
     borderColor: 'line',
@@ -13,3 +15,51 @@ export const Card = chakra('section', {
   },
 });
 export const Inside = chakra('ul', { base: { pl: '16px', fontSize: 'sm', color: 'soft', '& li': { py: '1px' } } });
+/** A choice with its label. */
+export const Choice = chakra('label', {
+  base: {
+    display: 'grid',
+    gap: '3px',
+    fontSize: 'sm',
+    color: 'soft',
+    justifyItems: 'start',
+    maxW: '100%',
+    '& select': { maxW: '100%' },
+  },
+});
+
+interface Props {
+  readonly name: string;
+  /** `To edit`. */
+  readonly purpose: string;
+  readonly heading: string;
+  /** How it begins, drawn. */
+  readonly preview: ReactNode;
+  readonly children: ReactNode;
+}
+
+export function Card({ name, purpose, heading, preview, children }: Props) {
+  return (
+    <Frame aria-label={name}>
+      <Box>
+        <Small>{purpose}</Small>
+        <Heading as="h2" fontSize="lg">
+          {heading}
+        </Heading>
+      </Box>
+      <Box
+        display="grid"
+        gap="10px 16px"
+        alignItems="start"
+        gridTemplateColumns={{ base: 'minmax(0, 1fr)', sm: '150px minmax(0, 1fr)' }}
+      >
+        <Box maxW="150px" aria-hidden="true">
+          {preview}
+        </Box>
+        <Box display="grid" gap="10px" gridTemplateColumns="minmax(0, 1fr)">
+          {children}
+        </Box>
+      </Box>
+    </Frame>
+  );
+}

@@ -1,12 +1,12 @@
 /** The document to go on with, or for those who listened. */
-import { chakra } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { FormatName } from '@alvex/core';
 import { count } from '../../ui/format.ts';
 import { FORMAT_LABELS } from '../../ui/labels.ts';
-import { Heading, Select } from '../../ui/recipes.tsx';
-import { Card, Inside } from './card.tsx';
+import { Select } from '../../ui/recipes.tsx';
+import { Card, Choice, Inside } from './card.tsx';
 import { Download, type FormatProps } from './download.tsx';
+import { ExcerptPreview } from './previews.tsx';
 
 interface Kind {
   readonly label: string;
@@ -29,11 +29,13 @@ export function DocumentCard(props: FormatProps) {
   const shown = count(hidden.filter((off) => !off).length, 'slide');
   const { format, choices } = KINDS[kind];
   return (
-    <Card aria-label={FORMAT_LABELS.docx}>
-      <Heading as="h2" fontSize="lg">
-        {FORMAT_LABELS.docx}, {format === 'md' ? 'Markdown' : format.toUpperCase()}
-      </Heading>
-      <chakra.label display="grid" gap="3px" fontSize="sm" color="soft" justifyItems="start">
+    <Card
+      name={FORMAT_LABELS.docx}
+      purpose="To write on, and for those who listened"
+      heading={`${FORMAT_LABELS.docx}, ${format === 'md' ? 'Markdown' : format.toUpperCase()}`}
+      preview={<ExcerptPreview format={format} source />}
+    >
+      <Choice>
         Written as
         <Select value={kind} onChange={(event) => setKind(event.target.value as KindName)}>
           {Object.entries(KINDS).map(([one, { label }]) => (
@@ -42,7 +44,7 @@ export function DocumentCard(props: FormatProps) {
             </option>
           ))}
         </Select>
-      </chakra.label>
+      </Choice>
       <Inside>
         <li>{HOLDS[format]}, with your work on the structure</li>
         {handout ? (
@@ -57,6 +59,7 @@ export function DocumentCard(props: FormatProps) {
       <Download
         key={kind}
         {...props}
+        card="document"
         format={format}
         choices={choices}
         holds={handout ? `the document with ${shown}` : 'the document'}

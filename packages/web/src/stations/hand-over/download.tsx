@@ -1,13 +1,14 @@
-/** Has a file written by the server and saves it: it can be cancelled, and says what was made. */
-import { Box } from '@chakra-ui/react';
+/** Has a file written by the server and saves it: says how far it is, can be cancelled, and says what was made. */
+import { Box, chakra } from '@chakra-ui/react';
 import { Download as Down } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import type { DeckSummary } from '@alvex/contract';
-import { FORMATS, type FormatName } from '@alvex/core';
-import { deckFileUrl } from '../../api/client.ts';
+import { fileKind, fileNameOf, numberedName, type FormatName } from '@alvex/core';
+import { ApiError, deckFileUrl, fetchFile, onlyOf } from '../../api/client.ts';
 import type { DeckState } from '../../state/deck-store.ts';
+import { handedOver, lastSize } from '../../state/handed.ts';
 import { useLog } from '../../state/log-store.ts';
-import { count, fileSize } from '../../ui/format.ts';
+import { count, fileSize, percent } from '../../ui/format.ts';
 import { FORMAT_LABELS } from '../../ui/labels.ts';
 import { Action, Small } from '../../ui/recipes.tsx';
 
@@ -19,49 +20,68 @@ export interface FormatProps {
 }
 
 interface Props extends FormatProps {
+  /** Of the card. */
+  readonly card: string;
   readonly format: FormatName;
   /** What the file has besides, as the server names it. */
   readonly choices: Readonly<Record<string, string>>;
   /** `12 slides`. */
   readonly holds: string;
+  /** Title of the one slide or table. */
+  readonly title?: string;
 }
 
-export function Download({ format, deck, view, fail, choices, holds }: Props) {
+interface Writing {
+  readonly stop: AbortController;
+  /** 0 to 1. */
+  readonly done: number;
+  /** How many are before it, itself counted; 0 once it is its turn. */
+  readonly waiting: number;
+}
+
+const Track = chakra('div', { base: { height: '4px', bg: 'line', width: '100%', maxW: '260px', overflow: 'hidden' } });
+
+export function Download({ card, format, deck, view, fail, choices, holds, title }: Props) {
   const waiting = useLog((state) => state.sync.waiting);
-  const [writing, setWriting] = useState<AbortController | null>(null);
+  const [writing, setWriting] = useState<Writing | null>(null);
   const [saved, setSaved] = useState<string | null>(null);
   const leaving = useRef<AbortController | null>(null);
   useEffect(() => () => leaving.current?.abort(), []);
-  const { ending } = FORMATS[format];
+  const only = onlyOf(choices);
+  const { ending } = fileKind(format, only);
+  const url = deckFileUrl(deck.id, format, choices);
+  const before = lastSize(url);
   const download = async () => {
     const stop = new AbortController();
     leaving.current = stop;
-    setWriting(stop);
+    setWriting({ stop, done: 0, waiting: 0 });
     setSaved(null);
     fail(null);
     try {
-      const response = await fetch(deckFileUrl(deck.id, format, choices), { signal: stop.signal });
-      if (!response.ok) throw new Error(((await response.json()) as { error: { message: string } }).error.message);
+      const file = await fetchFile(url, (done, ahead) => setWriting({ stop, done, waiting: ahead }), stop.signal);
       const link = document.createElement('a');
-      const file = await response.blob();
       link.href = URL.createObjectURL(file);
-      link.download = `${deck.name.replace(/[\\/:*?"<>|]+/g, ' ').trim() || 'deck'}.${ending}`;
+      link.download =
+        only === undefined ? `${fileNameOf(deck.name, 'deck')}.${ending}` : numberedName(only, 1, title ?? '', ending);
       link.click();
       setTimeout(() => URL.revokeObjectURL(link.href), 60_000);
+      handedOver(card, url, file.size);
       setSaved(`Saved: ${link.download}, ${holds}, ${fileSize(file.size)}.`);
     } catch (error) {
-      const away = error instanceof TypeError;
-      const reason = away
-        ? 'The server cannot be reached. Your work is kept in this window.'
-        : (error as Error).message;
       if (stop.signal.aborted) setSaved('Cancelled. Nothing was saved.');
-      else fail(`The file (${FORMAT_LABELS[format]}, ${ending.toUpperCase()}) was not written. ${reason}`);
+      else {
+        const reason =
+          error instanceof ApiError && error.code === 'unreachable'
+            ? 'The server cannot be reached. Your work is kept in this window.'
+            : (error as Error).message;
+        fail(`The file (${FORMAT_LABELS[format]}, ${ending.toUpperCase()}) was not written. ${reason}`);
+      }
     }
     setWriting(null);
   };
   return (
     <>
-      <Box display="flex" gap="8px">
+      <Box display="flex" flexWrap="wrap" gap="8px">
         <Action
           look="main"
           onClick={() => void download()}
@@ -69,9 +89,25 @@ export function Download({ format, deck, view, fail, choices, holds }: Props) {
         >
           <Down size={14} /> {writing === null ? `Download ${ending.toUpperCase()}` : 'Writing …'}
         </Action>
-        {writing !== null && <Action onClick={() => writing.abort()}>Cancel</Action>}
+        {writing !== null && <Action onClick={() => writing.stop.abort()}>Cancel</Action>}
       </Box>
-      <Small role="status">{waiting > 0 ? `${count(waiting, 'edit')} must be kept on the server first.` : saved}</Small>
+      {writing !== null && (
+        <Track
+          role="progressbar"
+          aria-label={`Writing ${ending.toUpperCase()}`}
+          aria-valuenow={Math.round(writing.done * 100)}
+        >
+          <Box h="100%" bg="ink" css={{ width: percent(writing.done).replace(' ', '') }} />
+        </Track>
+      )}
+      <Small role="status">
+        {waiting > 0
+          ? `${count(waiting, 'edit')} must be kept on the server first.`
+          : (writing?.waiting ?? 0) > 1
+            ? `${count(writing!.waiting - 1, 'other file')} before it.`
+            : (saved ??
+              (before === undefined || writing !== null ? null : `${fileSize(before)} when it was last written.`))}
+      </Small>
     </>
   );
 }

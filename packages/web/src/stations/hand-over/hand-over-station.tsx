@@ -1,11 +1,12 @@
 /** The Hand over station: one card a result, with what is inside. */
 import { Box, chakra } from '@chakra-ui/react';
 import { Download } from 'lucide-react';
-import { useState, type ReactNode } from 'react';
+import { useState, type ComponentType, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import type { DeckSummary } from '@alvex/contract';
 import { originalUrl, wholeDeckUrl } from '../../api/client.ts';
 import { useDeck } from '../../state/deck-store.ts';
+import { inOrderOfUse, usedLast } from '../../state/handed.ts';
 import { useAnswer } from '../../state/use-answer.ts';
 import { useLog } from '../../state/log-store.ts';
 import { count } from '../../ui/format.ts';
@@ -16,15 +17,30 @@ import { PageCard } from './page-card.tsx';
 import { PagesCard } from './pages-card.tsx';
 import { PicturesCard } from './pictures-card.tsx';
 import { PresentationCard } from './presentation-card.tsx';
+import type { FormatProps } from './download.tsx';
+import { ExcerptPreview, SlidePreview } from './previews.tsx';
 import { TextCard } from './text-card.tsx';
 
 const Wall = chakra('div', {
   base: { h: '100%', overflowY: 'auto', px: '24px', py: '18px', maxW: '980px', mx: 'auto' },
 });
+/** By what they are for; one that was used stands before those that were not. */
+const CARDS = {
+  presentation: PresentationCard,
+  page: PageCard,
+  pages: PagesCard,
+  pictures: PicturesCard,
+  document: DocumentCard,
+  text: TextCard,
+} as const satisfies Readonly<Record<string, ComponentType<FormatProps>>>;
+type CardName = keyof typeof CARDS;
+
 export function HandOverStation() {
   const deck = useDeck((state) => state.deck);
   const view = useDeck((state) => state.view);
   const [failure, setFailure] = useState<string | null>(null);
+  // As it was when one came: cards do not move under a hand.
+  const [order] = useState(() => inOrderOfUse(Object.keys(CARDS) as CardName[], usedLast()));
   if (deck === null || view === null) return null;
   return (
     <Wall>
@@ -35,15 +51,13 @@ export function HandOverStation() {
           {failure}
         </Notice>
       )}
-      <Box display="grid" gap="16px" css={{ gridTemplateColumns: 'repeat(auto-fit, minmax(min(400px, 100%), 1fr))' }}>
-        <PresentationCard deck={deck} view={view} fail={setFailure} />
-        <PagesCard deck={deck} view={view} fail={setFailure} />
-        <PageCard deck={deck} view={view} fail={setFailure} />
-        <PicturesCard deck={deck} view={view} fail={setFailure} />
-        <TextCard deck={deck} view={view} fail={setFailure} />
-        <DocumentCard deck={deck} view={view} fail={setFailure} />
-        <OriginalCard deck={deck} />
+      <Box display="grid" gap="16px" css={{ gridTemplateColumns: 'repeat(auto-fit, minmax(min(430px, 100%), 1fr))' }}>
+        {order.map((name) => {
+          const Made = CARDS[name];
+          return <Made key={name} deck={deck} view={view} fail={setFailure} />;
+        })}
         <WholeCard deck={deck} />
+        <OriginalCard deck={deck} />
       </Box>
     </Wall>
   );
@@ -72,10 +86,7 @@ function NotReady() {
 function OriginalCard({ deck }: { readonly deck: DeckSummary }) {
   const edition = useLog((state) => state.edition);
   return (
-    <Card aria-label="Original">
-      <Heading as="h2" fontSize="lg">
-        Your document
-      </Heading>
+    <Card name="Original" purpose="To keep" heading="Your document" preview={<ExcerptPreview format="docx" source />}>
       <Inside>
         <li>
           {edition?.fileName ?? deck.fileName}
@@ -95,10 +106,12 @@ function OriginalCard({ deck }: { readonly deck: DeckSummary }) {
 function WholeCard({ deck }: { readonly deck: DeckSummary }) {
   const waiting = useLog((state) => state.sync.waiting);
   return (
-    <Card aria-label="Whole deck">
-      <Heading as="h2" fontSize="lg">
-        The whole deck as one file
-      </Heading>
+    <Card
+      name="Whole deck"
+      purpose="To keep"
+      heading="The whole deck as one file"
+      preview={<SlidePreview deck={deck.id} />}
+    >
       <Inside>
         <li>the document in all editions, pictures, the template, and all your edits</li>
         <li>brought in on the page of decks, here or on another computer, it is the same deck</li>

@@ -3,9 +3,9 @@ import { chakra } from '@chakra-ui/react';
 import { useState } from 'react';
 import { count } from '../../ui/format.ts';
 import { FORMAT_LABELS } from '../../ui/labels.ts';
-import { Heading } from '../../ui/recipes.tsx';
 import { Card, Inside } from './card.tsx';
 import { Download, type FormatProps } from './download.tsx';
+import { SlidePreview } from './previews.tsx';
 
 export function PageCard(props: FormatProps) {
   const { hidden } = props.view.pages;
@@ -13,21 +13,23 @@ export function PageCard(props: FormatProps) {
   const off = hidden.filter(Boolean).length;
   const shown = count(hidden.length - off, 'slide');
   return (
-    <Card aria-label={FORMAT_LABELS.html}>
-      <Heading as="h2" fontSize="lg">
-        {FORMAT_LABELS.html}, HTML
-      </Heading>
+    <Card
+      name={FORMAT_LABELS.html}
+      purpose="To show anywhere"
+      heading={`${FORMAT_LABELS.html}, HTML`}
+      preview={<SlidePreview deck={props.deck.id} />}
+    >
       <chakra.label display="flex" gap="8px" alignItems="flex-start" fontSize="sm" cursor="pointer">
         <input type="checkbox" checked={notes} onChange={(event) => setNotes(event.target.checked)} />
         With speaker notes
       </chakra.label>
       <Inside>
         <li>{shown} to show in any browser, without Alvex and without network</li>
-        <li>fonts and pictures are in the file; text can be found and copied</li>
+        <li>fonts and pictures are in the file; text can be found and copied, and not edited</li>
         {notes ? <li>a second window for the speaker, with notes and a clock</li> : <li>nothing of what you say</li>}
         {off > 0 && <li>without the {count(off, 'slide')} that you have hidden</li>}
       </Inside>
-      <Download {...props} format="html" choices={notes ? {} : { notes: '0' }} holds={shown} />
+      <Download {...props} card="page" format="html" choices={notes ? {} : { notes: '0' }} holds={shown} />
     </Card>
   );
 }

@@ -1,16 +1,14 @@
 /** Pages to show, to read or to print: what stands on each, and how one of them looks. */
-import { Box, chakra } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
 import { PAPER_SIZES, PRINTS, type Paper, type Print } from '@alvex/core';
 import { useAnswer } from '../../state/use-answer.ts';
 import { count } from '../../ui/format.ts';
 import { FORMAT_LABELS, PAPER_LABELS, PRINT_LABELS } from '../../ui/labels.ts';
-import { Heading, Select } from '../../ui/recipes.tsx';
-import { Card, Inside } from './card.tsx';
+import { Select } from '../../ui/recipes.tsx';
+import { Card, Choice, Inside } from './card.tsx';
 import { Download, type FormatProps } from './download.tsx';
 import { SheetDrawing } from './sheet-drawing.tsx';
-
-const Choice = chakra('label', { base: { display: 'grid', gap: '3px', fontSize: 'sm', color: 'soft' } });
 
 export function PagesCard(props: FormatProps) {
   const { deck, view } = props;
@@ -20,10 +18,15 @@ export function PagesCard(props: FormatProps) {
   const hidden = view.pages.hidden.filter(Boolean).length;
   const pages = answer === null ? null : count(answer.count, 'page');
   return (
-    <Card aria-label={FORMAT_LABELS.pdf}>
-      <Heading as="h2" fontSize="lg">
-        {FORMAT_LABELS.pdf}, PDF
-      </Heading>
+    <Card
+      name={FORMAT_LABELS.pdf}
+      purpose="To read and to print"
+      heading={`${FORMAT_LABELS.pdf}, PDF`}
+      preview={
+        answer !== null &&
+        answer.sample !== null && <SheetDrawing sheet={answer.sample} drawings={answer.drawings} deck={deck.id} />
+      }
+    >
       <Box display="flex" flexWrap="wrap" gap="8px 14px">
         <Choice>
           On each page
@@ -48,18 +51,14 @@ export function PagesCard(props: FormatProps) {
           </Choice>
         )}
       </Box>
-      <Box display="flex" gap="14px" alignItems="flex-start">
-        {answer !== null && answer.sample !== null && (
-          <SheetDrawing sheet={answer.sample} drawings={answer.drawings} deck={deck.id} />
-        )}
-        <Inside flex="1">
-          <li>{pages ?? 'counting pages …'}, as they will look everywhere: fonts and pictures are in the file</li>
-          <li>text can be searched, copied and read aloud; sections and slides as bookmarks</li>
-          {hidden > 0 && <li>without the {count(hidden, 'slide')} that you have hidden</li>}
-        </Inside>
-      </Box>
+      <Inside>
+        <li>{pages ?? 'counting pages …'}, as they will look everywhere: fonts and pictures are in the file</li>
+        <li>text can be searched, copied and read aloud, and not edited; sections and slides as bookmarks</li>
+        {hidden > 0 && <li>without the {count(hidden, 'slide')} that you have hidden</li>}
+      </Inside>
       <Download
         {...props}
+        card="pages"
         format="pdf"
         choices={print === 'slides' ? {} : { pages: print, paper }}
         holds={pages ?? count(view.pages.order.length, 'slide')}

@@ -1,40 +1,106 @@
-/** Each slide as a picture, in one archive. */
-import { chakra } from '@chakra-ui/react';
+/** Slides as pictures: all in one archive, or one alone. */
+import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
 import { PICTURE_WIDTHS } from '@alvex/core';
+import { useAnswer } from '../../state/use-answer.ts';
 import { count } from '../../ui/format.ts';
 import { FORMAT_LABELS } from '../../ui/labels.ts';
-import { Heading, Select } from '../../ui/recipes.tsx';
-import { Card, Inside } from './card.tsx';
+import { Field, Select } from '../../ui/recipes.tsx';
+import { Card, Choice, Inside } from './card.tsx';
 import { Download, type FormatProps } from './download.tsx';
+import { SlidePreview } from './previews.tsx';
 
 /** Of a mail or a page, of a screen, of a large one. */
 const WIDTHS = [1280, PICTURE_WIDTHS.usual, 3840] as const;
+const KINDS = { png: 'PNG: pixels, for any place', svg: 'SVG: lines and text, sharp at any size' } as const;
 
 export function PicturesCard(props: FormatProps) {
   const { hidden } = props.view.pages;
+  const [format, setFormat] = useState<keyof typeof KINDS>('png');
   const [width, setWidth] = useState<number>(PICTURE_WIDTHS.usual);
+  const [which, setWhich] = useState<'all' | 'one'>('all');
+  const [wanted, setWanted] = useState(1);
+  // A slide that went meanwhile cannot be meant.
+  const one = which === 'all' ? null : Math.min(Math.max(1, wanted), Math.max(1, hidden.length));
+  const { answer } = useAnswer(one === null ? null : { what: 'drawn', number: one });
   const shown = hidden.filter((off) => !off).length;
   return (
-    <Card aria-label={FORMAT_LABELS.png}>
-      <Heading as="h2" fontSize="lg">
-        {FORMAT_LABELS.png}, PNG
-      </Heading>
-      <chakra.label display="grid" gap="3px" fontSize="sm" color="soft" justifyItems="start">
-        Width of each
-        <Select value={width} onChange={(event) => setWidth(Number(event.target.value))}>
-          {WIDTHS.map((one) => (
-            <option key={one} value={one}>
-              {one} pixels
-            </option>
-          ))}
-        </Select>
-      </chakra.label>
+    <Card
+      name={FORMAT_LABELS.png}
+      purpose="To put elsewhere"
+      heading={`${FORMAT_LABELS.png} of slides, ${format.toUpperCase()}`}
+      preview={<SlidePreview deck={props.deck.id} number={one} />}
+    >
+      <Box display="flex" flexWrap="wrap" gap="8px 14px">
+        <Choice>
+          Which
+          <Select value={which} onChange={(event) => setWhich(event.target.value as typeof which)}>
+            <option value="all">All that are shown</option>
+            <option value="one">One slide</option>
+          </Select>
+        </Choice>
+        {one !== null && (
+          <Choice>
+            Its number
+            <Field
+              type="number"
+              min={1}
+              max={Math.max(1, hidden.length)}
+              value={one}
+              w="80px"
+              onChange={(event) => setWanted(Math.round(event.target.valueAsNumber) || 1)}
+            />
+          </Choice>
+        )}
+        <Choice>
+          Written as
+          <Select value={format} onChange={(event) => setFormat(event.target.value as typeof format)}>
+            {Object.entries(KINDS).map(([name, label]) => (
+              <option key={name} value={name}>
+                {label}
+              </option>
+            ))}
+          </Select>
+        </Choice>
+        {format === 'png' && (
+          <Choice>
+            Width of each
+            <Select value={width} onChange={(event) => setWidth(Number(event.target.value))}>
+              {WIDTHS.map((pixels) => (
+                <option key={pixels} value={pixels}>
+                  {pixels} pixels
+                </option>
+              ))}
+            </Select>
+          </Choice>
+        )}
+      </Box>
       <Inside>
-        <li>{count(shown, 'slide')}, a picture each, in one ZIP archive</li>
-        <li>named by number and title, for a web page or a message</li>
+        {one === null ? (
+          <li>{count(shown, 'slide')}, a picture each, in one ZIP archive, named by number and title</li>
+        ) : (
+          <li>
+            slide {one} alone{hidden[one - 1] === true && ', which you have hidden'}
+          </li>
+        )}
+        <li>
+          {format === 'png'
+            ? 'for a web page or a message; text in it cannot be found or changed'
+            : 'text can be found and changed; fonts and pictures are in the file'}
+        </li>
       </Inside>
-      <Download {...props} format="png" choices={{ width: String(width) }} holds={count(shown, 'picture')} />
+      <Download
+        key={`${format} ${one}`}
+        {...props}
+        card="pictures"
+        format={format}
+        choices={{
+          ...(format === 'png' ? { width: String(width) } : {}),
+          ...(one === null ? {} : { only: String(one) }),
+        }}
+        holds={one === null ? count(shown, 'picture') : `slide ${one}`}
+        {...(answer === null ? {} : { title: answer.title })}
+      />
     </Card>
   );
 }

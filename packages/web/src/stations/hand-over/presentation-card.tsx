@@ -6,9 +6,10 @@ import { fontUrl } from '../../api/client.ts';
 import { useAnswer } from '../../state/use-answer.ts';
 import { count } from '../../ui/format.ts';
 import { FORMAT_LABELS } from '../../ui/labels.ts';
-import { Heading, Select } from '../../ui/recipes.tsx';
-import { Card, Inside } from './card.tsx';
+import { Select } from '../../ui/recipes.tsx';
+import { Card, Choice, Inside } from './card.tsx';
 import { Download, type FormatProps } from './download.tsx';
+import { SlidePreview } from './previews.tsx';
 
 const FORMATS = ['pptx', 'odp'] as const;
 const KINDS: Readonly<Record<(typeof FORMATS)[number], string>> = {
@@ -25,11 +26,13 @@ export function PresentationCard(props: FormatProps) {
   const ships = view.template === null && pairOf(view.look).source === 'ships';
   const fonts = ships && embeds && !open;
   return (
-    <Card aria-label={FORMAT_LABELS.pptx}>
-      <Heading as="h2" fontSize="lg">
-        {FORMAT_LABELS.pptx}, {format.toUpperCase()}
-      </Heading>
-      <chakra.label display="grid" gap="3px" fontSize="sm" color="soft" justifyItems="start">
+    <Card
+      name={FORMAT_LABELS.pptx}
+      purpose="To edit"
+      heading={`${FORMAT_LABELS.pptx}, ${format.toUpperCase()}`}
+      preview={<SlidePreview deck={props.deck.id} />}
+    >
+      <Choice>
         Written as
         <Select value={format} onChange={(event) => setFormat(event.target.value as typeof format)}>
           {FORMATS.map((one) => (
@@ -38,7 +41,7 @@ export function PresentationCard(props: FormatProps) {
             </option>
           ))}
         </Select>
-      </chakra.label>
+      </Choice>
       <Inside>
         <li>
           {count(view.pages.order.length, 'slide')}
@@ -69,6 +72,7 @@ export function PresentationCard(props: FormatProps) {
       <Download
         key={format}
         {...props}
+        card="presentation"
         format={format}
         choices={fonts ? { fonts: '1' } : {}}
         holds={count(view.pages.order.length, 'slide')}

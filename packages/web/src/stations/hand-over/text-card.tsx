@@ -1,54 +1,94 @@
-/** The deck as text, to go on with elsewhere. */
-import { Box, chakra } from '@chakra-ui/react';
+/** The deck as text, to go on with elsewhere; its tables as values. */
+import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
+import { useAnswer } from '../../state/use-answer.ts';
 import { count } from '../../ui/format.ts';
 import { FORMAT_LABELS } from '../../ui/labels.ts';
-import { Heading, Select } from '../../ui/recipes.tsx';
-import { Card, Inside } from './card.tsx';
+import { Select } from '../../ui/recipes.tsx';
+import { Card, Choice, Inside } from './card.tsx';
 import { Download, type FormatProps } from './download.tsx';
+import { ExcerptPreview } from './previews.tsx';
 
-const FORMATS = ['md', 'txt', 'opml'] as const;
-const KINDS: Readonly<Record<(typeof FORMATS)[number], string>> = {
+const FORMATS = ['md', 'txt', 'opml', 'csv'] as const;
+type TextFormat = (typeof FORMATS)[number];
+const KINDS: Readonly<Record<TextFormat, string>> = {
   md: 'Markdown: headings, lists, paragraphs',
   txt: 'Plain text: to paste anywhere',
   opml: 'OPML: an outline with notes',
+  csv: 'CSV: tables, for a spreadsheet',
 };
 
-const NAMES: Readonly<Record<(typeof FORMATS)[number], string>> = { md: 'Markdown', txt: 'TXT', opml: 'OPML' };
-const HOLDS: Readonly<Record<(typeof FORMATS)[number], string>> = {
+const NAMES: Readonly<Record<TextFormat, string>> = { md: 'Markdown', txt: 'TXT', opml: 'OPML', csv: 'CSV' };
+const HOLDS: Readonly<Record<TextFormat, string>> = {
   md: 'brought in again, it makes the same slides; pictures are in the file',
   txt: 'tables line by line, pictures by their descriptions',
   opml: 'for outliners; tables line by line, pictures by their descriptions',
+  csv: 'cells as they stand in the document; one that a spreadsheet would run is marked as text',
 };
 
 export function TextCard(props: FormatProps) {
   const { hidden } = props.view.pages;
-  const [format, setFormat] = useState<(typeof FORMATS)[number]>('md');
+  const [format, setFormat] = useState<TextFormat>('md');
+  const [wanted, setWanted] = useState(0);
+  const { answer } = useAnswer(format === 'csv' ? { what: 'tables' } : null);
+  const tables = answer ?? [];
+  // 0 is all of them; a table that went meanwhile cannot be meant.
+  const only = format === 'csv' && wanted <= tables.length ? wanted : 0;
   const off = hidden.filter(Boolean).length;
-  const shown = hidden.length - off;
+  const shown = count(hidden.length - off, 'slide');
+  const holds = format !== 'csv' ? shown : only === 0 ? count(tables.length, 'table') : `table ${only}`;
   return (
-    <Card aria-label={FORMAT_LABELS.md}>
-      <Heading as="h2" fontSize="lg">
-        Slides as text, {NAMES[format]}
-      </Heading>
-      <chakra.label display="grid" gap="3px" fontSize="sm" color="soft" justifyItems="start">
-        Written as
-        <Select value={format} onChange={(event) => setFormat(event.target.value as typeof format)}>
-          {FORMATS.map((one) => (
-            <option key={one} value={one}>
-              {KINDS[one]}
-            </option>
-          ))}
-        </Select>
-      </chakra.label>
+    <Card
+      name={FORMAT_LABELS.md}
+      purpose="To go on with as text"
+      heading={format === 'csv' ? 'Tables, CSV' : `Slides as text, ${NAMES[format]}`}
+      preview={<ExcerptPreview format={format} only={Math.max(1, only)} />}
+    >
+      <Box display="flex" flexWrap="wrap" gap="8px 14px">
+        <Choice>
+          Written as
+          <Select value={format} onChange={(event) => setFormat(event.target.value as TextFormat)}>
+            {FORMATS.map((one) => (
+              <option key={one} value={one}>
+                {KINDS[one]}
+              </option>
+            ))}
+          </Select>
+        </Choice>
+        {format === 'csv' && tables.length > 0 && (
+          <Choice>
+            Which
+            <Select value={only} maxW="240px" onChange={(event) => setWanted(Number(event.target.value))}>
+              <option value={0}>All, in one ZIP archive</option>
+              {tables.map(({ title, rows, columns }, i) => (
+                <option key={i} value={i + 1}>
+                  {i + 1} {title}, {rows} × {columns}
+                </option>
+              ))}
+            </Select>
+          </Choice>
+        )}
+      </Box>
       <Inside>
-        <li>titles, points and speaker notes of {count(shown, 'slide')}</li>
+        {format === 'csv' ? (
+          <li>
+            {answer !== null && tables.length === 0 ? 'no slide has a table' : `${holds}, charts as their numbers`}
+          </li>
+        ) : (
+          <li>titles, points and speaker notes of {shown}</li>
+        )}
         <li>{HOLDS[format]}</li>
         {off > 0 && <li>without the {count(off, 'slide')} that you have hidden</li>}
       </Inside>
-      <Box>
-        <Download key={format} {...props} format={format} choices={{}} holds={count(shown, 'slide')} />
-      </Box>
+      <Download
+        key={`${format} ${only}`}
+        {...props}
+        card="text"
+        format={format}
+        choices={only === 0 ? {} : { only: String(only) }}
+        holds={holds}
+        {...(only === 0 ? {} : { title: tables[only - 1]?.title ?? '' })}
+      />
     </Card>
   );
 }
