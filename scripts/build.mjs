@@ -17,6 +17,7 @@ const node = {
   // What is imported on demand stands in files of its own; without, its modules would be wrapped and run out of order.
   splitting: true,
   alias: {
+    '@alvex/contract/api': at('packages/contract/src/api.ts'),
     '@alvex/contract/validate': at('packages/contract/src/validate.ts'),
     '@alvex/core': at('packages/core/src/index.ts'),
     '@alvex/contract': at('packages/contract/src/index.ts'),

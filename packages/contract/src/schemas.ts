@@ -50,7 +50,7 @@ export interface DeckCover {
   readonly seconds: number;
 }
 
-const Entry = oneOf<LogEntry>([
+export const Entry: SchemaOf<LogEntry> = oneOf<LogEntry>([
   ...SINGLE_EDITS,
   object<Extract<LogEntry, { readonly kind: 'all' }>>({
     kind: only('all'),

@@ -5,6 +5,7 @@ test('what is not said is as usual', () => {
   expect(readConfig({ PATH: '/bin', ALVEX_PORT: undefined })).toEqual({
     host: '127.0.0.1',
     port: 4680,
+    mostAMinute: 600,
     database: { host: '127.0.0.1', port: 3306, user: 'alvex', password: '', database: 'alvex' },
     webRoot: '',
     demoRoot: '',

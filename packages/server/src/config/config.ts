@@ -13,6 +13,8 @@ const Environment = Type.Object({
   ALVEX_DB_USER: text('alvex'),
   ALVEX_DB_PASSWORD: text(''),
   ALVEX_DB_NAME: Type.String({ default: 'alvex', pattern: '^\\w+$' }),
+  /** Heavy requests in a minute that one address may send. */
+  ALVEX_MOST_A_MINUTE: Type.Integer({ minimum: 1, default: 600 }),
   /** Folder of the built web application. */
   ALVEX_WEB_ROOT: text(''),
   /** Folder of demo documents that a new database is filled with; none when empty. */
@@ -34,6 +36,8 @@ export interface Config {
     readonly password: string;
     readonly database: string;
   };
+  /** Heavy requests of one address. */
+  readonly mostAMinute: number;
   readonly webRoot: string;
   readonly demoRoot: string;
   readonly logLevel: string;
@@ -63,6 +67,7 @@ export function readConfig(env: Readonly<Record<string, string | undefined>>): C
       password: said.ALVEX_DB_PASSWORD,
       database: said.ALVEX_DB_NAME,
     },
+    mostAMinute: said.ALVEX_MOST_A_MINUTE,
     webRoot: said.ALVEX_WEB_ROOT,
     demoRoot: said.ALVEX_DEMO_ROOT,
     logLevel: said.ALVEX_LOG,

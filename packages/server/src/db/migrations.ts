@@ -117,6 +117,20 @@ export const STEPS: readonly Step[] = [
       // What was decided for the document when the deck was made of it, as edits before its log; decks from before have none.
       addColumn(db, 'decks', 'beginning', 'longtext'),
   },
+  {
+    name: '007-answers',
+    tables: ['answers'],
+    up: (db) =>
+      // What was answered to requests that carry a key, for a day.
+      db.schema.createTable('answers', (t) => {
+        t.integer('workspace_id').unsigned().notNullable().references('workspaces.id');
+        t.specificType('key_hash', 'char(64) character set ascii collate ascii_bin').notNullable();
+        t.specificType('request', 'char(64) character set ascii collate ascii_bin').notNullable();
+        t.specificType('body', 'longtext');
+        t.datetime('created_at', { precision: 3 }).notNullable().index();
+        t.primary(['workspace_id', 'key_hash']);
+      }),
+  },
 ];
 
 const addColumn = (db: Knex, table: string, column: string, type: string): Promise<unknown> =>

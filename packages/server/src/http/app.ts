@@ -4,6 +4,7 @@ import Koa from 'koa';
 import compress from 'koa-compress';
 import type { Logger } from 'pino';
 import type { Config } from '../config/config.ts';
+import { openApi } from '@alvex/contract/api';
 import { AppError } from '../services/app-error.ts';
 import { contextFor, type Base } from '../services/context.ts';
 import { openDemo } from '../services/load-demo.ts';
@@ -11,7 +12,9 @@ import { deckRoutes, fileRoutes } from './deck-routes.ts';
 import { errors } from './errors.ts';
 import { deckFileRoutes } from './file-routes.ts';
 import { fontRoutes } from './font-routes.ts';
+import { idempotent } from './idempotent.ts';
 import { mapRoutes } from './map-routes.ts';
+import { rateLimit } from './rate-limit.ts';
 import { sameOrigin } from './same-origin.ts';
 import { security } from './security.ts';
 import './state.ts';
@@ -30,7 +33,7 @@ function checkAddress(path: string): void {
 
 export function makeApp(
   base: Base,
-  { host, webRoot, demoRoot }: Pick<Config, 'host' | 'webRoot' | 'demoRoot'>,
+  { host, webRoot, demoRoot, mostAMinute }: Pick<Config, 'host' | 'webRoot' | 'demoRoot' | 'mostAMinute'>,
   log: Logger,
 ): Koa {
   const app = new Koa();
@@ -60,21 +63,27 @@ export function makeApp(
     ctx.state.context = contextFor(base);
     return next();
   });
+  app.use(rateLimit(mostAMinute));
+  app.use(idempotent());
+  for (const router of apiRouters(demoRoot)) app.use(router.routes());
+  if (webRoot !== '') app.use(webFiles(webRoot));
+  return app;
+}
+
+/** All that a program can ask for; `openApi` of the contract describes it. */
+export function apiRouters(demoRoot: string): readonly Router[] {
   const others = new Router();
+  const description = openApi();
   others.get('/api/health', async (ctx) => {
-    await base.db.raw('select 1');
+    await ctx.state.context.db.raw('select 1');
     ctx.body = { ok: true };
+  });
+  others.get('/api/openapi.json', (ctx) => {
+    ctx.body = description;
   });
   others.post('/api/demo', async (ctx) => {
     ctx.body = { deck: await openDemo(ctx.state.context, demoRoot) };
     ctx.status = 201;
   });
-  app.use(others.routes());
-  app.use(deckRoutes().routes());
-  app.use(deckFileRoutes().routes());
-  app.use(fileRoutes().routes());
-  app.use(mapRoutes().routes());
-  app.use(fontRoutes().routes());
-  if (webRoot !== '') app.use(webFiles(webRoot));
-  return app;
+  return [others, deckRoutes(), deckFileRoutes(), fileRoutes(), mapRoutes(), fontRoutes()];
 }

@@ -36,15 +36,21 @@ export function watched(
   ctx.body = stream;
   work({ progress: (progress) => say({ progress }), waiting: (waiting) => say({ waiting }), cancel })
     .then(
-      ({ last, bytes }) => {
+      async ({ last, bytes }) => {
+        await ctx.state.answered?.(last);
         say(last);
         if (bytes !== undefined && !stream.destroyed) stream.write(bytes);
       },
-      (error: unknown) => {
+      async (error: unknown) => {
+        await ctx.state.answered?.(undefined);
         const { status, body } = failureOf(error);
         if (status >= 500) ctx.app.emit('error', error, ctx);
         say(body);
       },
     )
+    .catch((error: unknown) => {
+      ctx.app.emit('error', error, ctx);
+      say(failureOf(error).body);
+    })
     .finally(() => stream.end());
 }

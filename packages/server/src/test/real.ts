@@ -39,8 +39,11 @@ export class RealServer {
     this.address = `http://127.0.0.1:${(server.address() as { port: number }).port}`;
   }
 
-  /** Needs the built worker. @param fill Called with the empty database. */
-  static async start(fill: (db: Db) => Promise<void> = () => Promise.resolve()): Promise<RealServer> {
+  /** Needs the built worker. @param fill Called with the empty database. @param mostAMinute See `Config`. */
+  static async start(
+    fill: (db: Db) => Promise<void> = () => Promise.resolve(),
+    mostAMinute = 100_000,
+  ): Promise<RealServer> {
     const folder = mkdtempSync(join(tmpdir(), 'alvex-server-'));
     const script = pathToFileURL(join(process.cwd(), 'scripts/database.mjs')).href;
     const { startDatabase } = (await import(script)) as { startDatabase: (folder: string) => Promise<Database> };
@@ -60,7 +63,7 @@ export class RealServer {
     const base: Base = { db, jobs, gate: new Gate(), now: () => new Date() };
     const server = makeApp(
       base,
-      { host: '127.0.0.1', webRoot: '', demoRoot: DEMO_ROOT },
+      { host: '127.0.0.1', webRoot: '', demoRoot: DEMO_ROOT, mostAMinute },
       pino({ level: 'silent' }),
     ).listen(0, '127.0.0.1');
     await once(server, 'listening');
