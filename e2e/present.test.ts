@@ -69,6 +69,24 @@ test('a dark and a light screen, a spot, and the end', async ({ page, alvex }) =
   await expect(spot).toBeVisible();
   const at = (await spot.boundingBox())!;
   expect(Math.abs(at.x + at.width / 2 - 960 / 4)).toBeLessThan(6);
+  // Pressed, it draws; what is drawn goes by itself, and with its slide.
+  const strokes = audience.locator('[data-stroke]');
+  const stroke = async (): Promise<void> => {
+    await page.mouse.down();
+    await page.mouse.move(box.x + box.width / 2, box.y + box.height / 3, { steps: 4 });
+    await page.mouse.up();
+    await expect(strokes).toHaveCount(1);
+  };
+  await stroke();
+  const drawn = (await strokes.first().boundingBox())!;
+  expect(Math.abs(drawn.x - 960 / 4)).toBeLessThan(12);
+  expect(Math.abs(drawn.width - 960 / 4)).toBeLessThan(24);
+  await expect(strokes).toHaveCount(0);
+  await page.mouse.move(box.x + box.width / 4, box.y + box.height / 2);
+  await stroke();
+  await page.keyboard.press('ArrowRight');
+  await expect(strokes).toHaveCount(0, { timeout: 1500 });
+  await page.keyboard.press('ArrowLeft');
   await page.mouse.move(5, 5);
   await expect(spot).toHaveCount(0);
 

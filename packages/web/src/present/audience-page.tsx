@@ -5,6 +5,8 @@ import { useParams } from 'react-router';
 import { TalkLine, type SpeakerSays, type StageSays } from './channel.ts';
 import { Stage } from './stage.tsx';
 import { moveOf } from './talk.ts';
+import type { Place } from './strokes.ts';
+import { useStrokes } from './use-strokes.ts';
 import { useAwake } from './use-talk.ts';
 
 const Quiet = chakra('main', {
@@ -24,7 +26,8 @@ const Quiet = chakra('main', {
 export function AudiencePage() {
   const { id = '' } = useParams();
   const [shown, setShown] = useState<Extract<SpeakerSays, { says: 'show' }> | null>(null);
-  const [spot, setSpot] = useState<readonly [number, number] | null>(null);
+  const [spot, setSpot] = useState<Place | null>(null);
+  const { strokes, draw } = useStrokes(shown?.now.drawing.key ?? null);
   const [ended, setEnded] = useState(false);
   const line = useRef<TalkLine<StageSays, SpeakerSays> | null>(null);
   useEffect(() => {
@@ -32,6 +35,7 @@ export function AudiencePage() {
     const opened = new TalkLine<StageSays, SpeakerSays>(id, 'stage', (message) => {
       if (message.says === 'show') setShown(message);
       if (message.says === 'point') setSpot(message.at);
+      if (message.says === 'draw' || message.says === 'lift') draw(message);
       // A speaker's window that was loaded again does not know of this one.
       if (over && message.says === 'show') opened.say({ says: 'here' });
       over = message.says === 'end';
@@ -46,7 +50,7 @@ export function AudiencePage() {
       gone();
       opened.close();
     };
-  }, [id]);
+  }, [id, draw]);
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       const made = moveOf(event);
@@ -75,6 +79,7 @@ export function AudiencePage() {
         next={shown.next}
         screen={shown.screen}
         spot={spot}
+        strokes={strokes}
         move={(move) => line.current?.say({ says: 'moved', move })}
       />
       <FillScreen />

@@ -1,6 +1,7 @@
 /** What the speaker's and the audience's window say to each other; the same messages could come from another device. */
 import type { Transition } from '@alvex/core';
 import type { Drawing } from '../worker/protocol.ts';
+import type { Drawn, Place } from './strokes.ts';
 import type { Move, Screen } from './talk.ts';
 
 export interface SlideToShow {
@@ -15,7 +16,8 @@ export type SpeakerSays =
   /** What is seen, and what is drawn ahead of it. */
   | { readonly says: 'show'; readonly now: SlideToShow; readonly next: SlideToShow | null; readonly screen: Screen }
   /** Where the speaker points, in shares of the slide's width and height. */
-  | { readonly says: 'point'; readonly at: readonly [x: number, y: number] | null }
+  | { readonly says: 'point'; readonly at: Place | null }
+  | Drawn
   | { readonly says: 'end' };
 export type StageSays =
   { readonly says: 'here' } | { readonly says: 'moved'; readonly move: Move } | { readonly says: 'gone' };

@@ -1,6 +1,6 @@
 /** What a speaker's eyes go to: where am I, what do I say, how long have I. */
 import { Box, chakra } from '@chakra-ui/react';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useRef, useState, type PointerEvent } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import type { DeckSummary } from '@alvex/contract';
 import { SlideDrawing } from '../canvas/slide-drawing.tsx';
@@ -14,6 +14,8 @@ import { fillScreen } from './audience-page.tsx';
 import { EndRehearsal } from './end-rehearsal.tsx';
 import { endTalk, type Mode } from './kept-talk.ts';
 import { Stage } from './stage.tsx';
+import { StrokesDrawing } from './strokes-drawing.tsx';
+import type { Place } from './strokes.ts';
 import { useTalk } from './use-talk.ts';
 import { Time, Where } from './where-and-when.tsx';
 
@@ -80,7 +82,12 @@ interface Props {
 }
 
 export function SpeakerView({ deck, pages, mode }: Props) {
-  const { talk, slides, here, now, next, move, setSpot, audience } = useTalk(deck.id, mode, pages, useBeginning());
+  const { talk, slides, here, now, next, move, setSpot, strokes, draw, audience } = useTalk(
+    deck.id,
+    mode,
+    pages,
+    useBeginning(),
+  );
   const { row } = usePage(here.key);
   const [size, setSize] = useState(() => Number(localStorage.getItem(KEPT_SIZE) ?? 2));
   const [all, setAll] = useState(false);
@@ -88,6 +95,8 @@ export function SpeakerView({ deck, pages, mode }: Props) {
   // The focus waits here: on a button, Space and Enter would press it again in the place of going on.
   const notes = useRef<HTMLElement>(null);
   useAhead(deck.id, slides);
+  /** Number of the last. */
+  const stroke = useRef(0);
   const resize = (by: number) => {
     const wanted = Math.max(0, Math.min(SIZES.length - 1, size + by));
     localStorage.setItem(KEPT_SIZE, String(wanted));
@@ -102,7 +111,7 @@ export function SpeakerView({ deck, pages, mode }: Props) {
   if (alone && now !== null)
     return (
       <>
-        <Stage deck={deck.id} now={now} next={next} screen={talk.screen} spot={null} move={move} />
+        <Stage deck={deck.id} now={now} next={next} screen={talk.screen} spot={null} strokes={strokes} move={move} />
         <Leave leave={() => setAlone(false)} />
       </>
     );
@@ -182,15 +191,25 @@ export function SpeakerView({ deck, pages, mode }: Props) {
         </Words>
         <Seen aria-label="Slides">
           <Paper
-            onPointerMove={({ currentTarget, clientX, clientY }) => {
-              const { left, top, width, height } = currentTarget.getBoundingClientRect();
-              setSpot([(clientX - left) / width, (clientY - top) / height]);
+            css={{ touchAction: 'none' }}
+            onPointerDown={(event) => {
+              if (event.button !== 0) return;
+              event.currentTarget.setPointerCapture(event.pointerId);
+              stroke.current += 1;
+              draw({ says: 'draw', stroke: stroke.current, at: placeOf(event) });
             }}
+            onPointerMove={(event) => {
+              setSpot(placeOf(event));
+              if (event.currentTarget.hasPointerCapture(event.pointerId))
+                draw({ says: 'draw', stroke: stroke.current, at: placeOf(event) });
+            }}
+            onLostPointerCapture={() => draw({ says: 'lift', stroke: stroke.current })}
             onPointerLeave={() => setSpot(null)}
           >
             {now !== null && (
               <SlideDrawing drawing={now.drawing} deck={deck.id} number={now.number} label={now.label} />
             )}
+            <StrokesDrawing strokes={strokes} />
             {talk.screen !== 'slide' && (
               <Box
                 position="absolute"
@@ -223,8 +242,9 @@ export function SpeakerView({ deck, pages, mode }: Props) {
             )}
           </Box>
           <Small>
-            {mode === 'talk' && 'The pointer on the slide is a spot for the audience. '}Keys: arrows, Page keys or
-            Space; a number and Enter; B dark, W light{mode === 'rehearsal' ? '; S where you stumbled' : ''}.
+            {mode === 'talk' && 'The pointer on the slide is a spot for the audience; pressed, it draws. '}Keys: arrows,
+            Page keys or Space; a number and Enter; B dark, W light
+            {mode === 'rehearsal' ? '; S where you stumbled' : ''}.
           </Small>
         </Seen>
       </Facing>
@@ -243,6 +263,12 @@ export function SpeakerView({ deck, pages, mode }: Props) {
       )}
     </Desk>
   );
+}
+
+/** Where a pointer is on the slide. */
+function placeOf({ currentTarget, clientX, clientY }: PointerEvent<HTMLElement>): Place {
+  const { left, top, width, height } = currentTarget.getBoundingClientRect();
+  return [(clientX - left) / width, (clientY - top) / height];
 }
 
 /** Escape, where the browser did not fill the screen. */

@@ -4,6 +4,8 @@ import { useRef, useState } from 'react';
 import { SlideDrawing } from '../canvas/slide-drawing.tsx';
 import type { SlideToShow } from './channel.ts';
 import './stage.css';
+import { StrokesDrawing } from './strokes-drawing.tsx';
+import type { Place, Stroke } from './strokes.ts';
 import type { Move, Screen } from './talk.ts';
 
 const Room = chakra('div', {
@@ -27,7 +29,8 @@ interface Props {
   readonly now: SlideToShow;
   readonly next: SlideToShow | null;
   readonly screen: Screen;
-  readonly spot: readonly [number, number] | null;
+  readonly spot: Place | null;
+  readonly strokes: readonly Stroke[];
   readonly move: (move: Move) => void;
 }
 
@@ -47,7 +50,7 @@ const Coming = chakra('div', {
   },
 });
 
-export function Stage({ deck, now, next, screen, spot, move }: Props) {
+export function Stage({ deck, now, next, screen, spot, strokes, move }: Props) {
   const [before, setBefore] = useState<{ readonly now: SlideToShow; readonly left: SlideToShow | null }>({
     now,
     left: null,
@@ -102,6 +105,7 @@ export function Stage({ deck, now, next, screen, spot, move }: Props) {
               upTo={slide.step}
               follow
             />
+            {seen && <StrokesDrawing strokes={strokes} />}
             {seen && spot !== null && (
               <Spot data-spot="" style={{ left: `${spot[0] * 100}%`, top: `${spot[1] * 100}%` }} />
             )}

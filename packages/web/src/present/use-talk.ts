@@ -4,14 +4,16 @@ import { usePage } from '../state/use-page.ts';
 import type { Pages } from '../worker/protocol.ts';
 import { TalkLine, type SlideToShow, type SpeakerSays, type StageSays } from './channel.ts';
 import { keepTalk, resumedTalk, type Mode } from './kept-talk.ts';
+import { useStrokes } from './use-strokes.ts';
 import { shownSlides, talkSlides, type ShownSlide } from './shown-slides.ts';
+import type { Drawn, Place } from './strokes.ts';
 import { moved, moveOf, withSlides, type Move, type Talk } from './talk.ts';
 
 /** @param from Number of the slide that it begins with; null for the first, or where it was left. */
 export function useTalk(deck: string, mode: Mode, pages: Pages, from: number | null) {
   const slides = useMemo(() => shownSlides(pages), [pages]);
   const [talk, setTalk] = useState<Talk>(() => resumedTalk(deck, mode, slides, from));
-  const [spot, setSpot] = useState<readonly [number, number] | null>(null);
+  const [spot, setSpot] = useState<Place | null>(null);
   const [audience, setAudience] = useState(false);
   const line = useRef<TalkLine<SpeakerSays, StageSays> | null>(null);
   const move = useCallback((made: Move) => setTalk((before) => moved(before, made, Date.now())), []);
@@ -33,6 +35,14 @@ export function useTalk(deck: string, mode: Mode, pages: Pages, from: number | n
     if (talk.since !== null) keepTalk(deck, mode, { key: here.key, talk });
   }, [deck, mode, here.key, talk]);
 
+  const { strokes, draw: drawHere } = useStrokes(here.key);
+  const draw = useCallback(
+    (drawn: Drawn) => {
+      drawHere(drawn);
+      line.current?.say(drawn);
+    },
+    [drawHere],
+  );
   const slide = useSlide(here);
   const step = here.steps > 0 ? talk.step : null;
   const now = useMemo(() => (slide === null || step === null ? slide : { ...slide, step }), [slide, step]);
@@ -82,7 +92,7 @@ export function useTalk(deck: string, mode: Mode, pages: Pages, from: number | n
     return () => window.removeEventListener('keydown', onKey);
   }, [move, mode]);
   useAwake();
-  return { talk, slides, here, now, next, move, setSpot, audience };
+  return { talk, slides, here, now, next, move, setSpot, strokes, draw, audience };
 }
 
 function useSlide({ key, number, transition, steps }: ShownSlide): SlideToShow | null {
