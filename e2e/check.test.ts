@@ -60,6 +60,13 @@ test.describe('what to mend', () => {
     await remark(page, 'Slide 3: Titles that say little').getByRole('button', { name: 'Remark it again' }).click();
     await page.getByRole('button', { name: /^All/ }).click();
     await expect(remark(page, 'Slide 3: Titles that say little')).toBeVisible();
+    // The same for a whole kind, on every slide.
+    await page.getByRole('button', { name: /^Titles that say little/ }).click();
+    await page.getByRole('button', { name: 'Leave all of this kind as they are' }).click();
+    await expect(page.getByText('Nothing is left to mend here.')).toBeVisible();
+    await page.getByRole('button', { name: /^Left as they are/ }).click();
+    await remark(page, 'Slide 3: Titles').getByRole('button', { name: 'Remark all of these again' }).click();
+    await expect(page.getByText('Nothing is left as it is.')).toBeVisible();
   });
 
   test('all that can be mended is, in one step, and no word is lost', async ({ page }) => {

@@ -144,7 +144,7 @@ export {
   type LogEntry,
   type NoteText,
   type AcceptEdit,
-  acceptance,
+  isAccepted,
   type Rehearsal,
   readEntry,
   type SentenceCode,

@@ -128,7 +128,7 @@ const PROPERTIES: Schemas = {
   split: { slide: Id, part: Id, as: Id },
   merge: { slide: Id, into: Id },
   // What is said of the deck.
-  accept: { slide: Id, remark: Name, accepted: Type.Boolean() },
+  accept: { slide: IdOrNull, remark: Name, accepted: Type.Boolean() },
   rehearse: { id: Id, rehearsal: orNull(Rehearsal) },
   // What is done to the document.
   shape: { shapes: list(object<EditOf<'shape'>['shapes'][number]>({ block: Id, as: Shape }), 200_000) },

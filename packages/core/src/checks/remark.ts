@@ -75,6 +75,8 @@ export interface Remark extends Found {
   readonly slide: SlideId;
   /** Its author leaves it as it is. */
   readonly accepted: boolean;
+  /** So are all of its kind, on every slide. */
+  readonly everywhere?: true;
 }
 
 /** What of a converted deck is looked at. */

@@ -251,6 +251,23 @@ describe('the author', () => {
     expect(remarked(drafts, accept(false)).find(({ kind }) => kind === 'bare')).toMatchObject({ accepted: false });
   });
 
+  test('leaves all of a kind, on slides that come later too, and takes that back without what was left one by one', () => {
+    const two = [...drafts, h(1, 'Bare again')];
+    const all = (accepted: boolean): Edit => ({ kind: 'accept', slide: null, remark: 'bare', accepted });
+    const left = (edits: Parameters<typeof remarked>[1]) =>
+      remarked(two, edits).flatMap(({ kind, accepted, everywhere }) =>
+        kind === 'bare' ? [[accepted, everywhere]] : [],
+      );
+    const both = [true, true] as const;
+    expect(left(() => [all(true)])).toEqual([both, both]);
+    expect(left((deck) => [...accept(true)(deck), all(true), all(false)])).toEqual([
+      [true, undefined],
+      [false, undefined],
+    ]);
+    const others = remarked(two, () => [all(true)]).filter(({ kind }) => kind !== 'bare');
+    expect(others.filter(({ accepted }) => accepted)).toEqual([]);
+  });
+
   test('leaves it in a new edition too', () => {
     const old = doc(...drafts);
     const renamed = doc(...good('Gates'), h(1, 'Bare as ever'));

@@ -1,7 +1,7 @@
 /** Looks through a deck: one list of what is remarked, worst first. */
 import { getOrMake, remembered } from '../base/index.ts';
 import type { DocumentModel } from '../document/index.ts';
-import { acceptance } from '../edits/index.ts';
+import { isAccepted } from '../edits/index.ts';
 import { faultsIn } from '../presentable/index.ts';
 import { branchOf, privateHeadings } from '../structure/index.ts';
 import { DECK_KINDS, deckRemarks, type Placed } from './deck-remarks.ts';
@@ -45,7 +45,9 @@ function told(found: readonly Placed[], { pages, accepted }: Looked): readonly R
       const { key, slide } = pages[at]!;
       // Nobody sees a slide that is hidden.
       if (slide.hidden === true) return [];
-      return [{ ...one, number: at + 1, key, slide: slide.id, accepted: accepted.has(acceptance(slide.id, one.kind)) }];
+      const left = isAccepted(accepted, slide.id, one.kind);
+      const everywhere = left === 'everywhere' ? ({ everywhere: true } as const) : {};
+      return [{ ...one, number: at + 1, key, slide: slide.id, accepted: left !== undefined, ...everywhere }];
     })
     .sort((a, b) => badness(a.kind) - badness(b.kind) || a.number - b.number);
 }

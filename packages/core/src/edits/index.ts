@@ -6,7 +6,7 @@ export * from './edit.ts';
 export { editPictures } from './edit-pictures.ts';
 export { editSentence } from './edit-sentence.ts';
 export { isKnownKind, KINDS, type LookEdit, type PlanEdit, type SingleEdit, type SlideEdit } from './kinds.ts';
-export { acceptance, type AcceptEdit } from './kinds/accept.ts';
+export { acceptance, isAccepted, type AcceptEdit } from './kinds/accept.ts';
 export type { EditionEdit } from './kinds/edition.ts';
 export type { Rehearsal } from './rehearsal.ts';
 export type { NoteText } from './kinds/renote.ts';

@@ -3,6 +3,8 @@ import type { BlockId } from '../ids/index.ts';
 
 export const SENTENCE_CODES = [
   'accept',
+  'accept-all',
+  'accept-all-back',
   'accept-back',
   'add',
   'arrange',

@@ -191,7 +191,7 @@ export function SpeakerView({ deck, pages, mode }: Props) {
         </Words>
         <Seen aria-label="Slides">
           <Paper
-            css={{ touchAction: 'none' }}
+            css={{ touchAction: 'none', userSelect: 'none' }}
             onPointerDown={(event) => {
               if (event.button !== 0) return;
               event.currentTarget.setPointerCapture(event.pointerId);

@@ -27,7 +27,7 @@ export function StrokesDrawing({ strokes }: { readonly strokes: readonly Stroke[
       {strokes.map((stroke) => (
         <g key={stroke.id} data-stroke="" {...(stroke.lifted ? { 'data-lifted': '' } : {})}>
           {/* Seen on dark and on light alike. */}
-          <path d={pathOf(stroke)} stroke="#FFFFFF" style={{ strokeWidth: '1vmin' }} />
+          <path d={pathOf(stroke)} stroke="#FFFFFF" strokeOpacity={0.5} style={{ strokeWidth: '0.9vmin' }} />
           <path d={pathOf(stroke)} stroke="#B4451F" style={{ strokeWidth: '0.6vmin' }} />
         </g>
       ))}

@@ -62,6 +62,11 @@ const CASES: readonly (readonly [Edit, string])[] = [
   [{ kind: 'hide', slides: [slide], hidden: false }, '1 slide shown again'],
   [{ kind: 'accept', slide, remark: 'bare', accepted: true }, 'A remark left as it is'],
   [{ kind: 'accept', slide, remark: 'bare', accepted: false }, 'A remark made again'],
+  [
+    { kind: 'accept', slide: null, remark: 'bare', accepted: true },
+    'Remarks of one kind left as they are, on all slides',
+  ],
+  [{ kind: 'accept', slide: null, remark: 'bare', accepted: false }, 'Remarks of one kind made again'],
   [{ kind: 'rehearse', id: 'r', rehearsal: { began: '', seconds: [], stumbled: [] } }, 'A rehearsal kept'],
   [{ kind: 'rehearse', id: 'r', rehearsal: null }, 'A rehearsal put away'],
   [{ kind: 'duplicate', slide, as: slide }, 'A slide copied'],

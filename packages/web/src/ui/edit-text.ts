@@ -21,6 +21,8 @@ import {
 const SENTENCES: Readonly<Record<SentenceCode, string>> = {
   accept: 'A remark left as it is',
   'accept-back': 'A remark made again',
+  'accept-all': 'Remarks of one kind left as they are, on all slides',
+  'accept-all-back': 'Remarks of one kind made again',
   add: 'Slide {text} added',
   arrange: 'Layouts chosen for all slides',
   'arrange-back': 'Layouts as usual',

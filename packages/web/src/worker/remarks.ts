@@ -1,6 +1,6 @@
 /** What Check asks: the remarks on the deck, what can be done about each, and about all of some kinds. */
 import {
-  acceptance,
+  isAccepted,
   faultsIn,
   lookedAt,
   lookThrough,
@@ -62,7 +62,7 @@ function* brokenRules(converted: Converted): Generator<void, readonly (readonly 
   const faultsAt = faultsIn(converted, map.body === 'slide');
   const faults: (readonly Rule[])[] = [];
   for (const [i, { slide }] of pages.entries()) {
-    faults.push(faultsAt(i).filter((rule) => !decisions.accepted.has(acceptance(slide.id, rule))));
+    faults.push(faultsAt(i).filter((rule) => isAccepted(decisions.accepted, slide.id, rule) === undefined));
     yield;
   }
   return faults;

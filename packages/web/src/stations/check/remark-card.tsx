@@ -32,14 +32,14 @@ interface Props {
 }
 
 export function RemarkCard({ remark, at, acted }: Props) {
-  const { key, number, kind, slide, about, accepted } = remark;
+  const { key, number, kind, slide, about, accepted, everywhere } = remark;
   const { row } = usePage(key);
   const marked = useMemo(() => new Set<string>(about), [about]);
   const title = row === undefined ? '' : runsText(row.title.runs);
   const to = `../slides?page=${number}`;
   const accept = () => {
     acted();
-    edit({ kind: 'accept', slide, remark: kind, accepted: !accepted });
+    edit({ kind: 'accept', slide: everywhere ? null : slide, remark: kind, accepted: !accepted });
   };
   return (
     <Card tabIndex={-1} data-remark={at} data-kind={kind}>
@@ -61,7 +61,7 @@ export function RemarkCard({ remark, at, acted }: Props) {
         <Box display="flex" gap="6px" flexWrap="wrap" alignItems="center">
           {!accepted && <Ways remark={remark} acted={acted} />}
           <Action size="small" onClick={accept}>
-            {accepted ? 'Remark it again' : 'Leave it as it is'}
+            {everywhere ? 'Remark all of these again' : accepted ? 'Remark it again' : 'Leave it as it is'}
           </Action>
         </Box>
       </Box>

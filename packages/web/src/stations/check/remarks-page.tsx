@@ -47,7 +47,14 @@ export function RemarksPage() {
     <Box flex="1" minH="0" display="flex" flexDirection="column" gap="12px">
       <Summary open={open} />
       <UnplacedEdits />
-      <MendAll remarks={chosen === 'left' ? [] : shown.filter(({ kind }) => isMendable(kind))} />
+      <Box display="flex" gap="6px 10px" flexWrap="wrap">
+        <MendAll remarks={chosen === 'left' ? [] : shown.filter(({ kind }) => isMendable(kind))} />
+        {isKind(chosen) && shown.length > 0 && (
+          <Action size="small" onClick={() => edit({ kind: 'accept', slide: null, remark: chosen, accepted: true })}>
+            Leave all of this kind as they are
+          </Action>
+        )}
+      </Box>
       {all.length > 0 && (
         <Columns>
           <Kinds all={all} chosen={chosen} choose={choose} />
