@@ -171,12 +171,40 @@ test('a picture of the library is put in, framed and described', async ({ page, 
   await expect(sheet(page, 3).locator('image')).toHaveCount(1);
   await panel(page).getByRole('button', { name: 'Fill the frame' }).click();
   await expect(panel(page).getByRole('button', { name: 'Fill the frame' })).toHaveAttribute('aria-pressed', 'true');
+  // On the picture itself: an edge is dragged, and what must stay in sight; by keys too.
+  const whole = panel(page).locator('[data-whole]');
+  const box = (await whole.boundingBox())!;
+  const drag = async (from: readonly [number, number], to: readonly [number, number]) => {
+    await page.mouse.move(box.x + box.width * from[0], box.y + box.height * from[1]);
+    await page.mouse.down();
+    await page.mouse.move(box.x + box.width * to[0], box.y + box.height * to[1], { steps: 3 });
+    await page.mouse.up();
+  };
+  const cut = panel(page).getByLabel('Cut off at the left, per cent');
+  await drag([0.004, 0.5], [0.2, 0.3]);
+  await expect(cut).toHaveValue('20');
+  const sight = panel(page).getByRole('button', { name: /^What must stay in sight/ });
+  await drag([0.5, 0.5], [0.75, 0.25]);
+  await expect(sight).toHaveAccessibleName(/75 % from the left, 25 % from the top/);
+  await sight.press('ArrowLeft');
+  await expect(sight).toHaveAccessibleName(/70 % from the left, 25 % from the top/);
+  await expect(cut).toHaveValue('20');
   await panel(page).getByLabel('Tone').selectOption('grey');
   await expect(sheet(page, 3).locator('filter')).toHaveCount(1);
   await expect(panel(page).getByLabel('Description', { exact: true })).toHaveValue('Two boats in a harbour');
   await panel(page).getByLabel('Description', { exact: true }).fill('Boats at the quay');
   await page.keyboard.press('Enter');
   await expect(sheet(page, 3).locator('image title').first()).toHaveText('Boats at the quay');
+  // Another in its place has its look, and nothing of what was cut off of this one.
+  await panel(page).getByRole('button', { name: 'Another picture in its place' }).click();
+  await panel(page)
+    .getByRole('button', { name: /^Library: / })
+    .last()
+    .click();
+  await expect(panel(page).getByLabel('Cut off at the left, per cent')).toHaveValue('0');
+  await expect(panel(page).getByLabel('Tone')).toHaveValue('grey');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(panel(page).getByLabel('Cut off at the left, per cent')).toHaveValue('20');
   await kept(page);
   await page.reload();
   await expect(sheet(page, 3).locator('image')).toHaveCount(1);

@@ -1,7 +1,7 @@
 /** Pictures of a slide: how they stand in their frames, what they show, other ones in their place, and new ones. */
 import { Box, chakra } from '@chakra-ui/react';
-import { useMemo, useState, type MouseEvent } from 'react';
-import { PICTURE_FILTERS, runsText, usualDress, type PictureDress, type PicturePart } from '@alvex/core';
+import { useMemo, useState } from 'react';
+import { PICTURE_FILTERS, PLAIN_DRESS, runsText, usualDress, type PictureDress, type PicturePart } from '@alvex/core';
 import { pictureUrl } from '../../api/client.ts';
 import { useDeck } from '../../state/deck-store.ts';
 import { edit } from '../../state/log-store.ts';
@@ -9,6 +9,8 @@ import { Action, Field, Select, Small } from '../../ui/recipes.tsx';
 import type { Row } from '../../worker/protocol.ts';
 import { PanelPart, PanelRow } from './panel-part.tsx';
 import { PictureChooser } from './picture-chooser.tsx';
+import { MOST_CUT } from './crop.ts';
+import { PictureCrop } from './picture-crop.tsx';
 
 const FILTER_LABELS = { none: 'as it is', grey: 'grey', tint: 'in the accent' } as const;
 const EDGES = ['left', 'top', 'right', 'bottom'] as const;
@@ -18,42 +20,10 @@ export function PicturePanel({ row, part }: { readonly row: Row; readonly part: 
   const [replacing, setReplacing] = useState(false);
   const dress = part.dress ?? usualDress(row.layout);
   const set = (change: Partial<PictureDress>) => edit({ kind: 'frame', part: part.id, dress: { ...dress, ...change } });
-  const focus = (event: MouseEvent<HTMLElement>) => {
-    const box = event.currentTarget.getBoundingClientRect();
-    const round = (value: number): number => Math.round(Math.min(1, Math.max(0, value)) * 100) / 100;
-    set({
-      as: 'fill',
-      focus: [round((event.clientX - box.left) / box.width), round((event.clientY - box.top) / box.height)],
-    });
-  };
   return (
     <PanelPart head="Picture">
       <Box display="flex" gap="12px" alignItems="flex-start" flexWrap="wrap">
-        <chakra.button
-          position="relative"
-          lineHeight="0"
-          border="1px solid"
-          borderColor="line"
-          p="0"
-          cursor="crosshair"
-          aria-label="Set what must stay in sight"
-          title="Click what must stay in sight"
-          onClick={focus}
-        >
-          <img src={pictureUrl(deck, part.picture)} alt="" style={{ maxHeight: 96, maxWidth: 150 }} />
-          {dress.as === 'fill' && (
-            <chakra.span
-              position="absolute"
-              w="12px"
-              h="12px"
-              border="2px solid"
-              borderColor="amber"
-              borderRadius="50%"
-              transform="translate(-6px, -6px)"
-              style={{ left: `${dress.focus[0] * 100}%`, top: `${dress.focus[1] * 100}%` }}
-            />
-          )}
-        </chakra.button>
+        <PictureCrop url={pictureUrl(deck, part.picture)} dress={dress} set={set} />
         <Box flex="1" minW="220px">
           <Box display="flex" gap="6px" flexWrap="wrap">
             {(['fit', 'fill'] as const).map((as) => (
@@ -100,13 +70,13 @@ export function PicturePanel({ row, part }: { readonly row: Row; readonly part: 
                   key={dress.crop[i]}
                   type="number"
                   min={0}
-                  max={45}
+                  max={MOST_CUT * 100}
                   step={1}
                   w="48px"
                   aria-label={`Cut off at the ${edge}, per cent`}
                   defaultValue={Math.round(dress.crop[i]! * 100)}
                   onBlur={(event) => {
-                    const share = Math.min(45, Math.max(0, Number(event.target.value) || 0)) / 100;
+                    const share = Math.min(MOST_CUT, Math.max(0, Number(event.target.value) || 0) / 100);
                     if (share !== dress.crop[i])
                       set({ crop: dress.crop.with(i, share) as unknown as PictureDress['crop'] });
                   }}
@@ -137,7 +107,17 @@ export function PicturePanel({ row, part }: { readonly row: Row; readonly part: 
         <PictureChooser
           row={row}
           take={(picture, alt) => {
-            edit({ kind: 'replace', part: part.id, picture, alt });
+            const other = { kind: 'replace', part: part.id, picture, alt } as const;
+            // What was cut off of one, and must stay in sight of it, says nothing of another.
+            const { crop, focus } = PLAIN_DRESS;
+            edit(
+              part.dress === undefined
+                ? other
+                : {
+                    kind: 'all',
+                    edits: [other, { kind: 'frame', part: part.id, dress: { ...part.dress, crop, focus } }],
+                  },
+            );
             setReplacing(false);
           }}
         />
