@@ -20,8 +20,8 @@ export const deckTables = (deck: Pick<Deck, 'slides'>): readonly DeckTable[] =>
   );
 
 function rowsOf({ table, chart }: TablePart): DeckTable['rows'] {
-  const written = chart?.data;
-  if (written != null)
+  const written = chart?.data ?? null;
+  if (written !== null)
     return [
       ['', ...written.series.map(({ name }) => name)],
       ...written.categories.map((name, i) => [name, ...written.series.map(({ values }) => String(values[i] ?? ''))]),
