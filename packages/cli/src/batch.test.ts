@@ -54,9 +54,14 @@ describe('inputs', () => {
 });
 
 describe('outputs', () => {
-  const planned = (within: readonly string[], formats: readonly OutputName[], out = '/out'): readonly string[] =>
+  const planned = (
+    within: readonly string[],
+    formats: readonly OutputName[],
+    out = '/out',
+    only?: number,
+  ): readonly string[] =>
     plannedOutputs(
-      within.map((one) => ({ found: { path: `/in/${one}`, within: one }, names: formats })),
+      within.map((one) => ({ found: { path: `/in/${one}`, within: one }, names: formats, only })),
       out,
     ).flatMap(({ outputs }) => outputs.map(({ path }) => path));
 
@@ -69,6 +74,12 @@ describe('outputs', () => {
 
   test('never meet: where two would be called the same, they keep their endings', () => {
     expect(planned(['a.md', 'a.docx', 'b.md'], ['pdf'])).toEqual(['/out/a.md.pdf', '/out/a.docx.pdf', '/out/b.pdf']);
+  });
+
+  test('of one slide or table alone have its ending, and are of no other kind', () => {
+    expect(planned(['a.md'], ['png', 'svg', 'csv'], '/out', 2)).toEqual(['/out/a.png', '/out/a.svg', '/out/a.csv']);
+    expect(planned(['a.md'], ['png', 'svg', 'csv'])).toEqual(['/out/a.zip', '/out/a.svg.zip', '/out/a.csv.zip']);
+    expect(() => planned(['a.md'], ['png', 'pdf'], '/out', 2)).toThrow('pdf is of the whole deck.');
   });
 
   test('never stand where a document does', () => {

@@ -244,6 +244,20 @@ test('slides are written as pictures, and as text that makes the same slides aga
     status: 2,
     stderr: expect.stringContaining('--width is 160 to 7680 pixels.') as unknown,
   });
+  expect(written('svg.zip').subarray(0, 4).toString('latin1')).toBe('PK\u0003\u0004');
+  // One of them alone: the first, or the one that is asked for.
+  expect(written('png', '--width', '320').subarray(1, 4).toString('latin1')).toBe('PNG');
+  expect(written('svg', '--only', '2').toString('utf8')).toContain('<title>Gates</title>');
+  expect(written('csv').toString('utf8')).toBe('\uFEFFa,b\r\n1,2\r\n');
+  for (const [name, more, said] of [
+    ['x.svg', ['--only', '9'], 'There is no slide 9; the last is 2.'],
+    ['x.pdf', ['--only', '1'], '--only is for a name that ends in png, svg or csv.'],
+    ['x.png', ['--only', '0'], '--only is the number of a slide or a table.'],
+  ] as const)
+    expect(alvex(['convert', source, '-o', join(folder, name), ...more])).toMatchObject({
+      status: 2,
+      stderr: expect.stringContaining(said) as unknown,
+    });
   written('md');
   const titles = (file: string): readonly unknown[] =>
     (JSON.parse(alvex(['deck', file]).stdout) as { slides: { title: unknown }[] }).slides.map(({ title }) => title);

@@ -79,6 +79,9 @@ export function plannedOutputs<W extends Wanted>(
       path: join(folder, `${name}.${endingOf(one, only)}`),
       only,
     }));
+    const whole = names.find((one) => fileKind(formatOf(one), 1) === fileKind(formatOf(one), undefined));
+    if (only !== undefined && whole !== undefined)
+      throw new UsageError(`--only is for png, svg and csv; ${whole} is of the whole deck.`);
     const over = outputs.find(({ path }) => documents.has(path));
     if (over !== undefined) throw new UsageError(`${over.path} is a document itself. Write into another folder.`);
     return { ...input, outputs };

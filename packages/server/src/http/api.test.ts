@@ -227,6 +227,21 @@ describe('a key', () => {
     expect(await decks()).toBe(count);
   });
 
+  test('what it was answered with is answered again, its status too', async () => {
+    const { deck } = (await (await create(randomUUID(), '# A\n')).json()) as { deck: DeckSummary };
+    const append = (base: number) => {
+      const body = JSON.stringify({ base, entries: [{ kind: 'cut', block: 'x' }] });
+      const init = { method: 'POST', body, headers: { 'Idempotency-Key': 'append' } };
+      return fetch(`${real.address}/api/decks/${deck.id}/entries`, init);
+    };
+    // What was refused is done when it is asked for rightly.
+    expect((await append(7)).status).toBe(412);
+    for (let i = 0; i < 2; i++) {
+      const response = await append(0);
+      expect([response.status, await response.json()]).toEqual([200, { version: 1 }]);
+    }
+  });
+
   test('what is watched is kept under it too', async () => {
     const key = randomUUID();
     const watched = async (): Promise<CreationLine> => {

@@ -16,9 +16,9 @@ export function idempotent(): Middleware {
     if (before !== undefined) {
       ctx.req.resume();
       const watched = ctx.get('Accept') === 'application/x-ndjson';
-      ctx.status = watched ? 200 : 201;
+      ctx.status = watched ? 200 : before.status;
       ctx.type = watched ? 'application/x-ndjson' : 'application/json';
-      ctx.body = `${before}\n`;
+      ctx.body = `${JSON.stringify(before.body)}\n`;
       return;
     }
     ctx.state.answered = end;
@@ -29,6 +29,6 @@ export function idempotent(): Middleware {
       throw error;
     }
     // What is watched tells itself when it is done.
-    if (!(ctx.body instanceof Stream)) await end(ctx.status < 400 ? (ctx.body as object) : undefined);
+    if (!(ctx.body instanceof Stream)) await end(ctx.status < 400 ? { status: ctx.status, body: ctx.body } : undefined);
   };
 }

@@ -37,7 +37,7 @@ export function watched(
   work({ progress: (progress) => say({ progress }), waiting: (waiting) => say({ waiting }), cancel })
     .then(
       async ({ last, bytes }) => {
-        await ctx.state.answered?.(last);
+        await ctx.state.answered?.({ status: 201, body: last });
         say(last);
         if (bytes !== undefined && !stream.destroyed) stream.write(bytes);
       },

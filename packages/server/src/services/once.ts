@@ -8,12 +8,16 @@ const KEPT = 24 * 3600_000; // ms
 /** Longer than any work may take, its time in the queue included. */
 const AT_WORK = 3600_000; // ms
 
+export interface DoneAnswer {
+  readonly status: number;
+  readonly body: unknown;
+}
 /** What becomes of a key. */
 export interface Once {
-  /** What was answered before, as JSON. */
-  readonly before: string | undefined;
+  /** What was answered before. */
+  readonly before: DoneAnswer | undefined;
   /** Called with the answer, or with nothing where it was not done. */
-  readonly end: (answer: object | undefined) => Promise<void>;
+  readonly end: (answer: DoneAnswer | undefined) => Promise<void>;
 }
 
 const sha256 = (text: string): string => createHash('sha256').update(text).digest('hex');
@@ -29,5 +33,5 @@ export async function once({ db, workspace, now }: Context, key: string, request
   const kept = await keptAnswer(db, asked);
   if (kept !== undefined && kept.request !== asked.request) throw new AppError('key-of-another');
   if (kept === undefined || kept.body === null) throw new AppError('key-in-use');
-  return { before: kept.body, end };
+  return { before: JSON.parse(kept.body) as DoneAnswer, end };
 }

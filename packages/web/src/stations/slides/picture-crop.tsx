@@ -53,9 +53,11 @@ interface Props {
 }
 
 export function PictureCrop({ url, dress, set }: Props) {
-  // What is under the hand; kept when it is let go.
-  const [held, setHeld] = useState<{ readonly crop: Crop; readonly focus: Share } | null>(null);
-  const { crop, focus } = held ?? dress;
+  // What is under the hand; it stands until what it was made of has become it.
+  const [held, setHeld] = useState<{ readonly of: string; readonly crop: Crop; readonly focus: Share } | null>(null);
+  const before = JSON.stringify(dress);
+  if (held !== null && held.of !== before) setHeld(null);
+  const { crop, focus } = held?.of === before ? held : dress;
   const [left, top, right, bottom] = crop;
   const share = (event: PointerEvent<HTMLElement>): Share =>
     placeOn(event.currentTarget.closest('[data-whole]')!.getBoundingClientRect(), event);
@@ -64,11 +66,10 @@ export function PictureCrop({ url, dress, set }: Props) {
       if (event.button !== 0) return;
       event.currentTarget.setPointerCapture(event.pointerId);
     } else if (!event.currentTarget.hasPointerCapture(event.pointerId)) return;
-    setHeld({ crop, focus, ...change(share(event)) });
+    setHeld({ of: before, crop, focus, ...change(share(event)) });
   };
   const letGo = (as: PictureDress['as']) => {
-    if (held !== null) set({ ...held, as });
-    setHeld(null);
+    if (held?.of === before) set({ crop, focus, as });
   };
   const byKey = (event: KeyboardEvent) => {
     const step = STEPS[event.key];
