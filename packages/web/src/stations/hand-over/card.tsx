@@ -51,7 +51,10 @@ export function Card({ name, purpose, heading, preview, children }: Props) {
         display="grid"
         gap="10px 16px"
         alignItems="start"
-        gridTemplateColumns={{ base: 'minmax(0, 1fr)', sm: '150px minmax(0, 1fr)' }}
+        css={{
+          gridTemplateColumns: '150px minmax(0, 1fr)',
+          '@media (max-width: 520px)': { gridTemplateColumns: 'minmax(0, 1fr)' },
+        }}
       >
         <Box maxW="150px" aria-hidden="true">
           {preview}
