@@ -204,6 +204,13 @@ test('a picture of the library is put in, framed and described', async ({ page, 
   await expect(panel(page).getByLabel('Cut off at the left, per cent')).toHaveValue('0');
   await expect(panel(page).getByLabel('Tone')).toHaveValue('grey');
   await page.getByRole('button', { name: 'Undo' }).click();
+  // What the deck has already is found by the words of its description.
+  await panel(page).getByRole('button', { name: 'From a file, pasted' }).click();
+  await panel(page).getByLabel('Search pictures, or paste one').fill('quay');
+  await expect(panel(page).getByRole('button', { name: 'In this deck: Boats at the quay' })).toBeVisible();
+  await panel(page).getByLabel('Search pictures, or paste one').fill('nothing of the kind');
+  await expect(panel(page).getByRole('button', { name: /^In this deck/ })).toHaveCount(0);
+  await panel(page).getByRole('button', { name: 'From a file, pasted' }).click();
   await expect(panel(page).getByLabel('Cut off at the left, per cent')).toHaveValue('20');
   await kept(page);
   await page.reload();

@@ -52,6 +52,7 @@ import {
 } from '@alvex/core';
 import { drawPage } from './draw.ts';
 import { excerpt } from './excerpt.ts';
+import { ownPictures } from './own-pictures.ts';
 import type { Held } from './held.ts';
 import { findIcons } from './icons.ts';
 import { pace, savings } from './pace.ts';
@@ -100,6 +101,7 @@ const ANSWERERS: Answerers = {
   sheets: printed,
   drawn: ({ number }, { converted }) => drawnPage(number, converted),
   excerpt: (question, { converted }) => excerpt(question, converted),
+  ownPictures: ({ words, text }, held) => ownPictures(words, text, MOST_OWN, held),
   tables: (_, { converted }) =>
     deckTables(converted.deck).map(({ title, rows }) => ({ title, rows: rows.length, columns: rows[0]?.length ?? 0 })),
   slides: ({ edits: more }, { document, edits, converted, templates }) =>
@@ -284,6 +286,7 @@ function printed(options: Asking<'sheets'>, { converted }: Held): Printed {
   return { count: sheets.length, sample, drawings: shown.map((page) => drawPage(page, 0, converted.theme)) };
 }
 
+const MOST_OWN = 8; // pictures of the deck itself
 const MOST_MADE = 8;
 
 async function suggestion(target: Target | null, held: Held): Promise<Answers['suggestion']> {

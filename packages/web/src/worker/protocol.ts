@@ -62,6 +62,7 @@ import type {
   Unplaced,
   Way,
 } from '@alvex/core';
+import type { OwnPicture } from './own-pictures.ts';
 
 /** One page of the deck, as the list of slides shows it. */
 export interface Row {
@@ -383,6 +384,8 @@ export interface Questions {
   readonly drawn: { readonly number: number | null };
   /** How a file of text begins: of the deck, or of the document. */
   readonly excerpt: { readonly format: FormatName; readonly source: boolean; readonly only: number | null };
+  /** Pictures that the deck has, by words of their descriptions; what suits a text first where there are none. */
+  readonly ownPictures: { readonly words: string; readonly text: string };
   /** The tables that are shown. */
   readonly tables: object;
   /** How many slides there would be with more edits. */
@@ -425,6 +428,7 @@ export interface Answers {
   readonly sheets: Printed;
   readonly drawn: { readonly drawing: Drawing; readonly title: string } | null;
   readonly excerpt: readonly ExcerptLine[];
+  readonly ownPictures: readonly OwnPicture[];
   readonly tables: readonly { readonly title: string; readonly rows: number; readonly columns: number }[];
   readonly slides: number;
 }

@@ -15,11 +15,12 @@ import {
   type Palette,
   type Picture,
 } from '@alvex/core';
-import { ApiError, sendPicture } from '../../api/client.ts';
+import { ApiError, pictureUrl, sendPicture } from '../../api/client.ts';
 import { useDeck } from '../../state/deck-store.ts';
 import { edit } from '../../state/log-store.ts';
 import { FileButton } from '../../ui/file-button.tsx';
 import { Action, Field, Notice, Small } from '../../ui/recipes.tsx';
+import { useAnswer } from '../../state/use-answer.ts';
 import type { Row } from '../../worker/protocol.ts';
 import { PanelPart, PanelRow } from './panel-part.tsx';
 import { newId } from './slide-work.ts';
@@ -44,6 +45,13 @@ export function PlacePicture({ row }: { readonly row: Row }) {
   );
 }
 
+const Choices = chakra('div', {
+  base: { display: 'grid', gridTemplateColumns: 'repeat(auto-fill, minmax(96px, 1fr))', gap: '6px', mt: '8px' },
+});
+const Choice = chakra('button', {
+  base: { border: '1px solid', borderColor: 'line', bg: 'card', p: '2px', cursor: 'pointer' },
+});
+
 const SHOWN = 8;
 const index = new TagIndex(LIBRARY);
 
@@ -64,6 +72,7 @@ export function PictureChooser({
     [look],
   );
   const text = words.trim() === '' ? textOf(row) : words;
+  const { answer: own } = useAnswer({ what: 'ownPictures', words, text: textOf(row) });
   const fitting = index.search(searchWords(text), SHOWN);
   const shown = fitting.length > 0 || words.trim() !== '' ? fitting : LIBRARY.slice(0, SHOWN);
   const send = async (body: Blob, name: string, alt: string | null) => {
@@ -100,8 +109,8 @@ export function PictureChooser({
           A file …
         </FileButton>
         <Field
-          aria-label="Search the library, or paste a picture"
-          placeholder="search the library, or paste a picture here"
+          aria-label="Search pictures, or paste one"
+          placeholder="search pictures, or paste one here"
           value={words}
           flex="1"
           minW="220px"
@@ -113,25 +122,44 @@ export function PictureChooser({
           {failure}
         </Notice>
       )}
+      {own !== null && own.length > 0 && (
+        <>
+          <Small mt="6px">In this deck</Small>
+          <Choices>
+            {own.map(({ picture, alt }) => (
+              <Choice
+                key={picture.id}
+                disabled={busy}
+                title={alt ?? ''}
+                aria-label={`In this deck: ${alt ?? 'without a description'}`}
+                onClick={() => take(picture, alt)}
+              >
+                <img
+                  src={pictureUrl(deck, picture.id)}
+                  alt=""
+                  loading="lazy"
+                  style={{ display: 'block', width: '100%', aspectRatio: '4 / 3', objectFit: 'contain' }}
+                />
+              </Choice>
+            ))}
+          </Choices>
+          <Small mt="6px">In the library</Small>
+        </>
+      )}
       {palette !== undefined && (
-        <Box display="grid" gridTemplateColumns="repeat(auto-fill, minmax(96px, 1fr))" gap="6px" mt="8px">
+        <Choices>
           {shown.map((picture) => (
-            <chakra.button
+            <Choice
               key={picture.name}
-              border="1px solid"
-              borderColor="line"
-              bg="card"
-              p="2px"
-              cursor="pointer"
               disabled={busy}
               title={picture.shows}
               aria-label={`Library: ${picture.shows}`}
               onClick={() => void fromLibrary(picture)}
             >
               <img src={dataUrl(picture, palette)} alt="" style={{ display: 'block', width: '100%' }} />
-            </chakra.button>
+            </Choice>
           ))}
-        </Box>
+        </Choices>
       )}
       {shown.length === 0 && <Small mt="6px">The library has no picture for this word.</Small>}
       <Small mt="4px">Drawn for Alvex, in the colours of your deck, free to use (MIT).</Small>
