@@ -23,6 +23,7 @@ export interface SvgTools extends PaintTools {
 
 /** Of a file of its own. */
 interface Alone {
+  readonly lang: string | null;
   /** Markup before what is drawn: its name, style and pictures. */
   readonly head: () => string;
 }
@@ -58,7 +59,7 @@ export function slideSvg(
     'svg',
     {
       xmlns: 'http://www.w3.org/2000/svg',
-      ...(alone === undefined ? {} : { width, height }),
+      ...(alone === undefined ? {} : { width, height, lang: alone.lang }),
       viewBox: `0 0 ${short(width)} ${short(height)}`,
       role: 'group',
     },

@@ -74,6 +74,13 @@ describe('a slide as a drawing', () => {
     expect(names.slice(0, 3)).toEqual(['svg', 'title', 'style']);
   });
 
+  test('says its language', async () => {
+    const german = convert({ ...mill, language: 'de' as never }, []);
+    expect(Buffer.from(await writeOutput('svg', german, [], { only: 2 })).toString('utf8')).toMatch(
+      /<svg [^>]*lang="de"/,
+    );
+  });
+
   test('has its fonts and pictures within, and loads nothing', async () => {
     const { style, links } = await read(1);
     expect(style.match(/@font-face/g)!.length).toBeGreaterThan(1);

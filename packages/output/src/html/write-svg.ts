@@ -59,6 +59,6 @@ async function slideFile(scene: Scene, slide: SceneSlide, pictures: readonly Pic
       `<style>${css}${TEXT_STYLE}</style>`,
       store.images === '' ? '' : element('defs', {}, store.images),
     ].join('');
-  const drawing = slideSvg(tools, slide, parts, 1, 's', { head });
+  const drawing = slideSvg(tools, slide, parts, 1, 's', { lang: scene.language, head });
   return new TextEncoder().encode(`<?xml version="1.0" encoding="UTF-8"?>\n${drawing}\n`);
 }
