@@ -92,7 +92,7 @@ export function PictureCrop({ url, dress, set }: Props) {
       <Off style={{ left: `${left * 100}%`, right: `${right * 100}%`, bottom: 0, height: `${bottom * 100}%` }} />
       <Target
         type="button"
-        aria-label={`What must stay in sight: ${Math.round(focus[0] * 100)} % from the left, ${Math.round(focus[1] * 100)} % from the top; arrow keys move it`}
+        aria-label={`What must stay in sight: ${Math.round(focus[0] * 100)} % from the left, ${Math.round(focus[1] * 100)} % from the top; arrows move it`}
         title="Press or drag to what must stay in sight; drag the edges to cut them off"
         onPointerDown={(event) => hold(event, (to) => ({ focus: to }))}
         onPointerMove={(event) => hold(event, (to) => ({ focus: to }))}
