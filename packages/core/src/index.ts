@@ -241,7 +241,6 @@ export {
   outputFormat,
   type OutputFormat,
   fileKind,
-  deckTables,
   overridesOf,
   type OwnWork,
   lookedAt,
@@ -261,9 +260,6 @@ export {
   type Templates,
   type WordChange,
   writeDeck,
-  deckText,
-  writeOpml,
-  writePlain,
   timeSpeaking,
   type Choice,
   convertedWith,
@@ -403,3 +399,4 @@ export {
 } from './theme/index.ts';
 export { openZip, ZipWriter } from './container/index.ts';
 export { faultsIn, readiness, type Rule, RULES, tally } from './presentable/index.ts';
+export { deckTables, deckText, writeOpml, writePlain } from './writers/text/index.ts';

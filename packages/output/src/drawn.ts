@@ -1,5 +1,13 @@
 /** What is on drawn slides, for writers that bring fonts and pictures along. */
-import type { DrawnParts, DrawnPicture, DrawnPiece, PictureData } from '@alvex/core';
+import {
+  NoSuchPart,
+  type DrawnParts,
+  type DrawnPicture,
+  type DrawnPiece,
+  type PictureData,
+  type Scene,
+  type SceneSlide,
+} from '@alvex/core';
 import type { SetPiece } from './faces.ts';
 
 export function* piecesIn(drawn: Iterable<DrawnParts>): Generator<SetPiece> {
@@ -30,4 +38,19 @@ export function byLink(pieces: readonly DrawnPiece[]): readonly (readonly DrawnP
     else groups.push([piece]);
   }
   return groups;
+}
+
+/** Of a format that has each slide as a file of its own. */
+export interface SlidesOptions {
+  /** The number of one slide; all that are shown in an archive where it is not said. */
+  readonly only?: number | undefined;
+  /** Told what share is written, 0 to 1. */
+  readonly progress?: (done: number) => void;
+}
+
+/** A slide by its number, hidden or not. @throws NoSuchPart. */
+export function slideNumbered({ slides }: Scene, number: number): SceneSlide {
+  const found = slides.find((slide) => slide.number === number);
+  if (found === undefined) throw new NoSuchPart('slide', number, slides.at(-1)?.number ?? 0);
+  return found;
 }

@@ -31,7 +31,7 @@ export interface WriteOptions {
   /** File name of the document, with which its slides are marked, so that a later run can replace them. */
   readonly origin?: string;
 }
-export { deckTables, deckText, writeOpml, writePlain } from '../writers/text/index.ts';
+
 /** What every writer writes. @param origin See `WriteOptions`. */
 export function sceneOf({ pages, theme, document, decisions }: Converted, origin?: string): Scene {
   const { title, author, language, about } = document;

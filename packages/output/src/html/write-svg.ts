@@ -1,7 +1,6 @@
 /** Writes slides as drawings (SVG 2): text that can be found and changed, fonts and pictures within. */
 import {
   drawParts,
-  NoSuchPart,
   numberedName,
   ZipWriter,
   type Deflate,
@@ -9,23 +8,17 @@ import {
   type Scene,
   type SceneSlide,
 } from '@alvex/core';
+import { slideNumbered, type SlidesOptions } from '../drawn.ts';
 import { fontRules, PictureStore } from './brought-along.ts';
 import { element, text } from './markup.ts';
 import { TEXT_STYLE } from './page-style.ts';
 import { slideSvg, type SvgTools } from './slide-svg.ts';
 
-export interface SvgOptions {
-  /** The number of one slide; all that are shown in an archive where it is not said. */
-  readonly only?: number | undefined;
-  /** Told what share is written, 0 to 1. */
-  readonly progress?: (done: number) => void;
-}
-
 /** @throws NoSuchPart. */
 export async function writeSvg(
   scene: Scene,
   pictures: readonly PictureData[],
-  { only, progress }: SvgOptions,
+  { only, progress }: SlidesOptions,
   deflate: Deflate,
 ): Promise<Uint8Array> {
   if (only !== undefined) return slideFile(scene, slideNumbered(scene, only), pictures);
@@ -37,13 +30,6 @@ export async function writeSvg(
     progress?.((i + 1) / shown.length);
   }
   return zip.finish([]);
-}
-
-/** A slide by its number, hidden or not. @throws NoSuchPart. */
-export function slideNumbered({ slides }: Scene, number: number): SceneSlide {
-  const found = slides.find((slide) => slide.number === number);
-  if (found === undefined) throw new NoSuchPart('slide', number, slides.at(-1)?.number ?? 0);
-  return found;
 }
 
 async function slideFile(scene: Scene, slide: SceneSlide, pictures: readonly PictureData[]): Promise<Uint8Array> {

@@ -2,16 +2,12 @@
 import { numberedName, type Deflate, type PictureData, type Scene, ZipWriter } from '@alvex/core';
 import { PDFiumLibrary } from '@hyzyla/pdfium';
 import sharp from 'sharp';
-import { slideNumbered } from '../html/write-svg.ts';
+import { slideNumbered, type SlidesOptions } from '../drawn.ts';
 import { writePdf } from '../pdf/write-pdf.ts';
 
-export interface PngOptions {
+export interface PngOptions extends SlidesOptions {
   /** Of each picture, in pixels. */
   readonly width: number;
-  /** The number of one slide; all that are shown in an archive where it is not said. */
-  readonly only?: number | undefined;
-  /** Told what share is written, 0 to 1. */
-  readonly progress?: (done: number) => void;
 }
 
 /** Pages of the PDF, painted, each with its slide. */
