@@ -93,6 +93,17 @@ export const Warning = chakra('span', {
   base: { color: 'amberText', bg: 'amberWash', borderLeft: '3px solid', borderColor: 'amber', px: '6px' },
 });
 
+const Track = chakra('div', { base: { height: '4px', bg: 'line', width: '100%', maxW: '360px', overflow: 'hidden' } });
+/** @param done 0 to 1. */
+export function ProgressBar({ label, done }: { readonly label: string; readonly done: number }) {
+  const percent = Math.round(done * 100);
+  return (
+    <Track role="progressbar" aria-label={label} aria-valuenow={percent} aria-valuemin={0} aria-valuemax={100}>
+      <chakra.div h="100%" bg="pine" style={{ width: `${Math.max(4, percent)}%` }} />
+    </Track>
+  );
+}
+
 export const Select = chakra('select', {
   base: {
     bg: 'card',

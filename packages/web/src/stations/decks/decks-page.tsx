@@ -8,7 +8,7 @@ import type { NewDocument } from '../../api/client.ts';
 import { bringBack, bringIn, dismiss, openDemo, refreshDecks, useDecks } from '../../state/decks-store.ts';
 import { closeDeck } from '../../state/session.ts';
 import { count, dayAndTime } from '../../ui/format.ts';
-import { Action, Heading, Notice, Small } from '../../ui/recipes.tsx';
+import { Action, Heading, Notice, ProgressBar, Small } from '../../ui/recipes.tsx';
 import { DeckCards } from './deck-cards.tsx';
 import { FilesPanel } from './files-panel.tsx';
 import { NOTHING_PASTED, PastePanel, pastedIn, type Pasted } from './paste-panel.tsx';
@@ -41,7 +41,6 @@ const Row = chakra('li', {
     '@media (max-width: 640px)': { gridTemplateColumns: '1fr auto' },
   },
 });
-const Track = chakra('div', { base: { height: '4px', bg: 'line', width: '100%', maxW: '360px', overflow: 'hidden' } });
 
 const ACCEPTED = ['alvex', ...DOCUMENT_ENDINGS].map((ending) => `.${ending}`).join(',');
 
@@ -156,15 +155,7 @@ export function DecksPage() {
               ? `${reading.name} is number ${reading.waiting} in the queue`
               : `${reading.done === 0 ? 'Sending' : 'Reading'} ${reading.name} …`}
           </Box>
-          <Track
-            role="progressbar"
-            aria-label="Reading"
-            aria-valuenow={Math.round(reading.done * 100)}
-            aria-valuemin={0}
-            aria-valuemax={100}
-          >
-            <Box h="100%" bg="pine" style={{ width: `${Math.max(4, reading.done * 100)}%` }} />
-          </Track>
+          <ProgressBar label="Reading" done={reading.done} />
           <Action size="small" onClick={reading.cancel}>
             Cancel
           </Action>

@@ -1,7 +1,7 @@
 /** What one thing that is handed over looks like: what it is for, how it begins, what it holds. */
 import { Box, chakra } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
-import { Heading, Small } from '../../ui/recipes.tsx';
+import { Heading, Select, Small } from '../../ui/recipes.tsx';
 
 const Frame = chakra('section', {
   base: {
@@ -27,6 +27,29 @@ export const Choice = chakra('label', {
     '& select': { maxW: '100%' },
   },
 });
+
+interface OneOfProps<V extends string> {
+  readonly label: string;
+  readonly value: V;
+  /** What each is called, in the order in which they are offered. */
+  readonly options: Readonly<Record<V, string>>;
+  readonly choose: (value: V) => void;
+}
+
+export function OneOf<V extends string>({ label, value, options, choose }: OneOfProps<V>) {
+  return (
+    <Choice>
+      {label}
+      <Select value={value} onChange={(event) => choose(event.target.value as V)}>
+        {Object.entries<string>(options).map(([one, name]) => (
+          <option key={one} value={one}>
+            {name}
+          </option>
+        ))}
+      </Select>
+    </Choice>
+  );
+}
 
 interface Props {
   readonly name: string;

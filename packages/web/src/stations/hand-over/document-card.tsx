@@ -3,8 +3,7 @@ import { useState } from 'react';
 import type { FormatName } from '@alvex/core';
 import { count } from '../../ui/format.ts';
 import { FORMAT_LABELS } from '../../ui/labels.ts';
-import { Select } from '../../ui/recipes.tsx';
-import { Card, Choice, Inside } from './card.tsx';
+import { Card, Inside, OneOf } from './card.tsx';
 import { Download, type FormatProps } from './download.tsx';
 import { ExcerptPreview } from './previews.tsx';
 
@@ -21,6 +20,9 @@ const KINDS = {
   md: { label: 'Markdown: plain text with marks', format: 'md', choices: { source: '1' } },
 } as const satisfies Readonly<Record<string, Kind>>;
 type KindName = keyof typeof KINDS;
+const LABELS = Object.fromEntries(Object.entries(KINDS).map(([name, { label }]) => [name, label])) as Readonly<
+  Record<KindName, string>
+>;
 
 export function DocumentCard(props: FormatProps) {
   const { hidden } = props.view.pages;
@@ -35,16 +37,7 @@ export function DocumentCard(props: FormatProps) {
       heading={`${FORMAT_LABELS.docx}, ${format === 'md' ? 'Markdown' : format.toUpperCase()}`}
       preview={<ExcerptPreview format={format} source />}
     >
-      <Choice>
-        Written as
-        <Select value={kind} onChange={(event) => setKind(event.target.value as KindName)}>
-          {Object.entries(KINDS).map(([one, { label }]) => (
-            <option key={one} value={one}>
-              {label}
-            </option>
-          ))}
-        </Select>
-      </Choice>
+      <OneOf label="Written as" value={kind} options={LABELS} choose={setKind} />
       <Inside>
         <li>{HOLDS[format]}, with your work on the structure</li>
         {handout ? (

@@ -1,5 +1,5 @@
 /** Has a file written by the server and saves it: says how far it is, can be cancelled, and says what was made. */
-import { Box, chakra } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { Download as Down } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import type { DeckSummary } from '@alvex/contract';
@@ -8,9 +8,9 @@ import { ApiError, deckFileUrl, fetchFile, onlyOf } from '../../api/client.ts';
 import type { DeckState } from '../../state/deck-store.ts';
 import { handedOver, lastSize } from '../../state/handed.ts';
 import { useLog } from '../../state/log-store.ts';
-import { count, fileSize, percent } from '../../ui/format.ts';
+import { count, fileSize } from '../../ui/format.ts';
 import { FORMAT_LABELS } from '../../ui/labels.ts';
-import { Action, Small } from '../../ui/recipes.tsx';
+import { Action, ProgressBar, Small } from '../../ui/recipes.tsx';
 
 export interface FormatProps {
   readonly deck: DeckSummary;
@@ -38,8 +38,6 @@ interface Writing {
   /** How many are before it, itself counted; 0 once it is its turn. */
   readonly waiting: number;
 }
-
-const Track = chakra('div', { base: { height: '4px', bg: 'line', width: '100%', maxW: '260px', overflow: 'hidden' } });
 
 export function Download({ card, format, deck, view, fail, choices, holds, title }: Props) {
   const waiting = useLog((state) => state.sync.waiting);
@@ -91,15 +89,7 @@ export function Download({ card, format, deck, view, fail, choices, holds, title
         </Action>
         {writing !== null && <Action onClick={() => writing.stop.abort()}>Cancel</Action>}
       </Box>
-      {writing !== null && (
-        <Track
-          role="progressbar"
-          aria-label={`Writing ${ending.toUpperCase()}`}
-          aria-valuenow={Math.round(writing.done * 100)}
-        >
-          <Box h="100%" bg="ink" css={{ width: percent(writing.done).replace(' ', '') }} />
-        </Track>
-      )}
+      {writing !== null && <ProgressBar label={`Writing ${ending.toUpperCase()}`} done={writing.done} />}
       <Small role="status">
         {waiting > 0
           ? `${count(waiting, 'edit')} must be kept on the server first.`

@@ -1,12 +1,11 @@
 /** Pages to show, to read or to print: what stands on each, and how one of them looks. */
 import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
-import { PAPER_SIZES, PRINTS, type Paper, type Print } from '@alvex/core';
+import type { Paper, Print } from '@alvex/core';
 import { useAnswer } from '../../state/use-answer.ts';
 import { count } from '../../ui/format.ts';
 import { FORMAT_LABELS, PAPER_LABELS, PRINT_LABELS } from '../../ui/labels.ts';
-import { Select } from '../../ui/recipes.tsx';
-import { Card, Choice, Inside } from './card.tsx';
+import { Card, Inside, OneOf } from './card.tsx';
 import { Download, type FormatProps } from './download.tsx';
 import { SheetDrawing } from './sheet-drawing.tsx';
 
@@ -28,28 +27,8 @@ export function PagesCard(props: FormatProps) {
       }
     >
       <Box display="flex" flexWrap="wrap" gap="8px 14px">
-        <Choice>
-          On each page
-          <Select value={print} onChange={(event) => setPrint(event.target.value as Print)}>
-            {PRINTS.map((one) => (
-              <option key={one} value={one}>
-                {PRINT_LABELS[one]}
-              </option>
-            ))}
-          </Select>
-        </Choice>
-        {print !== 'slides' && (
-          <Choice>
-            Paper
-            <Select value={paper} onChange={(event) => setPaper(event.target.value as Paper)}>
-              {(Object.keys(PAPER_SIZES) as Paper[]).map((one) => (
-                <option key={one} value={one}>
-                  {PAPER_LABELS[one]}
-                </option>
-              ))}
-            </Select>
-          </Choice>
-        )}
+        <OneOf label="On each page" value={print} options={PRINT_LABELS} choose={setPrint} />
+        {print !== 'slides' && <OneOf label="Paper" value={paper} options={PAPER_LABELS} choose={setPaper} />}
       </Box>
       <Inside>
         <li>{pages ?? 'counting pages …'}, as they will look everywhere: fonts and pictures are in the file</li>

@@ -6,19 +6,20 @@ import { useAnswer } from '../../state/use-answer.ts';
 import { count } from '../../ui/format.ts';
 import { FORMAT_LABELS } from '../../ui/labels.ts';
 import { Field, Select } from '../../ui/recipes.tsx';
-import { Card, Choice, Inside } from './card.tsx';
+import { Card, Choice, Inside, OneOf } from './card.tsx';
 import { Download, type FormatProps } from './download.tsx';
 import { SlidePreview } from './previews.tsx';
 
 /** Of a mail or a page, of a screen, of a large one. */
 const WIDTHS = [1280, PICTURE_WIDTHS.usual, 3840] as const;
+const WHICH = { all: 'All that are shown', one: 'One slide' } as const;
 const KINDS = { png: 'PNG: pixels, for any place', svg: 'SVG: lines and text, sharp at any size' } as const;
 
 export function PicturesCard(props: FormatProps) {
   const { hidden } = props.view.pages;
   const [format, setFormat] = useState<keyof typeof KINDS>('png');
   const [width, setWidth] = useState<number>(PICTURE_WIDTHS.usual);
-  const [which, setWhich] = useState<'all' | 'one'>('all');
+  const [which, setWhich] = useState<keyof typeof WHICH>('all');
   const [wanted, setWanted] = useState(1);
   // A slide that went meanwhile cannot be meant.
   const one = which === 'all' ? null : Math.min(Math.max(1, wanted), Math.max(1, hidden.length));
@@ -32,13 +33,7 @@ export function PicturesCard(props: FormatProps) {
       preview={<SlidePreview deck={props.deck.id} number={one} />}
     >
       <Box display="flex" flexWrap="wrap" gap="8px 14px">
-        <Choice>
-          Which
-          <Select value={which} onChange={(event) => setWhich(event.target.value as typeof which)}>
-            <option value="all">All that are shown</option>
-            <option value="one">One slide</option>
-          </Select>
-        </Choice>
+        <OneOf label="Which" value={which} options={WHICH} choose={setWhich} />
         {one !== null && (
           <Choice>
             Its number
@@ -52,16 +47,7 @@ export function PicturesCard(props: FormatProps) {
             />
           </Choice>
         )}
-        <Choice>
-          Written as
-          <Select value={format} onChange={(event) => setFormat(event.target.value as typeof format)}>
-            {Object.entries(KINDS).map(([name, label]) => (
-              <option key={name} value={name}>
-                {label}
-              </option>
-            ))}
-          </Select>
-        </Choice>
+        <OneOf label="Written as" value={format} options={KINDS} choose={setFormat} />
         {format === 'png' && (
           <Choice>
             Width of each

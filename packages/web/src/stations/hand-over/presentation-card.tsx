@@ -6,22 +6,20 @@ import { fontUrl } from '../../api/client.ts';
 import { useAnswer } from '../../state/use-answer.ts';
 import { count } from '../../ui/format.ts';
 import { FORMAT_LABELS } from '../../ui/labels.ts';
-import { Select } from '../../ui/recipes.tsx';
-import { Card, Choice, Inside } from './card.tsx';
+import { Card, Inside, OneOf } from './card.tsx';
 import { Download, type FormatProps } from './download.tsx';
 import { SlidePreview } from './previews.tsx';
 
-const FORMATS = ['pptx', 'odp'] as const;
-const KINDS: Readonly<Record<(typeof FORMATS)[number], string>> = {
+const KINDS = {
   pptx: 'PPTX: Office Open XML',
   odp: 'ODP: OpenDocument',
-};
+} as const;
 
 export function PresentationCard(props: FormatProps) {
   const { view } = props;
   const { counts } = view;
   const [embeds, setEmbeds] = useState(false);
-  const [format, setFormat] = useState<(typeof FORMATS)[number]>('pptx');
+  const [format, setFormat] = useState<keyof typeof KINDS>('pptx');
   const open = format === 'odp';
   const ships = view.template === null && pairOf(view.look).source === 'ships';
   const fonts = ships && embeds && !open;
@@ -32,16 +30,7 @@ export function PresentationCard(props: FormatProps) {
       heading={`${FORMAT_LABELS.pptx}, ${format.toUpperCase()}`}
       preview={<SlidePreview deck={props.deck.id} />}
     >
-      <Choice>
-        Written as
-        <Select value={format} onChange={(event) => setFormat(event.target.value as typeof format)}>
-          {FORMATS.map((one) => (
-            <option key={one} value={one}>
-              {KINDS[one]}
-            </option>
-          ))}
-        </Select>
-      </Choice>
+      <OneOf label="Written as" value={format} options={KINDS} choose={setFormat} />
       <Inside>
         <li>
           {count(view.pages.order.length, 'slide')}

@@ -5,12 +5,11 @@ import { useAnswer } from '../../state/use-answer.ts';
 import { count } from '../../ui/format.ts';
 import { FORMAT_LABELS } from '../../ui/labels.ts';
 import { Select } from '../../ui/recipes.tsx';
-import { Card, Choice, Inside } from './card.tsx';
+import { Card, Choice, Inside, OneOf } from './card.tsx';
 import { Download, type FormatProps } from './download.tsx';
 import { ExcerptPreview } from './previews.tsx';
 
-const FORMATS = ['md', 'txt', 'opml', 'csv'] as const;
-type TextFormat = (typeof FORMATS)[number];
+type TextFormat = 'md' | 'txt' | 'opml' | 'csv';
 const KINDS: Readonly<Record<TextFormat, string>> = {
   md: 'Markdown: headings, lists, paragraphs',
   txt: 'Plain text: to paste anywhere',
@@ -45,16 +44,7 @@ export function TextCard(props: FormatProps) {
       preview={<ExcerptPreview format={format} only={Math.max(1, only)} />}
     >
       <Box display="flex" flexWrap="wrap" gap="8px 14px">
-        <Choice>
-          Written as
-          <Select value={format} onChange={(event) => setFormat(event.target.value as TextFormat)}>
-            {FORMATS.map((one) => (
-              <option key={one} value={one}>
-                {KINDS[one]}
-              </option>
-            ))}
-          </Select>
-        </Choice>
+        <OneOf label="Written as" value={format} options={KINDS} choose={setFormat} />
         {format === 'csv' && tables.length > 0 && (
           <Choice>
             Which
