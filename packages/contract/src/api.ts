@@ -30,14 +30,13 @@ const Inner = <V>(description: string): SchemaOf<V> =>
   Type.Unsafe<V>({ type: 'object', description, additionalProperties: true });
 
 const ListedDeck = Type.Object({ ...DeckSummary.properties, last: Type.Optional(Entry) });
-const ErrorAnswer: SchemaOf<ErrorBody> = object<ErrorBody>({
-  error: object<ErrorBody['error']>({
-    code: text,
-    message: text,
-    kept: optional(text),
-    place: optional(text),
-  }),
+const Failure: SchemaOf<ErrorBody['error']> = object<ErrorBody['error']>({
+  code: text,
+  message: text,
+  kept: optional(text),
+  place: optional(text),
 });
+const ErrorAnswer: SchemaOf<ErrorBody> = object<ErrorBody>({ error: Failure });
 const CandidateAnswer: SchemaOf<Candidate> = object<Candidate>({
   original: Hash,
   type: text,
@@ -46,7 +45,7 @@ const CandidateAnswer: SchemaOf<Candidate> = object<Candidate>({
 });
 const NewerAnswer: SchemaOf<Newer> = object<Newer>({ version: whole, newer: list(Entry, ANY), by: Writers });
 const StaleAnswer = object<ErrorBody & Newer>({
-  error: object<ErrorBody['error']>({ code: text, message: text, kept: optional(text), place: optional(text) }),
+  error: Failure,
   version: whole,
   newer: list(Entry, ANY),
   by: Writers,
