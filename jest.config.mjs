@@ -4,7 +4,14 @@ export default {
   transform: {
     '^.+\\.tsx?$': [
       '@swc/jest',
-      { jsc: { parser: { syntax: 'typescript', tsx: true }, target: 'es2022' }, module: { type: 'es6' } },
+      {
+        jsc: {
+          parser: { syntax: 'typescript', tsx: true },
+          target: 'es2022',
+          experimental: { keepImportAttributes: true },
+        },
+        module: { type: 'es6' },
+      },
     ],
   },
   modulePathIgnorePatterns: ['<rootDir>/data', '<rootDir>/dist', '<rootDir>/packages/.*/dist'],

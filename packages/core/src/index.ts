@@ -1,6 +1,7 @@
 /** What hosts of the core use, and no more. */
 export {
   type Diagnostic,
+  diagnosticIn,
   diagnosticText,
   firstStrong,
   getOrMake,
@@ -329,6 +330,8 @@ export {
   type Finding,
   type FindingKind,
   findings,
+  type FindingDetail,
+  type HeadingReason,
   isStructureChange,
   joinDocuments,
   linesLike,
@@ -345,6 +348,7 @@ export {
   restructure,
   restructureBlocks,
   type Shape,
+  type Traits,
   type WrittenBlock,
   writeChange,
 } from './structure/index.ts';

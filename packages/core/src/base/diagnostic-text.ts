@@ -52,5 +52,8 @@ interface Told {
   readonly params: DiagnosticParams;
 }
 
-export const diagnosticText = ({ code, params }: Told): string =>
-  DIAGNOSTIC_TEXTS[code].replace(/\{(\w+)\}/g, (_, name: string) => String(params[name] ?? ''));
+/** @param translate Gives each sentence in another language, its parameters left in it. */
+export const diagnosticIn = ({ code, params }: Told, translate: (text: string) => string): string =>
+  translate(DIAGNOSTIC_TEXTS[code]).replace(/\{(\w+)\}/g, (_, name: string) => String(params[name] ?? ''));
+
+export const diagnosticText = (told: Told): string => diagnosticIn(told, (text) => text);

@@ -51,13 +51,15 @@ function shortened(text: string): string {
   return one.length <= LONGEST_TEXT ? one : `${one.slice(0, LONGEST_TEXT - 1).trimEnd()}…`;
 }
 
-/** `word/document.xml, paragraph 12`, `line 4`, or the empty string. */
-export function placeText(place: SourcePlace): string {
+const placeWord = (text: string, { n }: { readonly n: number }): string => text.replace('{n}', String(n));
+
+/** `word/document.xml, paragraph 12`, `line 4`, or the empty string. @param word Gives `line {n}` in another language. */
+export function placeText(place: SourcePlace, word = placeWord): string {
   const parts: string[] = [];
   if (place.file !== undefined) parts.push(place.file);
   if (place.part !== undefined) parts.push(place.part);
-  if (place.page !== undefined) parts.push(`page ${place.page}`);
-  if (place.paragraph !== undefined) parts.push(`paragraph ${place.paragraph}`);
-  if (place.line !== undefined) parts.push(`line ${place.line}`);
+  if (place.page !== undefined) parts.push(word('page {n}', { n: place.page }));
+  if (place.paragraph !== undefined) parts.push(word('paragraph {n}', { n: place.paragraph }));
+  if (place.line !== undefined) parts.push(word('line {n}', { n: place.line }));
   return parts.join(', ');
 }

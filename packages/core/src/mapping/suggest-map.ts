@@ -212,8 +212,8 @@ const linesOf = (runs: Runs): number => Math.ceil(runsText(runs).length / LINE);
 
 export interface Suggestion {
   readonly best: Costed;
-  /** A sentence for the author. */
-  readonly reason: string;
+  /** Whether the best keeps to the target: within one slide or minute, or a tenth. */
+  readonly near: boolean;
   /** All that were costed, the best first. */
   readonly costed: readonly Costed[];
 }
@@ -222,41 +222,14 @@ export interface Suggestion {
 export function suggest(costed: readonly Costed[], target: MapTarget): Suggestion {
   const sorted = [...costed].sort((a, b) => a.cost - b.cost);
   const best = sorted[0]!;
-  return { best, reason: reasonFor(best, sorted, target), costed: sorted };
+  return { best, near: isNear(best, target), costed: sorted };
 }
 
 /** Of a target: what is as near as this keeps a promise. */
 const NEAR = 0.1;
 
-const counted = (n: number, one: string): string => `${n.toLocaleString('en-GB')} ${one}${n === 1 ? '' : 's'}`;
-
-function reasonFor(best: Costed, all: readonly Costed[], { slides, minutes }: MapTarget): string {
-  const wish =
-    slides !== null
-      ? `, for the ${slides} you want`
-      : minutes !== null
-        ? `, for your ${counted(minutes, 'minute')}`
-        : '';
-  const spoken = Math.max(1, Math.round(best.spokenMinutes));
-  const facts = [
-    `it makes ${counted(best.slides, 'slide')}${wish}`,
-    `about ${counted(best.words, 'word')} on each`,
-    ...(best.spokenMinutes >= 0.5 ? [`${counted(spoken, 'minute')} to speak`] : []),
-    best.spills === 0
-      ? 'none of them too full'
-      : `${best.spills} of them ${best.full === 'shorten' ? 'shortened' : 'continued'}`,
-  ];
-  const numbers = all.map((one) => one.slides);
-  const [least, most] = [Math.min(...numbers), Math.max(...numbers)];
-  const wanted = slides ?? null;
-  const far = wanted !== null && Math.abs(best.slides - wanted) > Math.max(1, wanted * NEAR);
-  if (far || (minutes !== null && Math.abs(best.spokenMinutes - minutes) > Math.max(1, minutes * NEAR)))
-    return `No map comes near ${wanted !== null ? `the ${wanted} slides` : `the ${counted(minutes!, 'minute')}`} you want; the nearest makes ${counted(best.slides, 'slide')}, ${counted(spoken, 'minute')} to speak. ${
-      best.slides > (wanted ?? 0) && (wanted !== null || best.spokenMinutes > minutes!)
-        ? 'Leave out sections, or shorten the text, to come nearer.'
-        : 'The document has no more to say: titles from lower headings, or its text on slides, come nearest.'
-    }`;
-  const rest =
-    least === most ? '' : ` The ${all.length} maps that were tried make ${least} to ${counted(most, 'slide')}.`;
-  return `Suggested because ${facts.slice(0, -1).join(', ')}, and ${facts.at(-1)}.${rest}`;
+function isNear(best: Costed, { slides, minutes }: MapTarget): boolean {
+  const within = (got: number, wanted: number | null): boolean =>
+    wanted === null || Math.abs(got - wanted) <= Math.max(1, wanted * NEAR);
+  return within(best.slides, slides) && within(best.spokenMinutes, minutes);
 }

@@ -11,6 +11,8 @@ import { shortBlock } from '../test/short-block.ts';
 import { convert } from './convert.ts';
 import { openDocument } from './open-document.ts';
 
+const short = (said: object | null): string => Object.values(said ?? {}).join(' ');
+
 test.each(FIXTURES)('$name', async ({ folder, file, bytes }) => {
   const { document } = await openDocument(bytes, detectType(bytes, file));
   const text = (lines: readonly string[]): string => `${lines.join('\n')}\n`;
@@ -22,10 +24,11 @@ test.each(FIXTURES)('$name', async ({ folder, file, bytes }) => {
     ]),
     'structure.txt': text([
       ...lookAlikes(document).map(
-        ({ look, level, blocks, reasons }) => `${blocks.length} × ${look} → ${level}: ${reasons.join('; ')}`,
+        ({ traits, level, blocks, reasons }) =>
+          `${blocks.length} × ${JSON.stringify(traits)} → ${level}: ${reasons.map(short).join('; ')}`,
       ),
       ...findings(document, { titleFits: (runs) => runsText(runs).length < 90 }).map(
-        ({ kind, detail, repairs }) => `${kind} ${detail}: ${repairs.map((repair) => repair.name).join(', ')}`,
+        ({ kind, detail, repairs }) => `${kind} ${short(detail)}: ${repairs.map((repair) => repair.name).join(', ')}`,
       ),
     ]),
     'slides.txt': text(

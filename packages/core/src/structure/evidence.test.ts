@@ -2,7 +2,7 @@
 import { describe, expect, test } from '@jest/globals';
 import type { Paragraph } from '../document/index.ts';
 import { doc, li, p, type Draft } from '../test/build.ts';
-import { bodySize, headingEvidence, traitsText } from './evidence.ts';
+import { bodySize, headingEvidence } from './evidence.ts';
 
 const TEXT = 'The pond fills at high water and empties through the wheel as the tide goes down.';
 type Look = NonNullable<Paragraph['look']>;
@@ -21,10 +21,10 @@ describe('a line', () => {
     expect(confidence('The gates', { size: 33.7 })).toBe(0.55);
     expect(confidence('The gates', { size: 33.75 })).toBe(0.7);
     expect(weighed('The gates', { size: 35 })?.reasons).toEqual([
-      '35 pt where the text is 25 pt',
-      '2 words',
-      'no full stop',
-      'text follows',
+      { why: 'larger', size: 35, usual: 25 },
+      { why: 'words', count: 2 },
+      { why: 'no-stop' },
+      { why: 'text-follows' },
     ]);
   });
   test('that is smaller is rather a caption', () => {
@@ -33,7 +33,7 @@ describe('a line', () => {
   });
   test('in bold, in capitals, centred or with space above', () => {
     const size = 25;
-    expect(weighed('The gates', { size, bold: true })?.reasons).toContain('bold throughout');
+    expect(weighed('The gates', { size, bold: true })?.reasons).toContainEqual({ why: 'bold' });
     expect(confidence('THE GATES', { size })).toBe(0.5);
     expect(confidence('The gates', { size, bold: true, align: 'center' })).toBe(0.65);
     expect(confidence('The gates', { size, bold: true, spaceBefore: 2 })).toBe(0.55);
@@ -55,7 +55,7 @@ describe('a line', () => {
     expect(confidence('The gates', { size: 35, bold: true }, [])).toBe(0.65);
   });
   test('with a number is one, but number after number is a list', () => {
-    expect(weighed('1.2 The gates', { size: 25 })?.reasons[0]).toBe('numbered 1.2');
+    expect(weighed('1.2 The gates', { size: 25 })?.reasons[0]).toEqual({ why: 'numbered', mark: '1.2' });
     expect(confidence('1. The gates', { size: 28 })).toBe(0.8);
     expect(confidence('1. The gates', { size: 27.9, bold: true }, [line('2. The pond', { size: 25 }), body()])).toBe(
       0.8,
@@ -72,23 +72,4 @@ describe('a line', () => {
 test('the size of the text is the one in which most letters are set, lists among them', () => {
   expect(bodySize(doc(line('Title', { size: 20 }), { ...li(TEXT), look: { size: 11 } }))).toBe(11);
   expect(bodySize(doc(p(TEXT)))).toBeUndefined();
-});
-
-test('a look is told in words', () => {
-  const plain = {
-    size: undefined,
-    bold: false,
-    italic: false,
-    caps: false,
-    centred: false,
-    numbered: 0,
-    division: false,
-  };
-  expect(traitsText(plain)).toBe('plain');
-  expect(traitsText({ ...plain, size: 11.26, bold: true, italic: true, caps: true, centred: true })).toBe(
-    'bold, italic, 11.3 pt, capitals, centred',
-  );
-  expect(traitsText({ ...plain, numbered: 1 })).toBe('numbered in one part');
-  expect(traitsText({ ...plain, numbered: 2 })).toBe('numbered in 2 parts');
-  expect(traitsText({ ...plain, numbered: 2, division: true })).toBe('names a part');
 });

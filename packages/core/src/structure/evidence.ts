@@ -29,9 +29,16 @@ export interface Evidence {
   readonly block: Paragraph;
   readonly traits: Traits;
   readonly confidence: number /* 0 to 1 */;
-  /** In plain words, strongest first. */
-  readonly reasons: readonly string[];
+  /** Strongest first. */
+  readonly reasons: readonly HeadingReason[];
 }
+
+/** What speaks for a heading; sizes in points. */
+export type HeadingReason =
+  | { readonly why: 'larger'; readonly size: number; readonly usual: number }
+  | { readonly why: 'numbered'; readonly mark: string }
+  | { readonly why: 'words'; readonly count: number }
+  | { readonly why: 'bold' | 'part' | 'capitals' | 'centred' | 'space-above' | 'no-stop' | 'text-follows' };
 
 const LONGEST = 120; // characters
 const SHORT = 9; // words
@@ -96,27 +103,27 @@ function weigh(
   if (text.length > LONGEST || !/\p{L}/u.test(text) || text.includes('\n')) return undefined;
   const traits = traitsOf(block);
   const body = usual.size;
-  const reasons: string[] = [];
+  const reasons: HeadingReason[] = [];
   let score = 0;
-  const say = (weight: number, reason: string): void => {
+  const say = (weight: number, reason: HeadingReason): void => {
     score += weight;
     reasons.push(reason);
   };
   const ratio = traits.size !== undefined && body !== undefined ? traits.size / body : 1;
-  if (ratio >= 1.12) say(ratio >= 1.35 ? 0.5 : 0.35, `${short(traits.size!)} pt where the text is ${short(body!)} pt`);
-  if (traits.bold) say(0.35, 'bold throughout');
-  if (traits.division) say(0.4, 'names a part of the text');
-  else if (traits.numbered > 0) say(traits.numbered > 1 ? 0.4 : 0.25, `numbered ${lineMark(text)?.mark ?? ''}`.trim());
-  if (traits.caps) say(0.3, 'in capitals');
+  if (ratio >= 1.12) say(ratio >= 1.35 ? 0.5 : 0.35, { why: 'larger', size: short(traits.size!), usual: short(body!) });
+  if (traits.bold) say(0.35, { why: 'bold' });
+  if (traits.division) say(0.4, { why: 'part' });
+  else if (traits.numbered > 0) say(traits.numbered > 1 ? 0.4 : 0.25, { why: 'numbered', mark: lineMark(text)?.mark ?? '' });
+  if (traits.caps) say(0.3, { why: 'capitals' });
   if (score === 0) return undefined;
-  if (traits.centred) say(0.1, 'centred');
-  if ((block.look?.spaceBefore ?? 0) > usual.space + SPACE_ABOVE) say(0.1, 'space above');
+  if (traits.centred) say(0.1, { why: 'centred' });
+  if ((block.look?.spaceBefore ?? 0) > usual.space + SPACE_ABOVE) say(0.1, { why: 'space-above' });
   const words = text.split(/\s+/).length;
-  if (words <= SHORT) say(0.1, words === 1 ? '1 word' : `${words} words`);
+  if (words <= SHORT) say(0.1, { why: 'words', count: words });
   if (endsAsSentence(text)) score -= text.endsWith(':') ? 0.2 : 0.4;
-  else reasons.push('no full stop');
+  else reasons.push({ why: 'no-stop' });
   if (words > 14) score -= 0.2;
-  if (next !== undefined && next.kind !== 'break' && follows(next)) say(0.1, 'text follows');
+  if (next !== undefined && next.kind !== 'break' && follows(next)) say(0.1, { why: 'text-follows' });
   else if (next === undefined) score -= 0.3;
   // Number after number is a list whose items are paragraphs.
   const inRow = [before, next].some(
@@ -130,21 +137,8 @@ function weigh(
 const follows = (block: Block): boolean =>
   block.kind === 'listItem' || block.kind === 'table' || block.kind === 'picture' || blockText(block).length > 0;
 
-const short = (size: number): string => String(Math.round(size * 10) / 10);
+const short = (size: number): number => Math.round(size * 10) / 10;
 
 /** Lines of the same key look alike. Sizes within half a point are one. */
 export const traitsKey = ({ size, bold, italic, caps, centred, numbered, division }: Traits): string =>
   [Math.round((size ?? 0) * 2) / 2, bold, italic, caps, centred, division ? 'd' : numbered].join(' ');
-
-/** `bold, 14 pt, in capitals`, for people. */
-export function traitsText({ size, bold, italic, caps, centred, numbered, division }: Traits): string {
-  const words = [
-    bold ? 'bold' : '',
-    italic ? 'italic' : '',
-    size === undefined ? '' : `${short(size)} pt`,
-    caps ? 'capitals' : '',
-    centred ? 'centred' : '',
-    division ? 'names a part' : numbered > 0 ? `numbered in ${numbered === 1 ? 'one part' : `${numbered} parts`}` : '',
-  ].filter((word) => word !== '');
-  return words.length === 0 ? 'plain' : words.join(', ');
-}

@@ -39,11 +39,20 @@ export type RepairName =
   | 'leave-out'
   | 'speak';
 
+/** What a finding is about; texts of the document's own are shortened. */
+export type FindingDetail =
+  | { readonly is: 'level' | 'depth'; readonly level: number }
+  /** `above` is null for the first heading. */
+  | { readonly is: 'skip'; readonly above: number | null; readonly level: number }
+  | { readonly is: 'words' | 'lines'; readonly count: number }
+  | { readonly is: 'again' | 'often'; readonly text: string; readonly count: number }
+  | { readonly is: 'under'; readonly text: string }
+  | null;
+
 export interface Finding {
   readonly kind: FindingKind;
   readonly block: BlockId;
-  /** What it is about, shortened: `2 → 4`, `180 words`. */
-  readonly detail: string;
+  readonly detail: FindingDetail;
   readonly repairs: readonly Repair[];
 }
 

@@ -33,7 +33,7 @@ export function headingFindings(
       found.push({
         kind: 'empty-heading',
         block: id,
-        detail: `level ${level}`,
+        detail: { is: 'level', level },
         repairs: [{ name: 'remove', changes: [{ kind: 'leave', blocks: [id], as: 'deleted' }] }],
       });
       return;
@@ -46,7 +46,7 @@ export function headingFindings(
       found.push({
         kind: 'skipped-level',
         block: id,
-        detail: `${above === undefined ? 'first heading' : above.level} → ${level}`,
+        detail: { is: 'skip', above: above?.level ?? null, level },
         repairs: [raise(document.blocks, id, level - highest)],
       });
     }
@@ -55,7 +55,7 @@ export function headingFindings(
       found.push({
         kind: 'long-title',
         block: id,
-        detail: `${countWords(text)} words`,
+        detail: { is: 'words', count: countWords(text) },
         repairs: [...(parts === undefined ? [] : [parts]), makeText(id)],
       });
     }
@@ -66,7 +66,7 @@ export function headingFindings(
       found.push({
         kind: 'repeated-title',
         block: id,
-        detail: `“${text.slice(0, 60)}”, number ${count}`,
+        detail: { is: 'again', text: text.slice(0, 60), count },
         repairs: [
           {
             name: 'number',
@@ -84,13 +84,13 @@ export function headingFindings(
     if (heading === title) return;
     const behind = next.get(id);
     if (behind === undefined || (behind.kind === 'heading' && behind.level <= level))
-      found.push({ kind: 'bare-heading', block: id, detail: `level ${level}`, repairs: [makeText(id)] });
+      found.push({ kind: 'bare-heading', block: id, detail: { is: 'level', level }, repairs: [makeText(id)] });
     const children = childrenOf(headings, i).filter((child) => runsText(child.runs).trim() !== '');
     if (children.length === 1 && i + 1 < headings.length)
       found.push({
         kind: 'lone-sub-heading',
         block: children[0]!.id,
-        detail: `under “${text.slice(0, 60)}”`,
+        detail: { is: 'under', text: text.slice(0, 60) },
         repairs: [raise(document.blocks, children[0]!.id, children[0]!.level - level)],
       });
   });
@@ -197,7 +197,7 @@ export function beforeFirst(
     {
       kind: 'text-before-heading',
       block: block.id,
-      detail: `${words} words`,
+      detail: { is: 'words', count: words },
       repairs: [
         short
           ? { name: 'make-heading', changes: [shape(block.id, level)] }

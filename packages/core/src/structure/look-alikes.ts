@@ -2,19 +2,17 @@
 import { groupBy, remembered } from '../base/index.ts';
 import { headingLevels, type Block, type DocumentModel, type Level } from '../document/index.ts';
 import type { StructureChange } from './change.ts';
-import { bodySize, headingEvidence, traitsKey, traitsOf, traitsText, type Evidence, type Traits } from './evidence.ts';
+import { bodySize, headingEvidence, traitsKey, traitsOf, type Evidence, type HeadingReason, type Traits } from './evidence.ts';
 import type { BlockId } from '../ids/index.ts';
 
 export interface LookAlikes {
   readonly key: string;
   readonly traits: Traits;
-  /** The look in words: `bold, 14 pt`. */
-  readonly look: string;
   readonly blocks: readonly BlockId[];
   readonly level: Level;
   readonly confidence: number /* mean, 0 to 1 */;
   /** Reasons that hold for most of them. */
-  readonly reasons: readonly string[];
+  readonly reasons: readonly HeadingReason[];
 }
 
 /** Groups of lines that look like headings and are not marked, in the order of their proposed levels. */
@@ -25,7 +23,6 @@ export function lookAlikes(document: DocumentModel): readonly LookAlikes[] {
     .map(([key, group]): LookAlikes => ({
       key,
       traits: group[0]!.traits,
-      look: traitsText(group[0]!.traits),
       blocks: group.map(({ block }) => block.id),
       level: levels.get(key)!,
       confidence: group.reduce((sum, { confidence }) => sum + confidence, 0) / group.length,
@@ -34,10 +31,12 @@ export function lookAlikes(document: DocumentModel): readonly LookAlikes[] {
     .sort((a, b) => a.level - b.level || b.blocks.length - a.blocks.length);
 }
 
-function commonReasons(group: readonly Evidence[]): readonly string[] {
-  const counts = new Map<string, number>();
-  for (const { reasons } of group) for (const reason of reasons) counts.set(reason, (counts.get(reason) ?? 0) + 1);
-  return [...counts].filter(([, count]) => count * 2 > group.length).map(([reason]) => reason);
+function commonReasons(group: readonly Evidence[]): readonly HeadingReason[] {
+  const alike = groupBy(
+    group.flatMap(({ reasons }) => reasons),
+    (reason) => JSON.stringify(reason),
+  );
+  return [...alike.values()].filter((same) => same.length * 2 > group.length).map(([reason]) => reason!);
 }
 
 /** The more a look stands out, the higher; looks that stand out alike are one level. Below the marked headings, where there are any. */
@@ -126,8 +125,7 @@ export function proposedHeadings(document: DocumentModel): readonly StructureCha
 
 /** Lines that are headings now and were read as text, by how they look. */
 export interface MadeHeadings {
-  /** In words: `bold, 14 pt`. */
-  readonly look: string;
+  readonly traits: Traits;
   readonly blocks: readonly BlockId[];
 }
 
@@ -138,7 +136,7 @@ export function madeHeadings(original: DocumentModel, document: DocumentModel): 
     ({ id, kind, left }) => kind === 'heading' && left === undefined && were.get(id) === 'paragraph',
   );
   return [...groupBy(made, keyOf).values()].map((group) => ({
-    look: traitsText(traitsOf(group[0]!)),
+    traits: traitsOf(group[0]!),
     blocks: group.map(({ id }) => id),
   }));
 }

@@ -21,7 +21,7 @@ export function contentsLists(blocks: readonly Block[]): readonly Finding[] {
       found.push({
         kind: 'contents-list',
         block: some[0]!.id,
-        detail: `${end - i} lines`,
+        detail: { is: 'lines', count: end - i },
         repairs: [
           { name: 'leave-out', changes: [{ kind: 'leave', blocks: some.map(({ id }) => id), as: 'navigation' }] },
         ],
@@ -55,7 +55,7 @@ export function runningHeads(blocks: readonly Block[]): readonly Finding[] {
       {
         kind: 'running-head',
         block: ids[0]!,
-        detail: `“${key.slice(0, 50)}”, ${ids.length} times`,
+        detail: { is: 'often', text: key.slice(0, 50), count: ids.length },
         repairs: [
           {
             name: 'leave-out',

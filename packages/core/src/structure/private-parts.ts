@@ -26,7 +26,7 @@ export function privateParts(
     found.push({
       kind: 'private-part',
       block: block.id,
-      detail: `${open.reduce((sum, one) => sum + blockWords(one), 0)} words`,
+      detail: { is: 'words', count: open.reduce((sum, one) => sum + blockWords(one), 0) },
       repairs: [
         { name: 'speak', changes: turn('notes') },
         { name: 'leave-out', changes: turn('out') },

@@ -145,12 +145,17 @@ describe('lines that look like headings', () => {
       ],
     );
     const groups = lookAlikes(document);
-    expect(groups.map(({ look, level, blocks }) => [look, level, blocks.length])).toEqual([
-      ['bold, 16 pt', 1, 2],
-      ['bold, 13 pt', 2, 2],
+    expect(groups.map(({ traits, level, blocks }) => [traits.bold, traits.size, level, blocks.length])).toEqual([
+      [true, 16, 1, 2],
+      [true, 13, 2, 2],
     ]);
     expect(groups[0]!.reasons).toEqual(
-      expect.arrayContaining(['16 pt where the text is 11 pt', 'bold throughout', 'no full stop', 'text follows']),
+      expect.arrayContaining([
+        { why: 'larger', size: 16, usual: 11 },
+        { why: 'bold' },
+        { why: 'no-stop' },
+        { why: 'text-follows' },
+      ]),
     );
     expect(groups.every(({ confidence }) => confidence > 0.5 && confidence <= 1)).toBe(true);
     expect(linesLike(document.blocks, idOf(document, 'Wheel'))).toEqual([
@@ -262,7 +267,10 @@ describe('findings', () => {
       p('– alone'),
     );
     const lists = find(document).filter(({ kind }) => kind === 'typed-list');
-    expect(lists.map(({ detail }) => detail)).toEqual(['2 lines', '2 lines']);
+    expect(lists.map(({ detail }) => detail)).toEqual([
+      { is: 'lines', count: 2 },
+      { is: 'lines', count: 2 },
+    ]);
     expect(
       after(document, ...(lists.flatMap(({ repairs }) => repairs[0]!.changes) as readonly StructureChange[])),
     ).toEqual(['h1 A', '- oak', '- elm', 'p text', '1. one', '2. two', 'p 1984 was wet', 'p – alone']);
@@ -300,7 +308,7 @@ describe('findings', () => {
     const remarked = doc(h(1, 'A'), { ...p('smile here'), remark: 'for the speaker only' });
     expect(find(remarked)).toMatchObject([{ kind: 'private-part', block: idOf(remarked, 'smile here') }]);
     expect(find(doc(h(1, 'A'), p('[Speaker note: smile]'), p('The speaker notes are short.')))).toMatchObject([
-      { kind: 'private-part', detail: '3 words' },
+      { kind: 'private-part', detail: { is: 'words', count: 3 } },
     ]);
   });
 });

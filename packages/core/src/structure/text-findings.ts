@@ -14,7 +14,7 @@ export function textFindings(blocks: readonly Block[]): readonly Finding[] {
         {
           kind: 'deep-list',
           block: block.id,
-          detail: `depth ${block.depth}`,
+          detail: { is: 'depth', level: block.depth },
           repairs: [
             {
               name: 'flatten',
@@ -33,7 +33,7 @@ export function textFindings(blocks: readonly Block[]): readonly Finding[] {
         {
           kind: 'picture-undescribed',
           block: block.id,
-          detail: '',
+          detail: null,
           repairs: [
             { name: 'describe', ask: 'description', changes: [{ kind: 'describe', block: block.id, alt: '' }] },
           ],
@@ -45,7 +45,7 @@ export function textFindings(blocks: readonly Block[]): readonly Finding[] {
         {
           kind: 'long-paragraph',
           block: block.id,
-          detail: `${blockWords(block)} words`,
+          detail: { is: 'words', count: blockWords(block) },
           repairs:
             halves === undefined
               ? []
@@ -108,7 +108,7 @@ export function typedLists(blocks: readonly Block[]): readonly Finding[] {
       found.push({
         kind: 'typed-list',
         block: items[0]!.block.id,
-        detail: `${items.length} lines`,
+        detail: { is: 'lines', count: items.length },
         repairs: [
           {
             name: 'make-items',

@@ -49,7 +49,12 @@ const FAILURES = {
 
 export type FailureCode = keyof typeof FAILURES;
 
-const NOTHING_CHANGED = 'Nothing was changed.';
+/** What was not harmed. */
+const KEPT = {
+  file: 'Your file was not touched, and no deck was made.',
+  nothing: 'Nothing was changed.',
+  stored: 'What was stored before is still there.',
+} as const;
 
 export class AppError extends Error {
   readonly code: FailureCode;
@@ -74,7 +79,7 @@ export function failureOf(error: unknown): { readonly status: number; readonly b
         error: {
           code: error.code,
           message: error.message,
-          kept: 'Your file was not touched, and no deck was made.',
+          kept: KEPT.file,
           ...(place === '' ? {} : { place }),
         },
       },
@@ -84,7 +89,7 @@ export function failureOf(error: unknown): { readonly status: number; readonly b
     const message = error.detail === undefined ? error.message : `${error.message} ${error.detail}`;
     return {
       status: FAILURES[error.code].status,
-      body: { error: { code: error.code, message, kept: NOTHING_CHANGED } },
+      body: { error: { code: error.code, message, kept: KEPT.nothing } },
     };
   }
   const fault = databaseFault(error);
@@ -92,13 +97,13 @@ export function failureOf(error: unknown): { readonly status: number; readonly b
     return {
       status: FAILURES[fault].status,
       body: {
-        error: { code: fault, message: FAILURES[fault].message, kept: 'What was stored before is still there.' },
+        error: { code: fault, message: FAILURES[fault].message, kept: KEPT.stored },
       },
     };
   return {
     status: 500,
     body: {
-      error: { code: 'internal', message: FAILURES.internal.message, kept: 'What was stored before is still there.' },
+      error: { code: 'internal', message: FAILURES.internal.message, kept: KEPT.stored },
     },
   };
 }

@@ -20,6 +20,7 @@ import {
   type Stale,
 } from '@alvex/contract';
 import { fileKind, type FormatName, type LogEntry, type Picture } from '@alvex/core';
+import { raw, sentences, t } from '../ui/words.ts';
 
 /** A failure that the server told, or that it could not be reached. */
 export class ApiError extends Error {
@@ -28,18 +29,18 @@ export class ApiError extends Error {
   readonly place: string | undefined;
 
   constructor({ code, message, kept, place }: ErrorBody['error']) {
-    super(message);
+    super(sentences(message));
     this.name = 'ApiError';
     this.code = code;
-    this.kept = kept;
+    this.kept = kept === undefined ? undefined : raw(kept);
     this.place = place;
   }
 }
 
 const UNREACHABLE = {
   code: 'unreachable',
-  message: 'The server cannot be reached.',
-  kept: 'What you did stays in this window and is sent when the server is back.',
+  message: t('The server cannot be reached.'),
+  kept: t('What you did stays in this window and is sent when the server is back.'),
 };
 
 async function request(path: string, init?: RequestInit): Promise<Response> {
@@ -52,7 +53,9 @@ async function request(path: string, init?: RequestInit): Promise<Response> {
   }
   if (response.ok || response.status === 409) return response;
   const body = (await response.json().catch(() => undefined)) as ErrorBody | undefined;
-  throw new ApiError(body?.error ?? { code: 'internal', message: `The server answered ${response.status}.` });
+  throw new ApiError(
+    body?.error ?? { code: 'internal', message: t('The server answered {status}.', { status: response.status }) },
+  );
 }
 
 const json = (method: string, body: unknown): RequestInit => ({

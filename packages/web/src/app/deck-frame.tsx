@@ -13,6 +13,7 @@ import { DeckName } from './deck-name.tsx';
 import { Behind, Gone, Refused } from './keeping-notices.tsx';
 import { mayBeKey } from '../ui/keys.ts';
 import { isWriting } from '../ui/is-writing.ts';
+import { t } from '../ui/words.ts';
 import { HistoryPanel } from './history-panel.tsx';
 import { KeysPanel } from './keys-panel.tsx';
 import { FIRST_STATION, STATIONS, type StationEntry } from './stations.ts';
@@ -141,15 +142,15 @@ export function DeckFrame() {
   const failure = useDeck((state) => state.failure);
   return (
     <Box h="100%" display="flex" flexDirection="column">
-      <Skip href="#work">Skip to the work</Skip>
+      <Skip href="#work">{t('Skip to the work')}</Skip>
       <Bar>
         <Box display="flex" alignItems="baseline" gap="14px" minW="0">
-          <Link to="/" aria-label="Alvex: all decks" style={{ textDecoration: 'none' }}>
+          <Link to="/" aria-label={t('Alvex: all decks')} style={{ textDecoration: 'none' }}>
             <Brand>Alvex</Brand>
           </Link>
           <DeckName />
         </Box>
-        <Line aria-label="Stations">
+        <Line aria-label={t('Stations')}>
           {STATIONS.map((station) => (
             <Station key={station.path} {...station} />
           ))}
@@ -161,17 +162,17 @@ export function DeckFrame() {
       <Box as="main" id="work" tabIndex={-1} outline="none" flex="1" minH="0" position="relative">
         {phase === 'failed' ? (
           <Box maxW="520px" mx="auto" pt="14vh" px="24px" display="grid" gap="12px" justifyItems="start">
-            <Heading>This deck could not be opened</Heading>
+            <Heading>{t('This deck could not be opened')}</Heading>
             <Small>{failure}</Small>
             <Link to="/">
-              <Action as="span">All decks</Action>
+              <Action as="span">{t('All decks')}</Action>
             </Link>
           </Box>
         ) : phase === 'open' ? (
           <Outlet />
         ) : (
           <Box pt="14vh" textAlign="center" color="soft" role="status">
-            Opening the document …
+            {t('Opening the document …')}
           </Box>
         )}
         {panel === 'history' && phase === 'open' && <HistoryPanel close={close} />}
@@ -184,7 +185,7 @@ export function DeckFrame() {
 /** What one does at this station, and which comes next. */
 function Purpose() {
   const { pathname } = useLocation();
-  const name = useDeck((state) => state.deck?.name ?? 'Deck');
+  const name = useDeck((state) => state.deck?.name ?? t('Deck'));
   const path = pathname.split('/')[3] ?? FIRST_STATION;
   const at = STATIONS.findIndex((station) => station.path === path);
   const [here, next] = [STATIONS[at], STATIONS[at + 1]];
@@ -192,11 +193,12 @@ function Purpose() {
     <>
       <title>{here === undefined ? `${name} · Alvex` : `${name} · ${here.label} · Alvex`}</title>
       {here !== undefined && (
-        <Says aria-label="This station">
+        <Says aria-label={t('This station')}>
           <span>{here.purpose}</span>
           {next !== undefined && (
             <Link to={next.path} title={next.purpose}>
-              Next: {next.label} <ArrowRight size={12} aria-hidden="true" style={{ display: 'inline' }} />
+              {t('Next: {label}', { label: next.label })}{' '}
+              <ArrowRight size={12} aria-hidden="true" style={{ display: 'inline' }} />
             </Link>
           )}
         </Says>
@@ -216,12 +218,17 @@ function Said() {
     const timer = setTimeout(() => {
       const more = slides - before.current!;
       before.current = slides;
-      if (more !== 0) setSaid(`${count(slides, 'slide')}, ${Math.abs(more)} ${more > 0 ? 'more' : 'fewer'}`);
+      if (more !== 0)
+        setSaid(
+          more > 0
+            ? t('{n} slides, {more} more', { count: slides, more })
+            : t('{n} slides, {fewer} fewer', { count: slides, fewer: -more }),
+        );
     }, SAID_MS);
     return () => clearTimeout(timer);
   }, [slides]);
   return (
-    <Unseen as="div" role="status" aria-label="What changed">
+    <Unseen as="div" role="status" aria-label={t('What changed')}>
       {said}
     </Unseen>
   );
@@ -238,7 +245,7 @@ function Station({ path, label, purpose, attention = NOTHING }: StationEntry) {
   return (
     <NavLink to={path} title={purpose}>
       {label}
-      {things > 0 && <Count aria-label={`, ${count(things, 'thing')} to look at`}>{things}</Count>}
+      {things > 0 && <Count aria-label={t(', {n} things to look at', { count: things })}>{things}</Count>}
     </NavLink>
   );
 }
@@ -247,9 +254,9 @@ function Present() {
   const slides = useDeck((state) => state.view?.pages.hidden.filter((hidden) => !hidden).length ?? 0);
   if (slides === 0) return null;
   return (
-    <Link to="present" title="Present it: a window for the audience, one for you">
+    <Link to="present" title={t('Present it: a window for the audience, one for you')}>
       <Action as="span" size="small" whiteSpace="nowrap">
-        <Presentation size={14} aria-hidden="true" /> Present
+        <Presentation size={14} aria-hidden="true" /> {t('Present')}
       </Action>
     </Link>
   );
@@ -264,7 +271,7 @@ function Keeping({ panel, turn }: { readonly panel: Panel; readonly turn: (panel
       {sync.refused > 0 && <Refused edits={sync.refused} reason={sync.reason} />}
       {sync.state === 'waiting' ? (
         <Notice tone="attention" role="status" py="3px">
-          Server away: {count(sync.waiting, 'edit')} kept in this browser only
+          {t('Server away: {n} edits kept in this browser only', { count: sync.waiting })}
         </Notice>
       ) : sync.state === 'gone' ? (
         <Gone waiting={sync.waiting} />
@@ -272,19 +279,30 @@ function Keeping({ panel, turn }: { readonly panel: Panel; readonly turn: (panel
         <Behind />
       ) : (
         <chakra.span role="status" mr="6px" whiteSpace="nowrap">
-          {sync.state === 'sending' ? 'keeping …' : sync.at === null ? 'all kept' : `kept ${clock(sync.at)}`}
-          {sync.merged > 0 && ` · ${count(sync.merged, 'edit')} from another window`}
+          {sync.state === 'sending'
+            ? t('keeping …')
+            : sync.at === null
+              ? t('all kept')
+              : t('kept {at}', { at: clock(sync.at) })}
+          {sync.merged > 0 && t(' · {n} edits from another window', { count: sync.merged })}
         </chakra.span>
       )}
       <Present />
-      <Action look="quiet" size="small" aria-label="Undo" title="Undo (Ctrl+Z)" disabled={!canUndo} onClick={undo}>
+      <Action
+        look="quiet"
+        size="small"
+        aria-label={t('Undo')}
+        title={t('Undo (Ctrl+Z)')}
+        disabled={!canUndo}
+        onClick={undo}
+      >
         <Undo2 size={15} />
       </Action>
       <Action
         look="quiet"
         size="small"
-        aria-label="Redo"
-        title="Redo (Ctrl+Shift+Z)"
+        aria-label={t('Redo')}
+        title={t('Redo (Ctrl+Shift+Z)')}
         disabled={!canRedo}
         onClick={redo}
       >
@@ -293,8 +311,8 @@ function Keeping({ panel, turn }: { readonly panel: Panel; readonly turn: (panel
       <Action
         look="quiet"
         size="small"
-        aria-label="History"
-        title="What was done"
+        aria-label={t('History')}
+        title={t('What was done')}
         aria-expanded={panel === 'history'}
         onClick={() => turn('history')}
       >
@@ -304,15 +322,15 @@ function Keeping({ panel, turn }: { readonly panel: Panel; readonly turn: (panel
         <Action
           look="quiet"
           size="small"
-          aria-label="Keys"
-          title="What keys do (?)"
+          aria-label={t('Keys')}
+          title={t('What keys do (?)')}
           aria-expanded={panel === 'keys'}
           onClick={() => turn('keys')}
         >
           <Keyboard size={15} />
         </Action>
       </chakra.span>
-      <Action look="quiet" size="small" aria-label="Light or dark" title="Light or dark" onClick={switchMode}>
+      <Action look="quiet" size="small" aria-label={t('Light or dark')} title={t('Light or dark')} onClick={switchMode}>
         <Moon size={15} />
       </Action>
     </Box>

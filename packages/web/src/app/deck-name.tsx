@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { renameDeck } from '../api/client.ts';
 import { renamed, useDeck } from '../state/deck-store.ts';
 import { NameField } from '../ui/name-field.tsx';
+import { t } from '../ui/words.ts';
 
 const Name = chakra('button', {
   base: {
@@ -32,12 +33,12 @@ export function DeckName() {
   if (writing) return <NameField name={deck.name} keep={keep} close={() => setWriting(false)} />;
   return (
     <>
-      <Name title={`${deck.name}. Choose to rename.`} onClick={() => setWriting(true)}>
+      <Name title={t('{name}. Choose to rename.', { name: deck.name })} onClick={() => setWriting(true)}>
         {deck.name}
       </Name>
       {failed && (
         <chakra.span role="alert" color="red" fontSize="sm" whiteSpace="nowrap">
-          not renamed: server away
+          {t('not renamed: server away')}
         </chakra.span>
       )}
     </>

@@ -6,8 +6,8 @@ import { useDeck } from '../state/deck-store.ts';
 import { me } from '../state/me.ts';
 import { canTakeBack, goBack, goForward, useLog } from '../state/log-store.ts';
 import { editText } from '../ui/edit-text.ts';
-import { count } from '../ui/format.ts';
 import { Action, Small } from '../ui/recipes.tsx';
+import { t } from '../ui/words.ts';
 import { SidePanel } from './side-panel.tsx';
 
 const Line = chakra('button', {
@@ -49,19 +49,19 @@ export function HistoryPanel({ close }: { readonly close: () => void }) {
   }, [done, blocks, most]);
   const first = Math.max(0, done.length - most);
   return (
-    <SidePanel aria-label="History" onKeyDown={(event) => event.key === 'Escape' && close()}>
+    <SidePanel aria-label={t('History')} onKeyDown={(event) => event.key === 'Escape' && close()}>
       <Box display="flex" alignItems="center" gap="8px" px="14px" py="10px">
-        <b>History</b>
-        <Small flex="1">{count(done.length, 'edit')} so far</Small>
+        <b>{t('History')}</b>
+        <Small flex="1">{t('{n} edits so far', { count: done.length })}</Small>
         <Action size="small" look="quiet" onClick={close}>
-          Close
+          {t('Close')}
         </Action>
       </Box>
-      <Box as="ul" flex="1" overflowY="auto" listStyleType="none" aria-label="Edits, the newest first">
+      <Box as="ul" flex="1" overflowY="auto" listStyleType="none" aria-label={t('Edits, the newest first')}>
         {undone.map((edit, i) => (
           <li key={`u${i}`}>
-            <Line undone title="Do again up to here" onClick={() => goForward(undone.length - i)}>
-              <span>undone</span>
+            <Line undone title={t('Do again up to here')} onClick={() => goForward(undone.length - i)}>
+              <span>{t('undone')}</span>
               <span>{editText(edit)}</span>
             </Line>
           </li>
@@ -75,12 +75,12 @@ export function HistoryPanel({ close }: { readonly close: () => void }) {
             <li key={number}>
               <Line
                 now={i === 0}
-                title={i === 0 ? 'The newest edit' : 'Undo all of mine after this'}
+                title={i === 0 ? t('The newest edit') : t('Undo all of mine after this')}
                 onClick={() => goBack(mine)}
               >
                 <span>{number}</span>
                 <span>
-                  {others && <chakra.em color="soft">another person: </chakra.em>}
+                  {others && <chakra.em color="soft">{t('another person:')} </chakra.em>}
                   {line}
                 </span>
               </Line>
@@ -90,14 +90,14 @@ export function HistoryPanel({ close }: { readonly close: () => void }) {
         {first > 0 && (
           <Box as="li" p="10px">
             <Action size="small" onClick={() => setMost(most + STEP)}>
-              and {count(first, 'earlier edit')}
+              {t('and {n} earlier edits', { count: first })}
             </Action>
           </Box>
         )}
         <li>
           <Line now={done.length === 0} onClick={() => goBack(canTakeBack(useLog.getState()))}>
             <span>0</span>
-            <span>The document as it was brought in</span>
+            <span>{t('The document as it was brought in')}</span>
           </Line>
         </li>
       </Box>

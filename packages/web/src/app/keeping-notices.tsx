@@ -6,8 +6,8 @@ import { ApiError, restoreDeck } from '../api/client.ts';
 import { dropRefused, layOnServer, retryRefused, sendWaiting } from '../state/log-store.ts';
 import { refusedOf } from '../state/unsent.ts';
 import { editText } from '../ui/edit-text.ts';
-import { count } from '../ui/format.ts';
 import { Action, Notice } from '../ui/recipes.tsx';
+import { t } from '../ui/words.ts';
 
 /** Does what may fail; a failure stands in place of the sentence. */
 function useTrying(): readonly [string | null, (work: () => Promise<unknown>) => void] {
@@ -31,19 +31,26 @@ export function Refused({ edits, reason }: { readonly edits: number; readonly re
   };
   return (
     <Notice tone="fault" role="status" py="3px" display="flex" alignItems="center" gap="6px" flexWrap="wrap">
-      <span title={reason ?? undefined}>{count(edits, 'edit')} refused by the server, kept in this browser</span>
+      <span title={reason ?? undefined}>
+        {t('{n} edits refused by the server, kept in this browser', { count: edits })}
+      </span>
       <Box display="flex" gap="4px">
         <Action size="small" onClick={retryRefused}>
-          Try again
+          {t('Try again')}
         </Action>
-        <Action size="small" aria-expanded={shown} onClick={() => setShown(!shown)} title="To make them again by hand">
-          {shown ? 'Hide' : 'Show'}
+        <Action
+          size="small"
+          aria-expanded={shown}
+          onClick={() => setShown(!shown)}
+          title={t('To make them again by hand')}
+        >
+          {shown ? t('Hide') : t('Show')}
         </Action>
         <Action size="small" onClick={download}>
-          Download
+          {t('Download')}
         </Action>
-        <Action size="small" onClick={dropRefused} title="Forgets what was refused; the deck stays as it is">
-          Forget
+        <Action size="small" onClick={dropRefused} title={t('Forgets what was refused; the deck stays as it is')}>
+          {t('Forget')}
         </Action>
       </Box>
       {shown && (
@@ -69,11 +76,11 @@ export function Gone({ waiting }: { readonly waiting: number }) {
       <span>
         {fault ??
           (waiting === 0
-            ? 'This deck was deleted.'
-            : `This deck was deleted: ${count(waiting, 'edit')} kept in this browser only`)}
+            ? t('This deck was deleted.')
+            : t('This deck was deleted: {n} edits kept in this browser only', { count: waiting }))}
       </span>
       <Action size="small" onClick={() => attempt(() => restoreDeck(id).then(sendWaiting))}>
-        Restore the deck
+        {t('Restore the deck')}
       </Action>
     </Notice>
   );
@@ -84,9 +91,9 @@ export function Behind() {
   const [fault, attempt] = useTrying();
   return (
     <Notice tone="attention" role="status" py="3px" display="flex" alignItems="center" gap="6px">
-      <span>{fault ?? 'The server has an older state of this deck; your work is kept here.'}</span>
+      <span>{fault ?? t('The server has an older state of this deck; your work is kept here.')}</span>
       <Action size="small" onClick={() => attempt(layOnServer)}>
-        Send my work to it
+        {t('Send my work to it')}
       </Action>
     </Notice>
   );

@@ -3,6 +3,7 @@ import { Box, chakra } from '@chakra-ui/react';
 import { useState } from 'react';
 import { foundKeys, lettersOn, turnLetters } from '../ui/keys.ts';
 import { Action, Field, Small } from '../ui/recipes.tsx';
+import { t } from '../ui/words.ts';
 import { SidePanel } from './side-panel.tsx';
 
 const List = chakra('dl', {
@@ -22,19 +23,19 @@ export function KeysPanel({ station, close }: { readonly station: string; readon
   const [letters, setLetters] = useState(lettersOn);
   const groups = foundKeys(search).toSorted((a, b) => Number(b.path === station) - Number(a.path === station));
   return (
-    <SidePanel aria-label="Keys" onKeyDown={(event) => event.key === 'Escape' && close()}>
+    <SidePanel aria-label={t('Keys')} onKeyDown={(event) => event.key === 'Escape' && close()}>
       <Box display="flex" alignItems="center" gap="8px" px="14px" py="10px">
-        <b>Keys</b>
+        <b>{t('Keys')}</b>
         <Action size="small" look="quiet" ml="auto" onClick={close}>
-          Close
+          {t('Close')}
         </Action>
       </Box>
       <Box px="14px" pb="10px" display="grid" gap="8px">
         <Field
           autoFocus
           type="search"
-          placeholder="copy, level, hide …"
-          aria-label="Search keys"
+          placeholder={t('copy, level, hide …')}
+          aria-label={t('Search keys')}
           value={search}
           onChange={(event) => setSearch(event.target.value)}
         />
@@ -47,7 +48,7 @@ export function KeysPanel({ station, close }: { readonly station: string; readon
               setLetters(event.target.checked);
             }}
           />
-          Letters, digits and signs work as keys
+          {t('Letters, digits and signs work as keys')}
         </chakra.label>
       </Box>
       <Box
@@ -59,7 +60,7 @@ export function KeysPanel({ station, close }: { readonly station: string; readon
         alignContent="start"
         tabIndex={0}
         role="group"
-        aria-label="What keys do"
+        aria-label={t('What keys do')}
       >
         {groups.map(({ place, keys }) => (
           <section key={place} aria-label={place}>
@@ -73,7 +74,7 @@ export function KeysPanel({ station, close }: { readonly station: string; readon
             </List>
           </section>
         ))}
-        {groups.length === 0 && <Small role="status">No key does that.</Small>}
+        {groups.length === 0 && <Small role="status">{t('No key does that.')}</Small>}
       </Box>
     </SidePanel>
   );

@@ -3,6 +3,7 @@ import { chakra } from '@chakra-ui/react';
 import { runsText, type PageKey } from '@alvex/core';
 import { useDeck } from '../state/deck-store.ts';
 import { usePage } from '../state/use-page.ts';
+import { t } from '../ui/words.ts';
 import { SlideDrawing, type SlideActions } from './slide-drawing.tsx';
 
 const Sheet = chakra('div', {
@@ -21,7 +22,7 @@ export function DeckSlide({ slideKey, number, chosen, hidden, actions }: Props) 
   const { row, drawing } = usePage(slideKey);
   const deck = useDeck((state) => state.deck?.id ?? '');
   const language = useDeck((state) => state.language ?? undefined);
-  const label = `Slide ${number}: ${row === undefined ? '' : runsText(row.title.runs)}`;
+  const label = t('Slide {number}: {title}', { number, title: row === undefined ? '' : runsText(row.title.runs) });
   return (
     <Sheet lang={language}>
       <SlideDrawing

@@ -2,6 +2,7 @@
 import { CORNER, isToned, LUMINANCE, toneLine, type DrawnPicture } from '@alvex/core';
 import { useId, type MouseEvent } from 'react';
 import { pictureUrl } from '../api/client.ts';
+import { t } from '../ui/words.ts';
 
 interface Props {
   readonly picture: DrawnPicture;
@@ -35,7 +36,7 @@ export function PictureDrawing({ picture, deck, onClick }: Props) {
             preserveAspectRatio="none"
             filter={toned ? `url(#${id}t)` : undefined}
           >
-            <title>{alt ?? 'Picture without a description'}</title>
+            <title>{alt ?? t('Picture without a description')}</title>
           </image>
         </svg>
       </g>

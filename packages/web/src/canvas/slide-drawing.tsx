@@ -2,6 +2,7 @@
 import { memo, type KeyboardEvent, type MouseEvent } from 'react';
 import type { DrawnShape, DrawnPiece, DrawnText, PartId } from '@alvex/core';
 import type { Drawing } from '../worker/protocol.ts';
+import { t } from '../ui/words.ts';
 import { Backdrop } from './backdrop.tsx';
 import { PictureDrawing } from './drawn-picture.tsx';
 
@@ -137,7 +138,7 @@ function Paragraph({
     <g
       role="button"
       tabIndex={0}
-      aria-label={`Write: ${text.pieces.map((piece) => piece.text).join(' ')}`}
+      aria-label={t('Write: {text}', { text: text.pieces.map((piece) => piece.text).join(' ') })}
       data-target={target}
       onClick={(event) => {
         event.stopPropagation();

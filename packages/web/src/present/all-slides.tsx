@@ -4,6 +4,7 @@ import { useEffect, useRef, useState } from 'react';
 import { SlideDrawing } from '../canvas/slide-drawing.tsx';
 import { usePage } from '../state/use-page.ts';
 import { Action, Heading } from '../ui/recipes.tsx';
+import { t } from '../ui/words.ts';
 import type { ShownSlide } from './shown-slides.ts';
 
 const Sheet = chakra('dialog', {
@@ -59,11 +60,11 @@ export function AllSlides({ deck, slides, at, go, close }: Props) {
     return () => window.removeEventListener('keydown', keep, true);
   }, []);
   return (
-    <Sheet ref={sheet} aria-label="All slides" onClose={close}>
+    <Sheet ref={sheet} aria-label={t('All slides')} onClose={close}>
       <Box display="flex" justifyContent="space-between" mb="14px">
-        <Heading as="h2">All slides</Heading>
+        <Heading as="h2">{t('All slides')}</Heading>
         <Action size="small" onClick={() => sheet.current?.close()}>
-          Close
+          {t('Close')}
         </Action>
       </Box>
       <Box
@@ -109,7 +110,12 @@ function One({ slide, deck, current, go }: OneProps) {
     return () => watch.disconnect();
   }, []);
   return (
-    <Cell ref={at} aria-label={`Go to slide ${slide.number}`} aria-current={current ? 'true' : undefined} onClick={go}>
+    <Cell
+      ref={at}
+      aria-label={t('Go to slide {number}', { number: slide.number })}
+      aria-current={current ? 'true' : undefined}
+      onClick={go}
+    >
       {seen && <Small slide={slide} deck={deck} />}
     </Cell>
   );

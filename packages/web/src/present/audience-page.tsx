@@ -2,6 +2,7 @@
 import { chakra } from '@chakra-ui/react';
 import { useEffect, useRef, useState } from 'react';
 import { useParams } from 'react-router';
+import { t } from '../ui/words.ts';
 import { TalkLine, type SpeakerSays, type StageSays } from './channel.ts';
 import { Stage } from './stage.tsx';
 import { moveOf } from './talk.ts';
@@ -66,13 +67,13 @@ export function AudiencePage() {
   if (shown === null || ended)
     return (
       <Quiet>
-        <title>Audience · Alvex</title>
-        {ended ? 'The talk has ended.' : 'Waiting for the speaker’s window …'}
+        <title>{t('Audience · Alvex')}</title>
+        {ended ? t('The talk has ended.') : t('Waiting for the speaker’s window …')}
       </Quiet>
     );
   return (
     <main>
-      <title>Audience · Alvex</title>
+      <title>{t('Audience · Alvex')}</title>
       <Stage
         deck={id}
         now={shown.now}
@@ -116,5 +117,7 @@ function FillScreen() {
     return () => document.removeEventListener('fullscreenchange', changed);
   }, []);
   if (full || !document.fullscreenEnabled) return null;
-  return <Hint onClick={() => void fillScreen()}>Move this window to the audience’s screen, then fill it (F)</Hint>;
+  return (
+    <Hint onClick={() => void fillScreen()}>{t('Move this window to the audience’s screen, then fill it (F)')}</Hint>
+  );
 }

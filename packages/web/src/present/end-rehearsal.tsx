@@ -3,6 +3,7 @@ import { Link, useNavigate } from 'react-router';
 import { edit } from '../state/log-store.ts';
 import { uuid } from '../worker/uuid.ts';
 import { Action } from '../ui/recipes.tsx';
+import { t } from '../ui/words.ts';
 import type { Pages } from '../worker/protocol.ts';
 import { endTalk } from './kept-talk.ts';
 import { rehearsalOf } from './rehearsal-of.ts';
@@ -28,11 +29,11 @@ export function EndRehearsal({ deck, talk, pages, move }: Props) {
   return (
     <>
       <Action size="small" look="main" disabled={talk.since === null} onClick={keep}>
-        End and keep it
+        {t('End and keep it')}
       </Action>
       <Link to={pace} onClick={() => endTalk(deck, 'rehearsal')}>
         <Action as="span" size="small">
-          End without keeping
+          {t('End without keeping')}
         </Action>
       </Link>
       <Action
@@ -42,7 +43,7 @@ export function EndRehearsal({ deck, talk, pages, move }: Props) {
         title="S"
         onClick={() => move({ move: 'stumble' })}
       >
-        I stumbled here
+        {t('I stumbled here')}
       </Action>
     </>
   );

@@ -5,6 +5,7 @@ import { Link, useParams } from 'react-router';
 import { useDeck } from '../state/deck-store.ts';
 import { openDeck } from '../state/session.ts';
 import { Action, Heading, Small } from '../ui/recipes.tsx';
+import { t } from '../ui/words.ts';
 import type { Mode } from './kept-talk.ts';
 import { SpeakerView } from './speaker-view.tsx';
 
@@ -18,22 +19,22 @@ function Speaker({ mode }: { readonly mode: Mode }) {
   const shown = view?.pages.hidden.some((hidden) => !hidden) ?? false;
   return (
     <>
-      <title>{`${deck?.name ?? 'Deck'} · ${mode === 'talk' ? 'Speaker' : 'Rehearsal'} · Alvex`}</title>
+      <title>{`${deck?.name ?? t('Deck')} · ${mode === 'talk' ? t('Speaker') : t('Rehearsal')} · Alvex`}</title>
       {phase === 'open' && deck !== null && view !== null && shown ? (
         <SpeakerView deck={deck} pages={view.pages} mode={mode} />
       ) : (
         <Box as="main" maxW="520px" mx="auto" pt="14vh" px="24px" display="grid" gap="12px" justifyItems="start">
           <Heading>
             {phase === 'failed'
-              ? 'This deck could not be opened'
+              ? t('This deck could not be opened')
               : phase === 'open'
-                ? 'There is no slide to present'
-                : 'Opening the deck …'}
+                ? t('There is no slide to present')
+                : t('Opening the deck …')}
           </Heading>
-          <Small>{failure ?? (phase === 'open' ? 'All of its slides are hidden, or it has none.' : '')}</Small>
+          <Small>{failure ?? (phase === 'open' ? t('All of its slides are hidden, or it has none.') : '')}</Small>
           {(phase === 'failed' || phase === 'open') && (
             <Link to={`/decks/${id}/slides`}>
-              <Action as="span">Back to the slides</Action>
+              <Action as="span">{t('Back to the slides')}</Action>
             </Link>
           )}
         </Box>

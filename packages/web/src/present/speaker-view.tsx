@@ -8,6 +8,7 @@ import { useAhead } from './draw-ahead.ts';
 import { usePage } from '../state/use-page.ts';
 import { Action, Small } from '../ui/recipes.tsx';
 import { RunsText } from '../ui/runs.tsx';
+import { t } from '../ui/words.ts';
 import type { Pages } from '../worker/protocol.ts';
 import { AllSlides } from './all-slides.tsx';
 import { fillScreen } from './audience-page.tsx';
@@ -123,15 +124,15 @@ export function SpeakerView({ deck, pages, mode }: Props) {
         ) : (
           <Link to={`/decks/${deck.id}/slides`} onClick={() => endTalk(deck.id, mode)}>
             <Action as="span" size="small">
-              End the talk
+              {t('End the talk')}
             </Action>
           </Link>
         )}
         <Box as="h1" fontFamily="heading" fontWeight={600} mr="auto" fontSize="md">
-          {mode === 'rehearsal' ? `Rehearsal: ${deck.name}` : deck.name}
+          {mode === 'rehearsal' ? t('Rehearsal: {name}', { name: deck.name }) : deck.name}
         </Box>
         <Action size="small" aria-expanded={all} onClick={() => setAll(!all)}>
-          All slides
+          {t('All slides')}
         </Action>
         <Action
           size="small"
@@ -140,7 +141,7 @@ export function SpeakerView({ deck, pages, mode }: Props) {
             void fillScreen();
           }}
         >
-          Show on this screen
+          {t('Show on this screen')}
         </Action>
         {mode === 'talk' && (
           <Action
@@ -151,36 +152,36 @@ export function SpeakerView({ deck, pages, mode }: Props) {
               window.open(`/decks/${deck.id}/audience`, `alvex-${deck.id}`, 'popup,width=960,height=560');
             }}
           >
-            {audience ? 'Audience’s window is open' : 'Open the audience’s window'}
+            {audience ? t('Audience’s window is open') : t('Open the audience’s window')}
           </Action>
         )}
       </Top>
       <Where talk={talk} slides={slides} pages={pages} />
       <Facing>
-        <Words ref={notes} aria-label="Speaker notes" tabIndex={0}>
+        <Words ref={notes} aria-label={t('Speaker notes')} tabIndex={0}>
           <Box display="flex" gap="6px" alignItems="center" fontFamily="body" mb="10px">
-            <Small>Notes</Small>
+            <Small>{t('Notes')}</Small>
             <Action
               size="small"
               look="quiet"
-              aria-label="Smaller notes"
+              aria-label={t('Smaller notes')}
               disabled={size === 0}
               onClick={() => resize(-1)}
             >
-              A−
+              {t('A−')}
             </Action>
             <Action
               size="small"
               look="quiet"
-              aria-label="Larger notes"
+              aria-label={t('Larger notes')}
               disabled={size === SIZES.length - 1}
               onClick={() => resize(1)}
             >
-              A+
+              {t('A+')}
             </Action>
           </Box>
           <Box fontSize={`${SIZES[size] ?? SIZES[2]}px`} display="grid" gap="0.6em">
-            {row?.notes.length === 0 && <Small>This slide has no notes.</Small>}
+            {row?.notes.length === 0 && <Small>{t('This slide has no notes.')}</Small>}
             {row?.notes.map((note) => (
               <Box as="p" key={note.id} pl={note.kind === 'item' ? `${note.depth * 1.1}em` : undefined}>
                 {note.kind === 'item' && `${note.mark?.text ?? '•'} `}
@@ -189,7 +190,7 @@ export function SpeakerView({ deck, pages, mode }: Props) {
             ))}
           </Box>
         </Words>
-        <Seen aria-label="Slides">
+        <Seen aria-label={t('Slides')}>
           <Paper
             css={{ touchAction: 'none', userSelect: 'none' }}
             onPointerDown={(event) => {
@@ -224,27 +225,28 @@ export function SpeakerView({ deck, pages, mode }: Props) {
                     : { background: 'rgba(255,255,255,0.9)', color: '#000000' }
                 }
               >
-                The audience’s screen is {talk.screen}
+                {t('The audience’s screen is {screen}', { screen: talk.screen })}
               </Box>
             )}
           </Paper>
           <Box display="grid" gap="4px" w="58%" css={{ '@media (max-width: 760px)': { width: '100%' } }}>
-            <Small>{last ? 'This is the last slide' : 'Next'}</Small>
+            <Small>{last ? t('This is the last slide') : t('Next')}</Small>
             {!last && next !== null && (
               <Paper>
                 <SlideDrawing
                   drawing={next.drawing}
                   deck={deck.id}
                   number={next.number}
-                  label={`Next: ${next.label}`}
+                  label={t('Next: {label}', { label: next.label })}
                 />
               </Paper>
             )}
           </Box>
           <Small>
-            {mode === 'talk' && 'The pointer on the slide is a spot for the audience; pressed, it draws. '}Keys: arrows,
-            Page keys or Space; a number and Enter; B dark, W light
-            {mode === 'rehearsal' ? '; S where you stumbled' : ''}.
+            {t('{mode}Keys: arrows, Page keys or Space; a number and Enter; B dark, W light{marks}.', {
+              mode: mode === 'talk' && t('The pointer on the slide is a spot for the audience; pressed, it draws. '),
+              marks: mode === 'rehearsal' ? t('; S where you stumbled') : '',
+            })}
           </Small>
         </Seen>
       </Facing>

@@ -5,6 +5,7 @@ import { usePage } from '../state/use-page.ts';
 import { clock } from '../ui/format.ts';
 import { Action } from '../ui/recipes.tsx';
 import { RunsText } from '../ui/runs.tsx';
+import { rich, t } from '../ui/words.ts';
 import type { Pages } from '../worker/protocol.ts';
 import { ahead, clockTime, type Talk } from './talk.ts';
 import type { ShownSlide } from './shown-slides.ts';
@@ -51,9 +52,14 @@ export function Where({
       <Box display="flex" justifyContent="space-between" fontSize="sm" color="soft" mb="5px">
         <span>{section !== null && <RunsText runs={section} />}</span>
         <span role="status">
-          slide {talk.at + 1} of {slides.length}
-          {(slides[talk.at]?.steps ?? 0) > 0 && `, point ${talk.step} of ${slides[talk.at]!.steps}`}
-          {talk.typed !== '' && `, go to ${talk.typed} …`}
+          {t('slide {at} of {all}{steps}{typed}', {
+            at: talk.at + 1,
+            all: slides.length,
+            steps:
+              (slides[talk.at]?.steps ?? 0) > 0 &&
+              t(', point {step} of {steps}', { step: talk.step, steps: slides[talk.at]!.steps }),
+            typed: talk.typed !== '' && t(', go to {typed} …', { typed: talk.typed }),
+          })}
         </span>
       </Box>
       <svg viewBox="0 0 1000 8" width="100%" height="8" preserveAspectRatio="none" aria-hidden="true">
@@ -106,22 +112,26 @@ export function Time({
   const onSlide = talk.slideSince === null ? 0 : (at - talk.slideSince) / 1000;
   const before = ahead(talk, planned, at);
   return (
-    <Clock aria-label="Time">
+    <Clock aria-label={t('Time')}>
+      <span>{rich(t('<b>{gone}</b> of {total} planned', { gone: clockTime(gone), total: clockTime(total) }))}</span>
       <span>
-        <b>{clockTime(gone)}</b>of {clockTime(total)} planned
-      </span>
-      <span>
-        this slide <b style={{ fontSize: '18px' }}>{clockTime(onSlide)}</b>of {clockTime(planned[talk.at] ?? 0)}
+        {rich(
+          t('this slide <b>{gone}</b> of {planned}', {
+            gone: clockTime(onSlide),
+            planned: clockTime(planned[talk.at] ?? 0),
+          }),
+          { b: (words) => <b style={{ fontSize: '18px' }}>{words}</b> },
+        )}
       </span>
       <chakra.span color={before < -NEAR ? 'amberText' : undefined} role="status" aria-live="off">
         {talk.since === null
-          ? 'the clock starts with your first move'
+          ? t('the clock starts with your first move')
           : Math.abs(before) <= NEAR
-            ? 'on time'
-            : `${clockTime(Math.abs(before))} ${before < 0 ? 'behind' : 'ahead'}`}
+            ? t('on time')
+            : `${clockTime(Math.abs(before))} ${before < 0 ? t('behind') : t('ahead')}`}
       </chakra.span>
       <Action size="small" look="quiet" onClick={restart}>
-        Start the clock again
+        {t('Start the clock again')}
       </Action>
       <chakra.span ml="auto">{clock(new Date(now))}</chakra.span>
     </Clock>

@@ -1,5 +1,6 @@
 /** The link to the worker that holds the core: messages, questions and their answers. */
 import type { Answered, Answers, Asking, FromWorker, Told, ToWorker, What } from '../worker/protocol.ts';
+import { raw, t } from '../ui/words.ts';
 
 interface Waiting {
   readonly take: (answer: Answered<What>) => void;
@@ -27,7 +28,7 @@ export class CoreLink {
       if (this.#end === undefined) this.#receive(data, receive);
     });
     this.#worker.addEventListener('error', ({ message }: ErrorEvent) => this.#fail(message));
-    this.#worker.addEventListener('messageerror', () => this.#fail('A message could not be read.'));
+    this.#worker.addEventListener('messageerror', () => this.#fail(t('A message could not be read.')));
   }
 
   tell(message: Exclude<ToWorker, { readonly kind: 'ask' }>): void {
@@ -48,7 +49,7 @@ export class CoreLink {
   }
 
   close(): void {
-    this.#finish('The deck was closed.');
+    this.#finish(t('The deck was closed.'));
   }
 
   #receive(message: FromWorker, receive: (message: Told) => void): void {
@@ -57,7 +58,7 @@ export class CoreLink {
         this.#take(message.ask)?.take(message);
         return;
       case 'unanswered':
-        this.#take(message.ask)?.reject(new Error(message.failure));
+        this.#take(message.ask)?.reject(new Error(raw(message.failure)));
         return;
       case 'failed':
         this.#fail(message.message);
@@ -80,12 +81,12 @@ export class CoreLink {
   #fail(message: string): void {
     if (this.#end !== undefined) return;
     this.#finish(message);
-    this.#failed(message);
+    this.#failed(raw(message));
   }
 
   #finish(reason: string): void {
     if (this.#end !== undefined) return;
-    this.#end = reason;
+    this.#end = raw(reason);
     this.#worker.terminate();
     for (const { reject } of this.#waiting.values()) reject(new Error(reason));
     this.#waiting.clear();
@@ -102,4 +103,4 @@ export function setLink(link: CoreLink | undefined): void {
 
 /** Asks the worker of the open deck. @throws Error with a sentence for the author. */
 export const ask = <W extends What>(question: Asking<W>): Promise<Answers[W]> =>
-  current?.ask(question) ?? Promise.reject(new Error('No deck is open.'));
+  current?.ask(question) ?? Promise.reject(new Error(t('No deck is open.')));

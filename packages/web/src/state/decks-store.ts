@@ -12,6 +12,8 @@ import {
   restoreDeck,
   type NewDocument,
 } from '../api/client.ts';
+import { count } from '../ui/format.ts';
+import { t } from '../ui/words.ts';
 
 export interface Failure {
   readonly message: string;
@@ -43,11 +45,20 @@ export const useDecks = create<DecksState>(() => ({
 }));
 const { setState: set } = useDecks;
 
+const PLACES: Readonly<Record<string, (n: string) => string>> = {
+  page: (n) => t('page {n}', { n }),
+  paragraph: (n) => t('paragraph {n}', { n }),
+  line: (n) => t('line {n}', { n }),
+};
+/** A place as the server names it: `word/document.xml, paragraph 12`. */
+const placed = (place: string): string =>
+  place.replace(/(?<=^|, )(page|paragraph|line) (\d+)$/g, (_, kind: string, n: string) => PLACES[kind]!(n));
+
 export function failureOf(error: unknown, file?: string): Failure {
   const named = file === undefined ? {} : { file };
   if (!(error instanceof ApiError)) return { message: String(error), ...named };
   return {
-    message: error.place === undefined ? error.message : `${error.message} (${error.place})`,
+    message: error.place === undefined ? error.message : `${error.message} (${placed(error.place)})`,
     ...named,
     ...(error.kept === undefined ? {} : { kept: error.kept }),
   };
@@ -67,7 +78,7 @@ export async function bringIn(...documents: readonly NewDocument[]): Promise<Dec
   const abort = new AbortController();
   const [first] = documents;
   if (first === undefined) return undefined;
-  const name = documents.length === 1 ? first.name : `${documents.length} files`;
+  const name = documents.length === 1 ? first.name : count(documents.length, 'file');
   const progress = (done: number, waiting: number) =>
     set((state) => ({ reading: state.reading && { ...state.reading, done, waiting } }));
   set({ failure: null, reading: { name, done: 0, waiting: 0, cancel: () => abort.abort() } });

@@ -3,6 +3,7 @@ import { chakra } from '@chakra-ui/react';
 import { cellText, directionOf, type Block } from '@alvex/core';
 import { pictureUrl } from '../api/client.ts';
 import { RunsText } from './runs.tsx';
+import { t } from './words.ts';
 
 const Text = chakra('div', {
   base: { fontFamily: 'heading', fontSize: '14px', lineHeight: 1.5, overflowWrap: 'anywhere' },
@@ -62,7 +63,7 @@ function BlockParts({ block, deck, whole = false }: BlockTextProps) {
       return (
         <Text kind={block.level === 1 ? 'heading1' : block.level === 2 ? 'heading2' : 'heading3'}>
           {block.runs.length === 0 ? (
-            <chakra.span color="pale">empty heading</chakra.span>
+            <chakra.span color="pale">{t('empty heading')}</chakra.span>
           ) : (
             <>
               {block.label !== undefined && <chakra.span color="soft">{block.label} </chakra.span>}
@@ -118,7 +119,7 @@ function BlockParts({ block, deck, whole = false }: BlockTextProps) {
         <Text display="flex" gap="12px" alignItems="flex-start">
           {block.picture === undefined ? (
             <chakra.span border="1px dashed" borderColor="hole" color="pale" fontSize="12px" px="10px" py="6px">
-              Picture not in the file
+              {t('Picture not in the file')}
             </chakra.span>
           ) : (
             <chakra.img
@@ -133,7 +134,7 @@ function BlockParts({ block, deck, whole = false }: BlockTextProps) {
             />
           )}
           <chakra.span fontSize="12px" color="soft">
-            {block.alt ?? 'No description'}
+            {block.alt ?? t('No description')}
           </chakra.span>
         </Text>
       );
@@ -157,12 +158,14 @@ function BlockParts({ block, deck, whole = false }: BlockTextProps) {
             ))}
             {block.table.columns > MOST_COLUMNS && (
               <tr>
-                <td>and {block.table.columns - MOST_COLUMNS} more columns</td>
+                <td>{t('and {columns} more columns', { columns: block.table.columns - MOST_COLUMNS })}</td>
               </tr>
             )}
             {shown.length < rows.length && (
               <tr>
-                <td colSpan={block.table.columns}>and {rows.length - shown.length} more rows</td>
+                <td colSpan={block.table.columns}>
+                  {t('and {length} more rows', { length: rows.length - shown.length })}
+                </td>
               </tr>
             )}
           </tbody>
@@ -172,7 +175,7 @@ function BlockParts({ block, deck, whole = false }: BlockTextProps) {
     case 'break':
       return (
         <chakra.div color="pale" fontSize="11px" borderTop="1px dashed" borderColor="line" pt="2px">
-          {block.type === 'page' ? 'page break' : 'separator'}
+          {block.type === 'page' ? t('page break') : t('separator')}
         </chakra.div>
       );
   }

@@ -1,6 +1,7 @@
 /** What an edit did, in words: for the history and for edits that have lost their place. */
 import { editSentence, type Edit, type Label, type SentenceCode } from '@alvex/core';
 import { count, quoted } from './format.ts';
+import { lowered, raw, t } from './words.ts';
 import {
   CHART_LABELS,
   DENSITY_LABELS,
@@ -115,7 +116,7 @@ const SENTENCES: Readonly<Record<SentenceCode, string>> = {
 };
 
 const lower = (labels: Readonly<Record<string, string>>): Readonly<Record<string, string>> =>
-  Object.fromEntries(Object.entries(labels).map(([name, label]) => [name, label.toLowerCase()]));
+  Object.fromEntries(Object.entries(labels).map(([name, label]) => [name, lowered(label)]));
 const LABELS: Readonly<Record<Label['of'], Readonly<Record<string, string>>>> = {
   map: MAP_LABELS,
   density: DENSITY_LABELS,
@@ -133,13 +134,13 @@ const labelText = ({ of, name }: Label): string => LABELS[of][name] ?? name;
 /** @param subject Text of a block, where it is known. */
 export function editText(edit: Edit, subject: (block: string) => string | undefined = () => undefined): string {
   const sentence = editSentence(edit);
-  if (sentence === undefined) return 'Nothing';
+  if (sentence === undefined) return t('Nothing');
   const { code, block, text = '', count: n = 0, labels = [] } = sentence;
   const passage = (otherwise: string): string => {
     const words = block === undefined ? '' : (subject(block) ?? '').trim();
     return words === '' ? otherwise : ` ${quoted(words)}`;
   };
-  const said = SENTENCES[code].replace(/\{(\w+)(?:([ |])([^}]*))?\}/g, (_, key: string, __, more = '') => {
+  const said = raw(SENTENCES[code]).replace(/\{(\w+)(?:([ |])([^}]*))?\}/g, (_, key: string, __, more = '') => {
     if (key === 'text') return quoted(text);
     if (key === 'name') return text;
     if (key === 'n') return count(n, more as string);
@@ -148,5 +149,5 @@ export function editText(edit: Edit, subject: (block: string) => string | undefi
     return label === undefined ? '' : labelText(label);
   });
   const more = edit.kind === 'all' && edit.edits[0]?.kind !== 'edition' ? edit.edits.length - 1 : 0;
-  return more > 0 ? `${said} and ${more} more` : said;
+  return more > 0 ? t('{said} and {more} more', { said, more }) : said;
 }

@@ -1,9 +1,14 @@
 /** Numbers and times as people read them; a number always stands with its unit. */
-const number = new Intl.NumberFormat('en-GB', { useGrouping: true });
+import { grouped, LOCALE, t } from './words.ts';
 
-export const count = (n: number, one: string, many = `${one}s`): string =>
-  `${number.format(n)} ${n === 1 ? one : many}`;
-export const grouped = (n: number): string => number.format(n);
+export { grouped } from './words.ts';
+
+const oneDecimal = new Intl.NumberFormat(LOCALE, { maximumFractionDigits: 1 });
+const megabytes = new Intl.NumberFormat(LOCALE, { minimumFractionDigits: 1, maximumFractionDigits: 1 });
+
+/** `3 slides`: the noun, as one of it is called, is a key of the catalogue. */
+export const count = (n: number, one: string): string => t(`{n} ${one}`, { count: n });
+export const decimal = (n: number): string => oneDecimal.format(n);
 
 /** @param pace Words a minute. */
 export const speakingTime = (words: number, pace: number): string => duration((words / pace) * 60);
@@ -25,18 +30,18 @@ export const estimate = (seconds: number): string =>
 /** `320 kB`, `1.4 MB`. */
 export const fileSize = (bytes: number): string =>
   bytes < 1_000_000
-    ? `${number.format(Math.max(1, Math.round(bytes / 1000)))} kB`
-    : `${(bytes / 1_000_000).toFixed(1)} MB`;
+    ? `${grouped(Math.max(1, Math.round(bytes / 1000)))} kB`
+    : `${megabytes.format(bytes / 1_000_000)} MB`;
 
 /** `33 %`. */
 export const percent = (share: number): string => `${Math.round(share * 100)} %`;
 
 export function clock(date: Date): string {
-  return date.toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
+  return date.toLocaleTimeString(LOCALE, { hour: '2-digit', minute: '2-digit' });
 }
 
 export function dayAndTime(iso: string): string {
-  return new Date(iso).toLocaleString('en-GB', {
+  return new Date(iso).toLocaleString(LOCALE, {
     day: 'numeric',
     month: 'short',
     year: 'numeric',
@@ -50,5 +55,5 @@ const LONGEST = 70;
 /** Text of the author's on one line, in quotation marks, cut where it is long. */
 export function quoted(text: string): string {
   const line = text.replace(/\s+/g, ' ').trim();
-  return `“${line.length > LONGEST ? `${line.slice(0, LONGEST)} …` : line}”`;
+  return t('“{text}”', { text: line.length > LONGEST ? `${line.slice(0, LONGEST)} …` : line });
 }

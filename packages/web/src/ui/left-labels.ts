@@ -1,19 +1,20 @@
 /** What a block is that stays in its place and is left out, in words. */
 import type { LeftKind } from '@alvex/core';
+import { t } from './words.ts';
 
 export const LEFT: Readonly<Record<LeftKind, string>> = {
-  navigation: 'navigation',
-  advert: 'advert',
-  share: 'share row',
-  cookies: 'cookie line',
-  related: 'related links',
-  comments: 'comments',
-  aside: 'sidebar',
-  'page-footer': 'page footer',
-  'sign-up': 'sign-up',
-  'running-head': 'running head',
-  contents: 'table of contents',
-  hidden: 'hidden in the original',
-  'page-number': 'page number',
-  deleted: 'taken out',
+  navigation: t('navigation'),
+  advert: t('advert'),
+  share: t('share row'),
+  cookies: t('cookie line'),
+  related: t('related links'),
+  comments: t('comments'),
+  aside: t('sidebar'),
+  'page-footer': t('page footer'),
+  'sign-up': t('sign-up'),
+  'running-head': t('running head'),
+  contents: t('table of contents'),
+  hidden: t('hidden in the original'),
+  'page-number': t('page number'),
+  deleted: t('taken out'),
 };

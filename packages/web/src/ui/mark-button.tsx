@@ -4,6 +4,7 @@ import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
 import { blockText, DESTINATIONS, destinationsOf, textKindOf, type Block, type Destination } from '@alvex/core';
 import { DESTINATION_LABELS, KIND_LABELS } from './labels.ts';
 import { Mark } from './mark.tsx';
+import { t } from './words.ts';
 
 const Button = chakra('button', {
   base: {
@@ -147,7 +148,7 @@ export function MarkButton({ block, destination, turned, turn, turnBelow, cursor
         aria-haspopup="menu"
         aria-expanded={open}
         aria-label={`${passageName(block)}: ${DESTINATION_LABELS[destination]}`}
-        title={`${DESTINATION_LABELS[destination]}. Turn with ← →`}
+        title={t('{destination}. Turn with ← →', { destination: DESTINATION_LABELS[destination] })}
         onClick={() => setOpen(!open)}
         onKeyDown={onKeyDown}
       >
@@ -169,13 +170,13 @@ export function MarkButton({ block, destination, turned, turn, turnBelow, cursor
           ))}
           {block.kind === 'heading' && (
             <Below>
-              <span>body text below it</span>
+              <span>{t('body text below it')}</span>
               {BELOW.map((to) => (
                 <button
                   key={to}
                   type="button"
                   role="menuitem"
-                  aria-label={`Body text below it: ${DESTINATION_LABELS[to]}`}
+                  aria-label={t('Body text below it: {destination}', { destination: DESTINATION_LABELS[to] })}
                   title={DESTINATION_LABELS[to]}
                   onClick={() => {
                     setOpen(false);
@@ -196,7 +197,7 @@ export function MarkButton({ block, destination, turned, turn, turnBelow, cursor
               onClick={() => choose(null)}
             >
               <span />
-              as the map says
+              {t('as the map says')}
             </Choice>
           )}
         </Menu>

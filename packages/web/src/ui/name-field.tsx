@@ -1,5 +1,6 @@
 /** Writes a deck's name in place: Enter or leaving keeps it, Escape does not. */
 import { Field } from './recipes.tsx';
+import { t } from './words.ts';
 
 const LONGEST = 200;
 
@@ -13,7 +14,7 @@ interface Props {
 export function NameField({ name, keep, close }: Props) {
   return (
     <Field
-      aria-label="Name of the deck"
+      aria-label={t('Name of the deck')}
       defaultValue={name}
       maxLength={LONGEST}
       autoFocus

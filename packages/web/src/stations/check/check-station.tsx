@@ -3,6 +3,7 @@ import { Box, chakra } from '@chakra-ui/react';
 import { lazy, Suspense } from 'react';
 import { NavLink, useParams } from 'react-router';
 import { Small } from '../../ui/recipes.tsx';
+import { t } from '../../ui/words.ts';
 import { RemarksPage } from './remarks-page.tsx';
 import { WordsPage } from './words-page.tsx';
 
@@ -10,9 +11,9 @@ import { WordsPage } from './words-page.tsx';
 const PacePage = lazy(async () => ({ default: (await import('./pace-page.tsx')).PacePage }));
 
 const PAGES = [
-  { path: '', label: 'What to mend', Page: RemarksPage },
-  { path: 'pace', label: 'Pace', Page: PacePage },
-  { path: 'words', label: 'Every word', Page: WordsPage },
+  { path: '', label: t('What to mend'), Page: RemarksPage },
+  { path: 'pace', label: t('Pace'), Page: PacePage },
+  { path: 'words', label: t('Every word'), Page: WordsPage },
 ] as const;
 
 const Ways = chakra('nav', {
@@ -51,14 +52,14 @@ export function CheckStation() {
       pt="12px"
       css={{ '@media (max-width: 640px)': { paddingInline: '12px' } }}
     >
-      <Ways aria-label="Checks">
+      <Ways aria-label={t('Checks')}>
         {PAGES.map(({ path: to, label }) => (
           <NavLink key={to} to={`/decks/${id}/check${to === '' ? '' : `/${to}`}`} end>
             {label}
           </NavLink>
         ))}
       </Ways>
-      <Suspense fallback={<Small role="status">Opening …</Small>}>
+      <Suspense fallback={<Small role="status">{t('Opening …')}</Small>}>
         <Page />
       </Suspense>
     </Box>

@@ -3,8 +3,9 @@ import { Box, chakra } from '@chakra-ui/react';
 import { useState } from 'react';
 import { edit } from '../../state/log-store.ts';
 import { useAnswer } from '../../state/use-answer.ts';
-import { count, duration, percent, quoted } from '../../ui/format.ts';
+import { duration, percent, quoted } from '../../ui/format.ts';
 import { Action, Heading, Small } from '../../ui/recipes.tsx';
+import { t } from '../../ui/words.ts';
 import { NEAR } from '@alvex/core';
 import type { Saving, Savings } from '../../worker/protocol.ts';
 
@@ -22,16 +23,16 @@ export function Fit({ minutes, total }: Props) {
   return (
     <section>
       <Heading as="h2" fontFamily="body" fontSize="lg" mb="8px">
-        Fit it to {count(minutes, 'minute')}
+        {t('Fit it to {n} minutes', { count: minutes })}
       </Heading>
       {wanted && answer !== null ? (
         <Offered savings={answer} />
       ) : (
         <Box display="flex" gap="10px" alignItems="center">
           <Action size="small" look="main" disabled={wanted && failure === null} onClick={() => setWanted(true)}>
-            {wanted && failure === null ? 'Counting …' : 'See what would do it'}
+            {wanted && failure === null ? t('Counting …') : t('See what would do it')}
           </Action>
-          <Small role="status">{failure ?? 'Nothing is changed until you choose.'}</Small>
+          <Small role="status">{failure ?? t('Nothing is changed until you choose.')}</Small>
         </Box>
       )}
     </section>
@@ -42,21 +43,21 @@ const use = (steps: readonly Saving[]): void => edit({ kind: 'all', edits: steps
 
 function Offered({ savings: { steps, after, near } }: { readonly savings: Savings }) {
   const comesTo = !near
-    ? 'The nearest that is possible is'
+    ? t('The nearest that is possible is')
     : steps.length > 1
-      ? 'Together they come to'
-      : 'That comes to';
+      ? t('Together they come to')
+      : t('That comes to');
   return (
     <Box display="grid" gap="4px">
       <Box display="flex" gap="10px" justifyContent="space-between" alignItems="center">
         <Small role="status">
           {steps.length === 0
-            ? 'There is nothing to save without leaving out what matters.'
+            ? t('There is nothing to save without leaving out what matters.')
             : `${comesTo} ${duration(after)}.`}
         </Small>
         {steps.length > 1 && (
           <Action size="small" look="main" onClick={() => use(steps)}>
-            Do all {steps.length}
+            {t('Do all {length}', { length: steps.length })}
           </Action>
         )}
       </Box>
@@ -76,10 +77,10 @@ function Offered({ savings: { steps, after, near } }: { readonly savings: Saving
               {savingText(step)}
             </Box>
             <chakra.span color="soft" whiteSpace="nowrap">
-              saves {duration(step.seconds)}
+              {t('saves {seconds}', { seconds: duration(step.seconds) })}
             </chakra.span>
             <Action size="small" onClick={() => use([step])}>
-              Do it
+              {t('Do it')}
             </Action>
           </chakra.li>
         ))}
@@ -91,10 +92,10 @@ function Offered({ savings: { steps, after, near } }: { readonly savings: Saving
 function savingText({ kind, text }: Saving): string {
   switch (kind) {
     case 'notes':
-      return `Speak the main sentences: about ${percent(Number(text))} of the notes`;
+      return t('Speak the main sentences: about {share} of the notes', { share: percent(Number(text)) });
     case 'back-up':
-      return `Keep ${quoted(text)} for questions: hidden, behind the last slide`;
+      return t('Keep {text} for questions: hidden, behind the last slide', { text: quoted(text) });
     case 'sections':
-      return `Leave out ${quoted(text)}; Document brings it back`;
+      return t('Leave out {text}; Document brings it back', { text: quoted(text) });
   }
 }

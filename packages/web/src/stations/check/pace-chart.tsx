@@ -14,6 +14,7 @@ import {
   YAxis,
 } from 'recharts';
 import { duration, quoted } from '../../ui/format.ts';
+import { t } from '../../ui/words.ts';
 import type { Pace } from '../../worker/protocol.ts';
 import { LONG_SLIDE } from './long-slide.ts';
 
@@ -51,7 +52,7 @@ export function PaceChart({ pages, wanted, rehearsed, open }: Props) {
     }));
   }, [pages]);
   const total = points.at(-1)?.sofar ?? 0;
-  const label = `Minutes of ${points.length} slides, ${duration(total * 60)} in all`;
+  const label = t('Minutes of {length} slides, {total} in all', { length: points.length, total: duration(total * 60) });
   return (
     <Box>
       <Box h="240px" role="img" aria-label={label} data-testid="pace-chart">
@@ -128,19 +129,17 @@ export function PaceChart({ pages, wanted, rehearsed, open }: Props) {
   );
 }
 
-const minutes = (value: number): string => `${Math.round(value * 10) / 10}\u00A0min`;
+const minutes = (value: number): string => t('{value} min', { value: Math.round(value * 10) / 10 });
 
 function Hint({ point: { number, title, minutes: planned, rehearsed, sofar } }: { readonly point: Point }) {
   return (
     <Box bg="card" border="1px solid" borderColor="line" px="10px" py="6px" fontSize="sm" maxW="300px">
-      <b>
-        Slide {number} {title === '' ? '' : quoted(title)}
-      </b>
+      <b>{t('Slide {number} {title}', { number, title: title === '' ? '' : quoted(title) })}</b>
       <br />
       {duration(planned * 60)}
-      {rehearsed !== null && `, rehearsed ${duration(rehearsed * 60)}`}
+      {rehearsed !== null && t(', rehearsed {rehearsed}', { rehearsed: duration(rehearsed * 60) })}
       <br />
-      {duration(sofar * 60)} so far
+      {t('{sofar} so far', { sofar: duration(sofar * 60) })}
     </Box>
   );
 }
@@ -162,19 +161,26 @@ function Legend({
   );
   return (
     <Box display="flex" gap="4px 20px" flexWrap="wrap" fontSize="sm" color="soft" css={{ '& > span': ENTRY }}>
-      <span>{sign(<rect x="6" y="1" width="10" height="11" fill={PINE} />)} a slide</span>
+      <span>
+        {sign(<rect x="6" y="1" width="10" height="11" fill={PINE} />)} {t('a slide')}
+      </span>
       {long && (
-        <span>{sign(<rect x="6" y="1" width="10" height="11" fill={AMBER} />)} over two and a half minutes</span>
+        <span>
+          {sign(<rect x="6" y="1" width="10" height="11" fill={AMBER} />)} {t('over two and a half minutes')}
+        </span>
       )}
       {rehearsed && (
-        <span>{sign(<rect x="6" y="1" width="10" height="10" fill="none" stroke={INK} />)} in the last rehearsal</span>
+        <span>
+          {sign(<rect x="6" y="1" width="10" height="10" fill="none" stroke={INK} />)} {t('in the last rehearsal')}
+        </span>
       )}
       <span>
-        {sign(<path d="M0 10H11V3H22" fill="none" stroke={INK} strokeWidth="1.5" />)} so far, scale at the right
+        {sign(<path d="M0 10H11V3H22" fill="none" stroke={INK} strokeWidth="1.5" />)} {t('so far, scale at the right')}
       </span>
       {wanted !== null && (
         <span>
-          {sign(<path d="M0 6H22" stroke={AMBER} strokeWidth="1.5" strokeDasharray="5 4" />)} the time that you have
+          {sign(<path d="M0 6H22" stroke={AMBER} strokeWidth="1.5" strokeDasharray="5 4" />)}{' '}
+          {t('the time that you have')}
         </span>
       )}
     </Box>

@@ -5,8 +5,9 @@ import { Link, useNavigate, useParams } from 'react-router';
 import { useDeck } from '../../state/deck-store.ts';
 import { edit } from '../../state/log-store.ts';
 import { useAnswer } from '../../state/use-answer.ts';
-import { count, dayAndTime, duration } from '../../ui/format.ts';
+import { dayAndTime, duration } from '../../ui/format.ts';
 import { Action, Field, Heading, Notice, Small } from '../../ui/recipes.tsx';
+import { t } from '../../ui/words.ts';
 import type { Pace } from '../../worker/protocol.ts';
 import { LONG_SLIDE } from './long-slide.ts';
 import { PaceChart } from './pace-chart.tsx';
@@ -19,7 +20,7 @@ export function PacePage() {
   const wanted = target?.unit === 'minutes' ? target.amount * 60 : null;
   const navigate = useNavigate();
   if (failure !== null) return <Notice tone="fault">{failure}</Notice>;
-  if (pace === null) return <Small role="status">Counting …</Small>;
+  if (pace === null) return <Small role="status">{t('Counting …')}</Small>;
   const shown = pace.pages.filter(({ hidden }) => !hidden);
   const total = shown.reduce((sum, { seconds }) => sum + seconds, 0);
   const long = shown.filter(({ seconds }) => seconds > LONG_SLIDE);
@@ -27,18 +28,16 @@ export function PacePage() {
     <Box flex="1" minH="0" overflowY="auto" display="grid" gap="16px" alignContent="start" pb="40px">
       <Box display="flex" gap="8px 24px" justifyContent="space-between" alignItems="end" flexWrap="wrap">
         <div>
-          <Heading>
-            {duration(total)} for {count(shown.length, 'slide')}
-          </Heading>
+          <Heading>{t('{total} for {n} slides', { total: duration(total), count: shown.length })}</Heading>
           <Small role="status">
             {againstTime(total, wanted)}
-            {long.length > 0 && ` ${count(long.length, 'slide')} over two and a half minutes.`}
+            {long.length > 0 && t(' {n} slides over two and a half minutes.', { count: long.length })}
           </Small>
         </div>
         <Settings minutes={wanted === null ? null : wanted / 60} rate={rate} />
       </Box>
       {shown.length === 0 ? (
-        <Small>There is no slide to present.</Small>
+        <Small>{t('There is no slide to present.')}</Small>
       ) : (
         <PaceChart
           pages={shown}
@@ -68,12 +67,13 @@ const Halves = chakra('div', {
 });
 
 function againstTime(total: number, wanted: number | null): string {
-  if (wanted === null) return 'Say how long it may take, and it is held against that.';
+  if (wanted === null) return t('Say how long it may take, and it is held against that.');
   const over = total - wanted;
-  if (Math.abs(over) <= Math.max(30, wanted * 0.05)) return `That is as long as the ${duration(wanted)} that you have.`;
+  if (Math.abs(over) <= Math.max(30, wanted * 0.05))
+    return t('That is as long as the {wanted} that you have.', { wanted: duration(wanted) });
   return over > 0
-    ? `${duration(over)} longer than the ${duration(wanted)} that you have.`
-    : `${duration(-over)} less than the ${duration(wanted)} that you have.`;
+    ? t('{over} longer than the {wanted} that you have.', { over: duration(over), wanted: duration(wanted) })
+    : t('{under} less than the {wanted} that you have.', { under: duration(-over), wanted: duration(wanted) });
 }
 
 const MOST_MINUTES = 600;
@@ -85,7 +85,7 @@ function Settings({ minutes, rate }: { readonly minutes: number | null; readonly
     <Box display="flex" gap="8px 18px" flexWrap="wrap" fontSize="sm">
       <NumberField
         key={`m${minutes}`}
-        label="Minutes that you have"
+        label={t('Minutes that you have')}
         value={minutes}
         from={1}
         to={MOST_MINUTES}
@@ -93,7 +93,7 @@ function Settings({ minutes, rate }: { readonly minutes: number | null; readonly
       />
       <NumberField
         key={`r${rate}`}
-        label="Words a minute"
+        label={t('Words a minute')}
         value={rate}
         from={SLOWEST}
         to={QUICKEST}
@@ -173,21 +173,21 @@ function Sections({ pages, total }: { readonly pages: Pace['pages']; readonly to
         .map(({ title, seconds, number }) => ({ title, seconds, number, slides: 1 }))
     : sections.slice(0, MOST_LISTED);
   return (
-    <Part title={few ? 'The longest slides' : 'By section'}>
+    <Part title={few ? t('The longest slides') : t('By section')}>
       <Table>
         <thead>
           <tr>
-            <th scope="col">{few ? 'Slide' : 'Section'}</th>
+            <th scope="col">{few ? t('Slide') : t('Section')}</th>
             {!few && (
               <th scope="col" className="number">
-                Slides
+                {t('Slides')}
               </th>
             )}
             <th scope="col" className="number">
-              Time
+              {t('Time')}
             </th>
             <th scope="col" className="number">
-              Of all
+              {t('Of all')}
             </th>
           </tr>
         </thead>
@@ -197,7 +197,7 @@ function Sections({ pages, total }: { readonly pages: Pace['pages']; readonly to
               <td>
                 <Link to={`../slides?page=${number}`}>
                   {few && `${number}. `}
-                  {title === '' ? 'no title' : title}
+                  {title === '' ? t('no title') : title}
                 </Link>
               </td>
               {!few && <td className="number">{slides}</td>}
@@ -208,7 +208,7 @@ function Sections({ pages, total }: { readonly pages: Pace['pages']; readonly to
         </tbody>
       </Table>
       {!few && sections.length > MOST_LISTED && (
-        <Small>and {count(sections.length - MOST_LISTED, 'more section')}</Small>
+        <Small>{t('and {n} more sections', { count: sections.length - MOST_LISTED })}</Small>
       )}
     </Part>
   );
@@ -236,22 +236,22 @@ function sectionsOf(pages: Pace['pages']): readonly SectionLine[] {
 function Rehearsals({ rehearsals, plan }: { readonly rehearsals: Pace['rehearsals']; readonly plan: number }) {
   const { id = '' } = useParams();
   return (
-    <Part title="Rehearsals">
+    <Part title={t('Rehearsals')}>
       {rehearsals.length === 0 ? (
-        <Small>Say it aloud once: the time for each slide is kept here, beside the plan.</Small>
+        <Small>{t('Say it aloud once: the time for each slide is kept here, beside the plan.')}</Small>
       ) : (
         <Table>
           <thead>
             <tr>
-              <th scope="col">Begun</th>
+              <th scope="col">{t('Begun')}</th>
               <th scope="col" className="number">
-                Took
+                {t('Took')}
               </th>
               <th scope="col" className="number">
-                Against the plan
+                {t('Against the plan')}
               </th>
               <th scope="col" className="number">
-                Stumbled
+                {t('Stumbled')}
               </th>
               <th />
             </tr>
@@ -263,18 +263,18 @@ function Rehearsals({ rehearsals, plan }: { readonly rehearsals: Pace['rehearsal
                 <td className="number">{duration(seconds)}</td>
                 <td className="number">
                   {Math.abs(seconds - plan) < 5
-                    ? 'the same'
-                    : `${duration(Math.abs(seconds - plan))} ${seconds > plan ? 'more' : 'less'}`}
+                    ? t('the same')
+                    : `${duration(Math.abs(seconds - plan))} ${seconds > plan ? t('more') : t('less')}`}
                 </td>
                 <td className="number">{stumbled}</td>
                 <td className="number">
                   <Action
                     size="small"
                     look="quiet"
-                    aria-label={`Put away the rehearsal of ${dayAndTime(began)}`}
+                    aria-label={t('Put away the rehearsal of {began}', { began: dayAndTime(began) })}
                     onClick={() => edit({ kind: 'rehearse', id: name, rehearsal: null })}
                   >
-                    Put away
+                    {t('Put away')}
                   </Action>
                 </td>
               </tr>
@@ -285,7 +285,7 @@ function Rehearsals({ rehearsals, plan }: { readonly rehearsals: Pace['rehearsal
       <Box mt="10px">
         <Link to={`/decks/${id}/rehearse`}>
           <Action as="span" size="small">
-            Rehearse {rehearsals.length === 0 ? '' : 'again'}
+            {rehearsals.length === 0 ? t('Rehearse') : t('Rehearse again')}
           </Action>
         </Link>
       </Box>

@@ -9,6 +9,7 @@ import { useAnswer } from '../../state/use-answer.ts';
 import { usePage } from '../../state/use-page.ts';
 import { quoted } from '../../ui/format.ts';
 import { Action, Field, Small } from '../../ui/recipes.tsx';
+import { t } from '../../ui/words.ts';
 import { KIND_LABELS, reason, wayText } from './remark-text.ts';
 
 const Card = chakra('article', {
@@ -49,10 +50,7 @@ export function RemarkCard({ remark, at, acted }: Props) {
       <Box display="grid" gap="6px" alignContent="start" minW="0">
         <Box display="flex" gap="4px 12px" justifyContent="space-between" flexWrap="wrap">
           <b>{KIND_LABELS[kind]}</b>
-          <Link to={to}>
-            Slide {number}
-            {title === '' ? '' : `, ${quoted(title)}`}
-          </Link>
+          <Link to={to}>{t('Slide {number}{title}', { number, title: title === '' ? '' : `, ${quoted(title)}` })}</Link>
         </Box>
         <p>{reason(remark)}</p>
         {!accepted && kind === 'undescribed' && (
@@ -61,7 +59,7 @@ export function RemarkCard({ remark, at, acted }: Props) {
         <Box display="flex" gap="6px" flexWrap="wrap" alignItems="center">
           {!accepted && <Ways remark={remark} acted={acted} />}
           <Action size="small" onClick={accept}>
-            {everywhere ? 'Remark all of these again' : accepted ? 'Remark it again' : 'Leave it as it is'}
+            {everywhere ? t('Remark all of these again') : accepted ? t('Remark it again') : t('Leave it as it is')}
           </Action>
         </Box>
       </Box>
@@ -71,7 +69,7 @@ export function RemarkCard({ remark, at, acted }: Props) {
 
 function Ways({ remark: { kind, key }, acted }: Pick<Props, 'remark' | 'acted'>) {
   const { answer: ways } = useAnswer({ what: 'repairs', kind, key });
-  if (ways === null) return <Small>Trying what helps …</Small>;
+  if (ways === null) return <Small>{t('Trying what helps …')}</Small>;
   return ways.map((way, i) => (
     <Action
       key={`${way.name} ${way.text}`}
@@ -106,7 +104,11 @@ function Descriptions({
     <Describe
       key={id}
       part={id}
-      label={`Description of picture ${pictures.length > 1 ? `${i + 1} ` : ''}on slide ${number}`}
+      label={
+        pictures.length > 1
+          ? t('Description of picture {i} on slide {number}', { i: i + 1, number })
+          : t('Description of picture on slide {number}', { number })
+      }
       acted={acted}
     />
   ));
@@ -136,12 +138,12 @@ function Describe({
       <Field
         flex="1"
         aria-label={label}
-        placeholder="What it shows, in a sentence"
+        placeholder={t('What it shows, in a sentence')}
         value={words}
         onChange={(event) => setWords(event.target.value)}
       />
       <Action type="submit" size="small" disabled={words.trim() === ''}>
-        Describe it
+        {t('Describe it')}
       </Action>
     </chakra.form>
   );

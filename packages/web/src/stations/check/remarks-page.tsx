@@ -18,6 +18,7 @@ import { useAnswer } from '../../state/use-answer.ts';
 import { count } from '../../ui/format.ts';
 import { Action, Heading, Notice, Small } from '../../ui/recipes.tsx';
 import { VirtualRows } from '../../ui/virtual-rows.tsx';
+import { t } from '../../ui/words.ts';
 import { RemarkCard } from './remark-card.tsx';
 import { KIND_LABELS, WEIGHT_LABELS } from './remark-text.ts';
 import { UnplacedEdits } from './unplaced.tsx';
@@ -41,7 +42,7 @@ export function RemarksPage() {
     [all, chosen],
   );
   if (failure !== null) return <Notice tone="fault">{failure}</Notice>;
-  if (all === null) return <Small role="status">Looking at the slides …</Small>;
+  if (all === null) return <Small role="status">{t('Looking at the slides …')}</Small>;
   const open = all.filter(({ accepted }) => !accepted);
   return (
     <Box flex="1" minH="0" display="flex" flexDirection="column" gap="12px">
@@ -51,7 +52,7 @@ export function RemarksPage() {
         <MendAll remarks={chosen === 'left' ? [] : shown.filter(({ kind }) => isMendable(kind))} />
         {isKind(chosen) && shown.length > 0 && (
           <Action size="small" onClick={() => edit({ kind: 'accept', slide: null, remark: chosen, accepted: true })}>
-            Leave all of this kind as they are
+            {t('Leave all of this kind as they are')}
           </Action>
         )}
       </Box>
@@ -74,19 +75,22 @@ function Summary({ open }: { readonly open: readonly Remark[] }) {
     <div>
       <Heading>
         {open.length === 0
-          ? 'Nothing is left to mend'
-          : `${count(open.length, 'thing')} to look at, on ${count(slides, 'slide')}`}
+          ? t('Nothing is left to mend')
+          : t('{things} to look at, on {slides}', {
+              things: count(open.length, 'thing'),
+              slides: count(slides, 'slide'),
+            })}
       </Heading>
       <Small role="status" data-testid="ready">
         {answer !== null &&
           answer.of > 0 &&
           (answer.ready === answer.of
-            ? `${answer.of === 1 ? 'The slide' : `All ${count(answer.of, 'slide')}`} can be shown as ${answer.of === 1 ? 'it is' : 'they are'}.`
-            : `${answer.ready} of ${count(answer.of, 'slide')} can be shown as they are.`)}
+            ? t('All {n} slides can be shown as they are.', { count: answer.of })
+            : t('{ready} of {n} slides can be shown as they are.', { ready: answer.ready, count: answer.of }))}
         {open.length === 0 && (
           <>
             {' '}
-            <Link to="../check/pace">See how long the talk takes</Link>
+            <Link to="../check/pace">{t('See how long the talk takes')}</Link>
           </>
         )}
       </Small>
@@ -161,8 +165,8 @@ function Kinds({
     </KindButton>
   );
   return (
-    <Choices role="group" aria-label="Show">
-      {button('open', 'All', open.length)}
+    <Choices role="group" aria-label={t('Show')}>
+      {button('open', t('All'), open.length)}
       {WEIGHTS.map((weight) => {
         const kinds = REMARK_KINDS.filter((kind) => weightOf(kind) === weight && counts.has(kind));
         return kinds.length === 0 ? null : (
@@ -174,8 +178,8 @@ function Kinds({
       })}
       {left > 0 && (
         <Group>
-          <h2>By you</h2>
-          {button('left', 'Left as they are', left)}
+          <h2>{t('By you')}</h2>
+          {button('left', t('Left as they are'), left)}
         </Group>
       )}
     </Choices>
@@ -199,7 +203,7 @@ function MendAll({ remarks }: { readonly remarks: readonly Remark[] }) {
       for (;;) {
         const result = await ask({ what: 'mendAll', kinds, edits, tried });
         if (mine !== wanted.current) return;
-        if (result === null) return setState('The deck changed meanwhile; nothing was mended.');
+        if (result === null) return setState(t('The deck changed meanwhile; nothing was mended.'));
         edits.push(...result.edits);
         mended += result.mended;
         ({ tried } = result);
@@ -208,8 +212,11 @@ function MendAll({ remarks }: { readonly remarks: readonly Remark[] }) {
         if (mended > 0) edit({ kind: 'all', edits });
         return setState(
           mended === 0
-            ? 'None of these can be mended without you.'
-            : `${count(mended, 'thing')} mended in one step${result.left > 0 ? `; ${result.left} ${result.left === 1 ? 'needs' : 'need'} you` : ''}.`,
+            ? t('None of these can be mended without you.')
+            : t('{n} things mended in one step{left}.', {
+                count: mended,
+                left: result.left > 0 ? t('; {n} need you', { count: result.left }) : '',
+              }),
         );
       }
     } catch (error) {
@@ -218,25 +225,25 @@ function MendAll({ remarks }: { readonly remarks: readonly Remark[] }) {
   };
   const cancel = () => {
     wanted.current++;
-    setState('Nothing was mended.');
+    setState(t('Nothing was mended.'));
   };
   return (
     <Box display="flex" gap="10px" alignItems="center" flexWrap="wrap" minH="26px">
       {typeof state === 'number' ? (
         <Action size="small" onClick={cancel} autoFocus>
-          Cancel
+          {t('Cancel')}
         </Action>
       ) : (
         remarks.length > 0 && (
           <Action size="small" onClick={() => void mend()}>
-            Mend all {remarks.length > 1 ? remarks.length : ''}
+            {t('Mend all {n}', { n: remarks.length > 1 && remarks.length })}
           </Action>
         )
       )}
-      <Small role="status" aria-label="Mending">
+      <Small role="status" aria-label={t('Mending')}>
         {typeof state === 'number'
-          ? `Trying what helps: ${state} of ${Math.max(state, remarks.length)} …`
-          : (state ?? (remarks.length > 0 && 'One step that can be undone.'))}
+          ? t('Trying what helps: {state} of {all} …', { state, all: Math.max(state, remarks.length) })
+          : (state ?? (remarks.length > 0 && t('One step that can be undone.')))}
       </Small>
     </Box>
   );
@@ -265,12 +272,14 @@ function Cards({ remarks, chosen }: { readonly remarks: readonly Remark[]; reado
   return (
     <Box ref={scroller} tabIndex={-1} outline="none" flex="1" minH="0" overflowY="auto" pb="30px" data-testid="remarks">
       {remarks.length === 0 && (
-        <Small>{chosen === 'left' ? 'Nothing is left as it is.' : 'Nothing is left to mend here.'}</Small>
+        <Small>{chosen === 'left' ? t('Nothing is left as it is.') : t('Nothing is left to mend here.')}</Small>
       )}
       <VirtualRows
         virtualizer={virtualizer}
-        label="Remarks"
-        rowLabel={(i) => `Slide ${remarks[i]!.number}: ${KIND_LABELS[remarks[i]!.kind]}`}
+        label={t('Remarks')}
+        rowLabel={(i) =>
+          t('Slide {number}: {kind}', { number: remarks[i]!.number, kind: KIND_LABELS[remarks[i]!.kind] })
+        }
         row={(i) => <RemarkCard remark={remarks[i]!} at={i} acted={() => (acted.current = i)} />}
       />
     </Box>

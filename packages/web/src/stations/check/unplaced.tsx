@@ -3,17 +3,17 @@ import { Box, chakra } from '@chakra-ui/react';
 import type { Unplaced } from '@alvex/core';
 import { useDeck } from '../../state/deck-store.ts';
 import { editText } from '../../ui/edit-text.ts';
-import { count } from '../../ui/format.ts';
 import { Notice } from '../../ui/recipes.tsx';
+import { t } from '../../ui/words.ts';
 
 const UNPLACED: Readonly<Record<Unplaced['reason'], string>> = {
-  'slide-gone': 'its slide is not made any more',
-  'part-gone': 'its text is not on a slide any more',
-  'notes-gone': 'its notes are not there any more',
-  'block-gone': 'its passage is not in the document',
-  'no-room': 'a cover or an opener has no room for it',
-  'id-taken': 'it is there already',
-  unknown: 'a newer Alvex made it',
+  'slide-gone': t('its slide is not made any more'),
+  'part-gone': t('its text is not on a slide any more'),
+  'notes-gone': t('its notes are not there any more'),
+  'block-gone': t('its passage is not in the document'),
+  'no-room': t('a cover or an opener has no room for it'),
+  'id-taken': t('it is there already'),
+  unknown: t('a newer Alvex made it'),
 };
 
 export function UnplacedEdits() {
@@ -22,8 +22,9 @@ export function UnplacedEdits() {
   return (
     <Notice role="status">
       <Box>
-        {count(unplaced.length, 'edit')} of yours {unplaced.length === 1 ? 'has' : 'have'} no place now. They are kept,
-        and apply again when their place is back.
+        {t('{n} edits of yours have no place now. They are kept, and apply again when their place is back.', {
+          count: unplaced.length,
+        })}
         <chakra.ul pl="18px">
           {unplaced.map(({ edit, reason }, i) => (
             <li key={i}>

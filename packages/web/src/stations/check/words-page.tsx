@@ -19,6 +19,7 @@ import { LEFT } from '../../ui/left-labels.ts';
 import { PassageMark } from '../shared/passage-mark.tsx';
 import { Action, Heading, Notice, Select, Small } from '../../ui/recipes.tsx';
 import { VirtualRows } from '../../ui/virtual-rows.tsx';
+import { t } from '../../ui/words.ts';
 import type { PlacedEntry } from '../../worker/protocol.ts';
 
 const Entry = chakra('div', {
@@ -40,22 +41,22 @@ const Entry = chakra('div', {
 
 type Filter = 'all' | LedgerEntry['account'];
 const FILTERS: readonly { readonly name: Filter; readonly label: string }[] = [
-  { name: 'all', label: 'All' },
-  { name: 'slides', label: 'On slides' },
-  { name: 'notes', label: 'Spoken' },
-  { name: 'leftOut', label: 'Left out' },
-  { name: 'lost', label: 'Lost' },
+  { name: 'all', label: t('All') },
+  { name: 'slides', label: t('On slides') },
+  { name: 'notes', label: t('Spoken') },
+  { name: 'leftOut', label: t('Left out') },
+  { name: 'lost', label: t('Lost') },
 ];
 const REASONS: Readonly<Record<LeftOutReason, string>> = {
-  'by-mark': 'you turned its mark',
-  'by-map': 'the map leaves this kind out',
-  shortened: 'the speaker notes are shortened',
-  contents: 'table of contents',
-  furniture: 'not part of the text',
-  deleted: 'you took it out',
-  'no-picture': 'the picture is not in the file',
-  'no-words': 'no words in it',
-  removed: 'you took it off',
+  'by-mark': t('you turned its mark'),
+  'by-map': t('the map leaves this kind out'),
+  shortened: t('the speaker notes are shortened'),
+  contents: t('table of contents'),
+  furniture: t('not part of the text'),
+  deleted: t('you took it out'),
+  'no-picture': t('the picture is not in the file'),
+  'no-words': t('no words in it'),
+  removed: t('you took it off'),
 };
 export function WordsPage() {
   const sums = useDeck((state) => state.view?.sums);
@@ -84,20 +85,25 @@ export function WordsPage() {
   return (
     <>
       <div>
-        <Heading>Where every word went</Heading>
+        <Heading>{t('Where every word went')}</Heading>
         <Small data-testid="ledger-sum">
-          {grouped(sums.document)} words in the document = {grouped(sums.slides)} on slides + {grouped(sums.notes)}{' '}
-          spoken + {grouped(sums.leftOut)} left out
-          {balanced ? '. Nothing is lost.' : ` + ${grouped(sums.lost)} lost.`}
+          {t('{document} words in the document = {slides} on slides + {notes} spoken + {leftOut} left out{lost}', {
+            document: grouped(sums.document),
+            slides: grouped(sums.slides),
+            notes: grouped(sums.notes),
+            leftOut: grouped(sums.leftOut),
+            lost: balanced ? t('. Nothing is lost.') : t(' + {lost} lost.', { lost: grouped(sums.lost) }),
+          })}
         </Small>
       </div>
       {!balanced && (
         <Notice tone="fault">
-          {count(sums.lost, 'word')} of the document stand nowhere. That is a fault of the program; they are listed
-          under Lost.
+          {t('{n} words of the document stand nowhere. That is a fault of the program; they are listed under Lost.', {
+            count: sums.lost,
+          })}
         </Notice>
       )}
-      <Box display="flex" gap="8px" flexWrap="wrap" role="group" aria-label="Show">
+      <Box display="flex" gap="8px" flexWrap="wrap" role="group" aria-label={t('Show')}>
         {FILTERS.map(({ name, label }) => (
           <Action
             key={name}
@@ -110,12 +116,12 @@ export function WordsPage() {
           </Action>
         ))}
         <Select
-          aria-label="Mark"
+          aria-label={t('Mark')}
           value={mark}
           ml="auto"
           onChange={(event) => setMark(event.target.value as Destination | 'any')}
         >
-          <option value="any">any mark</option>
+          <option value="any">{t('any mark')}</option>
           {DESTINATIONS.map((one) => (
             <option key={one} value={one}>
               {DESTINATION_LABELS[one]}
@@ -123,7 +129,7 @@ export function WordsPage() {
           ))}
         </Select>
       </Box>
-      {ledger === null ? <Small role="status">Counting …</Small> : <Entries entries={entries} />}
+      {ledger === null ? <Small role="status">{t('Counting …')}</Small> : <Entries entries={entries} />}
     </>
   );
 }
@@ -138,7 +144,7 @@ function Entries({ entries }: { readonly entries: readonly PlacedEntry[] }) {
   });
   return (
     <Box ref={scroller} flex="1" minH="0" overflowY="auto" data-testid="ledger">
-      {entries.length === 0 && <Small>No passage here.</Small>}
+      {entries.length === 0 && <Small>{t('No passage here.')}</Small>}
       <VirtualRows virtualizer={virtualizer} row={(i) => <EntryLine entry={entries[i]!} />} />
     </Box>
   );
@@ -158,7 +164,7 @@ function EntryLine({ entry }: { readonly entry: PlacedEntry }) {
       <chakra.span color="soft">{reasonText(entry, block)}</chakra.span>
       {entry.slide !== null && (
         <Link to={`../slides?at=${encodeURIComponent(entry.block)}`} style={{ color: 'var(--chakra-colors-pine)' }}>
-          slide {entry.slide}
+          {t('slide {slide}', { slide: entry.slide })}
         </Link>
       )}
     </Entry>

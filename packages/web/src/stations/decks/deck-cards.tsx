@@ -9,6 +9,7 @@ import { editText } from '../../ui/edit-text.ts';
 import { count, dayAndTime, estimate } from '../../ui/format.ts';
 import { NameField } from '../../ui/name-field.tsx';
 import { Action, Field, Heading, Select, Small } from '../../ui/recipes.tsx';
+import { t } from '../../ui/words.ts';
 import { coverOf } from './covers.ts';
 import { inOrder, kindLabel, matching, ORDERS, type Order } from './deck-list.ts';
 
@@ -71,14 +72,14 @@ export function DeckCards({ decks }: { readonly decks: readonly ListedDeck[] }) 
   const choose = (id: string, on: boolean) =>
     setChosen(new Set(on ? [...chosen, id] : [...chosen].filter((one) => one !== id)));
   return (
-    <Box as="section" aria-label="Decks">
+    <Box as="section" aria-label={t('Decks')}>
       <Box display="flex" gap="8px 12px" alignItems="center" flexWrap="wrap" mb="14px">
         <Heading as="h2" mr="auto">
-          Decks
+          {t('Decks')}
         </Heading>
         {marked.length > 0 && (
           <Box display="flex" gap="6px" alignItems="center" role="status">
-            <Small>{count(marked.length, 'deck')} chosen</Small>
+            <Small>{t('{n} decks chosen', { count: marked.length })}</Small>
             <Action
               size="small"
               look="danger"
@@ -87,10 +88,10 @@ export function DeckCards({ decks }: { readonly decks: readonly ListedDeck[] }) 
                 void remove(...marked);
               }}
             >
-              Delete {marked.length === 1 ? 'it' : 'them'}
+              {t('Delete them', { count: marked.length })}
             </Action>
             <Action size="small" look="quiet" onClick={() => setChosen(new Set())}>
-              Choose none
+              {t('Choose none')}
             </Action>
           </Box>
         )}
@@ -98,16 +99,16 @@ export function DeckCards({ decks }: { readonly decks: readonly ListedDeck[] }) 
           <>
             <Field
               type="search"
-              aria-label="Search decks"
-              placeholder="Search by name or file"
+              aria-label={t('Search decks')}
+              placeholder={t('Search by name or file')}
               w="210px"
               fontSize="sm"
               value={words}
               onChange={(event) => setWords(event.target.value)}
             />
             {kinds.length > 1 && (
-              <Select aria-label="Kind of file" value={kind} onChange={(event) => setKind(event.target.value)}>
-                <option value="">all kinds</option>
+              <Select aria-label={t('Kind of file')} value={kind} onChange={(event) => setKind(event.target.value)}>
+                <option value="">{t('all kinds')}</option>
                 {kinds.map((one) => (
                   <option key={one} value={one}>
                     {kindLabel(one)}
@@ -116,7 +117,7 @@ export function DeckCards({ decks }: { readonly decks: readonly ListedDeck[] }) 
               </Select>
             )}
             <Select
-              aria-label="Order of the decks"
+              aria-label={t('Order of the decks')}
               value={order}
               onChange={(event) => setOrder(event.target.value as Order)}
             >
@@ -131,8 +132,11 @@ export function DeckCards({ decks }: { readonly decks: readonly ListedDeck[] }) 
       </Box>
       {shown.length === 0 && (
         <Small role="status">
-          No deck of {count(decks.length, 'deck')} has “{words}” in its name or file
-          {kind === '' ? '' : ` and is made of ${kindLabel(kind)}`}.
+          {t('No deck of {n} decks has “{words}” in its name or file{kind}.', {
+            count: decks.length,
+            words,
+            kind: kind === '' ? '' : t(' and is made of {kindLabel}', { kindLabel: kindLabel(kind) }),
+          })}
         </Small>
       )}
       <Cards>
@@ -187,14 +191,29 @@ function DeckCard({ deck, chosen, choose }: CardProps) {
         {last !== undefined && last.kind !== 'undo' && last.kind !== 'redo' && ` · ${editText(last)}`}
       </Small>
       <Box display="flex" gap="2px" alignItems="center" ml="-8px">
-        <Action look="quiet" size="small" aria-label={`Rename ${deck.name}`} onClick={() => setNaming(true)}>
-          Rename
+        <Action
+          look="quiet"
+          size="small"
+          aria-label={t('Rename {name}', { name: deck.name })}
+          onClick={() => setNaming(true)}
+        >
+          {t('Rename')}
         </Action>
-        <Action look="quiet" size="small" aria-label={`Duplicate ${deck.name}`} onClick={() => void duplicate(deck)}>
-          Duplicate
+        <Action
+          look="quiet"
+          size="small"
+          aria-label={t('Duplicate {name}', { name: deck.name })}
+          onClick={() => void duplicate(deck)}
+        >
+          {t('Duplicate')}
         </Action>
-        <Action look="quiet" size="small" aria-label={`Delete ${deck.name}`} onClick={() => void remove(deck)}>
-          Delete
+        <Action
+          look="quiet"
+          size="small"
+          aria-label={t('Delete {name}', { name: deck.name })}
+          onClick={() => void remove(deck)}
+        >
+          {t('Delete')}
         </Action>
         <chakra.input
           type="checkbox"
@@ -202,8 +221,8 @@ function DeckCard({ deck, chosen, choose }: CardProps) {
           w="16px"
           h="16px"
           checked={chosen}
-          aria-label={`Choose ${deck.name}`}
-          title="Choose, to delete several at once"
+          aria-label={t('Choose {name}', { name: deck.name })}
+          title={t('Choose, to delete several at once')}
           onChange={(event) => choose(event.target.checked)}
         />
       </Box>

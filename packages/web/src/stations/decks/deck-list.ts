@@ -1,7 +1,8 @@
 /** Which decks a list shows, and in which order. */
 import type { DeckSummary } from '@alvex/contract';
+import { t } from '../../ui/words.ts';
 
-export const ORDERS = { changed: 'last changed', name: 'by name', length: 'longest first' } as const;
+export const ORDERS = { changed: t('last changed'), name: t('by name'), length: t('longest first') } as const;
 export type Order = keyof typeof ORDERS;
 
 const KINDS: Readonly<Record<string, string>> = {
@@ -10,12 +11,12 @@ const KINDS: Readonly<Record<string, string>> = {
   rtf: 'RTF',
   pdf: 'PDF',
   markdown: 'Markdown',
-  html: 'web pages',
-  opml: 'outlines',
-  text: 'plain text',
-  pptx: 'presentations (PPTX)',
-  odp: 'presentations (ODP)',
-  parts: 'several files',
+  html: t('web pages'),
+  opml: t('outlines'),
+  text: t('plain text'),
+  pptx: t('presentations (PPTX)'),
+  odp: t('presentations (ODP)'),
+  parts: t('several files'),
 };
 export const kindLabel = (type: string): string => KINDS[type] ?? type.toUpperCase();
 

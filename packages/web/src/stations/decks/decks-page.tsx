@@ -8,7 +8,9 @@ import type { NewDocument } from '../../api/client.ts';
 import { bringBack, bringIn, dismiss, openDemo, refreshDecks, useDecks } from '../../state/decks-store.ts';
 import { closeDeck } from '../../state/session.ts';
 import { count, dayAndTime } from '../../ui/format.ts';
-import { Action, Heading, Notice, ProgressBar, Small } from '../../ui/recipes.tsx';
+import { Action, Heading, Notice, ProgressBar, Select, Small } from '../../ui/recipes.tsx';
+import { language, LANGUAGES, speak } from '../../ui/language.ts';
+import { t } from '../../ui/words.ts';
 import { DeckCards } from './deck-cards.tsx';
 import { FilesPanel } from './files-panel.tsx';
 import { NOTHING_PASTED, PastePanel, pastedIn, type Pasted } from './paste-panel.tsx';
@@ -113,12 +115,25 @@ export function DecksPage() {
       gridTemplateColumns="minmax(0, 1fr)"
       gap="26px"
     >
-      <title>Decks · Alvex</title>
+      <title>{t('Decks · Alvex')}</title>
       <Box as="header" display="flex" alignItems="baseline" gap="16px" flexWrap="wrap">
         <chakra.h1 fontFamily="heading" fontStyle="italic" fontWeight={700} fontSize="32px" color="pine">
           Alvex
         </chakra.h1>
-        <Small>A document and its slides, two editions of the same text.</Small>
+        <Small>{t('A document and its slides, two editions of the same text.')}</Small>
+        <Select
+          aria-label={t('Language')}
+          ml="auto"
+          value={language === 'de' ? 'de' : 'en'}
+          disabled={reading !== null}
+          onChange={(event) => speak(event.target.value as 'en' | 'de')}
+        >
+          {Object.entries(LANGUAGES).map(([one, name]) => (
+            <option key={one} value={one} lang={one}>
+              {name}
+            </option>
+          ))}
+        </Select>
       </Box>
 
       {failure !== null && (
@@ -126,24 +141,26 @@ export function DecksPage() {
           <Box flex="1" minW="240px">
             <b>
               {failure.file === undefined
-                ? 'That did not work'
-                : `${failure.file} ${/^\d+ files$/.test(failure.file) ? 'were' : 'was'} not brought in`}
+                ? t('That did not work')
+                : t('Not brought in: {file}', { file: failure.file })}
             </b>
             <Box>{failure.message}</Box>
             {failure.kept !== undefined && <Box color="soft">{failure.kept}</Box>}
           </Box>
           <Action size="small" onClick={dismiss}>
-            Close
+            {t('Close')}
           </Action>
         </Notice>
       )}
       {deleted.length > 0 && (
         <Notice tone="calm" role="status">
           <Box flex="1">
-            {deleted.length === 1 ? `“${deleted[0]!.name}” was deleted.` : `${deleted.length} decks were deleted.`}
+            {deleted.length === 1
+              ? t('“{name}” was deleted.', { name: deleted[0]!.name })
+              : t('{length} decks were deleted.', { length: deleted.length })}
           </Box>
           <Action size="small" onClick={() => void bringBack(...deleted)}>
-            Bring {deleted.length === 1 ? 'it' : 'them'} back
+            {t('Bring them back', { count: deleted.length })}
           </Action>
         </Notice>
       )}
@@ -152,12 +169,12 @@ export function DecksPage() {
         <Drop role="status">
           <Box>
             {reading.waiting > 0
-              ? `${reading.name} is number ${reading.waiting} in the queue`
-              : `${reading.done === 0 ? 'Sending' : 'Reading'} ${reading.name} …`}
+              ? t('{name} is number {waiting} in the queue', { name: reading.name, waiting: reading.waiting })
+              : `${reading.done === 0 ? t('Sending') : t('Reading')} ${reading.name} …`}
           </Box>
-          <ProgressBar label="Reading" done={reading.done} />
+          <ProgressBar label={t('Reading')} done={reading.done} />
           <Action size="small" onClick={reading.cancel}>
-            Cancel
+            {t('Cancel')}
           </Action>
         </Drop>
       ) : several.length > 0 ? (
@@ -168,16 +185,15 @@ export function DecksPage() {
         <StarterPanel take={(document) => void take([document], 'document')} close={close} />
       ) : (
         <Drop over={over}>
-          <Heading as="h2">Drop documents here</Heading>
+          <Heading as="h2">{t('Drop documents here')}</Heading>
           <Small maxW="700px">
-            Or anywhere on this page; text is pasted with Ctrl+V. DOCX, ODT, RTF, PDF, Markdown, HTML, OPML or plain
-            text: headings become slides, text your notes. Presentations (PPTX, ODP) are read as documents: titles
-            become headings, notes text. Several files become parts of one document. The files themselves are not
-            changed; a deck that was saved as one file comes back as it was.
+            {t(
+              'Or anywhere on this page; text is pasted with Ctrl+V. DOCX, ODT, RTF, PDF, Markdown, HTML, OPML or plain text: headings become slides, text your notes. Presentations (PPTX, ODP) are read as documents: titles become headings, notes text. Several files become parts of one document. The files themselves are not changed; a deck that was saved as one file comes back as it was.',
+            )}
           </Small>
           <Box display="flex" gap="10px">
             <Action look="main" onClick={() => chooser.current?.click()}>
-              Choose files
+              {t('Choose files')}
             </Action>
             <Action
               onClick={() => {
@@ -185,9 +201,9 @@ export function DecksPage() {
                 setOpen('paste');
               }}
             >
-              Paste text
+              {t('Paste text')}
             </Action>
-            <Action onClick={() => setOpen('start')}>Start an outline</Action>
+            <Action onClick={() => setOpen('start')}>{t('Start an outline')}</Action>
           </Box>
           <input
             ref={chooser}
@@ -195,7 +211,7 @@ export function DecksPage() {
             multiple
             accept={ACCEPTED}
             hidden
-            aria-label="Document"
+            aria-label={t('Document')}
             onChange={(event) => {
               takeFiles(event.target.files);
               event.target.value = '';
@@ -216,13 +232,15 @@ const KEPT_DAYS = 30;
 function DeletedDecks({ decks }: { readonly decks: readonly DeckSummary[] }) {
   const [open, setOpen] = useState(false);
   return (
-    <Box as="section" aria-label="Deleted decks">
+    <Box as="section" aria-label={t('Deleted decks')}>
       <Action look="quiet" size="small" aria-expanded={open} onClick={() => setOpen(!open)}>
         {count(decks.length, 'deleted deck')}
       </Action>
       {open && (
         <>
-          <Small mt="6px">Kept for {KEPT_DAYS} days; then they go for good, with their files.</Small>
+          <Small mt="6px">
+            {t('Kept for {kept_days} days; then they go for good, with their files.', { kept_days: KEPT_DAYS })}
+          </Small>
           <chakra.ul p="0" m="0" mt="6px">
             {decks.map((deck) => (
               <Row key={deck.id}>
@@ -233,10 +251,14 @@ function DeletedDecks({ decks }: { readonly decks: readonly DeckSummary[] }) {
                   <Small>{deck.fileName}</Small>
                 </Box>
                 <Small css={{ '@media (max-width: 640px)': { display: 'none' } }}>
-                  deleted {dayAndTime(deck.deletedAt ?? deck.updatedAt)}
+                  {t('deleted {deletedAt}', { deletedAt: dayAndTime(deck.deletedAt ?? deck.updatedAt) })}
                 </Small>
-                <Action size="small" aria-label={`Restore ${deck.name}`} onClick={() => void bringBack(deck)}>
-                  Restore
+                <Action
+                  size="small"
+                  aria-label={t('Restore {name}', { name: deck.name })}
+                  onClick={() => void bringBack(deck)}
+                >
+                  {t('Restore')}
                 </Action>
               </Row>
             ))}
@@ -257,11 +279,11 @@ function Empty({ open }: { readonly open: (deck: DeckSummary) => void }) {
     if (deck !== undefined) open(deck);
   };
   return (
-    <Box as="section" aria-label="Decks" display="grid" gap="10px" justifyItems="start">
-      <Heading as="h2">Decks</Heading>
-      <Small>None yet. A deck appears here as soon as you bring in a document.</Small>
+    <Box as="section" aria-label={t('Decks')} display="grid" gap="10px" justifyItems="start">
+      <Heading as="h2">{t('Decks')}</Heading>
+      <Small>{t('None yet. A deck appears here as soon as you bring in a document.')}</Small>
       <Action disabled={busy} onClick={() => void look()}>
-        {busy ? 'Reading …' : 'Try it with a sample report'}
+        {busy ? t('Reading …') : t('Try it with a sample report')}
       </Action>
     </Box>
   );

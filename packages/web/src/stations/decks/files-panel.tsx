@@ -3,8 +3,8 @@ import { Box, chakra } from '@chakra-ui/react';
 import { ArrowDown, ArrowUp } from 'lucide-react';
 import { useState } from 'react';
 import type { NewDocument } from '../../api/client.ts';
-import { count } from '../../ui/format.ts';
 import { Action, Heading, Small } from '../../ui/recipes.tsx';
+import { t } from '../../ui/words.ts';
 
 export function FilesPanel({
   files,
@@ -20,9 +20,9 @@ export function FilesPanel({
     setOrder(order.map((file, at) => (at === i ? order[j]! : at === j ? order[i]! : file)));
   return (
     <Box display="grid" gap="10px" bg="card" border="1px solid" borderColor="line" p="18px 20px">
-      <Heading as="h2">{count(order.length, 'file')} will be parts of one document</Heading>
-      <Small>They follow each other in this order.</Small>
-      <chakra.ol aria-label="Files in their order">
+      <Heading as="h2">{t('{n} files will be parts of one document', { count: order.length })}</Heading>
+      <Small>{t('They follow each other in this order.')}</Small>
+      <chakra.ol aria-label={t('Files in their order')}>
         {order.map((file, i) => (
           <chakra.li
             key={`${file.name} ${i}`}
@@ -41,7 +41,7 @@ export function FilesPanel({
             <Box display="flex" gap="4px">
               <Action
                 size="small"
-                aria-label={`Earlier: ${file.name}`}
+                aria-label={t('Earlier: {name}', { name: file.name })}
                 disabled={i === 0}
                 onClick={() => swap(i, i - 1)}
               >
@@ -49,7 +49,7 @@ export function FilesPanel({
               </Action>
               <Action
                 size="small"
-                aria-label={`Later: ${file.name}`}
+                aria-label={t('Later: {name}', { name: file.name })}
                 disabled={i === order.length - 1}
                 onClick={() => swap(i, i + 1)}
               >
@@ -58,11 +58,11 @@ export function FilesPanel({
               <Action
                 size="small"
                 look="quiet"
-                aria-label={`Without: ${file.name}`}
+                aria-label={t('Without: {name}', { name: file.name })}
                 disabled={order.length === 1}
                 onClick={() => setOrder(order.filter((_, at) => at !== i))}
               >
-                Leave it
+                {t('Leave it')}
               </Action>
             </Box>
           </chakra.li>
@@ -70,9 +70,9 @@ export function FilesPanel({
       </chakra.ol>
       <Box display="flex" gap="10px">
         <Action look="main" onClick={() => take(...order)}>
-          Make slides of {order.length === 1 ? 'it' : 'them'}
+          {t('Make slides of them', { count: order.length })}
         </Action>
-        <Action onClick={close}>Cancel</Action>
+        <Action onClick={close}>{t('Cancel')}</Action>
       </Box>
     </Box>
   );

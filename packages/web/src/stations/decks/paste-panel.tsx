@@ -5,6 +5,7 @@ import { countWords, looksLikeMarkdown } from '@alvex/core';
 import type { NewDocument } from '../../api/client.ts';
 import { count } from '../../ui/format.ts';
 import { Action, Notice, Small } from '../../ui/recipes.tsx';
+import { t } from '../../ui/words.ts';
 
 const Area = chakra('textarea', {
   base: {
@@ -50,7 +51,7 @@ function beginningOf(text: string): string {
   for (const word of words.slice(1))
     if (`${name} ${word}`.length <= LONGEST_NAME) name += ` ${word}`;
     else break;
-  return name.slice(0, LONGEST_NAME).replace(/[.,;:]+$/, '') || 'Pasted text';
+  return name.slice(0, LONGEST_NAME).replace(/[.,;:]+$/, '') || t('Pasted text');
 }
 
 export function PastePanel({
@@ -85,8 +86,10 @@ export function PastePanel({
     <Box display="grid" gap="10px">
       <Area
         autoFocus
-        aria-label="Text"
-        placeholder="Paste or write here. A line that begins with # is a heading, one with - a list item; indented lines are an outline."
+        aria-label={t('Text')}
+        placeholder={t(
+          'Paste or write here. A line that begins with # is a heading, one with - a list item; indented lines are an outline.',
+        )}
         value={text}
         readOnly={rich !== null}
         onChange={(event) => setText(event.target.value)}
@@ -94,17 +97,17 @@ export function PastePanel({
       />
       {rich !== null && (
         <Notice tone="calm">
-          <Box flex="1">Rich text: its headings, lists, tables, bold and links are kept.</Box>
+          <Box flex="1">{t('Rich text: its headings, lists, tables, bold and links are kept.')}</Box>
           <Action size="small" onClick={() => setRich(null)}>
-            Use the plain text
+            {t('Use the plain text')}
           </Action>
         </Notice>
       )}
       <Box display="flex" gap="10px" alignItems="center">
         <Action look="main" disabled={text.trim() === '' && rich === null} onClick={make}>
-          Make slides of it
+          {t('Make slides of it')}
         </Action>
-        <Action onClick={close}>Cancel</Action>
+        <Action onClick={close}>{t('Cancel')}</Action>
         <Small ml="auto">{count(countWords(text), 'word')}</Small>
       </Box>
     </Box>

@@ -4,14 +4,15 @@ import { useState } from 'react';
 import { PURPOSES, startOutline, type Purpose } from '@alvex/core';
 import type { NewDocument } from '../../api/client.ts';
 import { Action, Field, Heading, Small } from '../../ui/recipes.tsx';
+import { t } from '../../ui/words.ts';
 
 const LABELS: Readonly<Record<Purpose, readonly [name: string, what: string]>> = {
-  report: ['Report', 'what was found, and what it means'],
-  lesson: ['Lesson', 'something that others will be able to do'],
-  proposal: ['Proposal', 'something that others should decide'],
-  comparison: ['Comparison', 'choices, weighed against each other'],
-  'how-to': ['How-to', 'steps, in their order'],
-  progress: ['Progress update', 'where we stand, and what comes next'],
+  report: [t('Report'), t('what was found, and what it means')],
+  lesson: [t('Lesson'), t('something that others will be able to do')],
+  proposal: [t('Proposal'), t('something that others should decide')],
+  comparison: [t('Comparison'), t('choices, weighed against each other')],
+  'how-to': [t('How-to'), t('steps, in their order')],
+  progress: [t('Progress update'), t('where we stand, and what comes next')],
 };
 
 const Preview = chakra('pre', {
@@ -44,7 +45,7 @@ export function StarterPanel({
   const [minutes, setMinutes] = useState(10);
   const outline = startOutline({ purpose, topic, audience, minutes });
   const make = () =>
-    take({ body: new Blob([outline]), name: `${topic.trim().slice(0, 100) || 'New outline'}.md`, type: 'markdown' });
+    take({ body: new Blob([outline]), name: `${topic.trim().slice(0, 100) || t('New outline')}.md`, type: 'markdown' });
   return (
     <Box
       as="form"
@@ -59,11 +60,11 @@ export function StarterPanel({
         make();
       }}
     >
-      <Heading as="h2">A new outline</Heading>
-      <Small>Written by rules on this computer. You replace its prompts with your own words.</Small>
+      <Heading as="h2">{t('A new outline')}</Heading>
+      <Small>{t('Written by rules on this computer. You replace its prompts with your own words.')}</Small>
       <Box
         role="radiogroup"
-        aria-label="Purpose"
+        aria-label={t('Purpose')}
         display="grid"
         gap="6px"
         gridTemplateColumns="repeat(auto-fill, minmax(230px, 1fr))"
@@ -94,15 +95,15 @@ export function StarterPanel({
         css={{ '@media (max-width: 560px)': { gridTemplateColumns: '1fr' } }}
       >
         <Label>
-          Topic
+          {t('Topic')}
           <Field autoFocus required maxLength={150} value={topic} onChange={(event) => setTopic(event.target.value)} />
         </Label>
         <Label>
-          Audience
+          {t('Audience')}
           <Field maxLength={150} value={audience} onChange={(event) => setAudience(event.target.value)} />
         </Label>
         <Label>
-          Minutes
+          {t('Minutes')}
           <Field
             type="number"
             min={1}
@@ -112,15 +113,15 @@ export function StarterPanel({
           />
         </Label>
       </Box>
-      <Preview aria-label="The outline" tabIndex={0} role="region">
+      <Preview aria-label={t('The outline')} tabIndex={0} role="region">
         {outline}
       </Preview>
       <Box display="flex" gap="10px">
         <Action look="main" type="submit" disabled={topic.trim() === ''}>
-          Use this outline
+          {t('Use this outline')}
         </Action>
         <Action type="button" onClick={close}>
-          Cancel
+          {t('Cancel')}
         </Action>
       </Box>
     </Box>

@@ -7,6 +7,7 @@ import { edit } from '../../state/log-store.ts';
 import { BlockText } from '../../ui/block-text.tsx';
 import { LEFT } from '../../ui/left-labels.ts';
 import { Action } from '../../ui/recipes.tsx';
+import { t } from '../../ui/words.ts';
 import { useSelection } from './use-selection.ts';
 
 const Line = chakra('div', {
@@ -85,7 +86,7 @@ export const BlockLine = memo(function BlockLine({
             style={{ fontSize: 11, color: 'var(--chakra-colors-pine)' }}
             tabIndex={-1}
           >
-            its slide
+            {t('its slide')}
           </Link>
         ) : (
           <Action
@@ -96,7 +97,7 @@ export const BlockLine = memo(function BlockLine({
               edit({ kind: 'keep', blocks: [block.id] });
             }}
           >
-            Bring it back
+            {t('Bring it back')}
           </Action>
         )}
       </span>
@@ -107,9 +108,9 @@ export const BlockLine = memo(function BlockLine({
 function marginText(block: Block): string {
   switch (block.kind) {
     case 'heading':
-      return `heading ${block.level}`;
+      return t('heading {level}', { level: block.level });
     case 'listItem':
-      return block.depth > 1 ? `list, ${block.depth}` : 'list';
+      return block.depth > 1 ? t('list, {depth}', { depth: block.depth }) : t('list');
     case 'paragraph':
       return block.role ?? '';
     case 'break':

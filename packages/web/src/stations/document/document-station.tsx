@@ -14,15 +14,15 @@ import {
   type MouseEvent,
 } from 'react';
 import { useSearchParams } from 'react-router';
-import { blockWords, diagnosticText, placeText, type Block, type BlockId, type Level } from '@alvex/core';
+import { blockWords, diagnosticIn, placeText, type Block, type BlockId, type Level } from '@alvex/core';
 import { originalUrl } from '../../api/client.ts';
 import { useDeck } from '../../state/deck-store.ts';
 import { edit, useLog } from '../../state/log-store.ts';
-import { count } from '../../ui/format.ts';
 import { Action, Notice, Small } from '../../ui/recipes.tsx';
 import { mayBeKey } from '../../ui/keys.ts';
 import { CatchTyping } from '../../ui/typed-ahead.tsx';
 import { VirtualRows } from '../../ui/virtual-rows.tsx';
+import { raw, t } from '../../ui/words.ts';
 import { BlockLine } from './block-line.tsx';
 import { NewEdition } from '../edition/new-edition.tsx';
 import { FindBar } from './find-bar.tsx';
@@ -207,7 +207,7 @@ export function DocumentStation() {
         >
           <FindBar blocks={blocks} show={onFound} />
           <Small overflow="hidden" textOverflow="ellipsis" whiteSpace="nowrap" minW="0">
-            {edition?.fileName ?? deck.fileName}, kept byte for byte
+            {t('{fileName}, kept byte for byte', { fileName: edition?.fileName ?? deck.fileName })}
           </Small>
           {separators > 0 && (
             <chakra.label
@@ -223,7 +223,7 @@ export function DocumentStation() {
                 checked={breaks}
                 onChange={(event) => edit({ kind: 'breaks', start: event.target.checked })}
               />
-              {count(separators, 'separator starts', 'separators start')} a slide
+              {t('{n} separators start a slide', { count: separators })}
             </chakra.label>
           )}
           <Box ml="auto" display="flex" gap="6px">
@@ -233,13 +233,13 @@ export function DocumentStation() {
               onClick={() => setShowPanel(!showPanel)}
               css={{ '@media (min-width: 1101px)': { display: 'none' } }}
             >
-              Structure{toRepair > 0 ? ` (${toRepair})` : ''}
+              {t('Structure{things}', { things: toRepair > 0 ? ` (${toRepair})` : '' })}
             </Action>
             <NewEdition />
             {/* A link, so that the browser saves it as any other file. */}
             <a href={originalUrl(deck.id, edition?.original)} download style={{ textDecoration: 'none' }}>
               <Action as="span" size="small">
-                <Download size={13} /> Original
+                <Download size={13} /> {t('Original')}
               </Action>
             </a>
           </Box>
@@ -247,17 +247,17 @@ export function DocumentStation() {
         {diagnostics.length > 0 && (
           <Notice role="status">
             <Box flex="1">
-              {count(diagnostics.length, 'thing')} of the original could not be brought in as{' '}
-              {diagnostics.length === 1 ? 'it is' : 'they are'}.
+              {t('{n} things of the original could not be brought in as they are.', { count: diagnostics.length })}
             </Box>
             <Action size="small" onClick={() => setShowFaults(!showFaults)} aria-expanded={showFaults}>
-              {showFaults ? 'Hide' : 'Show'}
+              {showFaults ? t('Hide') : t('Show')}
             </Action>
             {showFaults && (
               <chakra.ul w="100%" maxH="160px" overflowY="auto" pl="18px">
                 {diagnostics.map((diagnostic, i) => (
                   <li key={i}>
-                    {diagnosticText(diagnostic)} <chakra.span color="soft">{placeText(diagnostic.place)}</chakra.span>
+                    {diagnosticIn(diagnostic, raw)}{' '}
+                    <chakra.span color="soft">{placeText(diagnostic.place, t)}</chakra.span>
                   </li>
                 ))}
               </chakra.ul>
@@ -267,11 +267,10 @@ export function DocumentStation() {
         {furniture.length > 0 && (
           <Notice tone="calm" role="status">
             <Box flex="1">
-              {count(furniture.length, 'line')} of page furniture {furniture.length === 1 ? 'is' : 'are'} left out and
-              shown pale.
+              {t('{n} lines of page furniture are left out and shown pale.', { count: furniture.length })}
             </Box>
             <Action size="small" onClick={() => edit({ kind: 'keep', blocks: furniture.map(({ id }) => id) })}>
-              Bring all back
+              {t('Bring all back')}
             </Action>
           </Notice>
         )}
@@ -284,7 +283,7 @@ export function DocumentStation() {
             pb="90px"
             data-testid="document-text"
             role="grid"
-            aria-label="Text"
+            aria-label={t('Text')}
             aria-multiselectable
             tabIndex={focus === null ? 0 : -1}
             onFocus={(event) => {
@@ -310,7 +309,7 @@ export function DocumentStation() {
                   <Suspense
                     fallback={
                       <CatchTyping>
-                        <Small px="20px">Opening …</Small>
+                        <Small px="20px">{t('Opening …')}</Small>
                       </CatchTyping>
                     }
                   >
@@ -328,10 +327,10 @@ export function DocumentStation() {
           {chosenBlocks.length > 0 && writing === null && <LineBar blocks={blocks} chosen={chosenBlocks} />}
         </Box>
       </Box>
-      <Panel aria-label="Structure" over={showPanel}>
+      <Panel aria-label={t('Structure')} over={showPanel}>
         <Box float="right" css={{ '@media (min-width: 1101px)': { display: 'none' } }}>
           <Action size="small" onClick={() => setShowPanel(false)}>
-            Close
+            {t('Close')}
           </Action>
         </Box>
         <StructurePanel go={go} />

@@ -5,6 +5,7 @@ import { useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { blockText, type Block } from '@alvex/core';
 import { grouped } from '../../ui/format.ts';
 import { Action, Field } from '../../ui/recipes.tsx';
+import { t } from '../../ui/words.ts';
 
 export function FindBar({
   blocks,
@@ -31,8 +32,8 @@ export function FindBar({
     <Box display="flex" gap="4px" alignItems="center" role="search">
       <Field
         type="search"
-        aria-label="Find in the text"
-        placeholder="Find"
+        aria-label={t('Find in the text')}
+        placeholder={t('Find')}
         w="150px"
         fontSize="sm"
         py="3px"
@@ -49,12 +50,14 @@ export function FindBar({
       {wanted.length >= 2 && (
         <>
           <chakra.span role="status" fontSize="xs" color="soft" whiteSpace="nowrap">
-            {found.length === 0 ? 'not there' : `${grouped(at + 1)} of ${grouped(found.length)}`}
+            {found.length === 0
+              ? t('not there')
+              : t('{at} of {length}', { at: grouped(at + 1), length: grouped(found.length) })}
           </chakra.span>
-          <Action size="small" look="quiet" aria-label="Before" onClick={() => step(-1)}>
+          <Action size="small" look="quiet" aria-label={t('Before')} onClick={() => step(-1)}>
             <ChevronUp size={13} />
           </Action>
-          <Action size="small" look="quiet" aria-label="Next" onClick={() => step(1)}>
+          <Action size="small" look="quiet" aria-label={t('Next')} onClick={() => step(1)}>
             <ChevronDown size={13} />
           </Action>
         </>

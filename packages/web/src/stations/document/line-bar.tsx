@@ -7,6 +7,7 @@ import { count } from '../../ui/format.ts';
 import { DESTINATION_LABELS } from '../../ui/labels.ts';
 import { Mark } from '../../ui/mark.tsx';
 import { Action } from '../../ui/recipes.tsx';
+import { t } from '../../ui/words.ts';
 import { canShape, shapeAll, shiftBranches, stretchAround, turnAll } from './line-actions.ts';
 import { chooseAll, clearSelection, write } from './use-selection.ts';
 
@@ -38,7 +39,7 @@ export function LineBar({ blocks, chosen }: { readonly blocks: readonly Block[];
   return (
     <Box
       role="toolbar"
-      aria-label="Chosen lines"
+      aria-label={t('Chosen lines')}
       px="20px"
       py="8px"
       bg="card"
@@ -56,54 +57,59 @@ export function LineBar({ blocks, chosen }: { readonly blocks: readonly Block[];
       fontSize="sm"
     >
       <chakra.b minW="62px">{count(chosen.length, 'line')}</chakra.b>
-      <Group role="group" aria-label="Heading level">
+      <Group role="group" aria-label={t('Heading level')}>
         {LEVELS.map((level) => (
           <Action
             key={level}
             size="small"
             look={isLevel(level) ? 'chosen' : 'plain'}
-            aria-label={`Heading ${level}`}
+            aria-label={t('Heading {level}', { level })}
             aria-pressed={isLevel(level)}
-            title={`Heading ${level} (key ${level})`}
+            title={t('Heading {level} (key {level})', { level })}
             disabled={!shaped}
             onClick={() => shape({ kind: 'heading', level })}
           >
             {level}
           </Action>
         ))}
-        <Action size="small" disabled={!shaped} title="Body text (key 0)" onClick={() => shape({ kind: 'paragraph' })}>
-          text
+        <Action
+          size="small"
+          disabled={!shaped}
+          title={t('Body text (key 0)')}
+          onClick={() => shape({ kind: 'paragraph' })}
+        >
+          {t('text')}
         </Action>
         <Action
           size="small"
           disabled={!shaped}
-          title="List item (key -)"
+          title={t('List item (key -)')}
           onClick={() => shape({ kind: 'listItem', depth: 1, ordered: false })}
         >
-          item
+          {t('item')}
         </Action>
       </Group>
-      <Group role="group" aria-label="Branch">
+      <Group role="group" aria-label={t('Branch')}>
         <Action
           size="small"
           disabled={!branches}
-          aria-label="Raise the branch"
-          title="Raise the branch (key <)"
+          aria-label={t('Raise the branch')}
+          title={t('Raise the branch (key <)')}
           onClick={() => shift(-1)}
         >
-          <ArrowLeft size={13} /> branch
+          <ArrowLeft size={13} /> {t('branch')}
         </Action>
         <Action
           size="small"
           disabled={!branches}
-          aria-label="Lower the branch"
-          title="Lower the branch (key >)"
+          aria-label={t('Lower the branch')}
+          title={t('Lower the branch (key >)')}
           onClick={() => shift(1)}
         >
           <ArrowRight size={13} />
         </Action>
       </Group>
-      <Group role="group" aria-label="Where they go">
+      <Group role="group" aria-label={t('Where they go')}>
         {DESTINATIONS.map((to) => (
           <Action
             key={to}
@@ -116,19 +122,19 @@ export function LineBar({ blocks, chosen }: { readonly blocks: readonly Block[];
           </Action>
         ))}
         <Action size="small" onClick={() => edit(turnAll(chosen, null))}>
-          as the map says
+          {t('as the map says')}
         </Action>
       </Group>
       {like.length > 1 && (
         <Action size="small" onClick={() => chooseAll(like)}>
-          {like.length} like this one
+          {t('{length} like this one', { length: like.length })}
         </Action>
       )}
-      <Action size="small" title="Write here (Enter)" onClick={() => write(stretchAround(blocks, first.id))}>
-        <PencilLine size={13} /> Write
+      <Action size="small" title={t('Write here (Enter)')} onClick={() => write(stretchAround(blocks, first.id))}>
+        <PencilLine size={13} /> {t('Write')}
       </Action>
       <Action size="small" look="quiet" onClick={clearSelection}>
-        Choose none
+        {t('Choose none')}
       </Action>
     </Box>
   );

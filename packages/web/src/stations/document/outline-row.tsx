@@ -8,6 +8,7 @@ import { useDeck } from '../../state/deck-store.ts';
 import { edit } from '../../state/log-store.ts';
 import { grouped } from '../../ui/format.ts';
 import { Unseen } from '../../ui/recipes.tsx';
+import { t } from '../../ui/words.ts';
 import { shiftBranches } from './line-actions.ts';
 import { placeBranch, stepBranch } from './outline-moves.ts';
 
@@ -97,12 +98,12 @@ export const OutlineRow = memo(function OutlineRow({ id, level, text, words, go 
     >
       {over !== null && <span className="drop" style={{ left: (over - 1) * INDENT }} />}
       <span>
-        {text || <i>empty heading</i>}
-        <Unseen>, level {level},</Unseen>
+        {text || <i>{t('empty heading')}</i>}
+        <Unseen>{t(', level {level},', { level })}</Unseen>
       </span>
       <span className="words">
         {grouped(words)}
-        <Unseen> {words === 1 ? 'word' : 'words'}</Unseen>
+        <Unseen> {words === 1 ? t('word') : t('words')}</Unseen>
       </span>
     </Row>
   );

@@ -6,6 +6,7 @@ import type { Block, BlockId } from '@alvex/core';
 import { count } from '../../ui/format.ts';
 import { Heading, Small } from '../../ui/recipes.tsx';
 import { VirtualRows } from '../../ui/virtual-rows.tsx';
+import { t } from '../../ui/words.ts';
 import { makeOutline } from './make-outline.ts';
 import { OutlineRow } from './outline-row.tsx';
 import { Parts } from './parts.tsx';
@@ -38,17 +39,17 @@ export function Outline({ blocks, words, go }: Props) {
     overscan: 20,
   });
   return (
-    <Side aria-label="Outline" ref={scroller}>
+    <Side aria-label={t('Outline')} ref={scroller}>
       <Parts blocks={blocks} go={go} />
-      <Heading fontSize="lg">Outline</Heading>
+      <Heading fontSize="lg">{t('Outline')}</Heading>
       <Small mb="10px">
         {count(outline.length, 'heading')}, {count(words, 'word')}
       </Small>
       {outline.length === 0 ? (
-        <Small>No headings are marked in this document.</Small>
+        <Small>{t('No headings are marked in this document.')}</Small>
       ) : (
         <Small mb="8px" fontSize="xs">
-          Drag a heading to move its branch; sideways for its level. Or Alt and the arrow keys.
+          {t('Drag a heading to move its branch; sideways for its level. Or Alt and the arrow keys.')}
         </Small>
       )}
       <VirtualRows

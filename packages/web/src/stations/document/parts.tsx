@@ -5,6 +5,7 @@ import { useMemo } from 'react';
 import { groupBy, type Block, type BlockId } from '@alvex/core';
 import { edit } from '../../state/log-store.ts';
 import { Action, Heading } from '../../ui/recipes.tsx';
+import { t } from '../../ui/words.ts';
 
 export function Parts({ blocks, go }: { readonly blocks: readonly Block[]; readonly go: (block: BlockId) => void }) {
   const parts = useMemo(() => {
@@ -20,9 +21,9 @@ export function Parts({ blocks, go }: { readonly blocks: readonly Block[]; reado
   return (
     <Box mb="16px">
       <Heading as="h2" fontSize="lg">
-        Parts
+        {t('Parts')}
       </Heading>
-      <chakra.ol aria-label="Parts">
+      <chakra.ol aria-label={t('Parts')}>
         {parts.map(([name, ids], i) => (
           <chakra.li
             key={name}
@@ -51,7 +52,7 @@ export function Parts({ blocks, go }: { readonly blocks: readonly Block[]; reado
               <Action
                 size="small"
                 look="quiet"
-                aria-label={`Earlier: ${name}`}
+                aria-label={t('Earlier: {name}', { name })}
                 disabled={i === 0}
                 onClick={() => move(i, i - 1)}
               >
@@ -60,7 +61,7 @@ export function Parts({ blocks, go }: { readonly blocks: readonly Block[]; reado
               <Action
                 size="small"
                 look="quiet"
-                aria-label={`Later: ${name}`}
+                aria-label={t('Later: {name}', { name })}
                 disabled={i === parts.length - 1}
                 onClick={() => move(i, i + 2)}
               >

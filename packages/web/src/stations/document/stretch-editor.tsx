@@ -10,6 +10,7 @@ import { EXTENSIONS } from './editor-extensions.tsx';
 import { write } from './use-selection.ts';
 import { WritingTools } from './writing-tools.tsx';
 import { fromEditor, toEditor } from '../../ui/written-blocks.ts';
+import { t } from '../../ui/words.ts';
 
 const Paper = chakra('div', {
   base: {
@@ -104,7 +105,7 @@ export default function StretchEditor({ ids }: { readonly ids: readonly BlockId[
     autofocus: 'start',
     injectCSS: false,
     onFocus: ({ editor: focused }) => insertTyped(focused),
-    editorProps: { attributes: { 'aria-label': 'Text of the document', role: 'textbox', 'aria-multiline': 'true' } },
+    editorProps: { attributes: { 'aria-label': t('Text of the document'), role: 'textbox', 'aria-multiline': 'true' } },
     onUpdate: ({ editor: current, transaction }) => {
       if (transaction.getMeta('naming') === true) return;
       changed.current = true;

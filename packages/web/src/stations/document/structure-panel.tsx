@@ -19,10 +19,11 @@ import {
 import { ask } from '../../state/core-link.ts';
 import { useDeck } from '../../state/deck-store.ts';
 import { edit } from '../../state/log-store.ts';
-import { count } from '../../ui/format.ts';
 import { Action, Field, Heading, Small } from '../../ui/recipes.tsx';
+import { rich, t } from '../../ui/words.ts';
 import { FINDINGS, REPAIRS } from './labels.ts';
 import { repairAll } from './line-actions.ts';
+import { detailText, lookText, reasonText } from './look-text.ts';
 import { chooseAll } from './use-selection.ts';
 
 const Card = chakra('section', {
@@ -66,14 +67,16 @@ export function StructurePanel({ go }: Props) {
   const structure = useDeck((state) => state.structure);
   const blockById = useDeck((state) => state.blockById);
   const kinds = useMemo(() => [...groupBy(structure?.findings ?? [], ({ kind }) => kind)], [structure]);
-  if (structure === null) return <Small>Looking the document through …</Small>;
+  if (structure === null) return <Small>{t('Looking the document through …')}</Small>;
   const nothing = structure.groups.length === 0 && kinds.length === 0;
   return (
     <>
       <Heading as="h2" fontSize="lg">
-        Structure
+        {t('Structure')}
       </Heading>
-      {nothing && <Small mt="6px">Nothing to put right: levels follow each other, and every heading has text.</Small>}
+      {nothing && (
+        <Small mt="6px">{t('Nothing to put right: levels follow each other, and every heading has text.')}</Small>
+      )}
       {structure.made.map((made) => (
         <MadeCard key={made.blocks[0]} made={made} blockById={blockById} go={go} />
       ))}
@@ -86,7 +89,7 @@ export function StructurePanel({ go }: Props) {
             edit({ kind: 'all', edits: structure.groups.map(({ blocks, level }) => markAs(blocks, level)) })
           }
         >
-          Mark them all as proposed
+          {t('Mark them all as proposed')}
         </Action>
       )}
       {structure.groups.map((group) => (
@@ -120,13 +123,17 @@ function LookAlikeCard({
     };
   }, [group, level]);
   return (
-    <Card aria-label={`Lines that look alike: ${group.look}`}>
+    <Card aria-label={t('Lines that look alike: {look}', { look: lookText(group.traits) })}>
       <Box fontSize="sm">
-        <b>{count(group.blocks.length, 'line looks', 'lines look')}</b> like{' '}
-        {group.blocks.length === 1 ? 'a heading' : 'headings'}: {group.look}
+        {rich(
+          t('<b>{n} lines look</b> like headings: {look}', {
+            count: group.blocks.length,
+            look: lookText(group.traits),
+          }),
+        )}
       </Box>
       {sample !== undefined && (
-        <Jump onClick={() => go(first!)} aria-label={`Go to “${blockText(sample)}”`}>
+        <Jump onClick={() => go(first!)} aria-label={t('Go to “{sample}”', { sample: blockText(sample) })}>
           <chakra.span
             display="block"
             bg="card"
@@ -148,25 +155,32 @@ function LookAlikeCard({
         </Jump>
       )}
       <Small fontSize="xs">
-        {Math.round(group.confidence * 100)} % sure: {group.reasons.join('; ')}.
+        {t('{confidence} % sure: {reasons}.', {
+          confidence: Math.round(group.confidence * 100),
+          reasons: group.reasons.map(reasonText).join('; '),
+        })}
       </Small>
       <Box display="flex" gap="6px" alignItems="center" flexWrap="wrap">
-        <Select aria-label="Level" value={level} onChange={(event) => setLevel(Number(event.target.value) as Level)}>
+        <Select
+          aria-label={t('Level')}
+          value={level}
+          onChange={(event) => setLevel(Number(event.target.value) as Level)}
+        >
           {LEVELS.map((one) => (
             <option key={one} value={one}>
-              heading {one}
+              {t('heading {one}', { one })}
             </option>
           ))}
         </Select>
         <Action look="main" size="small" onClick={() => edit(change)}>
-          {group.blocks.length === 1 ? 'Mark it' : `Mark all ${group.blocks.length}`}
+          {group.blocks.length === 1 ? t('Mark it') : t('Mark all {length}', { length: group.blocks.length })}
         </Action>
         <Action size="small" look="quiet" onClick={() => chooseAll(group.blocks)}>
-          Choose them
+          {t('Choose them')}
         </Action>
       </Box>
       <Small fontSize="xs" role="status">
-        {slides === null ? '\u00a0' : `${count(now, 'slide')} now, ${slides} then`}
+        {slides === null ? '\u00a0' : t('{n} slides now, {slides} then', { count: now, slides })}
       </Small>
     </Card>
   );
@@ -174,24 +188,26 @@ function LookAlikeCard({
 
 /** What Alvex, or the author, took as headings by its look, and the way back. */
 function MadeCard({
-  made: { look, blocks },
+  made: { traits, blocks },
   blockById,
   go,
 }: Props & { readonly made: MadeHeadings; readonly blockById: ReadonlyMap<string, Block> }) {
   const [first] = blocks;
   const sample = blockById.get(first!);
   return (
-    <Card aria-label={`Lines taken as headings: ${look}`}>
+    <Card aria-label={t('Lines taken as headings: {look}', { look: lookText(traits) })}>
       <Box fontSize="sm">
-        <b>{count(blocks.length, 'line')}</b> of text taken as {blocks.length === 1 ? 'a heading' : 'headings'}: {look}
+        {rich(
+          t('<b>{n} lines</b> of text taken as headings: {look}', { count: blocks.length, look: lookText(traits) }),
+        )}
       </Box>
       {sample !== undefined && <Jump onClick={() => go(first!)}>{blockText(sample)}</Jump>}
       <Box display="flex" gap="6px" flexWrap="wrap">
         <Action size="small" onClick={() => edit(markAsText(blocks))}>
-          {blocks.length === 1 ? 'Make it text again' : 'Make them text again'}
+          {blocks.length === 1 ? t('Make it text again') : t('Make them text again')}
         </Action>
         <Action size="small" look="quiet" onClick={() => chooseAll(blocks)}>
-          {blocks.length === 1 ? 'Choose it' : 'Choose them'}
+          {blocks.length === 1 ? t('Choose it') : t('Choose them')}
         </Action>
       </Box>
     </Card>
@@ -210,16 +226,14 @@ function FindingCard({
 }) {
   const [all, setAll] = useState(false);
   const blocks = useDeck((state) => state.blocks);
-  const [one, many] = FINDINGS[kind];
+  const title = FINDINGS[kind](found.length);
   const common = found[0]!.repairs.filter((repair) => repair.ask === undefined);
   return (
-    <Card aria-label={`${found.length} ${many}`}>
-      <Box fontSize="sm">
-        <b>{found.length}</b> {found.length === 1 ? one : many}
-      </Box>
+    <Card aria-label={title}>
+      <Box fontSize="sm">{title}</Box>
       {found.slice(0, all ? 300 : SHOWN).map((finding) => (
         <FindingRow
-          key={finding.block + finding.detail}
+          key={`${finding.block} ${detailText(finding.detail)}`}
           finding={finding}
           block={blockById.get(finding.block)}
           go={go}
@@ -234,7 +248,7 @@ function FindingCard({
           ))}
         {found.length > SHOWN && (
           <Action size="small" look="quiet" onClick={() => setAll(!all)}>
-            {all ? 'Show fewer' : `Show all ${found.length}`}
+            {all ? t('Show fewer') : t('Show all {length}', { length: found.length })}
           </Action>
         )}
       </Box>
@@ -245,7 +259,7 @@ function FindingCard({
 function FindingRow({ finding, block, go }: Props & { readonly finding: Finding; readonly block: Block | undefined }) {
   const [asking, setAsking] = useState<Repair | null>(null);
   if (block === undefined) return null;
-  const text = blockText(block).trim() || (block.kind === 'picture' ? 'picture' : 'no words');
+  const text = blockText(block).trim() || (block.kind === 'picture' ? 'picture' : t('no words'));
   const make = (repair: Repair) => {
     if (repair.ask === undefined) edit(...together(repair.changes));
     else setAsking(repair);
@@ -266,14 +280,14 @@ function FindingRow({ finding, block, go }: Props & { readonly finding: Finding;
           textOverflow="ellipsis"
           whiteSpace="nowrap"
         >
-          {finding.detail}
+          {detailText(finding.detail)}
         </chakra.span>
       </Box>
       {asking !== null ? (
         <Field
           autoFocus
-          aria-label="Description of the picture"
-          placeholder="What the picture shows"
+          aria-label={t('Description of the picture')}
+          placeholder={t('What the picture shows')}
           onBlur={(event) => describe(event.target.value)}
           onKeyDown={(event) => {
             if (event.key === 'Enter') event.currentTarget.blur();

@@ -7,6 +7,7 @@ import { safeLink } from '@alvex/core';
 import { ApiError, sendPicture } from '../../api/client.ts';
 import { useDeck } from '../../state/deck-store.ts';
 import { Action, Field } from '../../ui/recipes.tsx';
+import { t } from '../../ui/words.ts';
 
 export function WritingTools({ editor, close }: { readonly editor: Editor; readonly close: () => void }) {
   const state = useEditorState({
@@ -45,13 +46,13 @@ export function WritingTools({ editor, close }: { readonly editor: Editor; reado
     setFault(null);
     if (href.trim() === '') chain().unsetLink().run();
     else if (link !== undefined) chain().setLink({ href: link }).run();
-    else setFault('A link begins with https://, mailto: or #.');
+    else setFault(t('A link begins with https://, mailto: or #.'));
   };
   const look = (on: boolean) => (on ? 'chosen' : 'plain');
   return (
     <Box
       role="toolbar"
-      aria-label="Writing"
+      aria-label={t('Writing')}
       display="flex"
       gap="4px"
       flexWrap="wrap"
@@ -66,49 +67,54 @@ export function WritingTools({ editor, close }: { readonly editor: Editor; reado
           key={level}
           size="small"
           look={look(state.level === String(level))}
-          aria-label={`Heading ${level}`}
+          aria-label={t('Heading {level}', { level })}
           onClick={() => chain().setHeading({ level }).run()}
         >
           {level}
         </Action>
       ))}
       <Action size="small" look={look(state.level === 'text')} onClick={() => chain().setParagraph().run()}>
-        text
+        {t('text')}
       </Action>
       <Action
         size="small"
-        aria-label="List"
+        aria-label={t('List')}
         look={look(state.level === 'item')}
         onClick={() => chain().toggleBulletList().run()}
       >
         <List size={13} />
       </Action>
-      <Action size="small" aria-label="Numbered list" onClick={() => chain().toggleOrderedList().run()}>
+      <Action size="small" aria-label={t('Numbered list')} onClick={() => chain().toggleOrderedList().run()}>
         <ListOrdered size={13} />
       </Action>
-      <Action size="small" aria-label="Quotation" onClick={() => chain().toggleBlockquote().run()}>
+      <Action size="small" aria-label={t('Quotation')} onClick={() => chain().toggleBlockquote().run()}>
         <Quote size={13} />
       </Action>
-      <Action size="small" aria-label="Bold" look={look(state.bold)} onClick={() => chain().toggleBold().run()}>
+      <Action size="small" aria-label={t('Bold')} look={look(state.bold)} onClick={() => chain().toggleBold().run()}>
         <Bold size={13} />
       </Action>
-      <Action size="small" aria-label="Italic" look={look(state.italic)} onClick={() => chain().toggleItalic().run()}>
+      <Action
+        size="small"
+        aria-label={t('Italic')}
+        look={look(state.italic)}
+        onClick={() => chain().toggleItalic().run()}
+      >
         <Italic size={13} />
       </Action>
-      <Action size="small" aria-label="Link" look={look(state.link)} onClick={() => setLinking(!linking)}>
+      <Action size="small" aria-label={t('Link')} look={look(state.link)} onClick={() => setLinking(!linking)}>
         <Link2 size={13} />
       </Action>
-      <Action size="small" aria-label="Separator" onClick={() => chain().setHorizontalRule().run()}>
+      <Action size="small" aria-label={t('Separator')} onClick={() => chain().setHorizontalRule().run()}>
         <Minus size={13} />
       </Action>
       <Action
         size="small"
-        aria-label="Table"
+        aria-label={t('Table')}
         onClick={() => chain().insertTable({ rows: 3, cols: 3, withHeaderRow: true }).run()}
       >
         <Table2 size={13} />
       </Action>
-      <Action size="small" aria-label="Picture" onClick={() => chooser.current?.click()}>
+      <Action size="small" aria-label={t('Picture')} onClick={() => chooser.current?.click()}>
         <Image size={13} />
       </Action>
       <input
@@ -116,7 +122,7 @@ export function WritingTools({ editor, close }: { readonly editor: Editor; reado
         type="file"
         hidden
         accept="image/png,image/jpeg,image/gif"
-        aria-label="Picture file"
+        aria-label={t('Picture file')}
         onChange={(event) => {
           void putIn(event.target.files?.[0]);
           event.target.value = '';
@@ -130,23 +136,23 @@ export function WritingTools({ editor, close }: { readonly editor: Editor; reado
       {state.table && (
         <>
           <Action size="small" onClick={() => chain().addRowAfter().run()}>
-            + row
+            {t('+ row')}
           </Action>
           <Action size="small" onClick={() => chain().addColumnAfter().run()}>
-            + column
+            {t('+ column')}
           </Action>
           <Action size="small" onClick={() => chain().deleteRow().run()}>
-            − row
+            {t('− row')}
           </Action>
           <Action size="small" onClick={() => chain().deleteColumn().run()}>
-            − column
+            {t('− column')}
           </Action>
         </>
       )}
       {linking && (
         <Field
           autoFocus
-          aria-label="Address of the link"
+          aria-label={t('Address of the link')}
           placeholder="https://"
           defaultValue={(editor.getAttributes('link')['href'] as string | undefined) ?? ''}
           fontSize="xs"
@@ -158,7 +164,7 @@ export function WritingTools({ editor, close }: { readonly editor: Editor; reado
         />
       )}
       <Action size="small" look="main" ml="auto" onClick={close} title="Esc">
-        Done
+        {t('Done')}
       </Action>
     </Box>
   );

@@ -12,6 +12,7 @@ import { editText } from '../../ui/edit-text.ts';
 import { count } from '../../ui/format.ts';
 import { Action, ColumnPage, Heading, Notice, Small } from '../../ui/recipes.tsx';
 import { VirtualRows } from '../../ui/virtual-rows.tsx';
+import { t } from '../../ui/words.ts';
 import type { Reviewed } from '../../worker/protocol.ts';
 import { editionEdit, NO_CHOICES, turned, workKey, type Choices } from './choices.ts';
 import { candidateIn, type Candidate } from './edition-path.ts';
@@ -66,20 +67,20 @@ export function EditionStation() {
   if (candidate === null || failure !== null)
     return (
       <ColumnPage>
-        <Heading>There is no edition to look at</Heading>
-        <Small>{failure ?? 'Choose the changed file in the Document station.'}</Small>
+        <Heading>{t('There is no edition to look at')}</Heading>
+        <Small>{failure ?? t('Choose the changed file in the Document station.')}</Small>
       </ColumnPage>
     );
   if (edition?.original === candidate.original)
     return (
       <ColumnPage>
-        <Heading>{candidate.fileName} is the current edition</Heading>
-        <Small>It can be taken back with Undo, as one step.</Small>
+        <Heading>{t('{fileName} is the current edition', { fileName: candidate.fileName })}</Heading>
+        <Small>{t('It can be taken back with Undo, as one step.')}</Small>
       </ColumnPage>
     );
   return answer === null ? (
     <ColumnPage>
-      <Small role="status">Comparing {candidate.fileName} with the document …</Small>
+      <Small role="status">{t('Comparing {fileName} with the document …', { fileName: candidate.fileName })}</Small>
     </ColumnPage>
   ) : (
     <Review candidate={candidate} reviewed={answer} />
@@ -100,11 +101,11 @@ function Review({ candidate, reviewed }: { readonly candidate: Candidate; readon
   );
   const filters = (
     [
-      ['all', 'All'],
-      ['changed', 'Changed'],
-      ['new', 'New'],
-      ['gone', 'Gone'],
-      ['own', 'With work of yours'],
+      ['all', t('All')],
+      ['changed', t('Changed')],
+      ['new', t('New')],
+      ['gone', t('Gone')],
+      ['own', t('With work of yours')],
     ] as const
   ).filter(([name]) => name === 'all' || items.some((item) => matches(item, name)));
   const bringIn = () => {
@@ -114,18 +115,24 @@ function Review({ candidate, reviewed }: { readonly candidate: Candidate; readon
   return (
     <ColumnPage>
       <div>
-        <Heading>A new edition: {candidate.fileName}</Heading>
+        <Heading>{t('A new edition: {fileName}', { fileName: candidate.fileName })}</Heading>
         <Small data-testid="edition-sum">
-          {count(items.filter(({ kind }) => kind === 'changed').length, 'passage')} changed,{' '}
-          {items.filter(({ kind }) => kind === 'new').length} new, {items.filter(({ kind }) => kind === 'gone').length}{' '}
-          gone, {moved} moved, {same - moved} as before. It makes {count(slides, 'slide')}.
+          {t('{passages} changed, {added} new, {gone} gone, {moved} moved, {same} as before. It makes {slides}.', {
+            passages: count(items.filter(({ kind }) => kind === 'changed').length, 'passage'),
+            added: items.filter(({ kind }) => kind === 'new').length,
+            gone: items.filter(({ kind }) => kind === 'gone').length,
+            moved,
+            same: same - moved,
+            slides: count(slides, 'slide'),
+          })}
         </Small>
       </div>
       {unplaced.length > 0 && (
         <Notice role="status">
           <Box>
-            {count(unplaced.length, 'edit')} of yours would have no place. They are kept, and shown in the Check
-            station.
+            {t('{n} edits of yours would have no place. They are kept, and shown in the Check station.', {
+              count: unplaced.length,
+            })}
             <chakra.ul pl="18px" maxH="90px" overflowY="auto">
               {unplaced.map(({ edit: one }, i) => (
                 <li key={i}>{editText(one)}</li>
@@ -135,10 +142,10 @@ function Review({ candidate, reviewed }: { readonly candidate: Candidate; readon
         </Notice>
       )}
       {items.length === 0 && (
-        <Notice tone="calm">The text is the same. Nothing changes but the file that is kept.</Notice>
+        <Notice tone="calm">{t('The text is the same. Nothing changes but the file that is kept.')}</Notice>
       )}
       <Box display="flex" gap="6px" flexWrap="wrap" alignItems="center">
-        <Box display="flex" gap="6px" flexWrap="wrap" role="group" aria-label="Show">
+        <Box display="flex" gap="6px" flexWrap="wrap" role="group" aria-label={t('Show')}>
           {filters.map(([name, label]) => (
             <Action
               key={name}
@@ -153,10 +160,10 @@ function Review({ candidate, reviewed }: { readonly candidate: Candidate; readon
         </Box>
         <Box ml="auto" display="flex" gap="6px" flexWrap="wrap">
           <Action size="small" onClick={() => setChoices(NO_CHOICES)}>
-            Take all
+            {t('Take all')}
           </Action>
           <Action size="small" onClick={() => setChoices({ ...choices, asBefore: new Set(items.keys()) })}>
-            Keep all as it was
+            {t('Keep all as it was')}
           </Action>
         </Box>
       </Box>
@@ -171,16 +178,16 @@ function Review({ candidate, reviewed }: { readonly candidate: Candidate; readon
         flexWrap="wrap"
       >
         <Action look="main" onClick={bringIn}>
-          Bring it in
+          {t('Bring it in')}
         </Action>
         <Action look="quiet" onClick={() => void navigate('../document')}>
-          Leave the document as it is
+          {t('Leave the document as it is')}
         </Action>
         <Small>
           {choices.asBefore.size === 0
-            ? 'Every passage as in the new edition; your own wording stays.'
-            : `${count(choices.asBefore.size, 'passage')} as before.`}{' '}
-          One step of Undo takes it back.
+            ? t('Every passage as in the new edition; your own wording stays.')
+            : t('{n} passages as before.', { count: choices.asBefore.size })}{' '}
+          {t('One step of Undo takes it back.')}
         </Small>
       </Box>
     </ColumnPage>
@@ -206,8 +213,8 @@ function Items({ shown, choices, choose }: ItemsProps) {
     <Box ref={scroller} flex="1" minH="120px" overflowY="auto" data-testid="edition-items">
       <VirtualRows
         virtualizer={virtualizer}
-        label="Passages"
-        rowLabel={(at) => `Passage ${shown[at]!.i + 1}`}
+        label={t('Passages')}
+        rowLabel={(at) => t('Passage {i}', { i: shown[at]!.i + 1 })}
         row={(at) => <ItemLine {...shown[at]!} choices={choices} choose={choose} />}
       />
     </Box>
@@ -215,14 +222,14 @@ function Items({ shown, choices, choose }: ItemsProps) {
 }
 
 const AS_BEFORE: Readonly<Record<ReviewItem['kind'], string>> = {
-  changed: 'Keep the old text',
-  new: 'Leave it out',
-  gone: 'Keep the passage',
+  changed: t('Keep the old text'),
+  new: t('Leave it out'),
+  gone: t('Keep the passage'),
 };
 const TAKEN: Readonly<Record<ReviewItem['kind'], string>> = {
-  changed: 'Take the new text',
-  new: 'Take it in',
-  gone: 'Let it go',
+  changed: t('Take the new text'),
+  new: t('Take it in'),
+  gone: t('Let it go'),
 };
 
 function ItemLine({
@@ -244,7 +251,7 @@ function ItemLine({
     <Item>
       <Box display="grid" gap="4px">
         <Kind kind={item.kind}>{item.kind}</Kind>
-        {item.moved && <Small>moved</Small>}
+        {item.moved && <Small>{t('moved')}</Small>}
       </Box>
       <Box minW="0">
         <Text off={kept && item.kind === 'new'}>
@@ -261,7 +268,7 @@ function ItemLine({
             />
           ))}
       </Box>
-      <Box display="flex" gap="4px" role="group" aria-label="This passage" flexWrap="wrap">
+      <Box display="flex" gap="4px" role="group" aria-label={t('This passage')} flexWrap="wrap">
         <Action size="small" look={kept ? 'plain' : 'chosen'} aria-pressed={!kept} onClick={() => set(false)}>
           {TAKEN[item.kind]}
         </Action>
@@ -291,11 +298,11 @@ function Words({ words, item }: { readonly words: readonly WordChange[]; readonl
 }
 
 const OWN: Readonly<Record<OwnWork['kind'], string>> = {
-  title: 'Your title',
-  point: 'Your wording',
-  notes: 'Your notes',
-  text: 'Your text',
-  description: 'Your description',
+  title: t('Your title'),
+  point: t('Your wording'),
+  notes: t('Your notes'),
+  text: t('Your text'),
+  description: t('Your description'),
 };
 
 function Own({
@@ -316,10 +323,10 @@ function Own({
         {own.text.slice(0, 200)}
       </chakra.span>
       {gone ? (
-        <Small>has no place then; it is kept and told.</Small>
+        <Small>{t('has no place then; it is kept and told.')}</Small>
       ) : (
         <Action size="small" look="quiet" aria-pressed={givenUp} onClick={turn}>
-          {givenUp ? 'Keep mine' : 'Take the new text instead'}
+          {givenUp ? t('Keep mine') : t('Take the new text instead')}
         </Action>
       )}
     </Box>

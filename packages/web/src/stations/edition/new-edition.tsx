@@ -7,6 +7,7 @@ import { sendEdition } from '../../api/client.ts';
 import { failureOf, type Failure } from '../../state/decks-store.ts';
 import { useDeck } from '../../state/deck-store.ts';
 import { Action, Notice } from '../../ui/recipes.tsx';
+import { t } from '../../ui/words.ts';
 import { editionPath } from './edition-path.ts';
 
 export function NewEdition() {
@@ -40,15 +41,16 @@ export function NewEdition() {
     <>
       <Action
         size="small"
-        title="The document was changed elsewhere: compare it, and keep all work on the deck"
+        title={t('The document was changed elsewhere: compare it, and keep all work on the deck')}
         disabled={reading !== null}
         onClick={() => chooser.current?.click()}
       >
-        <FileUp size={13} /> {reading === null ? 'New edition' : `Reading, ${Math.round(reading.done * 100)} %`}
+        <FileUp size={13} />{' '}
+        {reading === null ? t('New edition') : t('Reading, {done} %', { done: Math.round(reading.done * 100) })}
       </Action>
       {reading !== null && (
         <Action size="small" look="quiet" onClick={reading.cancel}>
-          Cancel
+          {t('Cancel')}
         </Action>
       )}
       <input
@@ -56,7 +58,7 @@ export function NewEdition() {
         type="file"
         multiple
         hidden
-        aria-label="New edition of the document"
+        aria-label={t('New edition of the document')}
         onChange={(event) => {
           void send([...(event.target.files ?? [])]);
           event.target.value = '';
@@ -65,10 +67,10 @@ export function NewEdition() {
       {failure !== null && (
         <Notice tone="fault" role="alert" w="100%">
           <Box flex="1">
-            {failure.file}: {failure.message} {failure.kept ?? 'The deck is as it was.'}
+            {failure.file}: {failure.message} {failure.kept ?? t('The deck is as it was.')}
           </Box>
           <Action size="small" look="quiet" onClick={() => setFailure(null)}>
-            Close
+            {t('Close')}
           </Action>
         </Notice>
       )}

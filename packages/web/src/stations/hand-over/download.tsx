@@ -8,9 +8,10 @@ import { ApiError, deckFileUrl, fetchFile, onlyOf } from '../../api/client.ts';
 import type { DeckState } from '../../state/deck-store.ts';
 import { handedOver, lastSize } from '../../state/handed.ts';
 import { useLog } from '../../state/log-store.ts';
-import { count, fileSize } from '../../ui/format.ts';
+import { fileSize } from '../../ui/format.ts';
 import { FORMAT_LABELS } from '../../ui/labels.ts';
 import { Action, ProgressBar, Small } from '../../ui/recipes.tsx';
+import { t } from '../../ui/words.ts';
 
 export interface FormatProps {
   readonly deck: DeckSummary;
@@ -64,15 +65,21 @@ export function Download({ card, format, deck, view, fail, choices, holds, title
       link.click();
       setTimeout(() => URL.revokeObjectURL(link.href), 60_000);
       handedOver(card, url, file.size);
-      setSaved(`Saved: ${link.download}, ${holds}, ${fileSize(file.size)}.`);
+      setSaved(t('Saved: {download}, {holds}, {size}.', { download: link.download, holds, size: fileSize(file.size) }));
     } catch (error) {
-      if (stop.signal.aborted) setSaved('Cancelled. Nothing was saved.');
+      if (stop.signal.aborted) setSaved(t('Cancelled. Nothing was saved.'));
       else {
         const reason =
           error instanceof ApiError && error.code === 'unreachable'
-            ? 'The server cannot be reached. Your work is kept in this window.'
+            ? t('The server cannot be reached. Your work is kept in this window.')
             : (error as Error).message;
-        fail(`The file (${FORMAT_LABELS[format]}, ${ending.toUpperCase()}) was not written. ${reason}`);
+        fail(
+          t('The file ({format}, {ending}) was not written. {reason}', {
+            format: FORMAT_LABELS[format],
+            ending: ending.toUpperCase(),
+            reason,
+          }),
+        );
       }
     }
     setWriting(null);
@@ -85,18 +92,23 @@ export function Download({ card, format, deck, view, fail, choices, holds, title
           onClick={() => void download()}
           disabled={writing !== null || view.pages.order.length === 0 || waiting > 0}
         >
-          <Down size={14} /> {writing === null ? `Download ${ending.toUpperCase()}` : 'Writing …'}
+          <Down size={14} />{' '}
+          {writing === null ? t('Download {ending}', { ending: ending.toUpperCase() }) : t('Writing …')}
         </Action>
-        {writing !== null && <Action onClick={() => writing.stop.abort()}>Cancel</Action>}
+        {writing !== null && <Action onClick={() => writing.stop.abort()}>{t('Cancel')}</Action>}
       </Box>
-      {writing !== null && <ProgressBar label={`Writing ${ending.toUpperCase()}`} done={writing.done} />}
+      {writing !== null && (
+        <ProgressBar label={t('Writing {ending}', { ending: ending.toUpperCase() })} done={writing.done} />
+      )}
       <Small role="status">
         {waiting > 0
-          ? `${count(waiting, 'edit')} must be kept on the server first.`
+          ? t('{n} edits must be kept on the server first.', { count: waiting })
           : (writing?.waiting ?? 0) > 1
-            ? `${count(writing!.waiting - 1, 'other file')} before it.`
+            ? t('{n} other files before it.', { count: writing!.waiting - 1 })
             : (saved ??
-              (before === undefined || writing !== null ? null : `${fileSize(before)} when it was last written.`))}
+              (before === undefined || writing !== null
+                ? null
+                : t('{before} when it was last written.', { before: fileSize(before) })))}
       </Small>
     </>
   );

@@ -9,8 +9,8 @@ import { useDeck } from '../../state/deck-store.ts';
 import { inOrderOfUse, usedLast } from '../../state/handed.ts';
 import { useAnswer } from '../../state/use-answer.ts';
 import { useLog } from '../../state/log-store.ts';
-import { count } from '../../ui/format.ts';
 import { Action, Heading, Notice, Small } from '../../ui/recipes.tsx';
+import { t } from '../../ui/words.ts';
 import { Card, Inside } from './card.tsx';
 import { DocumentCard } from './document-card.tsx';
 import { PageCard } from './page-card.tsx';
@@ -44,7 +44,7 @@ export function HandOverStation() {
   if (deck === null || view === null) return null;
   return (
     <Wall>
-      <Heading mb="14px">What you take with you</Heading>
+      <Heading mb="14px">{t('What you take with you')}</Heading>
       <NotReady />
       {failure !== null && (
         <Notice tone="fault" role="alert" mb="14px">
@@ -70,12 +70,10 @@ function NotReady() {
   const { ready, of } = answer;
   return (
     <Notice mb="14px" role="status">
-      <Box flex="1">
-        {ready} of {count(of, 'slide')} can be shown as they are.
-      </Box>
+      <Box flex="1">{t('{ready} of {n} slides can be shown as they are.', { ready, count: of })}</Box>
       <Link to="../check">
         <Action as="span" size="small">
-          See what the {of - ready === 1 ? 'other lacks' : 'others lack'}
+          {t('See what the others lack', { count: of - ready })}
         </Action>
       </Link>
     </Notice>
@@ -86,17 +84,26 @@ function NotReady() {
 function OriginalCard({ deck }: { readonly deck: DeckSummary }) {
   const edition = useLog((state) => state.edition);
   return (
-    <Card name="Original" purpose="To keep" heading="Your document" preview={<ExcerptPreview format="docx" source />}>
+    <Card
+      name={t('Original')}
+      purpose={t('To keep')}
+      heading={t('Your document')}
+      preview={<ExcerptPreview format="docx" source />}
+    >
       <Inside>
         <li>
           {edition?.fileName ?? deck.fileName}
-          {edition !== null && ', the current edition'}
+          {edition !== null && t(', the current edition')}
         </li>
-        <li>byte for byte as you brought it in</li>
+        <li>{t('byte for byte as you brought it in')}</li>
       </Inside>
       <Box display="flex" flexWrap="wrap" gap="8px">
-        <OriginalLink url={originalUrl(deck.id, edition?.original)}>Download the original</OriginalLink>
-        {edition !== null && <OriginalLink url={originalUrl(deck.id)}>The first edition, {deck.fileName}</OriginalLink>}
+        <OriginalLink url={originalUrl(deck.id, edition?.original)}>{t('Download the original')}</OriginalLink>
+        {edition !== null && (
+          <OriginalLink url={originalUrl(deck.id)}>
+            {t('The first edition, {fileName}', { fileName: deck.fileName })}
+          </OriginalLink>
+        )}
       </Box>
     </Card>
   );
@@ -107,20 +114,20 @@ function WholeCard({ deck }: { readonly deck: DeckSummary }) {
   const waiting = useLog((state) => state.sync.waiting);
   return (
     <Card
-      name="Whole deck"
-      purpose="To keep"
-      heading="The whole deck as one file"
+      name={t('Whole deck')}
+      purpose={t('To keep')}
+      heading={t('The whole deck as one file')}
       preview={<SlidePreview deck={deck.id} />}
     >
       <Inside>
-        <li>the document in all editions, pictures, the template, and all your edits</li>
-        <li>brought in on the page of decks, here or on another computer, it is the same deck</li>
+        <li>{t('the document in all editions, pictures, the template, and all your edits')}</li>
+        <li>{t('brought in on the page of decks, here or on another computer, it is the same deck')}</li>
       </Inside>
       <Box>
         {waiting > 0 ? (
-          <Small>{count(waiting, 'edit')} must be kept on the server first.</Small>
+          <Small>{t('{n} edits must be kept on the server first.', { count: waiting })}</Small>
         ) : (
-          <OriginalLink url={wholeDeckUrl(deck.id)}>Save the deck</OriginalLink>
+          <OriginalLink url={wholeDeckUrl(deck.id)}>{t('Save the deck')}</OriginalLink>
         )}
       </Box>
     </Card>

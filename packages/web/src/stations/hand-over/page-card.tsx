@@ -3,6 +3,7 @@ import { chakra } from '@chakra-ui/react';
 import { useState } from 'react';
 import { count } from '../../ui/format.ts';
 import { FORMAT_LABELS } from '../../ui/labels.ts';
+import { t } from '../../ui/words.ts';
 import { Card, Inside } from './card.tsx';
 import { Download, type FormatProps } from './download.tsx';
 import { SlidePreview } from './previews.tsx';
@@ -15,19 +16,23 @@ export function PageCard(props: FormatProps) {
   return (
     <Card
       name={FORMAT_LABELS.html}
-      purpose="To show anywhere"
-      heading={`${FORMAT_LABELS.html}, HTML`}
+      purpose={t('To show anywhere')}
+      heading={t('{html}, HTML', { html: FORMAT_LABELS.html })}
       preview={<SlidePreview deck={props.deck.id} />}
     >
       <chakra.label display="flex" gap="8px" alignItems="flex-start" fontSize="sm" cursor="pointer">
         <input type="checkbox" checked={notes} onChange={(event) => setNotes(event.target.checked)} />
-        With speaker notes
+        {t('With speaker notes')}
       </chakra.label>
       <Inside>
-        <li>{shown} to show in any browser, without Alvex and without network</li>
-        <li>fonts and pictures are in the file; text can be found and copied, and not edited</li>
-        {notes ? <li>a second window for the speaker, with notes and a clock</li> : <li>nothing of what you say</li>}
-        {off > 0 && <li>without the {count(off, 'slide')} that you have hidden</li>}
+        <li>{t('{shown} to show in any browser, without Alvex and without network', { shown })}</li>
+        <li>{t('fonts and pictures are in the file; text can be found and copied, and not edited')}</li>
+        {notes ? (
+          <li>{t('a second window for the speaker, with notes and a clock')}</li>
+        ) : (
+          <li>{t('nothing of what you say')}</li>
+        )}
+        {off > 0 && <li>{t('without the {n} slides that you have hidden', { count: off })}</li>}
       </Inside>
       <Download {...props} card="page" format="html" choices={notes ? {} : { notes: '0' }} holds={shown} />
     </Card>

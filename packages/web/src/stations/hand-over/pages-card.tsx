@@ -5,6 +5,7 @@ import type { Paper, Print } from '@alvex/core';
 import { useAnswer } from '../../state/use-answer.ts';
 import { count } from '../../ui/format.ts';
 import { FORMAT_LABELS, PAPER_LABELS, PRINT_LABELS } from '../../ui/labels.ts';
+import { t } from '../../ui/words.ts';
 import { Card, Inside, OneOf } from './card.tsx';
 import { Download, type FormatProps } from './download.tsx';
 import { SheetDrawing } from './sheet-drawing.tsx';
@@ -19,21 +20,25 @@ export function PagesCard(props: FormatProps) {
   return (
     <Card
       name={FORMAT_LABELS.pdf}
-      purpose="To read and to print"
-      heading={`${FORMAT_LABELS.pdf}, PDF`}
+      purpose={t('To read and to print')}
+      heading={t('{pdf}, PDF', { pdf: FORMAT_LABELS.pdf })}
       preview={
         answer !== null &&
         answer.sample !== null && <SheetDrawing sheet={answer.sample} drawings={answer.drawings} deck={deck.id} />
       }
     >
       <Box display="flex" flexWrap="wrap" gap="8px 14px">
-        <OneOf label="On each page" value={print} options={PRINT_LABELS} choose={setPrint} />
-        {print !== 'slides' && <OneOf label="Paper" value={paper} options={PAPER_LABELS} choose={setPaper} />}
+        <OneOf label={t('On each page')} value={print} options={PRINT_LABELS} choose={setPrint} />
+        {print !== 'slides' && <OneOf label={t('Paper')} value={paper} options={PAPER_LABELS} choose={setPaper} />}
       </Box>
       <Inside>
-        <li>{pages ?? 'counting pages …'}, as they will look everywhere: fonts and pictures are in the file</li>
-        <li>text can be searched, copied and read aloud, and not edited; sections and slides as bookmarks</li>
-        {hidden > 0 && <li>without the {count(hidden, 'slide')} that you have hidden</li>}
+        <li>
+          {t('{pages}, as they will look everywhere: fonts and pictures are in the file', {
+            pages: pages ?? t('counting pages …'),
+          })}
+        </li>
+        <li>{t('text can be searched, copied and read aloud, and not edited; sections and slides as bookmarks')}</li>
+        {hidden > 0 && <li>{t('without the {n} slides that you have hidden', { count: hidden })}</li>}
       </Inside>
       <Download
         {...props}

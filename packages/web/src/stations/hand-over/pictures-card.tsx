@@ -6,14 +6,15 @@ import { useAnswer } from '../../state/use-answer.ts';
 import { count } from '../../ui/format.ts';
 import { FORMAT_LABELS } from '../../ui/labels.ts';
 import { Field, Select } from '../../ui/recipes.tsx';
+import { t } from '../../ui/words.ts';
 import { Card, Choice, Inside, OneOf } from './card.tsx';
 import { Download, type FormatProps } from './download.tsx';
 import { SlidePreview } from './previews.tsx';
 
 /** Of a mail or a page, of a screen, of a large one. */
 const WIDTHS = [1280, PICTURE_WIDTHS.usual, 3840] as const;
-const WHICH = { all: 'All that are shown', one: 'One slide' } as const;
-const KINDS = { png: 'PNG: pixels, for any place', svg: 'SVG: lines and text, sharp at any size' } as const;
+const WHICH = { all: t('All that are shown'), one: t('One slide') } as const;
+const KINDS = { png: t('PNG: pixels, for any place'), svg: t('SVG: lines and text, sharp at any size') } as const;
 
 export function PicturesCard(props: FormatProps) {
   const { hidden } = props.view.pages;
@@ -28,15 +29,15 @@ export function PicturesCard(props: FormatProps) {
   return (
     <Card
       name={FORMAT_LABELS.png}
-      purpose="To put elsewhere"
-      heading={`${FORMAT_LABELS.png} of slides, ${format.toUpperCase()}`}
+      purpose={t('To put elsewhere')}
+      heading={t('{png} of slides, {format}', { png: FORMAT_LABELS.png, format: format.toUpperCase() })}
       preview={<SlidePreview deck={props.deck.id} number={one} />}
     >
       <Box display="flex" flexWrap="wrap" gap="8px 14px">
-        <OneOf label="Which" value={which} options={WHICH} choose={setWhich} />
+        <OneOf label={t('Which')} value={which} options={WHICH} choose={setWhich} />
         {one !== null && (
           <Choice>
-            Its number
+            {t('Its number')}
             <Field
               type="number"
               min={1}
@@ -47,14 +48,14 @@ export function PicturesCard(props: FormatProps) {
             />
           </Choice>
         )}
-        <OneOf label="Written as" value={format} options={KINDS} choose={setFormat} />
+        <OneOf label={t('Written as')} value={format} options={KINDS} choose={setFormat} />
         {format === 'png' && (
           <Choice>
-            Width of each
+            {t('Width of each')}
             <Select value={width} onChange={(event) => setWidth(Number(event.target.value))}>
               {WIDTHS.map((pixels) => (
                 <option key={pixels} value={pixels}>
-                  {pixels} pixels
+                  {t('{pixels} pixels', { pixels })}
                 </option>
               ))}
             </Select>
@@ -63,16 +64,16 @@ export function PicturesCard(props: FormatProps) {
       </Box>
       <Inside>
         {one === null ? (
-          <li>{count(shown, 'slide')}, a picture each, in one ZIP archive, named by number and title</li>
+          <li>{t('{n} slides, a picture each, in one ZIP archive, named by number and title', { count: shown })}</li>
         ) : (
           <li>
-            slide {one} alone{hidden[one - 1] === true && ', which you have hidden'}
+            {t('slide {one} alone{hidden}', { one, hidden: hidden[one - 1] === true && t(', which you have hidden') })}
           </li>
         )}
         <li>
           {format === 'png'
-            ? 'for a web page or a message; text in it cannot be found or changed'
-            : 'text can be found and changed; fonts and pictures are in the file'}
+            ? t('for a web page or a message; text in it cannot be found or changed')
+            : t('text can be found and changed; fonts and pictures are in the file')}
         </li>
       </Inside>
       <Download
@@ -84,7 +85,7 @@ export function PicturesCard(props: FormatProps) {
           ...(format === 'png' ? { width: String(width) } : {}),
           ...(one === null ? {} : { only: String(one) }),
         }}
-        holds={one === null ? count(shown, 'picture') : `slide ${one}`}
+        holds={one === null ? count(shown, 'picture') : t('slide {one}', { one })}
         {...(answer === null ? {} : { title: answer.title })}
       />
     </Card>

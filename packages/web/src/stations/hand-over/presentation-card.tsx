@@ -6,12 +6,13 @@ import { fontUrl } from '../../api/client.ts';
 import { useAnswer } from '../../state/use-answer.ts';
 import { count } from '../../ui/format.ts';
 import { FORMAT_LABELS } from '../../ui/labels.ts';
+import { t } from '../../ui/words.ts';
 import { Card, Inside, OneOf } from './card.tsx';
 import { Download, type FormatProps } from './download.tsx';
 import { SlidePreview } from './previews.tsx';
 
 const KINDS = {
-  pptx: 'PPTX: Office Open XML',
+  pptx: t('PPTX: Office Open XML'),
   odp: 'ODP: OpenDocument',
 } as const;
 
@@ -26,26 +27,35 @@ export function PresentationCard(props: FormatProps) {
   return (
     <Card
       name={FORMAT_LABELS.pptx}
-      purpose="To edit"
+      purpose={t('To edit')}
       heading={`${FORMAT_LABELS.pptx}, ${format.toUpperCase()}`}
       preview={<SlidePreview deck={props.deck.id} />}
     >
-      <OneOf label="Written as" value={format} options={KINDS} choose={setFormat} />
+      <OneOf label={t('Written as')} value={format} options={KINDS} choose={setFormat} />
       <Inside>
         <li>
-          {count(view.pages.order.length, 'slide')}
-          {counts.sections > 0 && !open && ` in ${count(counts.sections, 'section')}`}, titles and points in the
-          layout’s placeholders
+          {t('{n} slides{sections}, titles and points in the layout’s placeholders', {
+            count: view.pages.order.length,
+            sections: counts.sections > 0 && !open && t(' in {n} sections', { count: counts.sections }),
+          })}
         </li>
-        <li>speaker notes on {count(counts.notes, 'slide')}</li>
-        {counts.tables > 0 && <li>{count(counts.tables, 'slide')} with a native table</li>}
+        <li>{t('speaker notes on {n} slides', { count: counts.notes })}</li>
+        {counts.tables > 0 && <li>{t('{n} slides with a native table', { count: counts.tables })}</li>}
         {counts.pictures > 0 && (
-          <li>{count(counts.pictures, 'slide')} with a picture, described where the document describes it</li>
+          <li>
+            {t('{n} slides with a picture, described where the document describes it', { count: counts.pictures })}
+          </li>
         )}
-        {open && counts.sections > 0 && <li>this format has no sections: each is its opening slide</li>}
-        {open && counts.pictures > 0 && <li>round corners and tints of pictures are left out: it has neither</li>}
+        {open && counts.sections > 0 && <li>{t('this format has no sections: each is its opening slide')}</li>}
+        {open && counts.pictures > 0 && (
+          <li>{t('round corners and tints of pictures are left out: it has neither')}</li>
+        )}
         {open && view.template !== null ? (
-          <li>drawn like {view.template.fileName}, as near as this format can; on its own layouts only as PPTX</li>
+          <li>
+            {t('drawn like {fileName}, as near as this format can; on its own layouts only as PPTX', {
+              fileName: view.template.fileName,
+            })}
+          </li>
         ) : view.template === null ? (
           <ThemeLine look={view.look} embedded={fonts} />
         ) : (
@@ -55,7 +65,7 @@ export function PresentationCard(props: FormatProps) {
       {ships && !open && (
         <chakra.label display="flex" gap="8px" alignItems="flex-start" fontSize="sm" cursor="pointer">
           <input type="checkbox" checked={embeds} onChange={(event) => setEmbeds(event.target.checked)} />
-          Put the fonts in the file, for computers that lack them
+          {t('Put the fonts in the file, for computers that lack them')}
         </chakra.label>
       )}
       <Download
@@ -71,9 +81,9 @@ export function PresentationCard(props: FormatProps) {
 }
 
 const KEPT: Readonly<Record<TemplateUse['keep'], string>> = {
-  none: 'its own slides are left out',
-  before: 'its own slides stand before yours',
-  after: 'its own slides stand behind yours',
+  none: t('its own slides are left out'),
+  before: t('its own slides stand before yours'),
+  after: t('its own slides stand behind yours'),
 };
 
 /** What comes of the organisation's file. */
@@ -82,17 +92,21 @@ function TemplateLines({ template }: { readonly template: TemplateUse }) {
   const missing = answer?.fonts.filter(({ stands }) => stands !== 'as-wide').map(({ name }) => name) ?? [];
   return (
     <>
-      <li>built on {template.fileName}: its masters, layouts, fonts and colours</li>
+      <li>{t('built on {fileName}: its masters, layouts, fonts and colours', { fileName: template.fileName })}</li>
       {(answer?.slides ?? 0) > 0 && (
         <li>
           {template.behind !== undefined
-            ? `yours stand behind its slide ${template.behind}`
+            ? t('yours stand behind its slide {behind}', { behind: template.behind })
             : template.replaces !== undefined
-              ? `its own slides stay; yours stand instead of those made of ${template.replaces} before`
+              ? t('its own slides stay; yours stand instead of those made of {replaces} before', {
+                  replaces: template.replaces,
+                })
               : KEPT[template.keep]}
         </li>
       )}
-      {missing.length > 0 && <li>set in {missing.join(' and ')}, which whoever edits it must have installed</li>}
+      {missing.length > 0 && (
+        <li>{t('set in {fonts}, which whoever edits it must have installed', { fonts: missing.join(t(' and ')) })}</li>
+      )}
     </>
   );
 }
@@ -107,28 +121,33 @@ function ThemeLine({ look, embedded }: { readonly look: DeckLook; readonly embed
   if (pair.source === 'common')
     return (
       <li>
-        theme {design.label}; its fonts, {fonts.join(' and ')}, stand on most computers
+        {t('theme {label}; its fonts, {fonts}, stand on most computers', {
+          label: design.label,
+          fonts: fonts.join(t(' and ')),
+        })}
       </li>
     );
   if (embedded)
     return (
       <li>
-        theme {design.label}; its fonts, {fonts.join(' and ')}, go along, with their letters of your slides and those of
-        all languages in Latin script
+        {t(
+          'theme {label}; its fonts, {fonts}, go along, with their letters of your slides and those of all languages in Latin script',
+          { label: design.label, fonts: fonts.join(t(' and ')) },
+        )}
       </li>
     );
   return (
     <li>
-      theme {design.label}; whoever edits it must install{' '}
+      {t('theme {label}; whoever edits it must install', { label: design.label })}{' '}
       {fonts.map((font, i) => (
         <span key={font}>
-          {i > 0 && ' and '}
+          {i > 0 && t(' and ')}
           <a href={fontUrl(font)} download>
             {font}
           </a>
         </span>
       ))}
-      , which is free to do
+      {t(', which is free to do')}
     </li>
   );
 }

@@ -5,24 +5,25 @@ import { useAnswer } from '../../state/use-answer.ts';
 import { count } from '../../ui/format.ts';
 import { FORMAT_LABELS } from '../../ui/labels.ts';
 import { Select } from '../../ui/recipes.tsx';
+import { t } from '../../ui/words.ts';
 import { Card, Choice, Inside, OneOf } from './card.tsx';
 import { Download, type FormatProps } from './download.tsx';
 import { ExcerptPreview } from './previews.tsx';
 
 type TextFormat = 'md' | 'txt' | 'opml' | 'csv';
 const KINDS: Readonly<Record<TextFormat, string>> = {
-  md: 'Markdown: headings, lists, paragraphs',
-  txt: 'Plain text: to paste anywhere',
-  opml: 'OPML: an outline with notes',
-  csv: 'CSV: tables, for a spreadsheet',
+  md: t('Markdown: headings, lists, paragraphs'),
+  txt: t('Plain text: to paste anywhere'),
+  opml: t('OPML: an outline with notes'),
+  csv: t('CSV: tables, for a spreadsheet'),
 };
 
-const NAMES: Readonly<Record<TextFormat, string>> = { md: 'Markdown', txt: 'TXT', opml: 'OPML', csv: 'CSV' };
+const NAMES: Readonly<Record<TextFormat, string>> = { md: t('Markdown'), txt: 'TXT', opml: 'OPML', csv: 'CSV' };
 const HOLDS: Readonly<Record<TextFormat, string>> = {
-  md: 'brought in again, it makes the same slides; pictures are in the file',
-  txt: 'tables line by line, pictures by their descriptions',
-  opml: 'for outliners; tables line by line, pictures by their descriptions',
-  csv: 'cells as they stand in the document; one that a spreadsheet would run is marked as text',
+  md: t('brought in again, it makes the same slides; pictures are in the file'),
+  txt: t('tables line by line, pictures by their descriptions'),
+  opml: t('for outliners; tables line by line, pictures by their descriptions'),
+  csv: t('cells as they stand in the document; one that a spreadsheet would run is marked as text'),
 };
 
 export function TextCard(props: FormatProps) {
@@ -35,21 +36,21 @@ export function TextCard(props: FormatProps) {
   const only = format === 'csv' && wanted <= tables.length ? wanted : 0;
   const off = hidden.filter(Boolean).length;
   const shown = count(hidden.length - off, 'slide');
-  const holds = format !== 'csv' ? shown : only === 0 ? count(tables.length, 'table') : `table ${only}`;
+  const holds = format !== 'csv' ? shown : only === 0 ? count(tables.length, 'table') : t('table {only}', { only });
   return (
     <Card
       name={FORMAT_LABELS.md}
-      purpose="To go on with as text"
-      heading={format === 'csv' ? 'Tables, CSV' : `Slides as text, ${NAMES[format]}`}
+      purpose={t('To go on with as text')}
+      heading={format === 'csv' ? t('Tables, CSV') : t('Slides as text, {names}', { names: NAMES[format] })}
       preview={<ExcerptPreview format={format} only={Math.max(1, only)} />}
     >
       <Box display="flex" flexWrap="wrap" gap="8px 14px">
-        <OneOf label="Written as" value={format} options={KINDS} choose={setFormat} />
+        <OneOf label={t('Written as')} value={format} options={KINDS} choose={setFormat} />
         {format === 'csv' && tables.length > 0 && (
           <Choice>
-            Which
+            {t('Which')}
             <Select value={only} maxW="240px" onChange={(event) => setWanted(Number(event.target.value))}>
-              <option value={0}>All, in one ZIP archive</option>
+              <option value={0}>{t('All, in one ZIP archive')}</option>
               {tables.map(({ title, rows, columns }, i) => (
                 <option key={i} value={i + 1}>
                   {i + 1} {title}, {rows} × {columns}
@@ -62,13 +63,15 @@ export function TextCard(props: FormatProps) {
       <Inside>
         {format === 'csv' ? (
           <li>
-            {answer !== null && tables.length === 0 ? 'no slide has a table' : `${holds}, charts as their numbers`}
+            {answer !== null && tables.length === 0
+              ? t('no slide has a table')
+              : t('{holds}, charts as their numbers', { holds })}
           </li>
         ) : (
-          <li>titles, points and speaker notes of {shown}</li>
+          <li>{t('titles, points and speaker notes of {shown}', { shown })}</li>
         )}
         <li>{HOLDS[format]}</li>
-        {off > 0 && <li>without the {count(off, 'slide')} that you have hidden</li>}
+        {off > 0 && <li>{t('without the {n} slides that you have hidden', { count: off })}</li>}
       </Inside>
       <Download
         key={`${format} ${only}`}

@@ -24,6 +24,8 @@ import { isWriting } from '../../ui/is-writing.ts';
 import { mayBeKey } from '../../ui/keys.ts';
 import { OwnSlides, tellingSlides, type ShelfProps } from '../shared/own-slides.tsx';
 import { pixelsOf } from './pixels.ts';
+import { decimal } from '../../ui/format.ts';
+import { t } from '../../ui/words.ts';
 
 const Grid = chakra('div', {
   base: {
@@ -68,9 +70,9 @@ export function ColorsShelf({ look, pages }: ShelfProps) {
   return (
     <Grid>
       <Box>
-        <Heading>Colours</Heading>
-        <Small mb="12px">Every palette is made so that text reads well on its ground: at least 4.5 to 1.</Small>
-        <Box display="flex" gap="6px" role="group" aria-label="Light or dark" mb="12px">
+        <Heading>{t('Colours')}</Heading>
+        <Small mb="12px">{t('Every palette is made so that text reads well on its ground: at least 4.5 to 1.')}</Small>
+        <Box display="flex" gap="6px" role="group" aria-label={t('Light or dark')} mb="12px">
           {[false, true].map((mode) => (
             <Action
               key={String(mode)}
@@ -79,12 +81,12 @@ export function ColorsShelf({ look, pages }: ShelfProps) {
               aria-pressed={dark === mode}
               onClick={() => edit({ kind: 'mode', dark: mode === design.dark ? null : mode })}
             >
-              {mode ? 'Dark' : 'Light'}
+              {mode ? t('Dark') : t('Light')}
             </Action>
           ))}
         </Box>
-        <Part aria-label={`Palettes of ${design.label}`}>
-          <Small>Of the theme {design.label}</Small>
+        <Part aria-label={t('Palettes of {label}', { label: design.label })}>
+          <Small>{t('Of the theme {label}', { label: design.label })}</Small>
           {design.palettes.map((one, i) => {
             const chosen =
               look.palette?.from !== 'colors' && (look.palette === null ? i === 0 : look.palette.name === one.name);
@@ -110,18 +112,18 @@ export function ColorsShelf({ look, pages }: ShelfProps) {
         <Part>
           <Box display="flex" gap="6px" alignItems="center">
             <Action size="small" onClick={() => turn(1)}>
-              Next variation
+              {t('Next variation')}
             </Action>
             <Action size="small" look="quiet" onClick={() => turn(-1)}>
-              Back
+              {t('Back')}
             </Action>
-            <Small>or the key V, with Shift back</Small>
+            <Small>{t('or the key V, with Shift back')}</Small>
           </Box>
         </Part>
       </Box>
       <Box>
         <Box display="grid" gridTemplateColumns="repeat(2, minmax(0, 1fr))" gap="12px">
-          <OwnSlides look={look} keys={keys} label="these colours" />
+          <OwnSlides look={look} keys={keys} label={t('these colours')} />
         </Box>
         <Contrasts palette={palette} />
       </Box>
@@ -181,23 +183,23 @@ function BaseColor({ look, choose }: Choosing & { readonly look: DeckLook }) {
     choose({ from: 'colors', colors: [value.toUpperCase()], scheme: 'opposite', paper: 'warm' });
   return (
     <>
-      <Small>Of one colour</Small>
+      <Small>{t('Of one colour')}</Small>
       <Box display="flex" gap="6px" alignItems="center">
         <input
           type="color"
-          aria-label="Base colour"
+          aria-label={t('Base colour')}
           value={`#${isHex(hex) ? hex : current}`}
           onChange={(event) => setText(event.target.value)}
         />
         <Field
-          aria-label="Base colour as six digits"
+          aria-label={t('Base colour as six digits')}
           value={text ?? `#${current}`}
           w="90px"
           onChange={(event) => setText(event.target.value)}
           onKeyDown={(event) => event.key === 'Enter' && isHex(hex) && take(hex)}
         />
         <Action size="small" disabled={!isHex(hex)} onClick={() => take(hex)}>
-          Make a palette
+          {t('Make a palette')}
         </Action>
       </Box>
     </>
@@ -219,15 +221,15 @@ function FromPicture({ choose }: Choosing) {
     setFailure(null);
     try {
       const colors = pictureColors(await pixelsOf(source));
-      if (colors.length === 0) setFailure('This picture is transparent throughout: there is no colour to take.');
+      if (colors.length === 0) setFailure(t('This picture is transparent throughout: there is no colour to take.'));
       else choose({ from: 'colors', colors, scheme: 'near', paper: 'warm' });
     } catch {
-      setFailure('This file cannot be shown as a picture. Nothing was changed.');
+      setFailure(t('This file cannot be shown as a picture. Nothing was changed.'));
     }
   };
   return (
     <>
-      <Small>Of a logo or a picture</Small>
+      <Small>{t('Of a logo or a picture')}</Small>
       <Box display="flex" gap="6px" flexWrap="wrap" alignItems="center">
         {shown.map((id, i) => (
           <chakra.button
@@ -237,14 +239,19 @@ function FromPicture({ choose }: Choosing) {
             bg="card"
             p="2px"
             cursor="pointer"
-            aria-label={`Colours of picture ${i + 1}`}
+            aria-label={t('Colours of picture {i}', { i: i + 1 })}
             onClick={() => void take(pictureUrl(deck, id))}
           >
             <img src={pictureUrl(deck, id)} alt="" style={{ height: 34, display: 'block' }} />
           </chakra.button>
         ))}
-        <FileButton size="small" accept="image/*" label="Picture to take colours from" take={(file) => void take(file)}>
-          A file …
+        <FileButton
+          size="small"
+          accept="image/*"
+          label={t('Picture to take colours from')}
+          take={(file) => void take(file)}
+        >
+          {t('A file …')}
         </FileButton>
       </Box>
       {failure !== null && (
@@ -258,15 +265,15 @@ function FromPicture({ choose }: Choosing) {
 
 const ROLES = ['text', 'muted', 'accent1', 'accent2', 'accent3', 'accent4', 'accent5', 'accent6', 'link'] as const;
 const ROLE_LABELS: Readonly<Record<(typeof ROLES)[number], string>> = {
-  text: 'Text',
-  muted: 'Quiet text',
-  accent1: 'Accent 1',
-  accent2: 'Accent 2',
-  accent3: 'Accent 3',
-  accent4: 'Accent 4',
-  accent5: 'Accent 5',
-  accent6: 'Accent 6',
-  link: 'Links',
+  text: t('Text'),
+  muted: t('Quiet text'),
+  accent1: t('Accent 1'),
+  accent2: t('Accent 2'),
+  accent3: t('Accent 3'),
+  accent4: t('Accent 4'),
+  accent5: t('Accent 5'),
+  accent6: t('Accent 6'),
+  link: t('Links'),
 };
 
 function Contrasts({ palette }: { readonly palette: ReturnType<typeof makePalette> }) {
@@ -296,7 +303,7 @@ function Contrasts({ palette }: { readonly palette: ReturnType<typeof makePalett
               {ROLE_LABELS[role]}
             </chakra.b>
             <chakra.span fontSize="xs" ml="6px" style={{ color: `#${palette.muted}` }}>
-              {ratio.toFixed(1)} to 1
+              {t('{ratio} to 1', { ratio: decimal(ratio) })}
             </chakra.span>
           </Box>
         );

@@ -7,6 +7,7 @@ import { useDeck } from '../../state/deck-store.ts';
 import { edit } from '../../state/log-store.ts';
 import { FileButton } from '../../ui/file-button.tsx';
 import { Action, Field, Heading, Notice, Small, Unseen } from '../../ui/recipes.tsx';
+import { t } from '../../ui/words.ts';
 import { OwnSlides, tellingSlides, type ShelfProps } from '../shared/own-slides.tsx';
 
 const Table = chakra('table', {
@@ -21,9 +22,9 @@ const Table = chakra('table', {
   },
 });
 const PLACE_LABELS: Readonly<Record<FootPlace, string>> = {
-  cover: 'Cover',
-  section: 'Section openers',
-  content: 'Slides',
+  cover: t('Cover'),
+  section: t('Section openers'),
+  content: t('Slides'),
 };
 const SHOWN = 4;
 
@@ -33,16 +34,16 @@ export function FootShelf({ look, pages }: ShelfProps) {
   const set = (change: Partial<Foot>) => edit({ kind: 'foot', foot: { ...foot, ...change } });
   return (
     <>
-      <Heading>Foot and logo</Heading>
-      <Small mb="10px">Said once for the whole deck, and written into the master.</Small>
+      <Heading>{t('Foot and logo')}</Heading>
+      <Small mb="10px">{t('Said once for the whole deck, and written into the master.')}</Small>
       <Table>
         <thead>
           <tr>
             <th scope="col">
-              <Unseen>Part</Unseen>
+              <Unseen>{t('Part')}</Unseen>
             </th>
             <th scope="col">
-              <Unseen>What it says</Unseen>
+              <Unseen>{t('What it says')}</Unseen>
             </th>
             {FOOT_PLACES.map((place) => (
               <th key={place} scope="col">
@@ -53,26 +54,35 @@ export function FootShelf({ look, pages }: ShelfProps) {
         </thead>
         <tbody>
           <Line
-            name="Logo"
+            name={t('Logo')}
             on={foot.logo?.on ?? []}
             disabled={foot.logo === null}
             set={(on) => foot.logo && set({ logo: { ...foot.logo, on } })}
           >
             <Logo foot={foot} set={set} />
           </Line>
-          <Line name="Footer" on={foot.footer.on} set={(on) => set({ footer: { ...foot.footer, on } })}>
-            <Words label="Footer" value={foot.footer.text} set={(text) => set({ footer: { ...foot.footer, text } })} />
+          <Line name={t('Footer')} on={foot.footer.on} set={(on) => set({ footer: { ...foot.footer, on } })}>
+            <Words
+              label={t('Footer')}
+              value={foot.footer.text}
+              set={(text) => set({ footer: { ...foot.footer, text } })}
+            />
           </Line>
-          <Line name="Date" on={foot.date.on} set={(on) => set({ date: { ...foot.date, on } })}>
-            <Words label="Date" value={foot.date.text} set={(text) => set({ date: { ...foot.date, text } })} />
+          <Line name={t('Date')} on={foot.date.on} set={(on) => set({ date: { ...foot.date, on } })}>
+            <Words
+              label={t('Date')}
+              hint={t('as it should read')}
+              value={foot.date.text}
+              set={(text) => set({ date: { ...foot.date, text } })}
+            />
           </Line>
-          <Line name="Slide number" on={foot.number} set={(number) => set({ number })}>
-            <Small>counted for you</Small>
+          <Line name={t('Slide number')} on={foot.number} set={(number) => set({ number })}>
+            <Small>{t('counted for you')}</Small>
           </Line>
         </tbody>
       </Table>
       <Box display="grid" gridTemplateColumns="repeat(auto-fit, minmax(240px, 1fr))" gap="12px" mt="18px">
-        <OwnSlides look={look} keys={keys} label="this foot" />
+        <OwnSlides look={look} keys={keys} label={t('this foot')} />
       </Box>
     </>
   );
@@ -95,7 +105,7 @@ function Line({ name, on, disabled, set, children }: LineProps) {
         <td key={place}>
           <input
             type="checkbox"
-            aria-label={`${name} on: ${PLACE_LABELS[place]}`}
+            aria-label={t('{name} on: {place}', { name, place: PLACE_LABELS[place] })}
             disabled={disabled ?? false}
             checked={on.includes(place)}
             onChange={(event) =>
@@ -110,10 +120,12 @@ function Line({ name, on, disabled, set, children }: LineProps) {
 
 function Words({
   label,
+  hint = '',
   value,
   set,
 }: {
   readonly label: string;
+  readonly hint?: string;
   readonly value: string;
   readonly set: (text: string) => void;
 }) {
@@ -125,7 +137,7 @@ function Words({
       maxLength={200}
       w="100%"
       maxW="260px"
-      placeholder={label === 'Date' ? 'as it should read' : ''}
+      placeholder={hint}
       onBlur={(event) => event.target.value !== value && set(event.target.value)}
       onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
     />
@@ -143,7 +155,7 @@ function Logo({ foot, set }: { readonly foot: Foot; readonly set: (change: Parti
       const alt = file.name.replace(/\.\w+$/, '').replace(/[-_]+/g, ' ');
       set({ logo: { picture, alt: logo?.alt ?? alt, on: logo?.on ?? [...FOOT_PLACES] } });
     } catch (error) {
-      setFailure(error instanceof ApiError ? error.message : 'The logo was not taken. Nothing was changed.');
+      setFailure(error instanceof ApiError ? error.message : t('The logo was not taken. Nothing was changed.'));
     }
   };
   return (
@@ -153,7 +165,7 @@ function Logo({ foot, set }: { readonly foot: Foot; readonly set: (change: Parti
           <img src={pictureUrl(deck, logo.picture.id)} alt={logo.alt} style={{ height: 30, maxWidth: 120 }} />
           <Field
             key={logo.alt}
-            aria-label="Description of the logo"
+            aria-label={t('Description of the logo')}
             defaultValue={logo.alt}
             w="130px"
             onBlur={(event) => event.target.value !== logo.alt && set({ logo: { ...logo, alt: event.target.value } })}
@@ -163,14 +175,14 @@ function Logo({ foot, set }: { readonly foot: Foot; readonly set: (change: Parti
       <FileButton
         size="small"
         accept="image/png,image/jpeg,image/gif"
-        label="File of the logo"
+        label={t('File of the logo')}
         take={(file) => void take(file)}
       >
-        {logo === null ? 'Choose a file …' : 'Another …'}
+        {logo === null ? t('Choose a file …') : t('Another …')}
       </FileButton>
       {logo !== null && (
         <Action size="small" look="quiet" onClick={() => set({ logo: null })}>
-          No logo
+          {t('No logo')}
         </Action>
       )}
       {failure !== null && (

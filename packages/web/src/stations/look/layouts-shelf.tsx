@@ -4,9 +4,9 @@ import { SlideDrawing } from '../../canvas/slide-drawing.tsx';
 import { useDeck } from '../../state/deck-store.ts';
 import { edit } from '../../state/log-store.ts';
 import { useAnswer } from '../../state/use-answer.ts';
-import { count } from '../../ui/format.ts';
 import { LAYOUT_LABELS } from '../../ui/labels.ts';
 import { Action, Heading, Small } from '../../ui/recipes.tsx';
+import { lowered, rich, t } from '../../ui/words.ts';
 import { Sheet } from '../shared/own-slides.tsx';
 
 const Changes = chakra('div', {
@@ -20,14 +20,15 @@ export function LayoutsShelf() {
   const arranged = useDeck((state) => state.view?.arranged ?? false);
   return (
     <>
-      <Heading>Layouts, chosen for all slides together</Heading>
+      <Heading>{t('Layouts, chosen for all slides together')}</Heading>
       <Small mb="10px">
-        By how well each fits, by variety from slide to slide, and by keeping to a few within a section. Slides whose
-        layout you fixed stay. It is one step to undo.
+        {t(
+          'By how well each fits, by variety from slide to slide, and by keeping to a few within a section. Slides whose layout you fixed stay. It is one step to undo.',
+        )}
       </Small>
       {failure !== null && <Small role="alert">{failure}</Small>}
       {answer === null ? (
-        <Small>Weighing the layouts of all slides …</Small>
+        <Small>{t('Weighing the layouts of all slides …')}</Small>
       ) : (
         <>
           <Box display="flex" gap="8px" alignItems="center" flexWrap="wrap">
@@ -37,22 +38,28 @@ export function LayoutsShelf() {
               onClick={() => edit({ kind: 'arrange', layouts: answer.layouts })}
             >
               {answer.changes.length === 0
-                ? 'All slides are so already'
-                : `Arrange ${count(answer.changes.length, 'slide')}`}
+                ? t('All slides are so already')
+                : t('Arrange {n} slides', { count: answer.changes.length })}
             </Action>
             {arranged && (
               <Action look="plain" onClick={() => edit({ kind: 'arrange', layouts: [] })}>
-                Back to the usual layouts
+                {t('Back to the usual layouts')}
               </Action>
             )}
-            {answer.fixed > 0 && <Small>{count(answer.fixed, 'slide')} fixed by you.</Small>}
+            {answer.fixed > 0 && <Small>{t('{n} slides fixed by you.', { count: answer.fixed })}</Small>}
           </Box>
           <Changes>
             {answer.changes.slice(0, MOST).map((change) => (
-              <Box key={change.after.key} aria-label={`Slide ${change.number}`} role="group">
+              <Box key={change.after.key} aria-label={t('Slide {number}', { number: change.number })} role="group">
                 <Small mb="4px">
-                  Slide {change.number}: {LAYOUT_LABELS[change.from].toLowerCase()} becomes{' '}
-                  <chakra.b color="ink">{LAYOUT_LABELS[change.to].toLowerCase()}</chakra.b>
+                  {rich(
+                    t('Slide {number}: {from} becomes <b>{to}</b>', {
+                      number: change.number,
+                      from: lowered(LAYOUT_LABELS[change.from]),
+                      to: lowered(LAYOUT_LABELS[change.to]),
+                    }),
+                    { b: (words) => <chakra.b color="ink">{words}</chakra.b> },
+                  )}
                 </Small>
                 <Box display="grid" gridTemplateColumns="1fr 1fr" gap="6px">
                   {[change.before, change.after].map((drawing, i) => (
@@ -61,7 +68,11 @@ export function LayoutsShelf() {
                         drawing={drawing}
                         deck={deck}
                         number={change.number}
-                        label={`Slide ${change.number} ${i === 0 ? 'now' : 'then'}`}
+                        label={
+                          i === 0
+                            ? t('Slide {number} now', { number: change.number })
+                            : t('Slide {number} then', { number: change.number })
+                        }
                       />
                     </Sheet>
                   ))}
@@ -69,7 +80,9 @@ export function LayoutsShelf() {
               </Box>
             ))}
           </Changes>
-          {answer.changes.length > MOST && <Small mt="10px">and {answer.changes.length - MOST} more.</Small>}
+          {answer.changes.length > MOST && (
+            <Small mt="10px">{t('and {length} more.', { length: answer.changes.length - MOST })}</Small>
+          )}
         </>
       )}
     </>

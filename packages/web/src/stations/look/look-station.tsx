@@ -3,6 +3,7 @@ import { Box, chakra } from '@chakra-ui/react';
 import { useSearchParams } from 'react-router';
 import { useDeck } from '../../state/deck-store.ts';
 import { Action, Notice } from '../../ui/recipes.tsx';
+import { t } from '../../ui/words.ts';
 import { ColorsShelf } from './colors-shelf.tsx';
 import { FootShelf } from './foot-shelf.tsx';
 import { LayoutsShelf } from './layouts-shelf.tsx';
@@ -14,13 +15,13 @@ import { TypeShelf } from './type-shelf.tsx';
 const Wall = chakra('div', { base: { h: '100%', overflowY: 'auto', px: '24px', py: '14px' } });
 
 const SHELVES = [
-  ['themes', 'Themes', ThemesShelf],
-  ['colours', 'Colours', ColorsShelf],
-  ['type', 'Type', TypeShelf],
-  ['foot', 'Foot and logo', FootShelf],
-  ['layouts', 'Layouts', LayoutsShelf],
-  ['movement', 'Movement', MovementShelf],
-  ['template', 'Template', TemplateShelf],
+  ['themes', t('Themes'), ThemesShelf],
+  ['colours', t('Colours'), ColorsShelf],
+  ['type', t('Type'), TypeShelf],
+  ['foot', t('Foot and logo'), FootShelf],
+  ['layouts', t('Layouts'), LayoutsShelf],
+  ['movement', t('Movement'), MovementShelf],
+  ['template', t('Template'), TemplateShelf],
 ] as const;
 
 /** What a template decides itself. */
@@ -34,7 +35,7 @@ export function LookStation() {
   const [name, , Shelf] = SHELVES.find(([one]) => one === asked) ?? SHELVES[0];
   return (
     <Wall>
-      <Box as="nav" aria-label="Shelves" display="flex" gap="6px" mb="14px" flexWrap="wrap">
+      <Box as="nav" aria-label={t('Shelves')} display="flex" gap="6px" mb="14px" flexWrap="wrap">
         {SHELVES.map(([one, label]) => (
           <Action
             key={one}
@@ -49,8 +50,10 @@ export function LookStation() {
       </Box>
       {view.template !== null && OVERRULED.has(name) && (
         <Notice tone="calm" mb="12px">
-          The deck is built on {view.template.fileName}: its colours, fonts and layouts hold. What is chosen here is
-          seen once the deck is without it.
+          {t(
+            'The deck is built on {fileName}: its colours, fonts and layouts hold. What is chosen here is seen once the deck is without it.',
+            { fileName: view.template.fileName },
+          )}
         </Notice>
       )}
       <Shelf look={view.look} pages={view.pages} />

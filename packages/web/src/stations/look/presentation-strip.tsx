@@ -6,8 +6,8 @@ import type { DrawnSlide, PageKey, TemplateUse } from '@alvex/core';
 import { SlideDrawing } from '../../canvas/slide-drawing.tsx';
 import { ask } from '../../state/core-link.ts';
 import { useDeck } from '../../state/deck-store.ts';
-import { count } from '../../ui/format.ts';
 import { Small } from '../../ui/recipes.tsx';
+import { t } from '../../ui/words.ts';
 import type { TemplateAnswer } from '../../worker/protocol.ts';
 
 const HEIGHT = 92;
@@ -88,11 +88,11 @@ export function PresentationStrip({ use, answer, slides, place }: Props) {
     if (chosen !== null) strip.scrollToIndex(chosen, { align: 'center' });
   }, [chosen, strip]);
   return (
-    <section aria-label="Slides of the file, and the place of yours">
+    <section aria-label={t('Slides of the file, and the place of yours')}>
       <Small mb="4px">
         {chosen === null
-          ? 'Choose a gap to keep its slides and put yours there.'
-          : 'Choose another gap to put yours there.'}
+          ? t('Choose a gap to keep its slides and put yours there.')
+          : t('Choose another gap to put yours there.')}
       </Small>
       <Box ref={scroll} overflowX="auto" overflowY="hidden" pb="6px" tabIndex={-1}>
         <Box position="relative" height={`${HEIGHT + 22}px`} style={{ width: strip.getTotalSize() }}>
@@ -100,15 +100,18 @@ export function PresentationStrip({ use, answer, slides, place }: Props) {
             <Box key={key} position="absolute" top="0" display="flex" style={{ left: start }}>
               {index === chosen ? (
                 <Ours style={{ width: wide + GAP - 8 }} mx="4px" aria-current="true">
-                  {count(slides, 'slide')} of yours
+                  {t('{n} slides of yours', { count: slides })}
                 </Ours>
               ) : (
                 <Gap
                   type="button"
                   aria-label={
                     index === 0
-                      ? 'Put yours before its first slide'
-                      : `Put yours behind its slide ${index}${answer.titles[index - 1] ? `, “${answer.titles[index - 1]}”` : ''}`
+                      ? t('Put yours before its first slide')
+                      : t('Put yours behind its slide {index}{title}', {
+                          index,
+                          title: answer.titles[index - 1] ? `, “${answer.titles[index - 1]}”` : '',
+                        })
                   }
                   onClick={() => place(index)}
                 >
@@ -122,7 +125,7 @@ export function PresentationStrip({ use, answer, slides, place }: Props) {
                   width={width}
                   title={answer.titles[index] ?? ''}
                   drawing={drawn.known.get(index)}
-                  state={chosen === null ? 'left out' : replaced.has(index) ? 'replaced' : null}
+                  state={chosen === null ? t('left out') : replaced.has(index) ? t('replaced') : null}
                 />
               )}
             </Box>
@@ -145,7 +148,11 @@ interface OwnProps {
 
 function OwnSlide({ hash, index, width, title, drawing, state }: OwnProps) {
   const deck = useDeck((store) => store.deck?.id ?? '');
-  const label = `Slide ${index + 1} of the file${title === '' ? '' : `: ${title}`}${state === null ? '' : `, ${state}`}`;
+  const label = t('Slide {index} of the file{title}{state}', {
+    index: index + 1,
+    title: title === '' ? '' : `: ${title}`,
+    state: state === null ? '' : `, ${state}`,
+  });
   return (
     <Box style={{ width }} flex="none">
       <Box
@@ -159,7 +166,7 @@ function OwnSlide({ hash, index, width, title, drawing, state }: OwnProps) {
       >
         {drawing === null ? (
           <Small p="6px" lineHeight="1.2">
-            {title === '' ? `Slide ${index + 1}` : title}
+            {title === '' ? t('Slide {index}', { index: index + 1 }) : title}
           </Small>
         ) : (
           <SlideDrawing

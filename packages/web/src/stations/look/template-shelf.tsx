@@ -7,9 +7,10 @@ import { useDeck } from '../../state/deck-store.ts';
 import { edit } from '../../state/log-store.ts';
 import { useAnswer } from '../../state/use-answer.ts';
 import { FileButton } from '../../ui/file-button.tsx';
-import { count } from '../../ui/format.ts';
+import { count, decimal } from '../../ui/format.ts';
 import { LAYOUT_LABELS } from '../../ui/labels.ts';
 import { Action, Heading, Notice, Select, Small } from '../../ui/recipes.tsx';
+import { t } from '../../ui/words.ts';
 import type { TemplateAnswer } from '../../worker/protocol.ts';
 import { replacing, TEMPLATE_FILES, useTemplateFile } from '../shared/use-template-file.ts';
 import { tellingSlides, type ShelfProps } from '../shared/own-slides.tsx';
@@ -17,9 +18,9 @@ import { PresentationStrip } from './presentation-strip.tsx';
 
 const SHOWN = 8;
 const KEEP_LABELS = {
-  none: 'its own slides are left out',
-  before: 'its own slides first, then yours',
-  after: 'yours first, then its own slides',
+  none: t('its own slides are left out'),
+  before: t('its own slides first, then yours'),
+  after: t('yours first, then its own slides'),
 } as const;
 /** @param where A key of `KEEP_LABELS`, or behind which of its slides yours stand. */
 function placed({ behind: _, ...use }: TemplateUse, where: string): TemplateUse {
@@ -43,33 +44,34 @@ export function TemplateShelf({ pages }: ShelfProps) {
   const keys = useMemo(() => tellingSlides(pages, SHOWN), [pages]);
   return (
     <>
-      <Heading>A template of your organisation</Heading>
+      <Heading>{t('A template of your organisation')}</Heading>
       <Small mb="10px">
-        A presentation file, PPTX. Your slides are built on its layouts; its masters, colours, fonts and logos stay in
-        the result as they are.
+        {t(
+          'A presentation file, PPTX. Your slides are built on its layouts; its masters, colours, fonts and logos stay in the result as they are.',
+        )}
       </Small>
       <Box display="flex" gap="8px" alignItems="center" flexWrap="wrap">
         <FileButton
           accept={TEMPLATE_FILES}
-          label="File of the template"
+          label={t('File of the template')}
           look={use === null ? 'main' : 'plain'}
           disabled={busy}
           take={(file) => void take(file)}
         >
-          {busy ? 'Reading …' : use === null ? 'Choose a file …' : 'Another file …'}
+          {busy ? t('Reading …') : use === null ? t('Choose a file …') : t('Another file …')}
         </FileButton>
         {use !== null && (
           <>
             <chakra.b>{use.fileName}</chakra.b>
             <Action look="quiet" size="small" onClick={() => edit({ kind: 'template', template: null })}>
-              Without it: back to the theme
+              {t('Without it: back to the theme')}
             </Action>
           </>
         )}
       </Box>
       {failure !== null && (
         <Notice tone="fault" role="alert" mt="10px">
-          The file cannot be used as a template. {failure} Nothing was changed.
+          {t('The file cannot be used as a template. {failure} Nothing was changed.', { failure })}
         </Notice>
       )}
       {removed !== null && (
@@ -77,7 +79,7 @@ export function TemplateShelf({ pages }: ShelfProps) {
           {removed}
         </Notice>
       )}
-      {use !== null && answer === null && <Small mt="10px">Reading the template …</Small>}
+      {use !== null && answer === null && <Small mt="10px">{t('Reading the template …')}</Small>}
       {use !== null && answer !== null && (
         <>
           <Facts use={use} answer={answer} slides={pages.order.length} />
@@ -107,47 +109,59 @@ function Facts({ use, answer, slides }: FactsProps) {
   return (
     <Box mt="10px" display="grid" gridTemplateColumns="minmax(0, 1fr)" gap="6px">
       <Small>
-        {count(answer.layouts.length, 'layout')} on {count(answer.masters.length, 'master')}, slides of{' '}
-        {answer.size.width.toFixed(1)} by {answer.size.height.toFixed(1)} inches; set in{' '}
-        {answer.fonts.map(({ name }) => name).join(' and ')}.
+        {t('{layouts} on {masters}, slides of {width} by {height} inches; set in {fonts}.', {
+          layouts: count(answer.layouts.length, 'layout'),
+          masters: count(answer.masters.length, 'master'),
+          width: decimal(answer.size.width),
+          height: decimal(answer.size.height),
+          fonts: answer.fonts.map(({ name }) => name).join(t(' and ')),
+        })}
       </Small>
       {near.length > 0 && (
         <Notice>
-          {near.map(({ name }) => name).join(' and ')} {near.length === 1 ? 'does' : 'do'} not ship with Alvex: a like
-          font measures and draws here, so lines may break elsewhere where the font itself is installed.
+          {t(
+            '{fonts} do not ship with Alvex: a like font measures and draws here, so lines may break elsewhere where the font itself is installed.',
+            { count: near.length, fonts: near.map(({ name }) => name).join(t(' and ')) },
+          )}
         </Notice>
       )}
       {answer.mended.length > 0 && (
         <Small>
-          {answer.mended.length === 1 ? 'One colour' : `${answer.mended.length} colours`} of the template would not be
-          read as text on its ground: text takes another of its colours or a shade, shapes keep{' '}
-          {answer.mended.length === 1 ? 'it' : 'them'}.
+          {t(
+            '{n} colours of the template would not be read as text on its ground: text takes another of its colours or a shade, shapes keep them.',
+            { count: answer.mended.length },
+          )}
         </Small>
       )}
       {answer.undrawn > 0 && (
         <Small>
-          {count(answer.undrawn, 'decoration')} of the layouts cannot be drawn here; the presentation will have{' '}
-          {answer.undrawn === 1 ? 'it' : 'them'}.
+          {t('{n} decorations of the layouts cannot be drawn here; the presentation will have them.', {
+            count: answer.undrawn,
+          })}
         </Small>
       )}
       {answer.slides > 0 && (
         <Box display="flex" flexWrap="wrap" gap="4px 8px" alignItems="center">
-          <Small>The file has {count(answer.slides, 'slide')} of its own:</Small>
+          <Small>{t('The file has {n} slides of its own:', { count: answer.slides })}</Small>
           <Select
-            aria-label="Slides of the template"
+            aria-label={t('Slides of the template')}
             value={use.behind === undefined ? use.keep : `${use.behind}`}
             maxW="min(420px, 100%)"
             onChange={(event) => setPlace(event.target.value)}
           >
             {Object.entries(KEEP_LABELS).map(([keep, label]) => (
               <option key={keep} value={keep}>
-                {keep === 'before' && use.replaces !== undefined ? 'yours where those stood that they replace' : label}
+                {keep === 'before' && use.replaces !== undefined
+                  ? t('yours where those stood that they replace')
+                  : label}
               </option>
             ))}
             {Array.from({ length: answer.slides - 1 }, (_, i) => (
               <option key={i} value={`${i + 1}`}>
-                yours behind its slide {i + 1}
-                {answer.titles[i] ? `, “${answer.titles[i]}”` : ''}
+                {t('yours behind its slide {i}{title}', {
+                  i: i + 1,
+                  title: answer.titles[i] ? `, “${answer.titles[i]}”` : '',
+                })}
               </option>
             ))}
           </Select>
@@ -163,16 +177,18 @@ function Facts({ use, answer, slides }: FactsProps) {
                 edit({ kind: 'template', template: replacing(use, event.target.checked ? document : null) })
               }
             />
-            Replace the {count(made.length, 'slide')} that {made.length === 1 ? 'was' : 'were'} made of {document}{' '}
-            before
+            {t('Replace the {n} slides that were made of {document} before', { count: made.length, document })}
           </chakra.label>
         ))}
       {replaced !== undefined && replaced.changed.length > 0 && (
         <Notice>
-          {replaced.changed.length === 1 ? 'One' : replaced.changed.length} of the slides that are replaced{' '}
-          {replaced.changed.length === 1 ? 'was' : 'were'} written on in the file since:{' '}
-          {replaced.changed.map((i) => `slide ${i + 1}`).join(', ')}. These words go with{' '}
-          {replaced.changed.length === 1 ? 'it' : 'them'}; the file that you brought stays as it is.
+          {t(
+            '{n} of the slides that are replaced were written on in the file since: {slides}. These words go with them; the file that you brought stays as it is.',
+            {
+              count: replaced.changed.length,
+              slides: replaced.changed.map((i) => t('slide {i}', { i: i + 1 })).join(', '),
+            },
+          )}
         </Notice>
       )}
       {answer.slides > 0 && (
@@ -202,18 +218,20 @@ function MatchList({ use, answer, used }: MatchProps) {
     edit({ kind: 'template', template: { ...use, layouts: part === '' ? others : { ...others, [layout]: part } } });
   };
   return (
-    <section aria-label="Layouts of the template">
-      <Small mb="6px">Which of its layouts your slides are built on</Small>
+    <section aria-label={t('Layouts of the template')}>
+      <Small mb="6px">{t('Which of its layouts your slides are built on')}</Small>
       <Matches>
         {shown.map(({ layout, part, chosen }) => (
           <chakra.label key={layout} display="grid" gridTemplateColumns="130px 1fr" gap="8px" alignItems="center">
             {LAYOUT_LABELS[layout]}
             <Select
-              aria-label={`Layout for ${LAYOUT_LABELS[layout]}`}
+              aria-label={t('Layout for {layout}', { layout: LAYOUT_LABELS[layout] })}
               value={chosen ? part : ''}
               onChange={(event) => set(layout, event.target.value)}
             >
-              <option value="">{chosen ? 'as it was matched' : `matched: ${nameOf(answer, part)}`}</option>
+              <option value="">
+                {chosen ? t('as it was matched') : t('matched: {nameOf}', { nameOf: nameOf(answer, part) })}
+              </option>
               {answer.layouts.map((one) => (
                 <option key={one.part} value={one.part}>
                   {nameOf(answer, one.part)}
@@ -224,7 +242,7 @@ function MatchList({ use, answer, used }: MatchProps) {
         ))}
       </Matches>
       <Action size="small" look="quiet" mt="8px" onClick={() => setAll(!all)}>
-        {all ? 'Only those in use' : 'All kinds of slides'}
+        {all ? t('Only those in use') : t('All kinds of slides')}
       </Action>
     </section>
   );
@@ -234,5 +252,5 @@ function nameOf(answer: TemplateAnswer, part: string): string {
   const found = answer.layouts.find((one) => one.part === part);
   if (found === undefined) return part;
   const name = found.name || part.slice(part.lastIndexOf('/') + 1).replace('.xml', '');
-  return answer.masters.length > 1 ? `${name} (master ${found.master + 1})` : name;
+  return answer.masters.length > 1 ? t('{name} (master {master})', { name, master: found.master + 1 }) : name;
 }

@@ -4,6 +4,7 @@ import { useMemo } from 'react';
 import { fontPairNamed, makePalette, THEME_DESIGNS, type DeckLook, type ThemeDesign, type PageKey } from '@alvex/core';
 import { edit } from '../../state/log-store.ts';
 import { Action, Heading, Small } from '../../ui/recipes.tsx';
+import { t } from '../../ui/words.ts';
 import { OwnSlides, tellingSlides, worn, type ShelfProps } from '../shared/own-slides.tsx';
 
 const Set = chakra('section', {
@@ -30,8 +31,8 @@ export function ThemesShelf({ look, pages }: ShelfProps) {
   const keys = useMemo(() => tellingSlides(pages, SHOWN), [pages]);
   return (
     <>
-      <Heading>Your slides, in each theme</Heading>
-      <Small mb="12px">Choosing one dresses all slides at once. Nothing you wrote changes.</Small>
+      <Heading>{t('Your slides, in each theme')}</Heading>
+      <Small mb="12px">{t('Choosing one dresses all slides at once. Nothing you wrote changes.')}</Small>
       {THEME_DESIGNS.map((design) => (
         <ThemeSet key={design.name} design={design} look={look} keys={keys} />
       ))}
@@ -58,10 +59,14 @@ function ThemeSet({
           {design.label}
         </Heading>
         <Small>
-          {design.character} {pair.heading === pair.body ? pair.heading : `${pair.heading} with ${pair.body}`}.
+          {design.character}{' '}
+          {pair.heading === pair.body
+            ? pair.heading
+            : t('{heading} with {body}', { heading: pair.heading, body: pair.body })}
+          .
         </Small>
         <Box ml="auto" display="flex" gap="12px" alignItems="center">
-          <Box display="flex" gap="4px" role="group" aria-label={`Palettes of ${design.label}`}>
+          <Box display="flex" gap="4px" role="group" aria-label={t('Palettes of {label}', { label: design.label })}>
             {design.palettes.map((palette) => {
               const { ground, accent1, accent2 } = makePalette(palette, dark);
               const chosen =
@@ -72,7 +77,7 @@ function ThemeSet({
                 <Swatch
                   key={palette.name}
                   title={palette.label}
-                  aria-label={`${design.label} in ${palette.label}`}
+                  aria-label={t('{label} in {label2}', { label: design.label, label2: palette.label })}
                   aria-pressed={chosen}
                   chosen={chosen}
                   onClick={() =>
@@ -98,7 +103,7 @@ function ThemeSet({
             aria-pressed={on}
             onClick={() => !on && edit({ kind: 'theme', theme: design.name })}
           >
-            {on ? 'In use' : 'Use this theme'}
+            {on ? t('In use') : t('Use this theme')}
           </Action>
         </Box>
       </Box>

@@ -14,6 +14,7 @@ import { fontUrl } from '../../api/client.ts';
 import { edit } from '../../state/log-store.ts';
 import { RULED_LABELS } from '../../ui/labels.ts';
 import { Action, Field, Heading, Select, Small } from '../../ui/recipes.tsx';
+import { t } from '../../ui/words.ts';
 import { OwnSlides, tellingSlides, type ShelfProps } from '../shared/own-slides.tsx';
 
 const Grid = chakra('div', {
@@ -50,15 +51,15 @@ export function TypeShelf({ look, pages }: ShelfProps) {
   return (
     <Grid>
       <Box>
-        <Heading>Type</Heading>
-        <Box as="section" aria-label="Rules" mt="8px">
-          <Small mb="6px">One rule for all. It is written into the master, not into each slide.</Small>
+        <Heading>{t('Type')}</Heading>
+        <Box as="section" aria-label={t('Rules')} mt="8px">
+          <Small mb="6px">{t('One rule for all. It is written into the master, not into each slide.')}</Small>
           {RULED_ROLES.map((role) => (
             <Rule key={role} role={role} rule={look.rules[role]} />
           ))}
         </Box>
-        <Box as="section" aria-label="Font pairs" mt="16px" display="grid" gap="5px">
-          <Small>Pairs of fonts</Small>
+        <Box as="section" aria-label={t('Font pairs')} mt="16px" display="grid" gap="5px">
+          <Small>{t('Pairs of fonts')}</Small>
           {FONT_PAIRS.map((one) => (
             <Pair
               key={one.name}
@@ -70,14 +71,14 @@ export function TypeShelf({ look, pages }: ShelfProps) {
                 {one.heading}
               </chakra.b>
               <chakra.span fontSize="xs" color="soft" alignSelf="center">
-                {one.source === 'common' ? 'on most computers' : 'comes with Alvex'}
+                {one.source === 'common' ? t('on most computers') : t('comes with Alvex')}
               </chakra.span>
               <chakra.span fontSize="sm" style={{ fontFamily: `'${shippedFamily(one.body).family}'` }}>
-                {one.body}, as the tide comes in
+                {t('{body}, as the tide comes in', { body: one.body })}
               </chakra.span>
               {one.name === own && (
                 <chakra.span fontSize="xs" color="soft">
-                  the theme’s own
+                  {t('the theme’s own')}
                 </chakra.span>
               )}
             </Pair>
@@ -86,12 +87,15 @@ export function TypeShelf({ look, pages }: ShelfProps) {
       </Box>
       <Box>
         <Box display="grid" gridTemplateColumns="repeat(2, minmax(0, 1fr))" gap="12px">
-          <OwnSlides look={look} keys={keys} label="these fonts" />
+          <OwnSlides look={look} keys={keys} label={t('these fonts')} />
         </Box>
         <Small mt="12px">
           {pair.source === 'common'
-            ? `${pair.heading} and ${pair.body} are measured and shown here by shipped fonts whose letters are exactly as wide; the presentation names the fonts themselves.`
-            : 'Whoever edits the presentation must have these fonts. Their files: '}
+            ? t(
+                '{heading} and {body} are measured and shown here by shipped fonts whose letters are exactly as wide; the presentation names the fonts themselves.',
+                { heading: pair.heading, body: pair.body },
+              )
+            : t('Whoever edits the presentation must have these fonts. Their files: ')}
           {pair.source === 'ships' &&
             [...new Set([pair.heading, pair.body])].map((font, i) => (
               <span key={font}>
@@ -120,15 +124,15 @@ const Row = chakra('div', {
 });
 
 const COLOR_LABELS: Readonly<Record<string, string>> = {
-  text: 'text',
-  muted: 'quiet',
-  link: 'link',
-  accent1: 'accent 1',
-  accent2: 'accent 2',
-  accent3: 'accent 3',
-  accent4: 'accent 4',
-  accent5: 'accent 5',
-  accent6: 'accent 6',
+  text: t('text'),
+  muted: t('quiet'),
+  link: t('link'),
+  accent1: t('accent 1'),
+  accent2: t('accent 2'),
+  accent3: t('accent 3'),
+  accent4: t('accent 4'),
+  accent5: t('accent 5'),
+  accent6: t('accent 6'),
 };
 
 function Rule({ role, rule }: { readonly role: RuledRole; readonly rule: TextRule | undefined }) {
@@ -140,23 +144,23 @@ function Rule({ role, rule }: { readonly role: RuledRole; readonly rule: TextRul
   const asked = (text: string): boolean | undefined => (text === '' ? undefined : text === 'yes');
   const name = RULED_LABELS[role];
   return (
-    <Row role="group" aria-label={`All ${name}`}>
+    <Row role="group" aria-label={t('All {name}', { name })}>
       <chakra.b fontSize="sm" w="100%">
-        All {name}
+        {t('All {name}', { name })}
       </chakra.b>
       <Select
-        aria-label={`Font of all ${name}`}
+        aria-label={t('Font of all {name}', { name })}
         value={rule?.font ?? ''}
         onChange={(e) => set({ font: (e.target.value || undefined) as TextRule['font'] })}
       >
-        <option value="">font as the theme</option>
-        <option value="heading">heading font</option>
-        <option value="body">body font</option>
-        <option value="mono">monospace</option>
+        <option value="">{t('font as the theme')}</option>
+        <option value="heading">{t('heading font')}</option>
+        <option value="body">{t('body font')}</option>
+        <option value="mono">{t('monospace')}</option>
       </Select>
       <Field
         key={rule?.size}
-        aria-label={`Size of all ${name}, in points`}
+        aria-label={t('Size of all {name}, in points', { name })}
         type="number"
         min={8}
         max={120}
@@ -171,20 +175,20 @@ function Rule({ role, rule }: { readonly role: RuledRole; readonly rule: TextRul
         onKeyDown={(e) => e.key === 'Enter' && e.currentTarget.blur()}
       />
       <Select
-        aria-label={`Weight of all ${name}`}
+        aria-label={t('Weight of all {name}', { name })}
         value={flag(rule?.bold)}
         onChange={(e) => set({ bold: asked(e.target.value) })}
       >
-        <option value="">weight</option>
-        <option value="yes">bold</option>
-        <option value="no">regular</option>
+        <option value="">{t('weight')}</option>
+        <option value="yes">{t('bold')}</option>
+        <option value="no">{t('regular')}</option>
       </Select>
       <Select
-        aria-label={`Colour of all ${name}`}
+        aria-label={t('Colour of all {name}', { name })}
         value={rule?.color ?? ''}
         onChange={(e) => set({ color: (e.target.value || undefined) as TextRule['color'] })}
       >
-        <option value="">colour</option>
+        <option value="">{t('colour')}</option>
         {COLOR_NAMES.filter((color) => color in COLOR_LABELS).map((color) => (
           <option key={color} value={color}>
             {COLOR_LABELS[color]}
@@ -192,27 +196,27 @@ function Rule({ role, rule }: { readonly role: RuledRole; readonly rule: TextRul
         ))}
       </Select>
       <Select
-        aria-label={`Case of all ${name}`}
+        aria-label={t('Case of all {name}', { name })}
         value={flag(rule?.caps)}
         onChange={(e) => set({ caps: asked(e.target.value) })}
       >
-        <option value="">case</option>
-        <option value="yes">capitals</option>
-        <option value="no">as written</option>
+        <option value="">{t('case')}</option>
+        <option value="yes">{t('capitals')}</option>
+        <option value="no">{t('as written')}</option>
       </Select>
       <Select
-        aria-label={`Alignment of all ${name}`}
+        aria-label={t('Alignment of all {name}', { name })}
         value={rule?.align ?? ''}
         onChange={(e) => set({ align: (e.target.value || undefined) as TextRule['align'] })}
       >
-        <option value="">alignment</option>
-        <option value="left">left</option>
-        <option value="center">centred</option>
-        <option value="right">right</option>
+        <option value="">{t('alignment')}</option>
+        <option value="left">{t('left')}</option>
+        <option value="center">{t('centred')}</option>
+        <option value="right">{t('right')}</option>
       </Select>
       {rule !== undefined && (
         <Action size="small" look="quiet" onClick={() => edit({ kind: 'type', role, rule: null })}>
-          as the theme
+          {t('as the theme')}
         </Action>
       )}
     </Row>

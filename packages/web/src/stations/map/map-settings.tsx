@@ -22,6 +22,7 @@ import { percent } from '../../ui/format.ts';
 import { DENSITY_LABELS, DESTINATION_LABELS, FULL_LABELS, KIND_LABELS, MATTER_LABELS } from '../../ui/labels.ts';
 import { Mark } from '../../ui/mark.tsx';
 import { Action, Select, Small } from '../../ui/recipes.tsx';
+import { lowered, t } from '../../ui/words.ts';
 
 const Row = chakra('div', {
   base: { display: 'flex', gap: '6px', rowGap: '4px', alignItems: 'center', flexWrap: 'wrap', mb: '8px' },
@@ -68,35 +69,35 @@ export function ProseSetting() {
   const density = prose.as === 'short' ? prose.density : 'half';
   return (
     <>
-      <Setting label="Body text">
+      <Setting label={t('Body text')}>
         <Choice on={prose.as === 'whole'} choose={() => setProse({ as: 'whole' })}>
-          exact words, as the map says
+          {t('exact words, as the map says')}
         </Choice>
         <Choice on={prose.as === 'told'} choose={() => setProse({ as: 'told' })}>
-          the same, and no slide with a title alone
+          {t('the same, and no slide with a title alone')}
         </Choice>
         <Choice on={prose.as === 'first'} choose={() => setProse({ as: 'first' })}>
-          first sentence a point, the rest spoken
+          {t('first sentence a point, the rest spoken')}
         </Choice>
         <Choice on={prose.as === 'short'} choose={() => setProse({ as: 'short', density })}>
-          shortened on slides, the whole spoken
+          {t('shortened on slides, the whole spoken')}
         </Choice>
       </Setting>
       {prose.as === 'short' && (
         <Row>
-          <Small w="170px">How much of it</Small>
+          <Small w="170px">{t('How much of it')}</Small>
           <input
             type="range"
             min={0}
             max={DENSITIES.length - 1}
             step={1}
             value={DENSITIES.indexOf(prose.density)}
-            aria-label="How much of the body text"
+            aria-label={t('How much of the body text')}
             aria-valuetext={DENSITY_LABELS[prose.density]}
             style={{ width: 180 }}
             onChange={(event) => setProse({ as: 'short', density: DENSITIES[Number(event.target.value)]! })}
           />
-          <Small>{DENSITY_LABELS[prose.density]}, in your own sentences</Small>
+          <Small>{t('{density}, in your own sentences', { density: DENSITY_LABELS[prose.density] })}</Small>
         </Row>
       )}
     </>
@@ -112,13 +113,13 @@ export function NotesSetting() {
   const set = (share: number | null): void => edit({ kind: 'speech', share });
   const shares = speech === null || SHARES.includes(speech) ? SHARES : [...SHARES, speech].sort((a, b) => b - a);
   return (
-    <Setting label="Speaker notes">
+    <Setting label={t('Speaker notes')}>
       <Choice on={speech === null} choose={() => set(null)}>
-        all of the text
+        {t('all of the text')}
       </Choice>
       {shares.map((share) => (
         <Choice key={share} on={speech === share} choose={() => set(share)}>
-          about {percent(share)}
+          {t('about {share}', { share: percent(share) })}
         </Choice>
       ))}
     </Setting>
@@ -128,7 +129,7 @@ export function NotesSetting() {
 export function MatterSetting() {
   const matter = useDeck((state) => state.view?.matter) ?? [];
   return (
-    <Setting label="Slides added">
+    <Setting label={t('Slides added')}>
       {MATTER_KINDS.map((part) => (
         <Choice
           key={part}
@@ -164,7 +165,7 @@ function SectionSwitch() {
   );
   return (
     <Choice on={on} choose={() => edit({ kind: 'map', name: null, map: { ...map, ...shifted }, branches })}>
-      Section openers
+      {t('Section openers')}
     </Choice>
   );
 }
@@ -172,7 +173,7 @@ function SectionSwitch() {
 export function FullSetting() {
   const full = useDeck((state) => state.view?.full);
   return (
-    <Setting label="A slide that holds too much is">
+    <Setting label={t('A slide that holds too much is')}>
       {FULL_RULES.map((rule) => (
         <Choice key={rule} on={full === rule} choose={() => edit({ kind: 'full', rule })}>
           {FULL_LABELS[rule]}
@@ -196,7 +197,7 @@ export function BranchSetting() {
   );
   const nameOf = (id: string): string => {
     const block = blocks.find((one) => one.id === id);
-    return block === undefined ? 'a heading that is gone' : blockText(block);
+    return block === undefined ? t('a heading that is gone') : blockText(block);
   };
   if (headings.length === 0 || map === undefined) return null;
   return (
@@ -204,28 +205,28 @@ export function BranchSetting() {
       {hidden.map(({ block, title, show }) => (
         <Row key={block} pl="12px">
           <chakra.span fontFamily="heading">“{title}”</chakra.span>
-          <Small>is not for the audience, it seems, and waits as spoken</Small>
+          <Small>{t('is not for the audience, it seems, and waits as spoken')}</Small>
           <Action size="small" onClick={() => edit(show)}>
-            Show it on slides
+            {t('Show it on slides')}
           </Action>
         </Row>
       ))}
-      <Setting label="Below one heading">
-        {branches.length === 0 && !adding && <Small>no rules: everything goes as the map says.</Small>}
+      <Setting label={t('Below one heading')}>
+        {branches.length === 0 && !adding && <Small>{t('no rules: everything goes as the map says.')}</Small>}
         <Action size="small" look="quiet" aria-expanded={adding} onClick={() => setAdding(!adding)}>
-          {adding ? 'Close' : 'Add a rule'}
+          {adding ? t('Close') : t('Add a rule')}
         </Action>
       </Setting>
       {branches.map(({ block, text, to }) => (
         <Row key={`${block} ${text}`} pl="12px">
           <chakra.span fontFamily="heading">“{nameOf(block)}”</chakra.span>
           <Small>
-            {KIND_LABELS[text].toLowerCase()} {'→'}
+            {lowered(KIND_LABELS[text])} {'→'}
           </Small>
           <Mark destination={to} size={24} />
           <Small>{DESTINATION_LABELS[to]}</Small>
           <Action size="small" look="quiet" onClick={() => edit({ kind: 'branch', block, text, to: null })}>
-            Take back
+            {t('Take back')}
           </Action>
         </Row>
       ))}
@@ -250,7 +251,7 @@ function NewRule({
   return (
     <Row pl="12px">
       <Select
-        aria-label="Heading"
+        aria-label={t('Heading')}
         value={block}
         onChange={(event) => setBlock(headings.find(({ id }) => id === event.target.value)?.id ?? block)}
         maxW="240px"
@@ -263,7 +264,7 @@ function NewRule({
         ))}
       </Select>
       <Select
-        aria-label="Kind of text"
+        aria-label={t('Kind of text')}
         value={text}
         onChange={(event) => {
           const kind = event.target.value as TextKind;
@@ -277,8 +278,8 @@ function NewRule({
           </option>
         ))}
       </Select>
-      <Small>goes to</Small>
-      <Select aria-label="Destination" value={to} onChange={(event) => setTo(event.target.value as Destination)}>
+      <Small>{t('goes to')}</Small>
+      <Select aria-label={t('Destination')} value={to} onChange={(event) => setTo(event.target.value as Destination)}>
         {choices.map((one) => (
           <option key={one} value={one}>
             {DESTINATION_LABELS[one]}
@@ -293,7 +294,7 @@ function NewRule({
           done();
         }}
       >
-        Set
+        {t('Set')}
       </Action>
     </Row>
   );

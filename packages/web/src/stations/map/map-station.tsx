@@ -6,9 +6,10 @@ import type { Prose } from '@alvex/core';
 import { DeckSlide } from '../../canvas/deck-slide.tsx';
 import { useDeck } from '../../state/deck-store.ts';
 import { edit } from '../../state/log-store.ts';
-import { count, duration } from '../../ui/format.ts';
+import { duration } from '../../ui/format.ts';
 import { Action, Heading, Small } from '../../ui/recipes.tsx';
 import { MAP_HINTS, MAP_LABELS } from '../../ui/labels.ts';
+import { t } from '../../ui/words.ts';
 import type { View } from '../../worker/protocol.ts';
 import { BranchSetting, FullSetting, MatterSetting, NotesSetting, ProseSetting } from './map-settings.tsx';
 import { Matrix } from './matrix.tsx';
@@ -74,7 +75,7 @@ export function MapStation() {
     return (
       <Box h="100%" overflowY="auto" p="18px 24px">
         <Action size="small" mb="10px" onClick={() => setShowing('slides')}>
-          Back to the map
+          {t('Back to the map')}
         </Action>
         <Takes />
       </Box>
@@ -82,9 +83,9 @@ export function MapStation() {
   return (
     <Page>
       <Left>
-        <Heading>Where each kind of text goes</Heading>
+        <Heading>{t('Where each kind of text goes')}</Heading>
         <Small mb="12px">
-          Each kind of text has one destination: choose it, or move it with ← →. The slides follow.
+          {t('Each kind of text has one destination: choose it, or move it with ← →. The slides follow.')}
         </Small>
         <Matrix />
         <Box mt="16px">
@@ -96,8 +97,16 @@ export function MapStation() {
         </Box>
       </Left>
       <Right>
-        <Heading>This map makes</Heading>
-        <Box display="flex" gap="6px" mt="10px" mb="10px" flexWrap="wrap" role="group" aria-label="Ready-made maps">
+        <Heading>{t('This map makes')}</Heading>
+        <Box
+          display="flex"
+          gap="6px"
+          mt="10px"
+          mb="10px"
+          flexWrap="wrap"
+          role="group"
+          aria-label={t('Ready-made maps')}
+        >
           {Object.entries(presets).map(([name, recipe]) => (
             <Action
               key={name}
@@ -111,7 +120,7 @@ export function MapStation() {
             </Action>
           ))}
           <Action size="small" look={own ? 'chosen' : 'plain'} aria-expanded={own} onClick={() => setOwn(!own)}>
-            Own maps
+            {t('Own maps')}
           </Action>
         </Box>
         {own && <OwnMaps />}
@@ -126,12 +135,12 @@ export function MapStation() {
           {view.pages.order.length > MINIS && (
             <Small flex="1">
               <Link to="../slides" style={{ color: 'inherit' }}>
-                and {count(view.pages.order.length - MINIS, 'more slide')}
+                {t('and {n} more slides', { count: view.pages.order.length - MINIS })}
               </Link>
             </Small>
           )}
           <Action size="small" onClick={() => setShowing('takes')}>
-            Compare takes{view.takes.length > 0 ? ` (${view.takes.length})` : ''}
+            {t('Compare takes{kept}', { kept: view.takes.length > 0 ? ` (${view.takes.length})` : '' })}
           </Action>
         </Box>
       </Right>
@@ -154,19 +163,23 @@ function Sums() {
     <SumsRow data-testid="map-sums">
       <div>
         <Sum data-testid="map-slides">{slides}</Sum>
-        {target?.unit === 'slides' ? `of ${count(target.amount, 'slide')} wanted` : slides === 1 ? 'slide' : 'slides'}
+        {target?.unit === 'slides'
+          ? t('of {n} slides wanted', { count: target.amount })
+          : slides === 1
+            ? t('slide')
+            : t('slides')}
       </div>
       <div>
         <Sum>{slides === 0 ? 0 : Math.round(sum(words) / slides)}</Sum>
-        words a slide
+        {t('words a slide')}
       </div>
       <div>
         <Sum>{duration(sum(seconds))}</Sum>
-        {target?.unit === 'minutes' ? `to speak, of ${target.amount} min` : 'to speak'}
+        {target?.unit === 'minutes' ? t('to speak, of {amount} min', { amount: target.amount }) : t('to speak')}
       </div>
       <div>
         <Sum>{spills.filter(Boolean).length}</Sum>
-        too full
+        {t('too full')}
       </div>
     </SumsRow>
   );

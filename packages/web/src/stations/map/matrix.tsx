@@ -16,6 +16,7 @@ import { edit } from '../../state/log-store.ts';
 import { DESTINATION_LABELS, KIND_LABELS } from '../../ui/labels.ts';
 import { Mark } from '../../ui/mark.tsx';
 import { Unseen } from '../../ui/recipes.tsx';
+import { t } from '../../ui/words.ts';
 
 const Table = chakra('table', {
   base: {
@@ -89,16 +90,16 @@ const Hole = chakra('button', {
 });
 
 const HEADS: Readonly<Record<Destination, string>> = {
-  section: 'section',
-  title: 'title',
-  point1: 'point 1',
-  point2: 'point 2',
-  point3: 'point 3',
-  point4: 'point 4',
-  point5: 'point 5',
-  slide: 'on slide',
-  notes: 'spoken',
-  out: 'left out',
+  section: t('section'),
+  title: t('title'),
+  point1: t('point 1'),
+  point2: t('point 2'),
+  point3: t('point 3'),
+  point4: t('point 4'),
+  point5: t('point 5'),
+  slide: t('on slide'),
+  notes: t('spoken'),
+  out: t('left out'),
 };
 const SAMPLES = 3;
 
@@ -136,7 +137,7 @@ export function Matrix() {
       <thead>
         <tr>
           <th scope="col">
-            <Unseen>Kind of text</Unseen>
+            <Unseen>{t('Kind of text')}</Unseen>
           </th>
           {DESTINATIONS.map((destination) => (
             <th key={destination} scope="col">

@@ -8,6 +8,7 @@ import { useSpokenParts } from '../shared/spoken-parts.ts';
 import { useDeck } from '../../state/deck-store.ts';
 import { edit } from '../../state/log-store.ts';
 import { Action, Field, Small } from '../../ui/recipes.tsx';
+import { t } from '../../ui/words.ts';
 
 const Panel = chakra('div', {
   base: {
@@ -49,18 +50,18 @@ export function OwnMaps() {
   const bringIn = async (file: File | undefined) => {
     if (file === undefined) return;
     const found = readMap(await file.text());
-    if (found === undefined) setFault(`${file.name} is no map. Nothing was changed.`);
+    if (found === undefined) setFault(t('{name} is no map. Nothing was changed.', { name: file.name }));
     else await doing(() => keepMap({ ...found, name: found.name || file.name.replace(/\.json$/i, '') }));
   };
   return (
-    <Panel aria-label="Own maps" role="region">
-      {maps?.length === 0 && <Small>No map is kept yet.</Small>}
+    <Panel aria-label={t('Own maps')} role="region">
+      {maps?.length === 0 && <Small>{t('No map is kept yet.')}</Small>}
       {maps?.map((own) => (
         <Box key={own.id} display="flex" gap="6px" alignItems="center" flexWrap="wrap">
           {naming === own.id ? (
             <Field
               autoFocus
-              aria-label="Name of the map"
+              aria-label={t('Name of the map')}
               defaultValue={own.name}
               maxLength={100}
               onBlur={(event) => {
@@ -82,16 +83,16 @@ export function OwnMaps() {
             size="small"
             onClick={() => edit({ kind: 'map', name: null, map: own.map, prose: own.prose, branches })}
           >
-            Use
+            {t('Use')}
           </Action>
           <Action size="small" look="quiet" onClick={() => setNaming(own.id)}>
-            Rename
+            {t('Rename')}
           </Action>
           <Action size="small" look="quiet" onClick={() => save(own)}>
-            Save as a file
+            {t('Save as a file')}
           </Action>
           <Action size="small" look="danger" onClick={() => void doing(() => dropMap(own.id))}>
-            Delete
+            {t('Delete')}
           </Action>
         </Box>
       ))}
@@ -101,22 +102,22 @@ export function OwnMaps() {
           look="main"
           onClick={() =>
             void doing(async () => {
-              const kept = await keepMap({ name: `Map ${(maps?.length ?? 0) + 1}`, map, prose });
+              const kept = await keepMap({ name: t('Map {length}', { length: (maps?.length ?? 0) + 1 }), map, prose });
               setNaming(kept.id);
             })
           }
         >
-          Keep the map as it is now
+          {t('Keep the map as it is now')}
         </Action>
         <Action size="small" onClick={() => chooser.current?.click()}>
-          From a file
+          {t('From a file')}
         </Action>
         <input
           ref={chooser}
           type="file"
           accept=".json,application/json"
           hidden
-          aria-label="Map as a file"
+          aria-label={t('Map as a file')}
           onChange={(event) => {
             void bringIn(event.target.files?.[0]);
             event.target.value = '';

@@ -10,6 +10,7 @@ import { uuid } from '../../worker/uuid.ts';
 import { count, duration, percent } from '../../ui/format.ts';
 import { DENSITY_LABELS, FULL_LABELS, MAP_LABELS } from '../../ui/labels.ts';
 import { Action, Heading, Small } from '../../ui/recipes.tsx';
+import { rich, t } from '../../ui/words.ts';
 import type { Take } from '../../worker/protocol.ts';
 
 export const MOST_TAKES = 3;
@@ -43,13 +44,17 @@ export function useSettings(): TakeSettings | null {
 export const keepTake = (settings: TakeSettings): void =>
   edit({ kind: 'take', take: `t${uuid().slice(0, 8)}`, settings });
 
-const PROSE_TEXT = { whole: 'exact words', told: 'no slide with a title alone', first: 'first sentences' } as const;
+const PROSE_TEXT = {
+  whole: t('exact words'),
+  told: t('no slide with a title alone'),
+  first: t('first sentences'),
+} as const;
 
 function describe({ name, prose, full, speech }: TakeSettings): string {
-  const map = name === null ? 'own map' : (MAP_LABELS[name] ?? name);
+  const map = name === null ? t('own map') : (MAP_LABELS[name] ?? name);
   const text = prose.as === 'short' ? DENSITY_LABELS[prose.density] : PROSE_TEXT[prose.as];
-  const notes = speech === undefined ? '' : `; notes: ${percent(speech)}`;
-  return `${map}; ${text}; too full: ${FULL_LABELS[full]}${notes}`;
+  const notes = speech === undefined ? '' : t('; notes: {speech}', { speech: percent(speech) });
+  return t('{map}; {text}; too full: {full}{notes}', { map, text, full: FULL_LABELS[full], notes });
 }
 
 export function Takes() {
@@ -61,23 +66,25 @@ export function Takes() {
   return (
     <Box>
       <Box display="flex" gap="12px" alignItems="baseline" flexWrap="wrap" mb="6px">
-        <Heading>Takes</Heading>
+        <Heading>{t('Takes')}</Heading>
         <Small flex="1">
-          Keep a way to convert the document, try another, and look at them side by side. Up to {MOST_TAKES} are kept
-          until they are deleted.
+          {t(
+            'Keep a way to convert the document, try another, and look at them side by side. Up to {most_takes} are kept until they are deleted.',
+            { most_takes: MOST_TAKES },
+          )}
         </Small>
         <Action
           size="small"
           look="main"
           disabled={kept.length >= MOST_TAKES || same}
-          title={same ? 'This way is kept already' : undefined}
+          title={same ? t('This way is kept already') : undefined}
           onClick={() => keepTake(settings)}
         >
-          Keep this way as a take
+          {t('Keep this way as a take')}
         </Action>
       </Box>
       {answer === null ? (
-        <Small>Converting …</Small>
+        <Small>{t('Converting …')}</Small>
       ) : (
         <Grid style={{ gridTemplateColumns: `repeat(${answer.length}, minmax(220px, 380px))` }} data-testid="takes">
           {answer.map((take, i) => (
@@ -96,7 +103,7 @@ export function Takes() {
 }
 
 const MOST_SHOWN = 40;
-const AGAINST: Partial<Record<TakeLine['against'], string>> = { 'only-here': 'only here', other: 'otherwise' };
+const AGAINST: Partial<Record<TakeLine['against'], string>> = { 'only-here': t('only here'), other: 'otherwise' };
 
 function TakeHead({
   take,
@@ -109,7 +116,7 @@ function TakeHead({
 }) {
   const inForce = take.take === '';
   const differing = take.lines.filter(({ against }) => against !== 'same').length;
-  const name = inForce ? 'As it is now' : `Take ${number}`;
+  const name = inForce ? t('As it is now') : t('Take {number}', { number });
   return (
     <Head aria-label={name}>
       <Box display="flex" gap="8px" alignItems="center" minH="26px">
@@ -117,19 +124,26 @@ function TakeHead({
         {!inForce && (
           <Box ml="auto" display="flex" gap="4px">
             <Action size="small" onClick={() => edit({ kind: 'all', edits: takeEdits(settings) })}>
-              Use this one
+              {t('Use this one')}
             </Action>
             <Action size="small" look="danger" onClick={() => edit({ kind: 'take', take: take.take, settings: null })}>
-              Delete
+              {t('Delete')}
             </Action>
           </Box>
         )}
       </Box>
       <Small>{describe(settings)}</Small>
       <Small>
-        <b>{count(take.slides, 'slide')}</b>, {count(take.words, 'word')} each, {duration(take.seconds)} to speak
-        {take.spills > 0 ? `, ${take.spills} too full` : ''}
-        {!inForce && `; ${differing === 0 ? 'nothing different' : `${differing} different`}`}
+        {rich(
+          t('<b>{slides}</b>, {words} each, {seconds} to speak{full}{other}', {
+            slides: count(take.slides, 'slide'),
+            words: count(take.words, 'word'),
+            seconds: duration(take.seconds),
+            full: take.spills > 0 ? t(', {spills} too full', { spills: take.spills }) : '',
+            other:
+              !inForce && (differing === 0 ? t('; nothing different') : t('; {differing} different', { differing })),
+          }),
+        )}
       </Small>
     </Head>
   );
@@ -149,7 +163,7 @@ function FacingSlides({ takes }: { readonly takes: readonly Take[] }) {
         row.map((line, i) =>
           line === null ? (
             <Small key={`${r} ${i}`} pb="12px">
-              no slide of its own
+              {t('no slide of its own')}
             </Small>
           ) : (
             <Sheet key={`${r} ${i}`}>
@@ -167,13 +181,16 @@ function FacingSlides({ takes }: { readonly takes: readonly Take[] }) {
               </Box>
               <figcaption>
                 {i > 0 && AGAINST[line.against] !== undefined && <Tag>{AGAINST[line.against]}</Tag>}
-                {count(line.words, 'word')}, {count(line.spoken, 'word')} spoken
+                {t('{words}, {words2} spoken', {
+                  words: count(line.words, 'word'),
+                  words2: count(line.spoken, 'word'),
+                })}
               </figcaption>
             </Sheet>
           ),
         ),
       )}
-      {rows.length > MOST_SHOWN && <Small>and {count(rows.length - MOST_SHOWN, 'more row')}</Small>}
+      {rows.length > MOST_SHOWN && <Small>{t('and {n} more rows', { count: rows.length - MOST_SHOWN })}</Small>}
     </>
   );
 }

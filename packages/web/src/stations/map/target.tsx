@@ -8,9 +8,11 @@ import { edit } from '../../state/log-store.ts';
 import { count } from '../../ui/format.ts';
 import { MAP_LABELS } from '../../ui/labels.ts';
 import { Action, Field, Select, Small } from '../../ui/recipes.tsx';
+import { t } from '../../ui/words.ts';
 import type { Answers, Leaving } from '../../worker/protocol.ts';
 import { MOST_PRESENTED } from '../shared/long-deck.ts';
 import { Setting } from './map-settings.tsx';
+import { suggestionText } from './suggestion-text.ts';
 
 const Offer = chakra('div', {
   base: {
@@ -25,11 +27,13 @@ const Offer = chakra('div', {
 });
 const LISTED = 5;
 
+type Answered = Answers['suggestion'] & { readonly wanted: Target | null };
+
 export function TargetSetting() {
   const target = useDeck((state) => state.view?.target ?? null);
   const [written, setWritten] = useState(String(target?.amount ?? ''));
   const [unit, setUnit] = useState<Target['unit']>(target?.unit ?? 'minutes');
-  const [suggestion, setSuggestion] = useState<Answers['suggestion'] | 'thinking' | null>(null);
+  const [suggestion, setSuggestion] = useState<Answered | 'thinking' | null>(null);
   // Undo, or another window, may have changed it.
   useEffect(() => {
     setWritten(String(target?.amount ?? ''));
@@ -43,7 +47,7 @@ export function TargetSetting() {
   };
   const suggest = async (wanted: Target | null) => {
     setSuggestion('thinking');
-    setSuggestion(await ask({ what: 'suggestion', target: wanted }));
+    setSuggestion({ ...(await ask({ what: 'suggestion', target: wanted })), wanted });
   };
   const talkOf = (amount: number): void => {
     const wanted = { unit: 'minutes', amount } as const;
@@ -53,13 +57,13 @@ export function TargetSetting() {
   return (
     <>
       {suggestion === null && target === null && <LongDeck talkOf={talkOf} />}
-      <Setting label="Wanted length" narrow>
+      <Setting label={t('Wanted length')} narrow>
         <Field
           type="number"
           min={1}
           max={2000}
-          aria-label="Target"
-          placeholder="any"
+          aria-label={t('Target')}
+          placeholder={t('any')}
           value={written}
           onChange={(event) => setWritten(event.target.value)}
           w="70px"
@@ -68,7 +72,7 @@ export function TargetSetting() {
           onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
         />
         <Select
-          aria-label="Unit of the target"
+          aria-label={t('Unit of the target')}
           value={unit}
           onChange={(event) => {
             const next = event.target.value as Target['unit'];
@@ -76,11 +80,11 @@ export function TargetSetting() {
             keep(next);
           }}
         >
-          <option value="minutes">minutes to speak</option>
-          <option value="slides">slides</option>
+          <option value="minutes">{t('minutes to speak')}</option>
+          <option value="slides">{t('slides')}</option>
         </Select>
         <Action size="small" look="main" disabled={suggestion === 'thinking'} onClick={() => void suggest(keep(unit))}>
-          {suggestion === 'thinking' ? 'Trying maps …' : 'Suggest a map'}
+          {suggestion === 'thinking' ? t('Trying maps …') : t('Suggest a map')}
         </Action>
       </Setting>
       {suggestion !== null && suggestion !== 'thinking' && (
@@ -101,18 +105,20 @@ function LongDeck({ talkOf }: { readonly talkOf: (minutes: number) => void }) {
   return (
     <Offer data-testid="long-deck">
       <span>
-        With {count(slides, 'slide')} this is a deck to be read: more than can be presented. It may stay one, or become
-        a talk.
+        {t(
+          'With {n} slides this is a deck to be read: more than can be presented. It may stay one, or become a talk.',
+          { count: slides },
+        )}
       </span>
       <Box display="flex" gap="6px" flexWrap="wrap">
         {TALKS.map((minutes) => (
           <Action key={minutes} size="small" onClick={() => talkOf(minutes)}>
-            A talk of {minutes} minutes
+            {t('A talk of {minutes} minutes', { minutes })}
           </Action>
         ))}
         {reading !== undefined && (
           <Action size="small" onClick={() => edit({ kind: 'map', name: 'reading', ...reading })}>
-            A deck to be read, with its text on the slides
+            {t('A deck to be read, with its text on the slides')}
           </Action>
         )}
       </Box>
@@ -135,23 +141,26 @@ function Without({ best, leaving }: { readonly best: Costed; readonly leaving: L
         look="main"
         onClick={() => edit({ kind: 'all', edits: [...take, { kind: 'leave', blocks, as: 'deleted' }] })}
       >
-        Leave out {count(titles.length, 'section')}
+        {t('Leave out {n} sections', { count: titles.length })}
       </Action>
       <span title={titles.join(' · ')}>
-        Without {named.join(', ')}
-        {more > 0 && ` and ${more} more`} it makes {count(slides, 'slide')}, {Math.round(minutes)} min to speak. Each is
-        brought back in Document.
+        {t('Without {named}{more} it makes {n} slides, {minutes} min to speak. Each is brought back in Document.', {
+          named: named.join(', '),
+          more: more > 0 && t(' and {more} more', { more }),
+          count: slides,
+          minutes: Math.round(minutes),
+        })}
       </span>
     </Box>
   );
 }
 
-function Suggested({ suggestion, close }: { readonly suggestion: Answers['suggestion']; readonly close: () => void }) {
+function Suggested({ suggestion, close }: { readonly suggestion: Answered; readonly close: () => void }) {
   const [all, setAll] = useState(false);
   const listed = suggestion.costed.slice(0, all ? suggestion.costed.length : LISTED);
   return (
     <Offer data-testid="suggestion">
-      <span>{suggestion.reason}</span>
+      <span>{suggestionText(suggestion, suggestion.wanted)}</span>
       {suggestion.leaving !== undefined && <Without best={suggestion.best} leaving={suggestion.leaving} />}
       <Box display="grid" gap="3px">
         {listed.map((one, i) => (
@@ -161,16 +170,24 @@ function Suggested({ suggestion, close }: { readonly suggestion: Answers['sugges
               look={i === 0 && suggestion.leaving === undefined ? 'main' : 'plain'}
               onClick={() => edit({ kind: 'all', edits: takeEdits({ ...one, name: one.readyMade ? one.base : null }) })}
             >
-              Use
+              {t('Use')}
             </Action>
             <b style={{ whiteSpace: 'nowrap' }}>
               {MAP_LABELS[one.base]}
-              {one.readyMade ? '' : ', other titles'}
+              {one.readyMade ? '' : t(', other titles')}
             </b>
             <Small>
-              {count(one.slides, 'slide')}, {count(one.words, 'word')} each, {Math.round(one.spokenMinutes)} min
-              {one.spills > 0 ? `, ${one.spills} ${one.full === 'shorten' ? 'shortened' : 'continued'}` : ''}
-              {one.empty > 0 ? `, ${one.empty} with a title only` : ''}
+              {t('{slides}, {words} each, {minutes} min{full}{bare}', {
+                slides: count(one.slides, 'slide'),
+                words: count(one.words, 'word'),
+                minutes: Math.round(one.spokenMinutes),
+                full:
+                  one.spills > 0 &&
+                  (one.full === 'shorten'
+                    ? t(', {spills} shortened', { spills: one.spills })
+                    : t(', {spills} continued', { spills: one.spills })),
+                bare: one.empty > 0 && t(', {empty} with a title only', { empty: one.empty }),
+              })}
             </Small>
           </Box>
         ))}
@@ -178,11 +195,11 @@ function Suggested({ suggestion, close }: { readonly suggestion: Answers['sugges
       <Box display="flex" gap="6px">
         {suggestion.costed.length > LISTED && (
           <Action size="small" look="quiet" onClick={() => setAll(!all)}>
-            {all ? 'fewer' : `all ${suggestion.costed.length}`}
+            {all ? t('fewer') : t('all {length}', { length: suggestion.costed.length })}
           </Action>
         )}
         <Action size="small" look="quiet" onClick={close}>
-          Close
+          {t('Close')}
         </Action>
       </Box>
     </Offer>

@@ -6,8 +6,9 @@ import { findTitle, markAs, markAsText, type Block } from '@alvex/core';
 import { useDeck } from '../../state/deck-store.ts';
 import { edit } from '../../state/log-store.ts';
 import { useAnswer } from '../../state/use-answer.ts';
-import { count, quoted } from '../../ui/format.ts';
+import { quoted } from '../../ui/format.ts';
 import { Action, Heading } from '../../ui/recipes.tsx';
+import { rich, t } from '../../ui/words.ts';
 import { usePrivateParts } from '../shared/private-parts.ts';
 
 const Line = chakra('li', {
@@ -32,7 +33,7 @@ export function Attention() {
   return (
     <Box as="section" aria-labelledby={id} borderTop="1px solid" borderColor="line" pt="18px">
       <Heading as="h2" id={id} fontFamily="body" fontSize="lg" mb="10px">
-        Worth a look
+        {t('Worth a look')}
       </Heading>
       <chakra.ul display="grid" gap="10px">
         {lines.map(({ key, text, answer }) => (
@@ -83,20 +84,15 @@ function useHeadings(): readonly Remark[] {
       : [
           {
             key: 'alike',
-            text: (
-              <>
-                <b>{count(alike, 'line')}</b> {alike === 1 ? 'looks like a heading' : 'look like headings'}, and{' '}
-                {alike === 1 ? 'is' : 'are'} not marked as {alike === 1 ? 'one' : 'such'}.
-              </>
-            ),
+            text: <>{rich(t('<b>{n} lines</b> look like headings, and are not marked as such.', { count: alike }))}</>,
             answer: (
               <>
                 <Action
                   onClick={() => edit({ kind: 'all', edits: groups.map((group) => markAs(group.blocks, group.level)) })}
                 >
-                  {alike === 1 ? 'Mark it as a heading' : 'Mark them as headings'}
+                  {alike === 1 ? t('Mark it as a heading') : t('Mark them as headings')}
                 </Action>
-                <Go to="../document">Look at {alike === 1 ? 'it' : 'them'}</Go>
+                <Go to="../document">{t('Look at them', { count: alike })}</Go>
               </>
             ),
           },
@@ -107,18 +103,14 @@ function useHeadings(): readonly Remark[] {
           {
             key: 'taken',
             text: (
-              <>
-                <b>{count(taken.length, 'line')}</b> of text{' '}
-                {taken.length === 1 ? 'is taken as a heading' : 'are taken as headings'}, by{' '}
-                {taken.length === 1 ? 'its' : 'their'} look.
-              </>
+              <>{rich(t('<b>{n} lines</b> of text are taken as headings, by their look.', { count: taken.length }))}</>
             ),
             answer: (
               <>
                 <Action onClick={() => edit(markAsText(taken))}>
-                  Take {taken.length === 1 ? 'it' : 'them'} as text
+                  {t('Take them as text', { count: taken.length })}
                 </Action>
-                <Go to="../document">Look at {taken.length === 1 ? 'it' : 'them'}</Go>
+                <Go to="../document">{t('Look at them', { count: taken.length })}</Go>
               </>
             ),
           },
@@ -128,8 +120,10 @@ function useHeadings(): readonly Remark[] {
       : [
           {
             key: 'none',
-            text: 'Nothing is marked as a heading, and no line looks like one: slides follow the topics of the text.',
-            answer: <Go to="../document">Mark headings in the text</Go>,
+            text: t(
+              'Nothing is marked as a heading, and no line looks like one: slides follow the topics of the text.',
+            ),
+            answer: <Go to="../document">{t('Mark headings in the text')}</Go>,
           },
         ]),
     ...(structural.length === 0
@@ -139,10 +133,12 @@ function useHeadings(): readonly Remark[] {
             key: 'structure',
             text: (
               <>
-                <b>{count(structural.length, 'thing')}</b> in the document’s structure could be better.
+                {rich(
+                  t('<b>{n} things</b> in the document’s structure could be better.', { count: structural.length }),
+                )}
               </>
             ),
-            answer: <Go to="../document">Look at the structure</Go>,
+            answer: <Go to="../document">{t('Look at the structure')}</Go>,
           },
         ]),
   ];
@@ -153,10 +149,14 @@ function usePrivate(): readonly Remark[] {
     key: `private ${block}`,
     text: (
       <>
-        The part <b>{quoted(title)}</b> seems to be for the speaker. It is in the speaker notes, not on a slide.
+        {rich(
+          t('The part <b>{title}</b> seems to be for the speaker. It is in the speaker notes, not on a slide.', {
+            title: quoted(title),
+          }),
+        )}
       </>
     ),
-    answer: <Action onClick={() => edit(show)}>Show it on slides</Action>,
+    answer: <Action onClick={() => edit(show)}>{t('Show it on slides')}</Action>,
   }));
 }
 
@@ -168,12 +168,9 @@ function useLosses(): readonly Remark[] {
     {
       key: 'losses',
       text: (
-        <>
-          <b>{count(diagnostics, 'thing')}</b> of the file could not be brought in as{' '}
-          {diagnostics === 1 ? 'it is' : 'they are'}.
-        </>
+        <>{rich(t('<b>{n} things</b> of the file could not be brought in as they are.', { count: diagnostics }))}</>
       ),
-      answer: <Go to="../document?show=losses">Read which</Go>,
+      answer: <Go to="../document?show=losses">{t('Read which')}</Go>,
     },
   ];
 }
@@ -190,7 +187,7 @@ function useLeftOut(): readonly Remark[] {
   );
   const back = (kept: readonly Block[]) => (
     <Action onClick={() => edit({ kind: 'keep', blocks: kept.map(({ id }) => id) })}>
-      Bring {kept.length === 1 ? 'it' : 'them'} back
+      {t('Bring them back', { count: kept.length })}
     </Action>
   );
   return [
@@ -201,15 +198,18 @@ function useLeftOut(): readonly Remark[] {
             key: 'furniture',
             text: (
               <>
-                <b>{count(furniture.length, 'line')}</b> that {furniture.length === 1 ? 'belongs' : 'belong'} to the
-                page and not to the text (menus, page numbers, contents) {furniture.length === 1 ? 'is' : 'are'} left
-                out.
+                {rich(
+                  t(
+                    '<b>{n} lines</b> that belong to the page and not to the text (menus, page numbers, contents) are left out.',
+                    { count: furniture.length },
+                  ),
+                )}
               </>
             ),
             answer: (
               <>
                 {back(furniture)}
-                <Go to="../document">Look at {furniture.length === 1 ? 'it' : 'them'}</Go>
+                <Go to="../document">{t('Look at them', { count: furniture.length })}</Go>
               </>
             ),
           },
@@ -219,12 +219,7 @@ function useLeftOut(): readonly Remark[] {
       : [
           {
             key: 'deleted',
-            text: (
-              <>
-                <b>{count(deleted.length, 'passage')}</b> of the document {deleted.length === 1 ? 'is' : 'are'} left out
-                by you.
-              </>
-            ),
+            text: <>{rich(t('<b>{n} passages</b> of the document are left out by you.', { count: deleted.length }))}</>,
             answer: back(deleted),
           },
         ]),
@@ -239,15 +234,8 @@ function useReadiness(): readonly Remark[] {
   return [
     {
       key: 'ready',
-      text: (
-        <>
-          <b>
-            {ready} of {count(of, 'slide')}
-          </b>{' '}
-          can be shown as they are.
-        </>
-      ),
-      answer: <Go to="../check">See what the {of - ready === 1 ? 'other lacks' : 'others lack'}</Go>,
+      text: <>{rich(t('<b>{ready} of {n} slides</b> can be shown as they are.', { ready, count: of }))}</>,
+      answer: <Go to="../check">{t('See what the others lack', { count: of - ready })}</Go>,
     },
   ];
 }

@@ -17,11 +17,12 @@ import { useAnswer } from '../../state/use-answer.ts';
 import { ChoiceCard, Choices } from '../../ui/choice-card.tsx';
 import { count, estimate, percent } from '../../ui/format.ts';
 import { Action, Field, Heading, Select, Small } from '../../ui/recipes.tsx';
+import { t } from '../../ui/words.ts';
 
 const WORDS: Readonly<Record<LengthName, readonly [label: string, hint: string]>> = {
-  short: ['Short talk', 'main points on the slides, main sentences in the notes; the rest is left out'],
-  written: ['As written', 'each part has its slides; the text is spoken'],
-  read: ['To be read', 'the full text on the slides, nothing to speak'],
+  short: [t('Short talk'), t('main points on the slides, main sentences in the notes; the rest is left out')],
+  written: [t('As written'), t('each part has its slides; the text is spoken')],
+  read: [t('To be read'), t('the full text on the slides, nothing to speak')],
 };
 
 export function LengthChoice() {
@@ -35,7 +36,7 @@ export function LengthChoice() {
   return (
     <Box as="section" aria-labelledby={id}>
       <Heading as="h2" id={id} fontFamily="body" fontSize="lg" mb="10px">
-        How long may it be?
+        {t('How long may it be?')}
       </Heading>
       <Choices>
         {LENGTH_NAMES.map((name) => {
@@ -50,7 +51,7 @@ export function LengthChoice() {
               onClick={() => choice !== undefined && edit({ kind: 'all', edits: choice.edits })}
             >
               <b>{label}</b>
-              <span>{choice === undefined ? 'counting …' : comesTo(choice, name === 'read')}</span>
+              <span>{choice === undefined ? t('counting …') : comesTo(choice, name === 'read')}</span>
               <Small as="span">{hint}</Small>
             </ChoiceCard>
           );
@@ -98,32 +99,32 @@ function Minutes() {
           if (sensible) find();
         }}
       >
-        or just as long as
+        {t('or just as long as')}
         <Field
           type="number"
           inputMode="numeric"
           min={1}
           max={MOST_MINUTES}
           w="62px"
-          aria-label="Minutes to speak"
+          aria-label={t('Minutes to speak')}
           value={written}
           onChange={(event) => {
             setWritten(event.target.value);
             setOffer(null);
           }}
         />
-        minutes
+        {t('minutes')}
         <Action type="submit" size="small" disabled={!sensible || offer === 'counting'}>
-          {offer === 'counting' ? 'Counting …' : 'Find'}
+          {offer === 'counting' ? t('Counting …') : t('Find')}
         </Action>
       </chakra.form>
       <Box role="status" display="grid" gap="6px" justifyItems="start">
-        {offer === 'failed' && <span>That could not be counted. Nothing was changed.</span>}
+        {offer === 'failed' && <span>{t('That could not be counted. Nothing was changed.')}</span>}
         {offer !== null && typeof offer === 'object' && (
           <>
             <span>{offerText(offer, offer.minutes)}</span>
             <Action size="small" look="main" autoFocus onClick={() => use(offer)}>
-              Use this length
+              {t('Use this length')}
             </Action>
           </>
         )}
@@ -137,19 +138,25 @@ const NAMED = 3;
 /** What is done to come to the minutes, and what that comes to. */
 function offerText(offer: Fitting, minutes: number): string {
   const { speech, without, near, seconds } = offer;
-  const notes = speech === null ? [] : [`speaker notes with about ${percent(speech)} of their words`];
+  const notes =
+    speech === null ? [] : [t('speaker notes with about {speech} of their words', { speech: percent(speech) })];
   const named = without.slice(0, NAMED).map((title) => `“${title}”`);
   const others = without.length - named.length;
   const sections =
     without.length === 0
       ? []
-      : [`without ${named.join(', ')}${others > 0 ? ` and ${count(others, 'more section')}` : ''}`];
+      : [
+          t('without {named}{more}', {
+            value: named.join(', '),
+            more: others > 0 ? t(' and {n} more sections', { count: others }) : '',
+          }),
+        ];
   const done = [...notes, ...sections].join('; ');
   const comes = `${comesTo(offer)}${done === '' ? '' : `: ${done}`}.`;
-  if (near) return `Comes to ${comes}`;
+  if (near) return t('Comes to {comes}', { comes });
   return seconds < minutes * 60 && done === ''
-    ? `The document has no more to say than ${comes}`
-    : `Nearest is ${comes}`;
+    ? t('The document has no more to say than {comes}', { comes })
+    : t('Nearest is {comes}', { comes });
 }
 
 const FITTED = 'fitted';
@@ -177,19 +184,21 @@ function LevelChoice({
   };
   return (
     <chakra.label display="flex" gap="8px" alignItems="center" flexWrap="wrap" fontSize="sm">
-      a slide for
+      {t('a slide for')}
       <Select
-        aria-label="Headings at which slides begin"
+        aria-label={t('Headings at which slides begin')}
         value={value}
         onChange={(event) => choose(event.target.value)}
       >
-        {value === '' && <option value="">as the map says</option>}
+        {value === '' && <option value="">{t('as the map says')}</option>}
         <option value={FITTED}>
-          the headings that fill a slide best{written === undefined ? '' : `: ${comesTo(written)}`}
+          {t('the headings that fill a slide best{here}', {
+            either: written === undefined ? '' : `: ${comesTo(written)}`,
+          })}
         </option>
         {answer.map((choice) => (
           <option key={choice.level} value={choice.level}>
-            each heading {choice.level}: {comesTo(choice)}
+            {t('each heading {level}: {comesTo}', { level: choice.level, comesTo: comesTo(choice) })}
           </option>
         ))}
       </Select>

@@ -9,6 +9,7 @@ import { Choices } from '../../ui/choice-card.tsx';
 import { count } from '../../ui/format.ts';
 import { FileButton } from '../../ui/file-button.tsx';
 import { Action, Heading, Notice, Small } from '../../ui/recipes.tsx';
+import { t } from '../../ui/words.ts';
 import { contentSlide, OwnSlides, worn } from '../shared/own-slides.tsx';
 import { TEMPLATE_FILES, useTemplateFile } from '../shared/use-template-file.ts';
 
@@ -67,7 +68,7 @@ export function LookChoice() {
   return (
     <Box as="section" aria-labelledby={id}>
       <Heading as="h2" id={id} fontFamily="body" fontSize="lg" mb="10px">
-        How should it look?
+        {t('How should it look?')}
       </Heading>
       <Choices>
         {shown.slice(0, FIRST).map(theme)}
@@ -97,26 +98,28 @@ function More({
   return (
     <Box display="grid" gap="8px" alignContent="start" justifyItems="start" fontSize="sm">
       <Action size="small" aria-expanded={all} onClick={() => setAll(!all)}>
-        {all ? 'Fewer themes' : count(rest, 'more theme')}
+        {all ? t('Fewer themes') : count(rest, 'more theme')}
       </Action>
       <FileButton
         size="small"
         accept={TEMPLATE_FILES}
-        label="File of the template"
+        label={t('File of the template')}
         disabled={busy}
         take={(file) => void take(file)}
       >
-        {busy ? 'Reading …' : 'Your organisation’s template …'}
+        {busy ? t('Reading …') : t('Your organisation’s template …')}
       </FileButton>
       <Small>
         {template === null
-          ? 'A PPTX file: its layouts, colours, fonts and logos stay as they are.'
-          : `In use: ${template.fileName}.`}{' '}
-        <Link to="../look?shelf=template">{template === null ? 'More on templates' : 'Its layouts and slides'}</Link>
+          ? t('A PPTX file: its layouts, colours, fonts and logos stay as they are.')
+          : t('In use: {fileName}.', { fileName: template.fileName })}{' '}
+        <Link to="../look?shelf=template">
+          {template === null ? t('More on templates') : t('Its layouts and slides')}
+        </Link>
       </Small>
       {failure !== null && (
         <Notice tone="fault" role="alert">
-          The file cannot be used as a template. {failure} Nothing was changed.
+          {t('The file cannot be used as a template. {failure} Nothing was changed.', { failure })}
         </Notice>
       )}
       {removed !== null && <Notice role="status">{removed}</Notice>}

@@ -5,8 +5,9 @@ import { Link } from 'react-router';
 import { findTitle, headingLevels, runsText } from '@alvex/core';
 import { DeckSlide } from '../../canvas/deck-slide.tsx';
 import { useDeck } from '../../state/deck-store.ts';
-import { count, estimate, grouped } from '../../ui/format.ts';
+import { count, estimate } from '../../ui/format.ts';
 import { Action, Heading, Small } from '../../ui/recipes.tsx';
+import { t } from '../../ui/words.ts';
 import { tellingSlides } from '../shared/own-slides.tsx';
 import { Attention } from './attention.tsx';
 import { LengthChoice } from './length-choice.tsx';
@@ -54,13 +55,13 @@ export function OverviewStation() {
           <Box display="grid" gap="5px" justifyItems="start">
             <Link to="../slides" style={{ textDecoration: 'none' }}>
               <Action as="span" look="main" px="22px" py="9px" fontSize="md">
-                Open the deck
+                {t('Open the deck')}
               </Action>
             </Link>
-            <Small>All of it can be changed later.</Small>
+            <Small>{t('All of it can be changed later.')}</Small>
           </Box>
         </Box>
-        <Four aria-label="Slides as they will look" role="group">
+        <Four aria-label={t('Slides as they will look')} role="group">
           {keys.map((key) => {
             const number = pages.order.indexOf(key) + 1;
             return (
@@ -90,12 +91,12 @@ function Summary() {
   const read = map.body === 'slide';
   return (
     <chakra.p fontSize="lg" mt="4px" data-testid="summary">
-      {grouped(sums.document)} {sums.document === 1 ? 'word' : 'words'}
-      {parts > 1 && ` in ${count(parts, 'part')}`}.{' '}
-      {read ? 'As a deck to be read it comes to' : 'As a talk it comes to'}{' '}
+      {count(sums.document, 'word')}
+      {parts > 1 && t(' in {n} parts', { count: parts })}.{' '}
+      {read ? t('As a deck to be read it comes to') : t('As a talk it comes to')}{' '}
       <b>
         {count(slides, 'slide')}
-        {!read && ` and ${estimate(seconds)}`}
+        {!read && t(' and {seconds}', { seconds: estimate(seconds) })}
       </b>
       ; {whereWords(sums)}
     </chakra.p>
@@ -111,12 +112,12 @@ function whereWords({
   readonly leftOut: number;
   readonly lost: number;
 }): string {
-  const rest = leftOut === 0 ? '' : `, ${count(leftOut, 'word')} left out`;
-  if (lost > 0) return `${count(lost, 'word')} lost, which is a fault of ours: see Check.`;
-  if (notes === 0) return leftOut === 0 ? 'every word is on them.' : `every word is on them${rest}.`;
+  const rest = leftOut === 0 ? '' : t(', {n} words left out', { count: leftOut });
+  if (lost > 0) return t('{n} words lost, which is a fault of ours: see Check.', { count: lost });
+  if (notes === 0) return leftOut === 0 ? t('every word is on them.') : t('every word is on them{rest}.', { rest });
   return leftOut === 0
-    ? 'every word that is not on a slide is in the speaker notes.'
-    : `${count(notes, 'word')} in the speaker notes${rest}.`;
+    ? t('every word that is not on a slide is in the speaker notes.')
+    : t('{n} words in the speaker notes{rest}.', { count: notes, rest });
 }
 
 /** Headings of the highest level below the title. */

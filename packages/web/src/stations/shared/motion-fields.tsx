@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { TRANSITIONS, type Motion } from '@alvex/core';
 import { TRANSITION_LABELS } from '../../ui/labels.ts';
 import { Action } from '../../ui/recipes.tsx';
+import { t } from '../../ui/words.ts';
 
 const Field = chakra('fieldset', {
   base: { border: 0, p: 0, m: 0, minW: 0, display: 'flex', gap: '6px', flexWrap: 'wrap' },
@@ -32,7 +33,7 @@ export function MotionFields({
     <>
       <Field>
         <chakra.legend fontSize="sm" color="soft" mb="5px">
-          A slide comes
+          {t('A slide comes')}
         </chakra.legend>
         {TRANSITIONS.map((one) => (
           <Action
@@ -48,7 +49,7 @@ export function MotionFields({
       </Field>
       <chakra.label display="flex" gap="8px" alignItems="flex-start" fontSize="sm" cursor="pointer">
         <input type="checkbox" checked={own.points} onChange={(event) => set({ points: event.target.checked })} />
-        Points come one by one, each with what stands below it
+        {t('Points come one by one, each with what stands below it')}
       </chakra.label>
     </>
   );

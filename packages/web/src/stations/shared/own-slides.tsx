@@ -5,6 +5,7 @@ import type { DeckLook, PageKey, ThemeDesign } from '@alvex/core';
 import { SlideDrawing } from '../../canvas/slide-drawing.tsx';
 import { useDeck } from '../../state/deck-store.ts';
 import { usePages, wantDressed } from '../../state/pages-store.ts';
+import { t } from '../../ui/words.ts';
 import type { Pages } from '../../worker/protocol.ts';
 
 export interface ShelfProps {
@@ -75,7 +76,7 @@ export function OwnSlides({ look, keys, label }: Props) {
         drawing={dressed?.get(key)}
         deck={deck}
         number={(order?.indexOf(key) ?? 0) + 1}
-        label={`Slide ${(order?.indexOf(key) ?? 0) + 1} in ${label}`}
+        label={t('Slide {order} in {label}', { order: (order?.indexOf(key) ?? 0) + 1, label })}
       />
     </Sheet>
   ));

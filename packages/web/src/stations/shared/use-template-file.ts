@@ -6,6 +6,7 @@ import { ApiError, sendTemplate } from '../../api/client.ts';
 import { useDeck } from '../../state/deck-store.ts';
 import { edit } from '../../state/log-store.ts';
 import { count } from '../../ui/format.ts';
+import { t } from '../../ui/words.ts';
 
 export const TEMPLATE_FILES = '.pptx,.potx,.pptm,.potm';
 
@@ -51,11 +52,13 @@ export function useTemplateFile(): TemplateFile {
 /** What was taken out of the file before it was kept; null where nothing was. */
 function removedText({ macros, objects, links }: Removed): string | null {
   const parts = [
-    ...(macros ? ['its macros'] : []),
+    ...(macros ? [t('its macros')] : []),
     ...(objects > 0 ? [count(objects, 'embedded object')] : []),
-    ...(links > 0 ? [`${count(links, 'link')} to the outside`] : []),
+    ...(links > 0 ? [t('{n} links to the outside', { count: links })] : []),
   ];
   if (parts.length === 0) return null;
-  const list = [...parts.slice(0, -2), parts.slice(-2).join(' and ')].join(', ');
-  return `Taken out of the template: ${list}. Nothing in the presentation will run or lead outside by itself.`;
+  const list = [...parts.slice(0, -2), parts.slice(-2).join(t(' and '))].join(', ');
+  return t('Taken out of the template: {list}. Nothing in the presentation will run or lead outside by itself.', {
+    list,
+  });
 }

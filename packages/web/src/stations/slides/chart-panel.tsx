@@ -18,6 +18,7 @@ import { edit } from '../../state/log-store.ts';
 import { useAnswer } from '../../state/use-answer.ts';
 import { CHART_LABELS, CHART_REASONS } from '../../ui/labels.ts';
 import { Action, Field, Notice, Select, Small } from '../../ui/recipes.tsx';
+import { t } from '../../ui/words.ts';
 import type { Row } from '../../worker/protocol.ts';
 import { PanelPart, PanelRow } from './panel-part.tsx';
 
@@ -46,10 +47,10 @@ export function ChartPanel({ row, part }: { readonly row: Row; readonly part: Ta
   const reason = new Map(offers.map((offer) => [offer.kind, CHART_REASONS[offer.reason]]));
   const kinds = [...offers.map(({ kind }) => kind), ...CHART_KINDS.filter((kind) => !reason.has(kind))];
   return (
-    <PanelPart head={drawn ? 'Chart of the table' : 'This table holds numbers: draw them'}>
+    <PanelPart head={drawn ? t('Chart of the table') : t('This table holds numbers: draw them')}>
       <Box display="flex" gap="6px" flexWrap="wrap">
         <Action size="small" look={drawn ? 'plain' : 'chosen'} aria-pressed={!drawn} onClick={asTable}>
-          Table
+          {t('Table')}
         </Action>
         {kinds.map((kind) => (
           <Action
@@ -66,46 +67,53 @@ export function ChartPanel({ row, part }: { readonly row: Row; readonly part: Ta
       </Box>
       {offers[0] !== undefined && !drawn && (
         <Small mt="4px">
-          {CHART_LABELS[offers[0].kind]} suit best: {CHART_REASONS[offers[0].reason]}.
+          {t('{chart} suit best: {chart_reasons}.', {
+            chart: CHART_LABELS[offers[0].kind],
+            chart_reasons: CHART_REASONS[offers[0].reason],
+          })}
         </Small>
       )}
       {drawn && (
         <>
           <PanelRow>
-            <Words label="Title of the chart" value={settings.title} set={(title) => set({ title })} />
+            <Words label={t('Title of the chart')} value={settings.title} set={(title) => set({ title })} />
             <Words
-              label="Title of the horizontal axis"
+              label={t('Title of the horizontal axis')}
               value={settings.acrossTitle}
               set={(acrossTitle) => set({ acrossTitle })}
             />
-            <Words label="Title of the vertical axis" value={settings.upTitle} set={(upTitle) => set({ upTitle })} />
+            <Words
+              label={t('Title of the vertical axis')}
+              value={settings.upTitle}
+              set={(upTitle) => set({ upTitle })}
+            />
           </PanelRow>
           <PanelRow>
             <Select
-              aria-label="Legend"
+              aria-label={t('Legend')}
               value={settings.legend}
               onChange={(event) => set({ legend: event.target.value as ChartSettings['legend'] })}
             >
-              <option value="none">no legend</option>
-              <option value="bottom">legend below</option>
-              <option value="right">legend right</option>
+              <option value="none">{t('no legend')}</option>
+              <option value="bottom">{t('legend below')}</option>
+              <option value="right">{t('legend right')}</option>
             </Select>
-            <Flag label="Numbers" value={settings.labels} set={(labels) => set({ labels })} />
-            <Flag label="Grid lines" value={settings.grid} set={(grid) => set({ grid })} />
+            <Flag label={t('Numbers')} value={settings.labels} set={(labels) => set({ labels })} />
+            <Flag label={t('Grid lines')} value={settings.grid} set={(grid) => set({ grid })} />
             <Colors settings={settings} data={data} set={(colors) => set({ colors })} />
             <Action size="small" look="quiet" aria-expanded={numbers} onClick={() => setNumbers(!numbers)}>
-              Edit the numbers
+              {t('Edit the numbers')}
             </Action>
           </PanelRow>
           {stale && own !== null && (
             <Notice tone="attention" mt="6px" role="status">
-              The table has other numbers since those of the chart were written.
+              {t('The table has other numbers since those of the chart were written.')}
               <PanelRow>
                 <Action size="small" onClick={() => set({ data: null })}>
-                  Take the table’s numbers
+                  {t('Take the table’s numbers')}
                 </Action>
                 <Action size="small" onClick={() => set({ data: withSum(own) })}>
-                  Keep those of the chart
+                  {t('Keep those of the chart')}
                 </Action>
               </PanelRow>
             </Notice>
@@ -191,8 +199,8 @@ function Colors({
   return names.slice(0, 8).map((name, i) => (
     <Select
       key={i}
-      aria-label={`Colour of ${name}`}
-      title={`Colour of ${name}`}
+      aria-label={t('Colour of {name}', { name })}
+      title={t('Colour of {name}', { name })}
       value={settings.colors[i] ?? (i % 6) + 1}
       onChange={(event) =>
         set(names.map((_, k) => (k === i ? Number(event.target.value) : (settings.colors[k] ?? (k % 6) + 1))))
@@ -200,7 +208,7 @@ function Colors({
     >
       {[1, 2, 3, 4, 5, 6].map((accent) => (
         <option key={accent} value={accent}>
-          {name.slice(0, 14)}: accent {accent}
+          {t('{value}: accent {accent}', { value: name.slice(0, 14), accent })}
         </option>
       ))}
     </Select>
@@ -250,7 +258,7 @@ function Numbers({ data, format = PLAIN, own, set }: NumbersProps) {
             {series.map(({ name }, i) => (
               <th key={i} scope="col">
                 <Field
-                  aria-label={`Name of series ${i + 1}`}
+                  aria-label={t('Name of series {i}', { i: i + 1 })}
                   defaultValue={name}
                   w="90px"
                   onBlur={(event) =>
@@ -270,7 +278,7 @@ function Numbers({ data, format = PLAIN, own, set }: NumbersProps) {
             <tr key={k}>
               <th scope="row">
                 <Field
-                  aria-label={`Name of row ${k + 1}`}
+                  aria-label={t('Name of row {k}', { k: k + 1 })}
                   defaultValue={name}
                   w="130px"
                   onBlur={(event) =>
@@ -301,13 +309,13 @@ function Numbers({ data, format = PLAIN, own, set }: NumbersProps) {
       </chakra.table>
       {refused !== null && (
         <Small role="alert" mt="4px" color="red">
-          That is not a number; the chart keeps the one before.
+          {t('That is not a number; the chart keeps the one before.')}
         </Small>
       )}
-      <Small mt="4px">These are the chart’s numbers; the table of the document stays as it is.</Small>
+      <Small mt="4px">{t('These are the chart’s numbers; the table of the document stays as it is.')}</Small>
       {own && (
         <Action size="small" look="quiet" mt="4px" onClick={() => set(null)}>
-          The table’s numbers again
+          {t('The table’s numbers again')}
         </Action>
       )}
     </Box>

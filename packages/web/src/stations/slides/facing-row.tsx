@@ -8,9 +8,9 @@ import type { SlideActions } from '../../canvas/slide-drawing.tsx';
 import { edit } from '../../state/log-store.ts';
 import { select, useSelected } from '../../state/selection.ts';
 import { usePage } from '../../state/use-page.ts';
-import { count } from '../../ui/format.ts';
 import { Mark } from '../../ui/mark.tsx';
 import { Action, Small } from '../../ui/recipes.tsx';
+import { t } from '../../ui/words.ts';
 import type { RemovedLine, Row } from '../../worker/protocol.ts';
 import { choosePart, useChosen } from './chosen.ts';
 import { draggedOf, dropParts, dropSlides, takes } from './drag.ts';
@@ -140,7 +140,7 @@ export const FacingRow = memo(function FacingRow({
         ))}
         {shown < row.passages.length && (
           <Action look="quiet" size="small" ml="40px" onClick={() => setMost(shown + PASSAGES_STEP)}>
-            and {count(row.passages.length - shown, 'more passage')}
+            {t('and {n} more passages', { count: row.passages.length - shown })}
           </Action>
         )}
       </Box>
@@ -182,10 +182,10 @@ function NoSource({ row }: { readonly row: Row }) {
   return (
     <Small px="6px">
       {row.matter !== null
-        ? 'Made of the deck itself, and kept in step with it.'
+        ? t('Made of the deck itself, and kept in step with it.')
         : row.continues
-          ? 'Goes on with what stands above.'
-          : 'A slide of your own: nothing of the document stands on it.'}
+          ? t('Goes on with what stands above.')
+          : t('A slide of your own: nothing of the document stands on it.')}
     </Small>
   );
 }
@@ -200,9 +200,9 @@ function Removed({ lines }: { readonly lines: readonly RemovedLine[] }) {
           <chakra.span fontFamily="heading" textDecoration="line-through">
             {title}
           </chakra.span>
-          <span>taken out</span>
+          <span>{t('taken out')}</span>
           <Action size="small" look="quiet" onClick={() => edit({ kind: 'restore', slides: [slide] })}>
-            Bring back
+            {t('Bring back')}
           </Action>
         </Box>
       ))}
@@ -221,9 +221,9 @@ function Join({ edit: made }: { readonly edit: Edit }) {
       bg="paper"
       data-testid="join"
       onClick={() => edit(made)}
-      title="This slide goes on the one above, its title as a point (j)"
+      title={t('This slide goes on the one above, its title as a point (j)')}
     >
-      join with the slide above
+      {t('join with the slide above')}
     </Action>
   );
 }

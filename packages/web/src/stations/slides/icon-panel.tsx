@@ -5,6 +5,7 @@ import { runsText, type Icon, type Point } from '@alvex/core';
 import { ask } from '../../state/core-link.ts';
 import { edit } from '../../state/log-store.ts';
 import { Action, Field, Small } from '../../ui/recipes.tsx';
+import { t } from '../../ui/words.ts';
 import type { Row } from '../../worker/protocol.ts';
 import { PanelPart } from './panel-part.tsx';
 
@@ -47,10 +48,10 @@ export function IconPanel({ row }: { readonly row: Row }) {
     setBusy(false);
   };
   return (
-    <PanelPart head="Icons by what the points say">
+    <PanelPart head={t('Icons by what the points say')}>
       <Box display="flex" gap="6px" mb="6px">
         <Action size="small" disabled={busy} onClick={() => void suggest()}>
-          {busy ? 'Searching …' : 'Suggest for all points'}
+          {busy ? t('Searching …') : t('Suggest for all points')}
         </Action>
         {points.some(({ icon }) => icon !== undefined) && (
           <Action
@@ -60,7 +61,7 @@ export function IconPanel({ row }: { readonly row: Row }) {
               edit({ kind: 'all', edits: points.map(({ id }) => ({ kind: 'icon', part: id, icon: null })) })
             }
           >
-            No icons
+            {t('No icons')}
           </Action>
         )}
       </Box>
@@ -101,8 +102,8 @@ function Search({ point }: { readonly point: Point }) {
   return (
     <Box px="8px">
       <Field
-        aria-label="Search icons"
-        placeholder="another word"
+        aria-label={t('Search icons')}
+        placeholder={t('another word')}
         value={words}
         onChange={(event) => setWords(event.target.value)}
       />
@@ -110,7 +111,7 @@ function Search({ point }: { readonly point: Point }) {
         {found?.map((icon) => (
           <Choice
             key={icon.name}
-            aria-label={`Icon ${icon.name}`}
+            aria-label={t('Icon {name}', { name: icon.name })}
             title={icon.name}
             chosen={icon.name === point.icon?.name}
             aria-pressed={icon.name === point.icon?.name}
@@ -119,7 +120,7 @@ function Search({ point }: { readonly point: Point }) {
             <IconDrawing icon={icon} size={22} />
           </Choice>
         ))}
-        {found?.length === 0 && <Small>No icon has these words.</Small>}
+        {found?.length === 0 && <Small>{t('No icon has these words.')}</Small>}
       </Box>
     </Box>
   );

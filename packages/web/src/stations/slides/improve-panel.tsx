@@ -17,19 +17,20 @@ import { useAnswer } from '../../state/use-answer.ts';
 import { count } from '../../ui/format.ts';
 import { DENSITY_LABELS } from '../../ui/labels.ts';
 import { Action, Small } from '../../ui/recipes.tsx';
+import { t } from '../../ui/words.ts';
 import { Panel, PanelPart } from './panel-part.tsx';
 import { spokenInstead } from './slide-work.ts';
 
 const Text = chakra('span', { base: { fontFamily: 'heading' } });
 
 const RULES: Readonly<Record<ParallelAdvice['rule'], string>> = {
-  base: 'begin with what is to be done (“mend …”)',
-  ing: 'begin with a form in -ing',
-  to: 'begin with “to”',
-  stop: 'end with a mark',
-  'no-stop': 'end without a full stop',
-  capital: 'begin with a capital',
-  small: 'begin with a small letter',
+  base: t('begin with what is to be done (“mend …”)'),
+  ing: t('begin with a form in -ing'),
+  to: t('begin with “to”'),
+  stop: t('end with a mark'),
+  'no-stop': t('end without a full stop'),
+  capital: t('begin with a capital'),
+  small: t('begin with a small letter'),
 };
 
 const reword = ({ part, to }: Proposal) => ({ kind: 'reword', part, runs: to }) as const;
@@ -39,10 +40,10 @@ export function ImprovePanel({ slide, close }: { readonly slide: SlideId; readon
   const [most, setMost] = useState<number | null>(null);
   const [density, setDensity] = useState<Density | null>(null);
   const parts = usePages((state) => [...state.rows.values()].find((row) => row.slide === slide)?.all);
-  if (advice === null) return <Small mt="8px">Looking …</Small>;
+  if (advice === null) return <Small mt="8px">{t('Looking …')}</Small>;
   const textOf = (id: string): string => {
     const part = parts?.find((one) => one.id === id);
-    return part !== undefined && 'runs' in part ? runsText(part.runs) : 'a picture or table';
+    return part !== undefined && 'runs' in part ? runsText(part.runs) : t('a picture or table');
   };
   const fewer = advice.fewer.find((one) => one.most === most);
   const shorter = advice.shorter.find((one) => one.density === density);
@@ -53,9 +54,9 @@ export function ImprovePanel({ slide, close }: { readonly slide: SlideId; readon
     advice.parallel.length === 0;
   return (
     <Panel data-testid="improve">
-      {nothing && <Small>Nothing to suggest here.</Small>}
+      {nothing && <Small>{t('Nothing to suggest here.')}</Small>}
       {advice.titles.length > 0 && (
-        <PanelPart head="A title from what stands here">
+        <PanelPart head={t('A title from what stands here')}>
           <Choices>
             {advice.titles.map((title) => (
               <Action key={title} size="small" onClick={() => edit({ kind: 'retitle', slide, runs: plain(title) })}>
@@ -66,7 +67,7 @@ export function ImprovePanel({ slide, close }: { readonly slide: SlideId; readon
         </PanelPart>
       )}
       {advice.fewer.length > 0 && (
-        <PanelPart head="Fewer points; the others are spoken">
+        <PanelPart head={t('Fewer points; the others are spoken')}>
           <Choices>
             {advice.fewer.map((one) => (
               <Action
@@ -86,7 +87,7 @@ export function ImprovePanel({ slide, close }: { readonly slide: SlideId; readon
         </PanelPart>
       )}
       {advice.shorter.length > 0 && (
-        <PanelPart head="Shorter, in your own words">
+        <PanelPart head={t('Shorter, in your own words')}>
           <Choices>
             {advice.shorter.map((one) => (
               <Action
@@ -104,7 +105,10 @@ export function ImprovePanel({ slide, close }: { readonly slide: SlideId; readon
         </PanelPart>
       )}
       {advice.parallel.map(({ rule, odd, of }) => (
-        <PanelPart key={rule} head={`${of - odd.length} of ${count(of, 'point')} ${RULES[rule]}`}>
+        <PanelPart
+          key={rule}
+          head={t('{of} of {n} points {rules}', { of: of - odd.length, count: of, rules: RULES[rule] })}
+        >
           {odd.some(({ proposal }) => proposal !== null) && (
             <Proposals proposals={odd.flatMap(({ proposal }) => proposal ?? [])} />
           )}
@@ -112,21 +116,21 @@ export function ImprovePanel({ slide, close }: { readonly slide: SlideId; readon
             .filter(({ proposal }) => proposal === null)
             .map(({ part, text }) => (
               <Small key={part}>
-                <Text>{text}</Text> does not; write it anew on the slide.
+                <Text>{text}</Text> {t('does not; write it anew on the slide.')}
               </Small>
             ))}
         </PanelPart>
       ))}
       {advice.thinner !== null && (
-        <PanelPart head="Notes that say less, in your own sentences">
+        <PanelPart head={t('Notes that say less, in your own sentences')}>
           <Action size="small" onClick={() => edit(advice.thinner!)}>
-            Shorten to a third
+            {t('Shorten to a third')}
           </Action>
         </PanelPart>
       )}
       <Box>
         <Action size="small" look="quiet" onClick={close}>
-          Close
+          {t('Close')}
         </Action>
       </Box>
     </Panel>
@@ -168,7 +172,7 @@ function FewerPoints({
           disabled={spoken.size === 0}
           onClick={() => edit(...spokenInstead({ all }, [...spoken]))}
         >
-          Speak {count(spoken.size, 'point')}
+          {t('Speak {n} points', { count: spoken.size })}
         </Action>
       </Box>
     </Box>
@@ -188,14 +192,14 @@ function Proposals({ proposals }: { readonly proposals: readonly Proposal[] }) {
             <Text>{runsText(proposal.to)}</Text>
           </Box>
           <Action size="small" onClick={() => edit(reword(proposal))}>
-            Take it
+            {t('Take it')}
           </Action>
         </Box>
       ))}
       {proposals.length > 1 && (
         <Box>
           <Action size="small" onClick={() => edit({ kind: 'all', edits: proposals.map(reword) })}>
-            Take all {proposals.length}
+            {t('Take all {length}', { length: proposals.length })}
           </Action>
         </Box>
       )}

@@ -8,6 +8,7 @@ import { edit } from '../../state/log-store.ts';
 import { useAnswer } from '../../state/use-answer.ts';
 import { LAYOUT_LABELS, REASON_LABELS } from '../../ui/labels.ts';
 import { Action, Small } from '../../ui/recipes.tsx';
+import { t } from '../../ui/words.ts';
 import type { LayoutOffer, Row } from '../../worker/protocol.ts';
 import { MotionFields } from '../shared/motion-fields.tsx';
 import { useChosen } from './chosen.ts';
@@ -60,7 +61,7 @@ export function LookPanel({ row, close }: { readonly row: Row; readonly close: (
       <Movement row={row} />
       <Box>
         <Action size="small" look="quiet" onClick={close}>
-          Close
+          {t('Close')}
         </Action>
       </Box>
     </Panel>
@@ -74,9 +75,9 @@ function Layouts({ row }: { readonly row: Row }) {
   const slides = [row.slide];
   const shown = all ? answer : answer?.slice(0, FIRST);
   return (
-    <PanelPart head="Layouts that suit it, the best first">
+    <PanelPart head={t('Layouts that suit it, the best first')}>
       {answer === null ? (
-        <Small>Drawing them …</Small>
+        <Small>{t('Drawing them …')}</Small>
       ) : (
         <Offers>
           {shown!.map((offer) => (
@@ -97,12 +98,12 @@ function Layouts({ row }: { readonly row: Row }) {
       <Box display="flex" gap="6px" mt="6px">
         {answer !== null && answer.length > FIRST && (
           <Action size="small" look="quiet" onClick={() => setAll(!all)}>
-            {all ? 'Fewer' : `All ${answer.length}`}
+            {all ? t('Fewer') : t('All {length}', { length: answer.length })}
           </Action>
         )}
         {row.fixed !== null && (
           <Action size="small" look="quiet" onClick={() => edit({ kind: 'layout', slides, layout: null })}>
-            As Alvex chooses
+            {t('As Alvex chooses')}
           </Action>
         )}
       </Box>
@@ -113,7 +114,7 @@ function Layouts({ row }: { readonly row: Row }) {
 const Why = ({ offer }: { readonly offer: LayoutOffer }) => (
   <chakra.span display="block" fontSize="xs" color="soft">
     {REASON_LABELS[offer.reason]}
-    {offer.pages > 1 && `; ${offer.pages} slides`}
+    {offer.pages > 1 && t('; {pages} slides', { pages: offer.pages })}
   </chakra.span>
 );
 
@@ -124,13 +125,13 @@ function Movement({ row }: { readonly row: Row }) {
   const motion = row.motion ?? deck;
   const slides = [row.slide];
   return (
-    <PanelPart head="Movement of this slide">
+    <PanelPart head={t('Movement of this slide')}>
       <Box display="grid" gap="6px">
         <MotionFields motion={motion} choose={(chosen) => edit({ kind: 'motionAt', slides, motion: chosen })} />
         {row.motion !== null && (
           <Box>
             <Action size="small" look="quiet" onClick={() => edit({ kind: 'motionAt', slides, motion: null })}>
-              as the deck
+              {t('as the deck')}
             </Action>
           </Box>
         )}
@@ -152,7 +153,7 @@ function Colors({ row }: { readonly row: Row }) {
   const set = (change: Partial<Pick<Extract<Edit, { kind: 'colors' }>, 'palette' | 'dark'>>) =>
     edit({ kind: 'colors', slides, palette, dark: row.colors?.dark ?? null, ...change });
   return (
-    <PanelPart head="Colours of this slide">
+    <PanelPart head={t('Colours of this slide')}>
       <Box display="flex" gap="6px" flexWrap="wrap">
         {design.palettes.map((one) => {
           const on = palette?.from === 'theme' && palette.name === one.name;
@@ -172,18 +173,18 @@ function Colors({ row }: { readonly row: Row }) {
           size="small"
           onClick={() => set({ palette: madeOf(variation(seedOf(design, palette ?? look.palette), 1)) })}
         >
-          Next variation
+          {t('Next variation')}
         </Action>
         <Action
           size="small"
           aria-pressed={dark !== deckDark}
           onClick={() => set({ dark: dark === deckDark ? !dark : null })}
         >
-          {dark ? 'Light here' : 'Dark here'}
+          {dark ? t('Light here') : t('Dark here')}
         </Action>
         {row.colors !== null && (
           <Action size="small" look="quiet" onClick={() => edit({ kind: 'colors', slides, palette: null, dark: null })}>
-            as the deck
+            {t('as the deck')}
           </Action>
         )}
       </Box>

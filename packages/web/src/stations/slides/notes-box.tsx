@@ -9,6 +9,7 @@ import { count, speakingTime } from '../../ui/format.ts';
 import { Action, Warning } from '../../ui/recipes.tsx';
 import { CatchTyping } from '../../ui/typed-ahead.tsx';
 import { RunsText } from '../../ui/runs.tsx';
+import { t } from '../../ui/words.ts';
 import type { Row } from '../../worker/protocol.ts';
 import { numberOf } from './written-notes.ts';
 
@@ -65,7 +66,7 @@ export function NotesBox({ row }: { readonly row: Row }) {
   return (
     <Side>
       <Head>
-        <span>spoken</span>
+        <span>{t('spoken')}</span>
         <span>
           {count(row.spoken, 'word')}
           {row.spoken > 0 && ` · ${speakingTime(row.spoken, pace)}`}
@@ -75,7 +76,7 @@ export function NotesBox({ row }: { readonly row: Row }) {
         <Suspense
           fallback={
             <CatchTyping>
-              <Box color="soft">Opening …</Box>
+              <Box color="soft">{t('Opening …')}</Box>
             </CatchTyping>
           }
         >
@@ -85,7 +86,7 @@ export function NotesBox({ row }: { readonly row: Row }) {
         <Reading
           role="button"
           tabIndex={0}
-          aria-label="Write speaker notes"
+          aria-label={t('Write speaker notes')}
           onClick={() => setWriting(true)}
           onKeyDown={(event) => {
             if (event.key !== 'Enter') return;
@@ -94,7 +95,7 @@ export function NotesBox({ row }: { readonly row: Row }) {
             setWriting(true);
           }}
         >
-          {row.notes.length === 0 && <Box color="pale">Nothing to say here yet.</Box>}
+          {row.notes.length === 0 && <Box color="pale">{t('Nothing to say here yet.')}</Box>}
           {row.notes.slice(0, MOST_NOTES).map((note, i) => (
             <Box
               key={note.id}
@@ -110,7 +111,7 @@ export function NotesBox({ row }: { readonly row: Row }) {
             </Box>
           ))}
           {row.notes.length > MOST_NOTES && (
-            <Box color="soft">and {count(row.notes.length - MOST_NOTES, 'more paragraph')}</Box>
+            <Box color="soft">{t('and {n} more paragraphs', { count: row.notes.length - MOST_NOTES })}</Box>
           )}
         </Reading>
       )}
@@ -132,17 +133,15 @@ function Advice({ row }: { readonly row: Row }) {
     <Box fontFamily="body" fontSize="xs" mt="8px" display="grid" gap="6px" justifyItems="start">
       {tooLong && (
         <>
-          <Warning>too long to be spoken over one slide</Warning>
-          <Action size="small" title="Your own sentences, chosen and trimmed" onClick={() => void thin()}>
-            Shorten to a third
+          <Warning>{t('too long to be spoken over one slide')}</Warning>
+          <Action size="small" title={t('Your own sentences, chosen and trimmed')} onClick={() => void thin()}>
+            {t('Shorten to a third')}
           </Action>
         </>
       )}
       {repeating.length > 0 && (
         <>
-          <Warning>
-            {count(repeating.length, 'paragraph')} {repeating.length === 1 ? 'says' : 'say'} what the slide shows
-          </Warning>
+          <Warning>{t('{n} paragraphs say what the slide shows', { count: repeating.length })}</Warning>
           <Action
             size="small"
             onClick={() =>
@@ -155,7 +154,7 @@ function Advice({ row }: { readonly row: Row }) {
               })
             }
           >
-            Take {repeating.length === 1 ? 'it' : 'them'} out
+            {t('Take them out', { count: repeating.length })}
           </Action>
         </>
       )}

@@ -7,6 +7,7 @@ import { useEffect, useRef } from 'react';
 import type { Note, NoteText } from '@alvex/core';
 import { Action } from '../../ui/recipes.tsx';
 import { insertTyped } from '../../ui/typed-ahead.tsx';
+import { t } from '../../ui/words.ts';
 import { notesFromEditor, notesToEditor, sameNotes } from './written-notes.ts';
 
 const Paper = chakra('div', {
@@ -59,7 +60,7 @@ export default function NotesEditor({ notes, keep, close }: Props) {
     autofocus: 'end',
     injectCSS: false,
     onFocus: ({ editor: focused }) => insertTyped(focused),
-    editorProps: { attributes: { 'aria-label': 'Speaker notes', role: 'textbox', 'aria-multiline': 'true' } },
+    editorProps: { attributes: { 'aria-label': t('Speaker notes'), role: 'textbox', 'aria-multiline': 'true' } },
   });
   const leave = () => {
     const written = notesFromEditor(editor.getJSON());
@@ -111,15 +112,15 @@ function Tools({ editor, leave }: { readonly editor: Editor; readonly leave: () 
   });
   const chain = () => editor.chain().focus();
   const tools = [
-    { name: 'Bold', on: state.bold, icon: Bold, act: () => chain().toggleBold().run() },
-    { name: 'Italic', on: state.italic, icon: Italic, act: () => chain().toggleItalic().run() },
-    { name: 'List', on: state.list, icon: List, act: () => chain().toggleBulletList().run() },
-    { name: 'Numbered list', on: state.numbers, icon: ListOrdered, act: () => chain().toggleOrderedList().run() },
+    { name: t('Bold'), on: state.bold, icon: Bold, act: () => chain().toggleBold().run() },
+    { name: t('Italic'), on: state.italic, icon: Italic, act: () => chain().toggleItalic().run() },
+    { name: t('List'), on: state.list, icon: List, act: () => chain().toggleBulletList().run() },
+    { name: t('Numbered list'), on: state.numbers, icon: ListOrdered, act: () => chain().toggleOrderedList().run() },
   ];
   return (
     <Box
       role="toolbar"
-      aria-label="Writing notes"
+      aria-label={t('Writing notes')}
       display="flex"
       gap="3px"
       p="4px"
@@ -140,8 +141,8 @@ function Tools({ editor, leave }: { readonly editor: Editor; readonly leave: () 
           <Icon size={13} />
         </Action>
       ))}
-      <Action size="small" ml="auto" title="Ctrl Enter or Escape" onClick={leave}>
-        Done
+      <Action size="small" ml="auto" title={t('Ctrl Enter or Escape')} onClick={leave}>
+        {t('Done')}
       </Action>
     </Box>
   );

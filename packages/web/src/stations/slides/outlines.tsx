@@ -5,10 +5,11 @@ import { useRef, type ReactNode } from 'react';
 import type { DeckLine, Difference, DocumentLine, BlockId } from '@alvex/core';
 import { edit } from '../../state/log-store.ts';
 import { useAnswer } from '../../state/use-answer.ts';
-import { count, grouped } from '../../ui/format.ts';
+import { grouped } from '../../ui/format.ts';
 import { Mark } from '../../ui/mark.tsx';
 import { Action, Small } from '../../ui/recipes.tsx';
 import { VirtualRows } from '../../ui/virtual-rows.tsx';
+import { t } from '../../ui/words.ts';
 
 const Columns = chakra('div', {
   base: {
@@ -52,31 +53,37 @@ const Tag = chakra('span', {
 });
 
 const DIFFERENCES: Readonly<Record<Difference, string>> = {
-  moved: 'moved',
-  retitled: 'retitled',
-  repeated: 'goes on',
-  own: 'your own',
-  hidden: 'hidden',
-  made: 'made of the deck',
+  moved: t('moved'),
+  retitled: t('retitled'),
+  repeated: t('goes on'),
+  own: t('your own'),
+  hidden: t('hidden'),
+  made: t('made of the deck'),
 };
 
 export function TwoOutlines({ go }: { readonly go: (page: number, block: BlockId | null) => void }) {
   const { answer } = useAnswer({ what: 'outlines' });
-  if (answer === null) return <Small p="20px">Comparing …</Small>;
+  if (answer === null) return <Small p="20px">{t('Comparing …')}</Small>;
   const { document, deck, removed } = answer;
   const leftOut = document.filter(({ state }) => state === 'left-out').length;
   const differing = deck.filter(({ differences }) => differences.some((one) => one !== 'repeated')).length;
   return (
     <Columns data-testid="outlines">
       <Side
-        label="Outline of the document"
-        head={`The document: ${count(document.length, 'heading')}${leftOut > 0 ? `, ${leftOut} left out` : ''}`}
+        label={t('Outline of the document')}
+        head={t('The document: {n} headings{out}', {
+          count: document.length,
+          out: leftOut > 0 ? t(', {leftOut} left out', { leftOut }) : '',
+        })}
         length={document.length}
         line={(i) => <HeadingLine line={document[i]!} go={go} />}
       />
       <Side
-        label="Outline of the deck"
-        head={`The deck: ${count(deck.length, 'slide')}${differing > 0 ? `, ${differing} not as in the document` : ', as in the document'}`}
+        label={t('Outline of the deck')}
+        head={t('The deck: {n} slides{as}', {
+          count: deck.length,
+          as: differing > 0 ? t(', {differing} not as in the document', { differing }) : t(', as in the document'),
+        })}
         length={deck.length + removed.length}
         line={(i) =>
           i < deck.length ? (
@@ -100,7 +107,7 @@ export function TwoOutlines({ go }: { readonly go: (page: number, block: BlockId
                 look="quiet"
                 onClick={() => edit({ kind: 'restore', slides: [removed[i - deck.length]!.slide] })}
               >
-                Bring back
+                {t('Bring back')}
               </Action>
             </Box>
           )
@@ -132,7 +139,7 @@ function Side({
     <Box display="flex" flexDirection="column" minH="0" px="20px" borderRight="1px solid" borderColor="line">
       <Small py="10px">{head}</Small>
       <Box ref={scroller} flex="1" minH="0" overflowY="auto" pb="40px">
-        <VirtualRows virtualizer={virtualizer} label={label} rowLabel={(i) => `Line ${i + 1}`} row={line} />
+        <VirtualRows virtualizer={virtualizer} label={label} rowLabel={(i) => t('Line {i}', { i: i + 1 })} row={line} />
       </Box>
     </Box>
   );
@@ -152,9 +159,9 @@ function HeadingLine({
     <Line pale={state === 'left-out'} onClick={() => slide !== null && go(slide - 1, block)}>
       <small>{slide === null ? <Mark destination="out" size={24} /> : slide}</small>
       <span style={{ paddingLeft: Math.max(0, level - 1) * INDENT, fontWeight: level <= 1 ? 600 : 400 }}>
-        {text || <i>empty heading</i>}
-        {state === 'spoken' && <Tag>spoken</Tag>}
-        {state === 'left-out' && <Tag>left out</Tag>}
+        {text || <i>{t('empty heading')}</i>}
+        {state === 'spoken' && <Tag>{t('spoken')}</Tag>}
+        {state === 'left-out' && <Tag>{t('left out')}</Tag>}
       </span>
       <small>{grouped(words)}</small>
     </Line>
@@ -183,7 +190,7 @@ function SlideLine({
           </chakra.span>
         ))}
       </span>
-      <small>{kind === 'section' ? 'section' : ''}</small>
+      <small>{kind === 'section' ? t('section') : ''}</small>
     </Line>
   );
 }

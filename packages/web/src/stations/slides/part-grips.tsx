@@ -5,6 +5,7 @@ import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { branchOfPoint, type PartId, type DrawnText } from '@alvex/core';
 import { SLIDE_POINTS } from '../../canvas/slide-drawing.tsx';
 import { usePages } from '../../state/pages-store.ts';
+import { t } from '../../ui/words.ts';
 import type { Row } from '../../worker/protocol.ts';
 import { draggedOf, dropParts, takes } from './drag.ts';
 
@@ -102,7 +103,7 @@ function PartGrip({ text, size, parts }: GripProps) {
   return (
     <Grip
       ref={grip}
-      title="Drag to another place or slide"
+      title={t('Drag to another place or slide')}
       data-grip={text.target}
       style={{
         left: `calc(${percent(left, size.width)} - 10px)`,

@@ -9,6 +9,7 @@ import { edit } from '../../state/log-store.ts';
 import { usePages } from '../../state/pages-store.ts';
 import { useSelected } from '../../state/selection.ts';
 import { BlockText } from '../../ui/block-text.tsx';
+import { t } from '../../ui/words.ts';
 import type { Row } from '../../worker/protocol.ts';
 import { choosePassage, useChosen } from './chosen.ts';
 import { mayTakeFocus } from './focus.ts';
@@ -144,11 +145,11 @@ export const Passage = memo(function Passage({ block: id, row }: Props) {
         <CutLine
           data-testid="cut"
           tabIndex={-1}
-          title="Split here (c)"
-          aria-label={`Split before “${shortText(block)}”`}
+          title={t('Split here (c)')}
+          aria-label={t('Split before “{block}”', { block: shortText(block) })}
           onClick={() => edit({ kind: 'cut', block: id })}
         >
-          split here: a new slide starts
+          {t('split here: a new slide starts')}
         </CutLine>
       )}
       <Line
@@ -176,7 +177,7 @@ function PassageText({ block, row, deck }: { readonly block: Block; readonly row
   if (kept.length === 0 || !('runs' in block)) return <BlockText block={block} deck={deck} />;
   const text = block.runs.map((run) => run.text).join('');
   return (
-    <Shortened title="Underlined: on the slide. The whole passage is spoken.">
+    <Shortened title={t('Underlined: on the slide. The whole passage is spoken.')}>
       {pieces(text, kept).map(({ from, to, shown }) =>
         shown ? <b key={from}>{text.slice(from, to)}</b> : <span key={from}>{text.slice(from, to)}</span>,
       )}

@@ -20,6 +20,7 @@ import { useDeck } from '../../state/deck-store.ts';
 import { edit } from '../../state/log-store.ts';
 import { FileButton } from '../../ui/file-button.tsx';
 import { Action, Field, Notice, Small } from '../../ui/recipes.tsx';
+import { t } from '../../ui/words.ts';
 import { useAnswer } from '../../state/use-answer.ts';
 import type { Row } from '../../worker/protocol.ts';
 import { PanelPart, PanelRow } from './panel-part.tsx';
@@ -28,9 +29,9 @@ import { newId } from './slide-work.ts';
 export function PlacePicture({ row }: { readonly row: Row }) {
   const [open, setOpen] = useState(false);
   return (
-    <PanelPart head="A picture for this slide">
+    <PanelPart head={t('A picture for this slide')}>
       <Action size="small" aria-expanded={open} onClick={() => setOpen(!open)}>
-        From a file, pasted, or from the library
+        {t('From a file, pasted, or from the library')}
       </Action>
       {open && (
         <PictureChooser
@@ -81,7 +82,7 @@ export function PictureChooser({
     try {
       take(await sendPicture(deck, body, name), alt);
     } catch (error) {
-      setFailure(error instanceof ApiError ? error.message : 'This picture was not taken. Nothing was changed.');
+      setFailure(error instanceof ApiError ? error.message : t('This picture was not taken. Nothing was changed.'));
     }
     setBusy(false);
   };
@@ -103,14 +104,14 @@ export function PictureChooser({
         <FileButton
           size="small"
           accept="image/png,image/jpeg,image/gif"
-          label="File of the picture"
+          label={t('File of the picture')}
           take={(file) => void send(file, file.name, null)}
         >
-          A file …
+          {t('A file …')}
         </FileButton>
         <Field
-          aria-label="Search pictures, or paste one"
-          placeholder="search pictures, or paste one here"
+          aria-label={t('Search pictures, or paste one')}
+          placeholder={t('search pictures, or paste one here')}
           value={words}
           flex="1"
           minW="220px"
@@ -124,14 +125,14 @@ export function PictureChooser({
       )}
       {own !== null && own.length > 0 && (
         <>
-          <Small mt="6px">In this deck</Small>
+          <Small mt="6px">{t('In this deck')}</Small>
           <Choices>
             {own.map(({ picture, alt }) => (
               <Choice
                 key={picture.id}
                 disabled={busy}
                 title={alt ?? ''}
-                aria-label={`In this deck: ${alt ?? 'without a description'}`}
+                aria-label={t('In this deck: {alt}', { alt: alt ?? t('without a description') })}
                 onClick={() => take(picture, alt)}
               >
                 <img
@@ -143,7 +144,7 @@ export function PictureChooser({
               </Choice>
             ))}
           </Choices>
-          <Small mt="6px">In the library</Small>
+          <Small mt="6px">{t('In the library')}</Small>
         </>
       )}
       {palette !== undefined && (
@@ -153,7 +154,7 @@ export function PictureChooser({
               key={picture.name}
               disabled={busy}
               title={picture.shows}
-              aria-label={`Library: ${picture.shows}`}
+              aria-label={t('Library: {shows}', { shows: picture.shows })}
               onClick={() => void fromLibrary(picture)}
             >
               <img src={dataUrl(picture, palette)} alt="" style={{ display: 'block', width: '100%' }} />
@@ -161,8 +162,8 @@ export function PictureChooser({
           ))}
         </Choices>
       )}
-      {shown.length === 0 && <Small mt="6px">The library has no picture for this word.</Small>}
-      <Small mt="4px">Drawn for Alvex, in the colours of your deck, free to use (MIT).</Small>
+      {shown.length === 0 && <Small mt="6px">{t('The library has no picture for this word.')}</Small>}
+      <Small mt="4px">{t('Drawn for Alvex, in the colours of your deck, free to use (MIT).')}</Small>
     </Box>
   );
 }

@@ -2,6 +2,7 @@
 import { chakra } from '@chakra-ui/react';
 import { useState, type KeyboardEvent, type PointerEvent } from 'react';
 import type { PictureDress } from '@alvex/core';
+import { t } from '../../ui/words.ts';
 import { cutTo, movedBy, placeOn, type Crop, type Edge, type Share } from './crop.ts';
 
 const Whole = chakra('div', {
@@ -92,8 +93,11 @@ export function PictureCrop({ url, dress, set }: Props) {
       <Off style={{ left: `${left * 100}%`, right: `${right * 100}%`, bottom: 0, height: `${bottom * 100}%` }} />
       <Target
         type="button"
-        aria-label={`What must stay in sight: ${Math.round(focus[0] * 100)} % from the left, ${Math.round(focus[1] * 100)} % from the top; arrows move it`}
-        title="Press or drag to what must stay in sight; drag the edges to cut them off"
+        aria-label={t('What must stay in sight: {focus} % from the left, {focus2} % from the top; arrows move it', {
+          focus: Math.round(focus[0] * 100),
+          focus2: Math.round(focus[1] * 100),
+        })}
+        title={t('Press or drag to what must stay in sight; drag the edges to cut them off')}
         onPointerDown={(event) => hold(event, (to) => ({ focus: to }))}
         onPointerMove={(event) => hold(event, (to) => ({ focus: to }))}
         onPointerUp={() => letGo('fill')}

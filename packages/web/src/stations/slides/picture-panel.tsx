@@ -6,14 +6,15 @@ import { pictureUrl } from '../../api/client.ts';
 import { useDeck } from '../../state/deck-store.ts';
 import { edit } from '../../state/log-store.ts';
 import { Action, Field, Select, Small } from '../../ui/recipes.tsx';
+import { t } from '../../ui/words.ts';
 import type { Row } from '../../worker/protocol.ts';
 import { PanelPart, PanelRow } from './panel-part.tsx';
 import { PictureChooser } from './picture-chooser.tsx';
 import { MOST_CUT } from './crop.ts';
 import { PictureCrop } from './picture-crop.tsx';
 
-const FILTER_LABELS = { none: 'as it is', grey: 'grey', tint: 'in the accent' } as const;
-const EDGES = ['left', 'top', 'right', 'bottom'] as const;
+const FILTER_LABELS = { none: t('as it is'), grey: t('grey'), tint: t('in the accent') } as const;
+const EDGES = [t('left'), t('top'), t('right'), t('bottom')];
 
 export function PicturePanel({ row, part }: { readonly row: Row; readonly part: PicturePart }) {
   const deck = useDeck((state) => state.deck?.id ?? '');
@@ -21,7 +22,7 @@ export function PicturePanel({ row, part }: { readonly row: Row; readonly part: 
   const dress = part.dress ?? usualDress(row.layout);
   const set = (change: Partial<PictureDress>) => edit({ kind: 'frame', part: part.id, dress: { ...dress, ...change } });
   return (
-    <PanelPart head="Picture">
+    <PanelPart head={t('Picture')}>
       <Box display="flex" gap="12px" alignItems="flex-start" flexWrap="wrap">
         <PictureCrop url={pictureUrl(deck, part.picture)} dress={dress} set={set} />
         <Box flex="1" minW="220px">
@@ -34,11 +35,11 @@ export function PicturePanel({ row, part }: { readonly row: Row; readonly part: 
                 aria-pressed={dress.as === as}
                 onClick={() => set({ as })}
               >
-                {as === 'fit' ? 'All of it' : 'Fill the frame'}
+                {as === 'fit' ? t('All of it') : t('Fill the frame')}
               </Action>
             ))}
             <Select
-              aria-label="Tone"
+              aria-label={t('Tone')}
               value={dress.filter}
               onChange={(event) => set({ filter: event.target.value as PictureDress['filter'] })}
             >
@@ -49,20 +50,20 @@ export function PicturePanel({ row, part }: { readonly row: Row; readonly part: 
               ))}
             </Select>
             <Select
-              aria-label="Corners"
+              aria-label={t('Corners')}
               value={dress.corners}
               onChange={(event) => set({ corners: event.target.value as PictureDress['corners'] })}
             >
-              <option value="square">square corners</option>
-              <option value="round">round corners</option>
+              <option value="square">{t('square corners')}</option>
+              <option value="round">{t('round corners')}</option>
             </Select>
           </Box>
           <PanelRow>
-            <Slide label="Brightness" value={dress.brightness} set={(brightness) => set({ brightness })} />
-            <Slide label="Contrast" value={dress.contrast} set={(contrast) => set({ contrast })} />
+            <Slide label={t('Brightness')} value={dress.brightness} set={(brightness) => set({ brightness })} />
+            <Slide label={t('Contrast')} value={dress.contrast} set={(contrast) => set({ contrast })} />
           </PanelRow>
           <PanelRow>
-            <Small>Cut off</Small>
+            <Small>{t('Cut off')}</Small>
             {EDGES.map((edge, i) => (
               <chakra.label key={edge} fontSize="xs" color="soft">
                 {edge}{' '}
@@ -73,7 +74,7 @@ export function PicturePanel({ row, part }: { readonly row: Row; readonly part: 
                   max={MOST_CUT * 100}
                   step={1}
                   w="48px"
-                  aria-label={`Cut off at the ${edge}, per cent`}
+                  aria-label={t('Cut off at the {edge}, per cent', { edge })}
                   defaultValue={Math.round(dress.crop[i]! * 100)}
                   onBlur={(event) => {
                     const share = Math.min(MOST_CUT, Math.max(0, Number(event.target.value) || 0) / 100);
@@ -90,16 +91,16 @@ export function PicturePanel({ row, part }: { readonly row: Row; readonly part: 
       <Description row={row} part={part} />
       <PanelRow>
         <Action size="small" aria-expanded={replacing} onClick={() => setReplacing(!replacing)}>
-          Another picture in its place
+          {t('Another picture in its place')}
         </Action>
         {part.dress !== undefined && (
           <Action size="small" look="quiet" onClick={() => edit({ kind: 'frame', part: part.id, dress: null })}>
-            as it came
+            {t('as it came')}
           </Action>
         )}
         {part.own !== undefined && (
           <Action size="small" look="quiet" onClick={() => edit({ kind: 'drop', part: part.id })}>
-            Take it off
+            {t('Take it off')}
           </Action>
         )}
       </PanelRow>
@@ -173,8 +174,8 @@ function Description({ row, part }: { readonly row: Row; readonly part: PictureP
     <PanelRow>
       <Field
         key={part.alt}
-        aria-label="Description"
-        placeholder="What the picture shows, for those who do not see it"
+        aria-label={t('Description')}
+        placeholder={t('What the picture shows, for those who do not see it')}
         defaultValue={part.alt ?? ''}
         flex="1"
         minW="220px"
@@ -184,7 +185,7 @@ function Description({ row, part }: { readonly row: Row; readonly part: PictureP
       />
       {missing && suggested !== null && (
         <Action size="small" onClick={() => describe(suggested)} title={suggested}>
-          Take “{suggested.length > 40 ? `${suggested.slice(0, 40)} …` : suggested}”
+          {t('Take “{text}”', { text: suggested.length > 40 ? `${suggested.slice(0, 40)} …` : suggested })}
         </Action>
       )}
     </PanelRow>

@@ -6,6 +6,7 @@ import { useDeck } from '../../state/deck-store.ts';
 import { useAnswer } from '../../state/use-answer.ts';
 import { useSelected } from '../../state/selection.ts';
 import { count, duration, grouped } from '../../ui/format.ts';
+import { rich, t } from '../../ui/words.ts';
 import { MOST_PRESENTED } from '../shared/long-deck.ts';
 
 const Foot = chakra('footer', {
@@ -53,23 +54,35 @@ export function Ribbon({ jump, first, last }: Props) {
       <Box>
         <chakra.b color="ink" fontSize="sm" display="block" data-testid="slide-count">
           {count(pages?.order.length ?? 0, 'slide')}
-          {target?.unit === 'slides' && ` of ${target.amount}`}
+          {target?.unit === 'slides' && t(' of {amount}', { amount: target.amount })}
         </chakra.b>
-        {duration(seconds)} {target?.unit === 'minutes' ? `of ${target.amount} min` : 'to speak'}
+        {duration(seconds)}{' '}
+        {target?.unit === 'minutes' ? t('of {amount} min', { amount: target.amount }) : t('to speak')}
         {target === null && (pages?.order.length ?? 0) > MOST_PRESENTED && (
           <Link to="../map" style={{ color: 'inherit', display: 'block' }}>
-            long for a talk: shorten it
+            {t('long for a talk: shorten it')}
           </Link>
         )}
         <Ready />
       </Box>
       <Bars jump={jump} first={first} last={last} />
       {sums !== undefined && (
-        <Link to="../check/words" style={{ color: 'inherit', textAlign: 'right' }} title="Where every word went">
-          {grouped(sums.document)} words: <b>{grouped(sums.slides)}</b> on slides
+        <Link to="../check/words" style={{ color: 'inherit', textAlign: 'right' }} title={t('Where every word went')}>
+          {rich(
+            t('{document} words: <b>{slides}</b> on slides', {
+              document: grouped(sums.document),
+              slides: grouped(sums.slides),
+            }),
+          )}
           <br />
-          <b>{grouped(sums.notes)}</b> spoken · <b>{grouped(sums.leftOut)}</b> left out · <b>{grouped(sums.lost)}</b>{' '}
-          lost
+          {rich(
+            t('<b>{notes}</b> spoken · <b2>{leftOut}</b2> left out · <b3>{lost}</b3> lost', {
+              notes: grouped(sums.notes),
+              leftOut: grouped(sums.leftOut),
+              lost: grouped(sums.lost),
+            }),
+            { b: (words) => <b>{words}</b>, b2: (words) => <b>{words}</b>, b3: (words) => <b>{words}</b> },
+          )}
         </Link>
       )}
     </Foot>
@@ -83,7 +96,7 @@ function Ready() {
   const { ready, of } = answer;
   return (
     <Link to="../check" style={{ color: 'inherit', display: 'block' }} data-testid="ready">
-      {ready === of ? `all ${of} ready to show` : `${ready} of ${of} ready to show`}
+      {ready === of ? t('all {of} ready to show', { of }) : t('{ready} of {of} ready to show', { ready, of })}
     </Link>
   );
 }
@@ -103,11 +116,11 @@ const Bars = memo(function Bars({ jump, first, last }: Props) {
       cursor="pointer"
       role="slider"
       tabIndex={0}
-      aria-label="Slides"
+      aria-label={t('Slides')}
       aria-valuemin={1}
       aria-valuemax={total}
       aria-valuenow={first + 1}
-      aria-valuetext={`Slide ${first + 1} of ${total}`}
+      aria-valuetext={t('Slide {first} of {total}', { first: first + 1, total })}
       onClick={(event) => {
         const box = event.currentTarget.getBoundingClientRect();
         jump(Math.min(total - 1, Math.floor(((event.clientX - box.left) / box.width) * total)));

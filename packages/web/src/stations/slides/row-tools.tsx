@@ -20,6 +20,7 @@ import { edit } from '../../state/log-store.ts';
 import { count } from '../../ui/format.ts';
 import { FULL_ACTIONS, FULL_LABELS, LAYOUT_LABELS, MATTER_LABELS } from '../../ui/labels.ts';
 import { Action, Warning } from '../../ui/recipes.tsx';
+import { t } from '../../ui/words.ts';
 import type { Row } from '../../worker/protocol.ts';
 import { chooseSlide, useChosen } from './chosen.ts';
 import { ImprovePanel } from './improve-panel.tsx';
@@ -66,12 +67,14 @@ export function RowTools({ row, number }: { readonly row: Row; readonly number: 
         <SlideNumber row={row} number={number} />
         <span>{row.matter === null ? LAYOUT_LABELS[row.layout] : MATTER_LABELS[row.matter]}</span>
         <span>{count(row.words, 'word')}</span>
-        {row.continues && <span>continued</span>}
-        {row.hidden && <chakra.b color="amberText">hidden</chakra.b>}
+        {row.continues && <span>{t('continued')}</span>}
+        {row.hidden && <chakra.b color="amberText">{t('hidden')}</chakra.b>}
         {state === 'spills' ? (
-          <Warning>{linesOver > 0 ? `${count(linesOver, 'line')} too long` : 'too long'}</Warning>
+          <Warning>{linesOver > 0 ? t('{n} lines too long', { count: linesOver }) : t('too long')}</Warning>
         ) : (
-          <span>{state === 'fits' ? `fits at ${points} pt` : `stepped down to ${points} pt`}</span>
+          <span>
+            {state === 'fits' ? t('fits at {points} pt', { points }) : t('stepped down to {points} pt', { points })}
+          </span>
         )}
         {!row.hidden && <PresentHere number={number} />}
         <SlideActions row={row} open={open} turn={turn} />
@@ -81,9 +84,9 @@ export function RowTools({ row, number }: { readonly row: Row; readonly number: 
       {open === 'look' && <LookPanel row={row} close={() => setOpen(null)} />}
       {suggested && open !== 'improve' && (
         <Caption>
-          <span>This slide has no title of its own.</span>
+          <span>{t('This slide has no title of its own.')}</span>
           <Action size="small" look="quiet" onClick={() => setOpen('improve')}>
-            Suggest one
+            {t('Suggest one')}
           </Action>
         </Caption>
       )}
@@ -109,8 +112,8 @@ function SlideNumber({ row, number }: { readonly row: Row; readonly number: numb
       ref={handle}
       chosen={chosen}
       aria-pressed={chosen}
-      aria-label={`Choose slide ${number}`}
-      title="Choose; with Shift or Ctrl several. Drag to move."
+      aria-label={t('Choose slide {number}', { number })}
+      title={t('Choose; with Shift or Ctrl several. Drag to move.')}
       onClick={(event) => chooseSlide(row.slide, event)}
     >
       {number}
@@ -122,9 +125,13 @@ const ICON = 13;
 
 const PresentHere = ({ number }: { readonly number: number }) => (
   <chakra.span ml="auto">
-    <Link to={`../present?from=${number}`} aria-label="Present from this slide" title="Present from this slide on">
+    <Link
+      to={`../present?from=${number}`}
+      aria-label={t('Present from this slide')}
+      title={t('Present from this slide on')}
+    >
       <Action as="span" look="quiet" size="small" px="6px" gap="4px">
-        <Presentation size={ICON} aria-hidden="true" /> Present
+        <Presentation size={ICON} aria-hidden="true" /> {t('Present')}
       </Action>
     </Link>
   </chakra.span>
@@ -147,77 +154,77 @@ function SlideActions({
       part: newId(),
       after: row.all.at(-1)?.id ?? null,
       level: 1,
-      runs: plain('New point'),
+      runs: plain(t('New point')),
     });
   return (
     <Box display="flex" flexWrap="wrap" w="100%" ml="-6px" css={{ '& button': { px: '6px', gap: '4px' } }}>
       {row.kind === 'content' && row.matter === null && (
         <>
-          <Action look="quiet" size="small" aria-label="Add a point" title="Add a point" onClick={addPoint}>
-            <ListPlus size={ICON} aria-hidden="true" /> Point
+          <Action look="quiet" size="small" aria-label={t('Add a point')} title={t('Add a point')} onClick={addPoint}>
+            <ListPlus size={ICON} aria-hidden="true" /> {t('Point')}
           </Action>
           <Action
             look="quiet"
             size="small"
-            aria-label="Improve this slide"
-            title="Improve: title, fewer points, shorter, alike"
+            aria-label={t('Improve this slide')}
+            title={t('Improve: title, fewer points, shorter, alike')}
             aria-expanded={open === 'improve'}
             onClick={() => turn('improve')}
           >
-            <SlidersHorizontal size={ICON} aria-hidden="true" /> Improve
+            <SlidersHorizontal size={ICON} aria-hidden="true" /> {t('Improve')}
           </Action>
         </>
       )}
       <Action
         look="quiet"
         size="small"
-        aria-label="Look of this slide"
-        title="Layout, figure, picture, chart, colours"
+        aria-label={t('Look of this slide')}
+        title={t('Layout, figure, picture, chart, colours')}
         aria-expanded={open === 'look'}
         onClick={() => turn('look')}
       >
-        <LayoutPanelLeft size={ICON} aria-hidden="true" /> Look
+        <LayoutPanelLeft size={ICON} aria-hidden="true" /> {t('Look')}
       </Action>
       {row.matter !== null && row.matter !== 'cover' && (
         <Action
           look="quiet"
           size="small"
-          aria-label="Make this slide my own"
-          title="Make it my own: it can be written, and does not follow the deck any more"
+          aria-label={t('Make this slide my own')}
+          title={t('Make it my own: it can be written, and does not follow the deck any more')}
           onClick={() => edit(madeOwn(row, row.matter!))}
         >
-          <PenLine size={ICON} aria-hidden="true" /> My own
+          <PenLine size={ICON} aria-hidden="true" /> {t('My own')}
         </Action>
       )}
       {row.matter === null && (
         <Action
           look="quiet"
           size="small"
-          aria-label="Copy this slide"
-          title="Copy (d)"
+          aria-label={t('Copy this slide')}
+          title={t('Copy (d)')}
           onClick={() => edit({ kind: 'duplicate', slide: row.slide, as: newId() })}
         >
-          <Copy size={ICON} aria-hidden="true" /> Copy
+          <Copy size={ICON} aria-hidden="true" /> {t('Copy')}
         </Action>
       )}
       <Action
         look="quiet"
         size="small"
-        aria-label={row.hidden ? 'Show this slide again' : 'Hide this slide'}
-        title={row.hidden ? 'Show again (h)' : 'Hide when presenting (h)'}
+        aria-label={row.hidden ? t('Show this slide again') : t('Hide this slide')}
+        title={row.hidden ? t('Show again (h)') : t('Hide when presenting (h)')}
         onClick={() => edit({ kind: 'hide', slides, hidden: !row.hidden })}
       >
         {row.hidden ? <Eye size={ICON} aria-hidden="true" /> : <EyeOff size={ICON} aria-hidden="true" />}{' '}
-        {row.hidden ? 'Show' : 'Hide'}
+        {row.hidden ? t('Show') : t('Hide')}
       </Action>
       <Action
         look="quiet"
         size="small"
-        aria-label="Take out this slide"
-        title="Take out (Delete); it can be brought back here"
+        aria-label={t('Take out this slide')}
+        title={t('Take out (Delete); it can be brought back here')}
         onClick={() => edit({ kind: 'remove', slides })}
       >
-        <Trash2 size={ICON} aria-hidden="true" /> Take out
+        <Trash2 size={ICON} aria-hidden="true" /> {t('Take out')}
       </Action>
     </Box>
   );
@@ -248,7 +255,7 @@ function WaysOut({ row }: { readonly row: Row }) {
   const rule = row.full ?? deckRule;
   const set = (next: FullRule | null) => edit({ kind: 'fullAt', slides: [row.slide], rule: next });
   return (
-    <Box mt="8px" display="flex" gap="6px" flexWrap="wrap" role="group" aria-label="This slide holds too much">
+    <Box mt="8px" display="flex" gap="6px" flexWrap="wrap" role="group" aria-label={t('This slide holds too much')}>
       {FULL_RULES.map((one) => (
         <Action
           key={one}
@@ -264,7 +271,7 @@ function WaysOut({ row }: { readonly row: Row }) {
         <Action
           size="small"
           look="quiet"
-          title={`So far: ${FULL_LABELS[deckRule]}`}
+          title={t('So far: {full}', { full: FULL_LABELS[deckRule] })}
           onClick={() =>
             edit({
               kind: 'all',
@@ -275,12 +282,12 @@ function WaysOut({ row }: { readonly row: Row }) {
             })
           }
         >
-          the same for all slides
+          {t('the same for all slides')}
         </Action>
       )}
       {row.full !== null && (
         <Action size="small" look="quiet" onClick={() => set(null)}>
-          as the deck
+          {t('as the deck')}
         </Action>
       )}
     </Box>

@@ -17,6 +17,7 @@ import { select, useSelected } from '../../state/selection.ts';
 import { edit } from '../../state/log-store.ts';
 import { isWriting } from '../../ui/is-writing.ts';
 import { mayBeKey } from '../../ui/keys.ts';
+import { t } from '../../ui/words.ts';
 import type { Row } from '../../worker/protocol.ts';
 import { choosePassage, clearChosen, useChosen } from './chosen.ts';
 import { levelled, mayCutAt, newId, slideOrder, spokenInstead, stepPart, stepSlides } from './slide-work.ts';
@@ -205,7 +206,7 @@ export function nextSpill(from: number, by: 1 | -1): number {
 /** A slide of one's own behind another; it has a title from the start, so that it is never blank. */
 export function addSlide(after: SlideId | null): void {
   const slide = newId();
-  edit({ kind: 'add', slide, after, title: plain('New slide') });
+  edit({ kind: 'add', slide, after, title: plain(t('New slide')) });
   // It becomes the current one as soon as it is there.
   select(null, pageKey(slide, 0));
 }

@@ -4,6 +4,7 @@ import { plain, retext, runsText, type Runs, type PartId } from '@alvex/core';
 import { useEffect, useRef } from 'react';
 import { edit } from '../../state/log-store.ts';
 import { usePages } from '../../state/pages-store.ts';
+import { t } from '../../ui/words.ts';
 import type { Row } from '../../worker/protocol.ts';
 
 const Area = chakra('textarea', {
@@ -64,7 +65,7 @@ export function SlideWriter({
   return (
     <Area
       ref={area}
-      aria-label={target === 'title' ? 'Title' : 'Text'}
+      aria-label={target === 'title' ? t('Title') : t('Text')}
       defaultValue={runsText(runs)}
       onBlur={keep}
       onKeyDown={(event) => {

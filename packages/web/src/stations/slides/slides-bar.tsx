@@ -5,8 +5,8 @@ import type { Edit, SlideId } from '@alvex/core';
 import { useDeck } from '../../state/deck-store.ts';
 import { useSelected } from '../../state/selection.ts';
 import { edit } from '../../state/log-store.ts';
-import { count } from '../../ui/format.ts';
 import { Action, Field } from '../../ui/recipes.tsx';
+import { t } from '../../ui/words.ts';
 import { chooseSlides, clearChosen, useChosen } from './chosen.ts';
 import { addSlide, nextSpill } from './slide-keys.ts';
 import { sectionOf, slideOrder, stepSlides } from './slide-work.ts';
@@ -46,14 +46,14 @@ export function SlidesBar({ reading, read, jump }: Props) {
   };
   return (
     <Bar>
-      <Box display="flex" gap="4px" role="group" aria-label="Way of reading">
+      <Box display="flex" gap="4px" role="group" aria-label={t('Way of reading')}>
         <Action
           size="small"
           look={reading === 'facing' ? 'chosen' : 'plain'}
           aria-pressed={reading === 'facing'}
           onClick={() => read('facing')}
         >
-          Facing pages
+          {t('Facing pages')}
         </Action>
         <Action
           size="small"
@@ -61,7 +61,7 @@ export function SlidesBar({ reading, read, jump }: Props) {
           aria-pressed={reading === 'outlines'}
           onClick={() => read('outlines')}
         >
-          Two outlines
+          {t('Two outlines')}
         </Action>
       </Box>
       {chosen.size > 0 ? (
@@ -70,21 +70,21 @@ export function SlidesBar({ reading, read, jump }: Props) {
         <>
           <Action
             size="small"
-            title="A slide of your own, behind the current one (a)"
+            title={t('A slide of your own, behind the current one (a)')}
             onClick={() => addSlide(useDeck.getState().view?.pages.slides[current()] ?? lastSlide())}
           >
-            <Plus size={13} /> Add a slide
+            <Plus size={13} /> {t('Add a slide')}
           </Action>
           {spills > 0 && (
             <Action size="small" title="n" onClick={() => jump(nextSpill(current(), 1))}>
-              Next of {count(spills, 'slide')} too full
+              {t('Next of {n} slides too full', { count: spills })}
             </Action>
           )}
         </>
       )}
       <Box ml="auto" display="flex" gap="8px" alignItems="center">
         <chakra.label display="flex" gap="6px" alignItems="center" whiteSpace="nowrap">
-          spoken at
+          {t('spoken at')}
           <Field
             key={pace}
             type="number"
@@ -92,14 +92,14 @@ export function SlidesBar({ reading, read, jump }: Props) {
             max={500}
             step={5}
             defaultValue={pace}
-            aria-label="Words a minute"
+            aria-label={t('Words a minute')}
             w="62px"
             py="1px"
             fontSize="sm"
             onBlur={(event) => setPace(event.target.value, pace)}
             onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
           />
-          words a minute
+          {t('words a minute')}
         </chakra.label>
       </Box>
     </Bar>
@@ -128,38 +128,38 @@ function ChosenActions({ chosen }: { readonly chosen: ReadonlySet<SlideId> }) {
       alignItems="center"
       flexWrap="wrap"
       role="toolbar"
-      aria-label="Slides that are chosen"
+      aria-label={t('Slides that are chosen')}
     >
       <chakra.b color="ink" mx="4px">
-        {count(slides.length, 'slide')} chosen
+        {t('{n} slides chosen', { count: slides.length })}
       </chakra.b>
       {slides.length === 1 && openers.has(only!) && (
         <Action size="small" onClick={() => chooseSlides(sectionOf(order, openers, only!))}>
-          with its section
+          {t('with its section')}
         </Action>
       )}
       <Action size="small" title="Alt ↑" onClick={() => move(stepSlides(order, chosen, -1))}>
-        Move up
+        {t('Move up')}
       </Action>
       <Action size="small" title="Alt ↓" onClick={() => move(stepSlides(order, chosen, 1))}>
-        Move down
+        {t('Move down')}
       </Action>
       <Action size="small" title="h" onClick={() => edit({ kind: 'hide', slides, hidden: !hidden })}>
-        {hidden ? 'Show again' : 'Hide'}
+        {hidden ? t('Show again') : t('Hide')}
       </Action>
       <Action
         size="small"
         look="danger"
-        title="Delete"
+        title={t('Delete')}
         onClick={() => {
           edit({ kind: 'remove', slides });
           clearChosen();
         }}
       >
-        Take out
+        {t('Take out')}
       </Action>
       <Action size="small" look="quiet" onClick={clearChosen}>
-        Choose none
+        {t('Choose none')}
       </Action>
     </Box>
   );

@@ -10,6 +10,7 @@ import { useDeck } from '../../state/deck-store.ts';
 import { select, useSelected } from '../../state/selection.ts';
 import { Small, Unseen } from '../../ui/recipes.tsx';
 import { VirtualRows } from '../../ui/virtual-rows.tsx';
+import { t } from '../../ui/words.ts';
 import { clearChosen } from './chosen.ts';
 import { focusRowSoon, useFocusKept } from './focus.ts';
 import { FacingRow } from './facing-row.tsx';
@@ -90,14 +91,15 @@ export function SlidesStation() {
     return (
       <Box maxW="520px" mx="auto" pt="14vh" px="24px">
         <Small>
-          This map makes no slides: nothing of the document has a place on one. Change where text goes in the Map
-          station.
+          {t(
+            'This map makes no slides: nothing of the document has a place on one. Change where text goes in the Map station.',
+          )}
         </Small>
       </Box>
     );
   return (
     <Box h="100%" display="flex" flexDirection="column">
-      <Unseen as="h1">Slides beside their text</Unseen>
+      <Unseen as="h1">{t('Slides beside their text')}</Unseen>
       <SlidesBar reading={reading} read={setReading} jump={jump} />
       {reading === 'outlines' ? (
         <TwoOutlines
@@ -123,8 +125,8 @@ export function SlidesStation() {
         >
           <VirtualRows
             virtualizer={virtualizer}
-            label="Slides and their source"
-            rowLabel={(i) => `Slide ${i + 1}`}
+            label={t('Slides and their source')}
+            rowLabel={(i) => t('Slide {i}', { i: i + 1 })}
             row={(i) => <FacingRow slideKey={order[i]!} number={i + 1} />}
           />
         </Box>

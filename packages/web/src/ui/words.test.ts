@@ -1,0 +1,73 @@
+/** The catalogue: every text of the interface in every language, with its plural forms and the same parameters. */
+import { describe, expect, test } from '@jest/globals';
+import { ReadError } from '@alvex/core';
+import { bareWords, texts } from '../test/catalogue.ts';
+import { stretched } from './stretched.ts';
+import de from './words/de.json' with { type: 'json' };
+import en from './words/en.json' with { type: 'json' };
+import { rich, t } from './words.ts';
+
+const catalogues: Readonly<Record<string, Readonly<Record<string, string>>>> = { en, de };
+const FORMS = ['_one', '_other'];
+const all = texts();
+const keys = new Set(all.flatMap(({ text, plural }) => (plural ? FORMS.map((form) => text + form) : [text])));
+const marks = (text: string): readonly string[] => (text.match(/\{\w+|<\/?\w+>/g) ?? []).sort();
+
+test('no word that people see stands outside of the catalogue', () => {
+  expect(all.length).toBeGreaterThan(1000);
+  expect(bareWords()).toEqual([]);
+});
+
+test('English has the plural forms of what is counted, and nothing else', () => {
+  const plurals = [...keys].filter((key) => /_(?:one|other)$/.test(key)).sort();
+  expect(Object.keys(en).sort()).toEqual(plurals);
+});
+
+describe.each(['de'])('%s', (name) => {
+  const catalogue = catalogues[name]!;
+  test('has every text, and none that is not said any more', () => {
+    const sentences = errorSentences();
+    expect([...keys, ...sentences].filter((key) => catalogue[key] === undefined)).toEqual([]);
+    expect(Object.keys(catalogue).filter((key) => !keys.has(key) && !sentences.includes(key))).toEqual([]);
+  });
+  test('has the same parameters and marks in each', () => {
+    const other = Object.entries(catalogue).filter(([key, text]) => {
+      const [one, many] = [en[key as keyof typeof en] ?? key, text];
+      // The form for one may say it in a word.
+      if (key.endsWith('_one')) return marks(many).some((mark) => !marks(key.replace('_one', '')).includes(mark));
+      return marks(one).join() !== marks(many).join();
+    });
+    expect(other).toEqual([]);
+  });
+  test('keeps the blanks at the ends', () => {
+    const ends = (text: string): string => `${/^\s/.test(text)} ${/\s$/.test(text)}`;
+    const plain = (key: string): string => key.replace(/_(?:one|other)$/, '');
+    expect(Object.entries(catalogue).filter(([key, text]) => ends(plain(key)) !== ends(text))).toEqual([]);
+  });
+});
+
+test('values, counts and elements are put into a text', () => {
+  expect(t('Saved: {download}, {holds}, {size}.', { download: 'a', holds: 'b', size: '{c}' })).toBe(
+    'Saved: a, b, {c}.',
+  );
+  expect(t('{n} slide', { count: 1 })).toBe('1 slide');
+  expect(t('{n} slide', { count: 1200 })).toBe('1,200 slides');
+  expect(t('Structure{things}', { things: false })).toBe('Structure');
+  expect(rich('It is <b>new</b> here')).toMatchObject(['It is ', { type: 'b', props: { children: 'new' } }, ' here']);
+  expect(rich('a < b')).toEqual(['a < b']);
+});
+
+test('stretched texts are two fifths longer', () => {
+  const text = 'Bring in a document';
+  expect([...stretched(text).normalize('NFC')].length / text.length).toBeGreaterThanOrEqual(1.4);
+});
+
+/** Sentences of documents that cannot be read, with their limits in them. */
+function errorSentences(): readonly string[] {
+  const codes = [
+    'empty', 'too-large', 'not-a-zip', 'truncated', 'encrypted', 'old-binary', 'wrong-type', 'unknown-type', 'spreadsheet',
+    'other-xml', 'damaged', 'too-deep', 'part-missing', 'bad-pdf', 'no-text', 'no-slides', 'bad-xml', 'doctype', 'bomb',
+    'too-many-blocks',
+  ] as const; // prettier-ignore
+  return codes.map((code) => new ReadError(code).message);
+}

@@ -1,0 +1,68 @@
+/**
+ * The words of the interface in the language of whoever looks at it. A text is its own key, in English; `words/de.json` has all of them in
+ * German, `words/en.json` the plural forms alone. The language holds for as long as the page is open, so that constants may be words.
+ */
+import i18next from 'i18next';
+import { cloneElement, createElement, type ReactElement, type ReactNode } from 'react';
+import { language, type Language } from './language.ts';
+import en from './words/en.json' with { type: 'json' };
+
+const LOCALES: Readonly<Record<Language, string>> = { en: 'en-GB', de: 'de-DE', long: 'en-GB', mirrored: 'en-GB' };
+export const LOCALE = LOCALES[language];
+
+const words = i18next.createInstance();
+await words.init({
+  lng: language === 'de' ? 'de' : 'en',
+  resources: {
+    en: { translation: en },
+    ...(language === 'de' && {
+      de: { translation: (await import('./words/de.json', { with: { type: 'json' } })).default },
+    }),
+  },
+  fallbackLng: 'en',
+  keySeparator: false,
+  nsSeparator: false,
+  interpolation: { escapeValue: false, prefix: '{', suffix: '}' },
+});
+
+const stretch = language === 'long' || language === 'mirrored' ? (await import('./stretched.ts')).stretched : undefined;
+const number = new Intl.NumberFormat(LOCALE, { useGrouping: true });
+
+export const grouped = (n: number): string => number.format(n);
+
+/** @param values Of `{name}` in the text; `count` chooses among its plural forms and stands as `{n}`, its thousands apart; what is absent is nothing. */
+export function t(text: string, values: Readonly<Record<string, unknown>> & { readonly count?: number } = {}): string {
+  const there = Object.fromEntries(
+    Object.entries(values).map(([name, value]) => [
+      name,
+      value === false || value === null || value === undefined ? '' : value,
+    ]),
+  );
+  const said = words.t(text, values.count === undefined ? there : { ...there, n: grouped(values.count) });
+  return stretch === undefined ? said : stretch(said);
+}
+
+/** A text of the catalogue with its `{marks}` left in it, for whoever fills them in otherwise; also sentences of the core and the server. */
+export function raw(text: string): string {
+  const said = words.t(text, { skipInterpolation: true });
+  return stretch === undefined ? said : stretch(said);
+}
+
+/** Sentences of the server: those of the catalogue come first, and what else it adds stays as it is. */
+export function sentences(text: string): string {
+  const ends = [text.length, ...[...text.matchAll(/(?<=[.!?]) /g)].map(({ index }) => index).reverse()];
+  const known = ends.find((end) => words.exists(text.slice(0, end))) ?? text.length;
+  return raw(text.slice(0, known)) + text.slice(known);
+}
+
+/** A label within a sentence: German nouns keep their capital. */
+export const lowered = (label: string): string => (language === 'de' ? label : label.toLowerCase());
+
+/** Words with elements among them: `<b>12 lines</b> look like headings`. Each name of a mark has its element; `b` is bold without. */
+export function rich(text: string, marks: Readonly<Record<string, (words: string) => ReactElement>> = {}): ReactNode[] {
+  return text.split(/(<\w+>.*?<\/\w+>)/).map((piece, i) => {
+    const [, name = '', inner = ''] = /^<(\w+)>(.*)<\/\1>$/.exec(piece) ?? [];
+    const mark = marks[name] ?? (name === 'b' ? (words: string) => createElement('b', null, words) : undefined);
+    return mark === undefined ? piece : cloneElement(mark(inner), { key: i });
+  });
+}
