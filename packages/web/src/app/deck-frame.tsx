@@ -7,7 +7,7 @@ import { useDeck } from '../state/deck-store.ts';
 import { canTakeBack, redo, undo, useLog } from '../state/log-store.ts';
 import { openDeck } from '../state/session.ts';
 import { switchMode } from '../ui/color-mode.ts';
-import { clock, count } from '../ui/format.ts';
+import { clock } from '../ui/format.ts';
 import { Action, Heading, Notice, Small, Unseen } from '../ui/recipes.tsx';
 import { DeckName } from './deck-name.tsx';
 import { Behind, Gone, Refused } from './keeping-notices.tsx';
@@ -27,7 +27,7 @@ const Bar = chakra('header', {
     borderColor: 'line',
     px: '20px',
     display: 'grid',
-    gridTemplateColumns: 'minmax(180px, 1fr) auto minmax(180px, 1fr)',
+    gridTemplateColumns: 'minmax(150px, 1fr) minmax(0, auto) minmax(min-content, 1fr)',
     alignItems: 'center',
     columnGap: '16px',
     '@media (max-width: 960px)': { gridTemplateColumns: '1fr auto', px: '12px', pt: '8px' },
@@ -39,7 +39,9 @@ const Line = chakra('nav', {
     alignItems: 'stretch',
     height: '52px',
     fontSize: 'sm',
-    '@media (max-width: 960px)': { gridRow: 2, gridColumn: '1 / -1', height: '40px', overflowX: 'auto' },
+    overflowX: 'auto',
+    scrollbarWidth: 'none',
+    '@media (max-width: 960px)': { gridRow: 2, gridColumn: '1 / -1', height: '40px' },
     '& a': {
       color: 'soft',
       textDecoration: 'none',

@@ -42,6 +42,10 @@ const whereOf = (node: ts.Node): string => {
 /** Words that stand for a noun that is counted: `count(n, 'slide')`, `{n slide}`. */
 const counted = (noun: string, where: string): Text => ({ text: `{n} ${noun}`, plural: true, where });
 
+const unfilled: string[] = [];
+/** Parameters of texts that nothing is given for, where the texts are said. */
+export const unfilledMarks = (): readonly string[] => unfilled;
+
 function textsOf(file: ts.SourceFile): readonly Text[] {
   const found: Text[] = [];
   const visit = (node: ts.Node): void => {
@@ -53,6 +57,12 @@ function textsOf(file: ts.SourceFile): readonly Text[] {
           ts.isObjectLiteralExpression(second) &&
           second.properties.some(({ name }) => name?.getText() === 'count');
         found.push({ text: first.text, plural, where: whereOf(node) });
+        const given =
+          second !== undefined && ts.isObjectLiteralExpression(second)
+            ? second.properties.map(({ name }) => (name?.getText() === 'count' ? 'n' : name?.getText()))
+            : [];
+        for (const [, mark] of first.text.matchAll(/\{(\w+)\}/g))
+          if (!given.includes(mark)) unfilled.push(`${whereOf(node)} {${mark!}}`);
       }
       if (node.expression.text === 'count') {
         const nouns = (one: ts.Node): void => {
@@ -86,7 +96,22 @@ function tableTexts(): readonly Text[] {
   });
 }
 
-export const texts = (): readonly Text[] => [...sources().flatMap(textsOf), ...tableTexts()];
+/** What each theme says of itself. */
+function themeTexts(): readonly Text[] {
+  const folder = join(PACKAGES, 'core/src/theme/designs');
+  return readdirSync(folder).flatMap((name) => {
+    const found: Text[] = [];
+    const visit = (node: ts.Node): void => {
+      if (ts.isPropertyAssignment(node) && node.name.getText() === 'character' && isText(node.initializer))
+        found.push({ text: node.initializer.text, plural: false, where: whereOf(node) });
+      ts.forEachChild(node, visit);
+    };
+    visit(parsed(join(folder, name)));
+    return found;
+  });
+}
+
+export const texts = (): readonly Text[] => [...sources().flatMap(textsOf), ...tableTexts(), ...themeTexts()];
 
 /** Attributes that people read or hear. */
 const READ = /^(?:label|title|hint|head|heading|purpose|placeholder|alt|aria-(?:label|description|valuetext))$/;

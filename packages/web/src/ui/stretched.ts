@@ -2,9 +2,10 @@
 
 const LONGER = 1.4;
 
-/** Accents mark what went through the catalogue; dots fill up, between words where there are several. */
+/** Accents mark what went through the catalogue; it is filled up by words, or by syllables where there is one word. */
 export function stretched(text: string): string {
   const accented = text.replace(/[aeou]/g, (letter) => `${letter}\u0308`);
+  const filling = / /.test(text) ? ' mumumu' : 'mu';
   const more = Math.ceil(text.length * (LONGER - 1));
-  return `${accented}${/ /.test(text) ? ' ' : ''}${'mu'.repeat(Math.ceil(more / 2)).slice(0, more)}`;
+  return accented + filling.repeat(Math.ceil(more / filling.length)).slice(0, more);
 }

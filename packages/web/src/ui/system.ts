@@ -46,6 +46,8 @@ const config = defineConfig({
     body: { bg: 'paper', color: 'ink', fontFamily: 'body', fontSize: 'md', lineHeight: '1.45', margin: 0 },
     '*, *::before, *::after': { boxSizing: 'border-box' },
     'h1, h2, h3, p, ul, ol, figure': { margin: 0, padding: 0 },
+    // What is drawn is placed from the left, whichever way the page is read.
+    svg: { direction: 'ltr' },
     a: { color: 'pine' },
     'button, input, textarea, select': { font: 'inherit', color: 'inherit', accentColor: '{colors.pine}' },
     ':focus-visible': { outline: '2px solid {colors.pine}', outlineOffset: '2px' },

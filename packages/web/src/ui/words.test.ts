@@ -1,7 +1,7 @@
 /** The catalogue: every text of the interface in every language, with its plural forms and the same parameters. */
 import { describe, expect, test } from '@jest/globals';
 import { ReadError } from '@alvex/core';
-import { bareWords, texts } from '../test/catalogue.ts';
+import { bareWords, texts, unfilledMarks } from '../test/catalogue.ts';
 import { stretched } from './stretched.ts';
 import de from './words/de.json' with { type: 'json' };
 import en from './words/en.json' with { type: 'json' };
@@ -16,6 +16,10 @@ const marks = (text: string): readonly string[] => (text.match(/\{\w+|<\/?\w+>/g
 test('no word that people see stands outside of the catalogue', () => {
   expect(all.length).toBeGreaterThan(1000);
   expect(bareWords()).toEqual([]);
+});
+
+test('what a text has marks for is given', () => {
+  expect(unfilledMarks()).toEqual([]);
 });
 
 test('English has the plural forms of what is counted, and nothing else', () => {

@@ -191,7 +191,7 @@ export function DecksPage() {
               'Or anywhere on this page; text is pasted with Ctrl+V. DOCX, ODT, RTF, PDF, Markdown, HTML, OPML or plain text: headings become slides, text your notes. Presentations (PPTX, ODP) are read as documents: titles become headings, notes text. Several files become parts of one document. The files themselves are not changed; a deck that was saved as one file comes back as it was.',
             )}
           </Small>
-          <Box display="flex" gap="10px">
+          <Box display="flex" flexWrap="wrap" justifyContent="center" gap="10px">
             <Action look="main" onClick={() => chooser.current?.click()}>
               {t('Choose files')}
             </Action>

@@ -105,6 +105,15 @@ export const BlockLine = memo(function BlockLine({
   );
 });
 
+const ROLES = { title: t('title'), subtitle: t('subtitle'), contents: t('contents'), caption: t('caption') } as const;
+const KINDS = {
+  table: t('table'),
+  picture: t('picture'),
+  quote: t('quotation'),
+  code: t('code'),
+  footnote: t('footnote'),
+} as const;
+
 function marginText(block: Block): string {
   switch (block.kind) {
     case 'heading':
@@ -112,7 +121,7 @@ function marginText(block: Block): string {
     case 'listItem':
       return block.depth > 1 ? t('list, {depth}', { depth: block.depth }) : t('list');
     case 'paragraph':
-      return block.role ?? '';
+      return block.role === undefined ? '' : ROLES[block.role];
     case 'break':
       return '';
     case 'table':
@@ -120,6 +129,6 @@ function marginText(block: Block): string {
     case 'quote':
     case 'code':
     case 'footnote':
-      return block.kind;
+      return KINDS[block.kind];
   }
 }

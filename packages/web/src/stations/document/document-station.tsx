@@ -226,7 +226,7 @@ export function DocumentStation() {
               {t('{n} separators start a slide', { count: separators })}
             </chakra.label>
           )}
-          <Box ml="auto" display="flex" gap="6px">
+          <Box ml="auto" display="flex" flexWrap="wrap" gap="6px">
             <Action
               size="small"
               aria-expanded={showPanel}

@@ -6,6 +6,7 @@ import type { DrawnSlide, PageKey, TemplateUse } from '@alvex/core';
 import { SlideDrawing } from '../../canvas/slide-drawing.tsx';
 import { ask } from '../../state/core-link.ts';
 import { useDeck } from '../../state/deck-store.ts';
+import { quoted } from '../../ui/format.ts';
 import { Small } from '../../ui/recipes.tsx';
 import { t } from '../../ui/words.ts';
 import type { TemplateAnswer } from '../../worker/protocol.ts';
@@ -110,7 +111,7 @@ export function PresentationStrip({ use, answer, slides, place }: Props) {
                       ? t('Put yours before its first slide')
                       : t('Put yours behind its slide {index}{title}', {
                           index,
-                          title: answer.titles[index - 1] ? `, “${answer.titles[index - 1]}”` : '',
+                          title: answer.titles[index - 1] ? `, ${quoted(answer.titles[index - 1]!)}` : '',
                         })
                   }
                   onClick={() => place(index)}

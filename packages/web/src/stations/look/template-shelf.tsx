@@ -7,7 +7,7 @@ import { useDeck } from '../../state/deck-store.ts';
 import { edit } from '../../state/log-store.ts';
 import { useAnswer } from '../../state/use-answer.ts';
 import { FileButton } from '../../ui/file-button.tsx';
-import { count, decimal } from '../../ui/format.ts';
+import { count, decimal, quoted } from '../../ui/format.ts';
 import { LAYOUT_LABELS } from '../../ui/labels.ts';
 import { Action, Heading, Notice, Select, Small } from '../../ui/recipes.tsx';
 import { t } from '../../ui/words.ts';
@@ -160,7 +160,7 @@ function Facts({ use, answer, slides }: FactsProps) {
               <option key={i} value={`${i + 1}`}>
                 {t('yours behind its slide {i}{title}', {
                   i: i + 1,
-                  title: answer.titles[i] ? `, “${answer.titles[i]}”` : '',
+                  title: answer.titles[i] ? `, ${quoted(answer.titles[i])}` : '',
                 })}
               </option>
             ))}

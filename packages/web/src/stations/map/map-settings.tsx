@@ -18,7 +18,7 @@ import { usePrivateParts } from '../shared/private-parts.ts';
 import { useSpokenParts } from '../shared/spoken-parts.ts';
 import { useDeck } from '../../state/deck-store.ts';
 import { edit } from '../../state/log-store.ts';
-import { percent } from '../../ui/format.ts';
+import { percent, quoted } from '../../ui/format.ts';
 import { DENSITY_LABELS, DESTINATION_LABELS, FULL_LABELS, KIND_LABELS, MATTER_LABELS } from '../../ui/labels.ts';
 import { Mark } from '../../ui/mark.tsx';
 import { Action, Select, Small } from '../../ui/recipes.tsx';
@@ -204,7 +204,7 @@ export function BranchSetting() {
     <Box mb="8px">
       {hidden.map(({ block, title, show }) => (
         <Row key={block} pl="12px">
-          <chakra.span fontFamily="heading">“{title}”</chakra.span>
+          <chakra.span fontFamily="heading">{quoted(title)}</chakra.span>
           <Small>{t('is not for the audience, it seems, and waits as spoken')}</Small>
           <Action size="small" onClick={() => edit(show)}>
             {t('Show it on slides')}
@@ -219,7 +219,7 @@ export function BranchSetting() {
       </Setting>
       {branches.map(({ block, text, to }) => (
         <Row key={`${block} ${text}`} pl="12px">
-          <chakra.span fontFamily="heading">“{nameOf(block)}”</chakra.span>
+          <chakra.span fontFamily="heading">{quoted(nameOf(block))}</chakra.span>
           <Small>
             {lowered(KIND_LABELS[text])} {'→'}
           </Small>

@@ -5,7 +5,7 @@ import { takeEdits, type Costed, type Target } from '@alvex/core';
 import { ask } from '../../state/core-link.ts';
 import { useDeck } from '../../state/deck-store.ts';
 import { edit } from '../../state/log-store.ts';
-import { count } from '../../ui/format.ts';
+import { count, quoted } from '../../ui/format.ts';
 import { MAP_LABELS } from '../../ui/labels.ts';
 import { Action, Field, Select, Small } from '../../ui/recipes.tsx';
 import { t } from '../../ui/words.ts';
@@ -131,7 +131,7 @@ const NAMED = 3;
 /** What would come to the target: the nearest map, with some sections left out. */
 function Without({ best, leaving }: { readonly best: Costed; readonly leaving: Leaving }) {
   const { titles, blocks, slides, minutes } = leaving;
-  const named = titles.slice(0, NAMED).map((title) => `“${title}”`);
+  const named = titles.slice(0, NAMED).map(quoted);
   const more = titles.length - named.length;
   const take = takeEdits({ ...best, name: best.readyMade ? best.base : null });
   return (

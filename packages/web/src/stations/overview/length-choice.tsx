@@ -15,7 +15,7 @@ import { useDeck } from '../../state/deck-store.ts';
 import { edit } from '../../state/log-store.ts';
 import { useAnswer } from '../../state/use-answer.ts';
 import { ChoiceCard, Choices } from '../../ui/choice-card.tsx';
-import { count, estimate, percent } from '../../ui/format.ts';
+import { count, estimate, percent, quoted } from '../../ui/format.ts';
 import { Action, Field, Heading, Select, Small } from '../../ui/recipes.tsx';
 import { t } from '../../ui/words.ts';
 
@@ -140,14 +140,14 @@ function offerText(offer: Fitting, minutes: number): string {
   const { speech, without, near, seconds } = offer;
   const notes =
     speech === null ? [] : [t('speaker notes with about {speech} of their words', { speech: percent(speech) })];
-  const named = without.slice(0, NAMED).map((title) => `“${title}”`);
+  const named = without.slice(0, NAMED).map(quoted);
   const others = without.length - named.length;
   const sections =
     without.length === 0
       ? []
       : [
           t('without {named}{more}', {
-            value: named.join(', '),
+            named: named.join(', '),
             more: others > 0 ? t(' and {n} more sections', { count: others }) : '',
           }),
         ];
@@ -193,7 +193,7 @@ function LevelChoice({
         {value === '' && <option value="">{t('as the map says')}</option>}
         <option value={FITTED}>
           {t('the headings that fill a slide best{here}', {
-            either: written === undefined ? '' : `: ${comesTo(written)}`,
+            here: written === undefined ? '' : `: ${comesTo(written)}`,
           })}
         </option>
         {answer.map((choice) => (
