@@ -126,7 +126,7 @@ for (const { what, name, content, says } of [
       .getByLabel('Document')
       .setInputFiles({ name, mimeType: 'application/octet-stream', buffer: Buffer.from(content) });
     const alert = page.getByRole('alert');
-    await expect(alert).toContainText(`${name} was not brought in`);
+    await expect(alert).toContainText(`Not brought in: ${name}`);
     await expect(alert).toContainText(says);
     await expect(alert).toContainText('Your file was not touched');
     await expect(page.getByRole('link', { name: 'Reopening the Sallow Quay tide mill' }).first()).toBeVisible();

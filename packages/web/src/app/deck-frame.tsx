@@ -30,7 +30,7 @@ const Bar = chakra('header', {
     gridTemplateColumns: 'minmax(150px, 1fr) minmax(0, auto) minmax(min-content, 1fr)',
     alignItems: 'center',
     columnGap: '16px',
-    '@media (max-width: 960px)': { gridTemplateColumns: '1fr auto', px: '12px', pt: '8px' },
+    '@media (max-width: 960px)': { gridTemplateColumns: 'minmax(52px, 1fr) minmax(0, auto)', px: '12px', pt: '8px' },
   },
 });
 const Line = chakra('nav', {
@@ -280,7 +280,7 @@ function Keeping({ panel, turn }: { readonly panel: Panel; readonly turn: (panel
       ) : sync.state === 'behind' ? (
         <Behind />
       ) : (
-        <chakra.span role="status" mr="6px" whiteSpace="nowrap">
+        <chakra.span role="status" mr="6px" whiteSpace="nowrap" minW="0" overflow="hidden" textOverflow="ellipsis">
           {sync.state === 'sending'
             ? t('keeping …')
             : sync.at === null

@@ -18,7 +18,7 @@ import { blockWords, diagnosticIn, placeText, type Block, type BlockId, type Lev
 import { originalUrl } from '../../api/client.ts';
 import { useDeck } from '../../state/deck-store.ts';
 import { edit, useLog } from '../../state/log-store.ts';
-import { Action, Notice, Small } from '../../ui/recipes.tsx';
+import { Action, Notice, Small, Unseen } from '../../ui/recipes.tsx';
 import { mayBeKey } from '../../ui/keys.ts';
 import { CatchTyping } from '../../ui/typed-ahead.tsx';
 import { VirtualRows } from '../../ui/virtual-rows.tsx';
@@ -192,6 +192,7 @@ export function DocumentStation() {
   if (deck === null) return null;
   return (
     <Page>
+      <Unseen as="h1">{t('Document')}</Unseen>
       <Outline blocks={blocks} words={words} go={go} />
       <Box display="flex" flexDirection="column" minH="0" minW="0">
         <Box

@@ -41,7 +41,9 @@ export function Outline({ blocks, words, go }: Props) {
   return (
     <Side aria-label={t('Outline')} ref={scroller}>
       <Parts blocks={blocks} go={go} />
-      <Heading fontSize="lg">{t('Outline')}</Heading>
+      <Heading as="h2" fontSize="lg">
+        {t('Outline')}
+      </Heading>
       <Small mb="10px">
         {count(outline.length, 'heading')}, {count(words, 'word')}
       </Small>
