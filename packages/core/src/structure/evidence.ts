@@ -113,7 +113,8 @@ function weigh(
   if (ratio >= 1.12) say(ratio >= 1.35 ? 0.5 : 0.35, { why: 'larger', size: short(traits.size!), usual: short(body!) });
   if (traits.bold) say(0.35, { why: 'bold' });
   if (traits.division) say(0.4, { why: 'part' });
-  else if (traits.numbered > 0) say(traits.numbered > 1 ? 0.4 : 0.25, { why: 'numbered', mark: lineMark(text)?.mark ?? '' });
+  else if (traits.numbered > 0)
+    say(traits.numbered > 1 ? 0.4 : 0.25, { why: 'numbered', mark: lineMark(text)?.mark ?? '' });
   if (traits.caps) say(0.3, { why: 'capitals' });
   if (score === 0) return undefined;
   if (traits.centred) say(0.1, { why: 'centred' });

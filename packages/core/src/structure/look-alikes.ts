@@ -2,7 +2,15 @@
 import { groupBy, remembered } from '../base/index.ts';
 import { headingLevels, type Block, type DocumentModel, type Level } from '../document/index.ts';
 import type { StructureChange } from './change.ts';
-import { bodySize, headingEvidence, traitsKey, traitsOf, type Evidence, type HeadingReason, type Traits } from './evidence.ts';
+import {
+  bodySize,
+  headingEvidence,
+  traitsKey,
+  traitsOf,
+  type Evidence,
+  type HeadingReason,
+  type Traits,
+} from './evidence.ts';
 import type { BlockId } from '../ids/index.ts';
 
 export interface LookAlikes {
