@@ -102,7 +102,7 @@ module.exports = {
       to: { path: '^packages/server/' },
     },
     ...layers('server', ['http', 'services', 'jobs', 'db', 'config']),
-    ...layers('web', ['app', 'present', 'stations', 'canvas', 'ui', 'state', 'api', 'worker']),
+    ...layers('web', ['app', 'present', 'stations', 'canvas', 'ui', 'state', 'api', 'worker', 'words']),
   ],
   options: {
     doNotFollow: { path: 'node_modules' },

@@ -20,7 +20,7 @@ import {
   type Stale,
 } from '@alvex/contract';
 import { fileKind, type FormatName, type LogEntry, type Picture } from '@alvex/core';
-import { raw, sentences, t } from '../ui/words.ts';
+import { raw, sentences, t } from '../words/words.ts';
 
 /** A failure that the server told, or that it could not be reached. */
 export class ApiError extends Error {

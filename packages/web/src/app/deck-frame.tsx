@@ -13,7 +13,7 @@ import { DeckName } from './deck-name.tsx';
 import { Behind, Gone, Refused } from './keeping-notices.tsx';
 import { mayBeKey } from '../ui/keys.ts';
 import { isWriting } from '../ui/is-writing.ts';
-import { t } from '../ui/words.ts';
+import { t } from '../words/words.ts';
 import { HistoryPanel } from './history-panel.tsx';
 import { KeysPanel } from './keys-panel.tsx';
 import { FIRST_STATION, STATIONS, type StationEntry } from './stations.ts';

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { renameDeck } from '../api/client.ts';
 import { renamed, useDeck } from '../state/deck-store.ts';
 import { NameField } from '../ui/name-field.tsx';
-import { t } from '../ui/words.ts';
+import { t } from '../words/words.ts';
 
 const Name = chakra('button', {
   base: {

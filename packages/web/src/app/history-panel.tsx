@@ -7,7 +7,7 @@ import { me } from '../state/me.ts';
 import { canTakeBack, goBack, goForward, useLog } from '../state/log-store.ts';
 import { editText } from '../ui/edit-text.ts';
 import { Action, Small } from '../ui/recipes.tsx';
-import { t } from '../ui/words.ts';
+import { t } from '../words/words.ts';
 import { SidePanel } from './side-panel.tsx';
 
 const Line = chakra('button', {

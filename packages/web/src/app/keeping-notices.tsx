@@ -7,7 +7,7 @@ import { dropRefused, layOnServer, retryRefused, sendWaiting } from '../state/lo
 import { refusedOf } from '../state/unsent.ts';
 import { editText } from '../ui/edit-text.ts';
 import { Action, Notice } from '../ui/recipes.tsx';
-import { t } from '../ui/words.ts';
+import { t } from '../words/words.ts';
 
 /** Does what may fail; a failure stands in place of the sentence. */
 function useTrying(): readonly [string | null, (work: () => Promise<unknown>) => void] {

@@ -3,7 +3,7 @@ import { Box, chakra } from '@chakra-ui/react';
 import { useState } from 'react';
 import { foundKeys, lettersOn, turnLetters } from '../ui/keys.ts';
 import { Action, Field, Small } from '../ui/recipes.tsx';
-import { t } from '../ui/words.ts';
+import { t } from '../words/words.ts';
 import { SidePanel } from './side-panel.tsx';
 
 const List = chakra('dl', {

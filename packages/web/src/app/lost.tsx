@@ -2,7 +2,7 @@
 import { Box } from '@chakra-ui/react';
 import { isRouteErrorResponse, Link, useRouteError } from 'react-router';
 import { Action, Heading, Small } from '../ui/recipes.tsx';
-import { t } from '../ui/words.ts';
+import { t } from '../words/words.ts';
 
 export function Lost() {
   const error = useRouteError();

@@ -1,7 +1,7 @@
 /** The stations of a deck, in their order: routes, the line across the top, and what asks for attention at each. */
 import type { ComponentType } from 'react';
 import type { DeckState } from '../state/deck-store.ts';
-import { t } from '../ui/words.ts';
+import { t } from '../words/words.ts';
 
 export interface StationEntry {
   /** Of its address below the deck's. */

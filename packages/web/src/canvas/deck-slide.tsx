@@ -3,7 +3,7 @@ import { chakra } from '@chakra-ui/react';
 import { runsText, type PageKey } from '@alvex/core';
 import { useDeck } from '../state/deck-store.ts';
 import { usePage } from '../state/use-page.ts';
-import { t } from '../ui/words.ts';
+import { t } from '../words/words.ts';
 import { SlideDrawing, type SlideActions } from './slide-drawing.tsx';
 
 const Sheet = chakra('div', {

@@ -2,7 +2,7 @@
 import { CORNER, isToned, LUMINANCE, toneLine, type DrawnPicture } from '@alvex/core';
 import { useId, type MouseEvent } from 'react';
 import { pictureUrl } from '../api/client.ts';
-import { t } from '../ui/words.ts';
+import { t } from '../words/words.ts';
 
 interface Props {
   readonly picture: DrawnPicture;

@@ -2,7 +2,7 @@
 import { memo, type KeyboardEvent, type MouseEvent } from 'react';
 import type { DrawnShape, DrawnPiece, DrawnText, PartId } from '@alvex/core';
 import type { Drawing } from '../worker/protocol.ts';
-import { t } from '../ui/words.ts';
+import { t } from '../words/words.ts';
 import { Backdrop } from './backdrop.tsx';
 import { PictureDrawing } from './drawn-picture.tsx';
 

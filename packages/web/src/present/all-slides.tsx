@@ -4,7 +4,7 @@ import { useEffect, useRef, useState } from 'react';
 import { SlideDrawing } from '../canvas/slide-drawing.tsx';
 import { usePage } from '../state/use-page.ts';
 import { Action, Heading } from '../ui/recipes.tsx';
-import { t } from '../ui/words.ts';
+import { t } from '../words/words.ts';
 import type { ShownSlide } from './shown-slides.ts';
 
 const Sheet = chakra('dialog', {

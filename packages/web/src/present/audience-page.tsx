@@ -2,7 +2,7 @@
 import { chakra } from '@chakra-ui/react';
 import { useEffect, useRef, useState } from 'react';
 import { useParams } from 'react-router';
-import { t } from '../ui/words.ts';
+import { t } from '../words/words.ts';
 import { TalkLine, type SpeakerSays, type StageSays } from './channel.ts';
 import { Stage } from './stage.tsx';
 import { moveOf } from './talk.ts';

@@ -3,7 +3,7 @@ import { Link, useNavigate } from 'react-router';
 import { edit } from '../state/log-store.ts';
 import { uuid } from '../worker/uuid.ts';
 import { Action } from '../ui/recipes.tsx';
-import { t } from '../ui/words.ts';
+import { t } from '../words/words.ts';
 import type { Pages } from '../worker/protocol.ts';
 import { endTalk } from './kept-talk.ts';
 import { rehearsalOf } from './rehearsal-of.ts';

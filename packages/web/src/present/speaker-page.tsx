@@ -5,7 +5,7 @@ import { Link, useParams } from 'react-router';
 import { useDeck } from '../state/deck-store.ts';
 import { openDeck } from '../state/session.ts';
 import { Action, Heading, Small } from '../ui/recipes.tsx';
-import { t } from '../ui/words.ts';
+import { t } from '../words/words.ts';
 import type { Mode } from './kept-talk.ts';
 import { SpeakerView } from './speaker-view.tsx';
 

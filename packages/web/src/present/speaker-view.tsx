@@ -8,7 +8,7 @@ import { useAhead } from './draw-ahead.ts';
 import { usePage } from '../state/use-page.ts';
 import { Action, Small } from '../ui/recipes.tsx';
 import { RunsText } from '../ui/runs.tsx';
-import { t } from '../ui/words.ts';
+import { t } from '../words/words.ts';
 import type { Pages } from '../worker/protocol.ts';
 import { AllSlides } from './all-slides.tsx';
 import { fillScreen } from './audience-page.tsx';

@@ -1,7 +1,7 @@
 /** The talk of the open deck: its state, and the audience's window that follows it. */
 import { useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { usePage } from '../state/use-page.ts';
-import { t } from '../ui/words.ts';
+import { t } from '../words/words.ts';
 import type { Pages } from '../worker/protocol.ts';
 import { TalkLine, type SlideToShow, type SpeakerSays, type StageSays } from './channel.ts';
 import { keepTalk, resumedTalk, type Mode } from './kept-talk.ts';

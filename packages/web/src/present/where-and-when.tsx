@@ -5,7 +5,7 @@ import { usePage } from '../state/use-page.ts';
 import { clock } from '../ui/format.ts';
 import { Action } from '../ui/recipes.tsx';
 import { RunsText } from '../ui/runs.tsx';
-import { rich, t } from '../ui/words.ts';
+import { rich, t } from '../words/words.ts';
 import type { Pages } from '../worker/protocol.ts';
 import { ahead, clockTime, type Talk } from './talk.ts';
 import type { ShownSlide } from './shown-slides.ts';

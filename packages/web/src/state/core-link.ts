@@ -1,6 +1,6 @@
 /** The link to the worker that holds the core: messages, questions and their answers. */
 import type { Answered, Answers, Asking, FromWorker, Told, ToWorker, What } from '../worker/protocol.ts';
-import { raw, t } from '../ui/words.ts';
+import { raw, t } from '../words/words.ts';
 
 interface Waiting {
   readonly take: (answer: Answered<What>) => void;

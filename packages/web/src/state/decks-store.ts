@@ -12,8 +12,7 @@ import {
   restoreDeck,
   type NewDocument,
 } from '../api/client.ts';
-import { count } from '../ui/format.ts';
-import { t } from '../ui/words.ts';
+import { t } from '../words/words.ts';
 
 export interface Failure {
   readonly message: string;
@@ -78,7 +77,7 @@ export async function bringIn(...documents: readonly NewDocument[]): Promise<Dec
   const abort = new AbortController();
   const [first] = documents;
   if (first === undefined) return undefined;
-  const name = documents.length === 1 ? first.name : count(documents.length, 'file');
+  const name = documents.length === 1 ? first.name : t('{n} file', { count: documents.length });
   const progress = (done: number, waiting: number) =>
     set((state) => ({ reading: state.reading && { ...state.reading, done, waiting } }));
   set({ failure: null, reading: { name, done: 0, waiting: 0, cancel: () => abort.abort() } });

@@ -3,7 +3,7 @@ import { chakra } from '@chakra-ui/react';
 import { cellText, directionOf, type Block } from '@alvex/core';
 import { pictureUrl } from '../api/client.ts';
 import { RunsText } from './runs.tsx';
-import { t } from './words.ts';
+import { t } from '../words/words.ts';
 
 const Text = chakra('div', {
   base: { fontFamily: 'heading', fontSize: '14px', lineHeight: 1.5, overflowWrap: 'anywhere' },

@@ -1,7 +1,7 @@
 /** What an edit did, in words: for the history and for edits that have lost their place. */
 import { editSentence, type Edit, type Label, type SentenceCode } from '@alvex/core';
 import { count, quoted } from './format.ts';
-import { lowered, raw, t } from './words.ts';
+import { lowered, raw, t } from '../words/words.ts';
 import {
   CHART_LABELS,
   DENSITY_LABELS,

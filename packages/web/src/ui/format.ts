@@ -1,7 +1,7 @@
 /** Numbers and times as people read them; a number always stands with its unit. */
-import { grouped, LOCALE, t } from './words.ts';
+import { grouped, LOCALE, t } from '../words/words.ts';
 
-export { grouped } from './words.ts';
+export { grouped } from '../words/words.ts';
 
 const oneDecimal = new Intl.NumberFormat(LOCALE, { maximumFractionDigits: 1 });
 const megabytes = new Intl.NumberFormat(LOCALE, { minimumFractionDigits: 1, maximumFractionDigits: 1 });

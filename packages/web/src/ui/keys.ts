@@ -1,5 +1,5 @@
 /** What keys do, by where they do it; and whether single signs are keys at all (WCAG 2.2, 2.1.4). */
-import { t } from './words.ts';
+import { t } from '../words/words.ts';
 
 /** Keys, and what they do. */
 export type KeyLine = readonly [keys: string, does: string];

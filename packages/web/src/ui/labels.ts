@@ -15,7 +15,7 @@ import type {
   Print,
   Transition,
 } from '@alvex/core';
-import { t } from './words.ts';
+import { t } from '../words/words.ts';
 
 export const KIND_LABELS: Readonly<Record<TextKind, string>> = {
   heading1: t('Heading 1'),

@@ -1,6 +1,6 @@
 /** What a block is that stays in its place and is left out, in words. */
 import type { LeftKind } from '@alvex/core';
-import { t } from './words.ts';
+import { t } from '../words/words.ts';
 
 export const LEFT: Readonly<Record<LeftKind, string>> = {
   navigation: t('navigation'),

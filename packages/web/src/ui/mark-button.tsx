@@ -4,7 +4,7 @@ import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
 import { blockText, DESTINATIONS, destinationsOf, textKindOf, type Block, type Destination } from '@alvex/core';
 import { DESTINATION_LABELS, KIND_LABELS } from './labels.ts';
 import { Mark } from './mark.tsx';
-import { t } from './words.ts';
+import { t } from '../words/words.ts';
 
 const Button = chakra('button', {
   base: {

@@ -1,6 +1,6 @@
 /** Writes a deck's name in place: Enter or leaving keeps it, Escape does not. */
 import { Field } from './recipes.tsx';
-import { t } from './words.ts';
+import { t } from '../words/words.ts';
 
 const LONGEST = 200;
 

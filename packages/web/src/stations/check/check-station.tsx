@@ -3,7 +3,7 @@ import { Box, chakra } from '@chakra-ui/react';
 import { lazy, Suspense } from 'react';
 import { NavLink, useParams } from 'react-router';
 import { Small } from '../../ui/recipes.tsx';
-import { t } from '../../ui/words.ts';
+import { t } from '../../words/words.ts';
 import { RemarksPage } from './remarks-page.tsx';
 import { WordsPage } from './words-page.tsx';
 

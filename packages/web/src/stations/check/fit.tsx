@@ -5,7 +5,7 @@ import { edit } from '../../state/log-store.ts';
 import { useAnswer } from '../../state/use-answer.ts';
 import { duration, percent, quoted } from '../../ui/format.ts';
 import { Action, Heading, Small } from '../../ui/recipes.tsx';
-import { t } from '../../ui/words.ts';
+import { t } from '../../words/words.ts';
 import { NEAR } from '@alvex/core';
 import type { Saving, Savings } from '../../worker/protocol.ts';
 

@@ -14,7 +14,7 @@ import {
   YAxis,
 } from 'recharts';
 import { duration, quoted } from '../../ui/format.ts';
-import { t } from '../../ui/words.ts';
+import { t } from '../../words/words.ts';
 import type { Pace } from '../../worker/protocol.ts';
 import { LONG_SLIDE } from './long-slide.ts';
 

@@ -7,7 +7,7 @@ import { edit } from '../../state/log-store.ts';
 import { useAnswer } from '../../state/use-answer.ts';
 import { dayAndTime, duration } from '../../ui/format.ts';
 import { Action, Field, Heading, Notice, Small } from '../../ui/recipes.tsx';
-import { t } from '../../ui/words.ts';
+import { t } from '../../words/words.ts';
 import type { Pace } from '../../worker/protocol.ts';
 import { LONG_SLIDE } from './long-slide.ts';
 import { PaceChart } from './pace-chart.tsx';

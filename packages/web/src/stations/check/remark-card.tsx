@@ -9,7 +9,7 @@ import { useAnswer } from '../../state/use-answer.ts';
 import { usePage } from '../../state/use-page.ts';
 import { quoted } from '../../ui/format.ts';
 import { Action, Field, Small } from '../../ui/recipes.tsx';
-import { t } from '../../ui/words.ts';
+import { t } from '../../words/words.ts';
 import { KIND_LABELS, reason, wayText } from './remark-text.ts';
 
 const Card = chakra('article', {

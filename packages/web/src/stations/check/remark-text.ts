@@ -2,7 +2,7 @@
 import type { Density, LayoutName, Remark, RemarkKind, Way, Weight } from '@alvex/core';
 import { quoted } from '../../ui/format.ts';
 import { DENSITY_LABELS, LAYOUT_LABELS } from '../../ui/labels.ts';
-import { lowered, t } from '../../ui/words.ts';
+import { lowered, t } from '../../words/words.ts';
 
 export const WEIGHT_LABELS: Readonly<Record<Weight, string>> = {
   fault: t('Must not be shown so'),

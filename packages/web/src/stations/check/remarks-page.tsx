@@ -18,7 +18,7 @@ import { useAnswer } from '../../state/use-answer.ts';
 import { count } from '../../ui/format.ts';
 import { Action, Heading, Notice, Small } from '../../ui/recipes.tsx';
 import { VirtualRows } from '../../ui/virtual-rows.tsx';
-import { t } from '../../ui/words.ts';
+import { t } from '../../words/words.ts';
 import { RemarkCard } from './remark-card.tsx';
 import { KIND_LABELS, WEIGHT_LABELS } from './remark-text.ts';
 import { UnplacedEdits } from './unplaced.tsx';

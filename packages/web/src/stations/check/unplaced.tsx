@@ -4,7 +4,7 @@ import type { Unplaced } from '@alvex/core';
 import { useDeck } from '../../state/deck-store.ts';
 import { editText } from '../../ui/edit-text.ts';
 import { Notice } from '../../ui/recipes.tsx';
-import { t } from '../../ui/words.ts';
+import { t } from '../../words/words.ts';
 
 const UNPLACED: Readonly<Record<Unplaced['reason'], string>> = {
   'slide-gone': t('its slide is not made any more'),

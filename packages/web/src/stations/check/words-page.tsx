@@ -19,7 +19,7 @@ import { LEFT } from '../../ui/left-labels.ts';
 import { PassageMark } from '../shared/passage-mark.tsx';
 import { Action, Heading, Notice, Select, Small } from '../../ui/recipes.tsx';
 import { VirtualRows } from '../../ui/virtual-rows.tsx';
-import { t } from '../../ui/words.ts';
+import { t } from '../../words/words.ts';
 import type { PlacedEntry } from '../../worker/protocol.ts';
 
 const Entry = chakra('div', {

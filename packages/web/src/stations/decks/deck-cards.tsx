@@ -9,7 +9,7 @@ import { editText } from '../../ui/edit-text.ts';
 import { count, dayAndTime, estimate } from '../../ui/format.ts';
 import { NameField } from '../../ui/name-field.tsx';
 import { Action, Field, Heading, Select, Small } from '../../ui/recipes.tsx';
-import { t } from '../../ui/words.ts';
+import { t } from '../../words/words.ts';
 import { coverOf } from './covers.ts';
 import { inOrder, kindLabel, matching, ORDERS, type Order } from './deck-list.ts';
 

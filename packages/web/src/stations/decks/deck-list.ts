@@ -1,6 +1,6 @@
 /** Which decks a list shows, and in which order. */
 import type { DeckSummary } from '@alvex/contract';
-import { t } from '../../ui/words.ts';
+import { t } from '../../words/words.ts';
 
 export const ORDERS = { changed: t('last changed'), name: t('by name'), length: t('longest first') } as const;
 export type Order = keyof typeof ORDERS;

@@ -9,8 +9,8 @@ import { bringBack, bringIn, dismiss, openDemo, refreshDecks, useDecks } from '.
 import { closeDeck } from '../../state/session.ts';
 import { count, dayAndTime } from '../../ui/format.ts';
 import { Action, Heading, Notice, ProgressBar, Select, Small } from '../../ui/recipes.tsx';
-import { language, LANGUAGES, speak } from '../../ui/language.ts';
-import { t } from '../../ui/words.ts';
+import { language, LANGUAGES, speak } from '../../words/language.ts';
+import { t } from '../../words/words.ts';
 import { DeckCards } from './deck-cards.tsx';
 import { FilesPanel } from './files-panel.tsx';
 import { NOTHING_PASTED, PastePanel, pastedIn, type Pasted } from './paste-panel.tsx';

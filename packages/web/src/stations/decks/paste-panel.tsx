@@ -5,7 +5,7 @@ import { countWords, looksLikeMarkdown } from '@alvex/core';
 import type { NewDocument } from '../../api/client.ts';
 import { count } from '../../ui/format.ts';
 import { Action, Notice, Small } from '../../ui/recipes.tsx';
-import { t } from '../../ui/words.ts';
+import { t } from '../../words/words.ts';
 
 const Area = chakra('textarea', {
   base: {

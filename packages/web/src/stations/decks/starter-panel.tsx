@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { PURPOSES, startOutline, type Purpose } from '@alvex/core';
 import type { NewDocument } from '../../api/client.ts';
 import { Action, Field, Heading, Small } from '../../ui/recipes.tsx';
-import { t } from '../../ui/words.ts';
+import { t } from '../../words/words.ts';
 
 const LABELS: Readonly<Record<Purpose, readonly [name: string, what: string]>> = {
   report: [t('Report'), t('what was found, and what it means')],

@@ -7,7 +7,7 @@ import { edit } from '../../state/log-store.ts';
 import { BlockText } from '../../ui/block-text.tsx';
 import { LEFT } from '../../ui/left-labels.ts';
 import { Action } from '../../ui/recipes.tsx';
-import { t } from '../../ui/words.ts';
+import { t } from '../../words/words.ts';
 import { useSelection } from './use-selection.ts';
 
 const Line = chakra('div', {

@@ -22,7 +22,7 @@ import { Action, Notice, Small, Unseen } from '../../ui/recipes.tsx';
 import { mayBeKey } from '../../ui/keys.ts';
 import { CatchTyping } from '../../ui/typed-ahead.tsx';
 import { VirtualRows } from '../../ui/virtual-rows.tsx';
-import { raw, t } from '../../ui/words.ts';
+import { raw, t } from '../../words/words.ts';
 import { BlockLine } from './block-line.tsx';
 import { NewEdition } from '../edition/new-edition.tsx';
 import { FindBar } from './find-bar.tsx';

@@ -5,7 +5,7 @@ import { useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { blockText, type Block } from '@alvex/core';
 import { grouped } from '../../ui/format.ts';
 import { Action, Field } from '../../ui/recipes.tsx';
-import { t } from '../../ui/words.ts';
+import { t } from '../../words/words.ts';
 
 export function FindBar({
   blocks,

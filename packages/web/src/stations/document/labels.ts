@@ -1,6 +1,6 @@
 /** Words for what is found in a document and for what can be done about it, in one place. */
 import type { FindingKind, RepairName } from '@alvex/core';
-import { t } from '../../ui/words.ts';
+import { t } from '../../words/words.ts';
 
 export const FINDINGS: Readonly<Record<FindingKind, (count: number) => string>> = {
   'skipped-level': (count) => t('{n} headings skip a level', { count }),

@@ -7,7 +7,7 @@ import { count } from '../../ui/format.ts';
 import { DESTINATION_LABELS } from '../../ui/labels.ts';
 import { Mark } from '../../ui/mark.tsx';
 import { Action } from '../../ui/recipes.tsx';
-import { t } from '../../ui/words.ts';
+import { t } from '../../words/words.ts';
 import { canShape, shapeAll, shiftBranches, stretchAround, turnAll } from './line-actions.ts';
 import { chooseAll, clearSelection, write } from './use-selection.ts';
 

@@ -1,7 +1,7 @@
 /** How lines look, why they are taken for headings, and what is found of them, in words. */
 import type { FindingDetail, HeadingReason, Traits } from '@alvex/core';
 import { count, decimal, quoted } from '../../ui/format.ts';
-import { t } from '../../ui/words.ts';
+import { t } from '../../words/words.ts';
 
 /** `bold, 14 pt, capitals`. */
 export function lookText({ size, bold, italic, caps, centred, numbered, division }: Traits): string {

@@ -8,7 +8,7 @@ import { useDeck } from '../../state/deck-store.ts';
 import { edit } from '../../state/log-store.ts';
 import { grouped } from '../../ui/format.ts';
 import { Unseen } from '../../ui/recipes.tsx';
-import { t } from '../../ui/words.ts';
+import { t } from '../../words/words.ts';
 import { shiftBranches } from './line-actions.ts';
 import { placeBranch, stepBranch } from './outline-moves.ts';
 

@@ -6,7 +6,7 @@ import type { Block, BlockId } from '@alvex/core';
 import { count } from '../../ui/format.ts';
 import { Heading, Small } from '../../ui/recipes.tsx';
 import { VirtualRows } from '../../ui/virtual-rows.tsx';
-import { t } from '../../ui/words.ts';
+import { t } from '../../words/words.ts';
 import { makeOutline } from './make-outline.ts';
 import { OutlineRow } from './outline-row.tsx';
 import { Parts } from './parts.tsx';

@@ -5,7 +5,7 @@ import { useMemo } from 'react';
 import { groupBy, type Block, type BlockId } from '@alvex/core';
 import { edit } from '../../state/log-store.ts';
 import { Action, Heading } from '../../ui/recipes.tsx';
-import { t } from '../../ui/words.ts';
+import { t } from '../../words/words.ts';
 
 export function Parts({ blocks, go }: { readonly blocks: readonly Block[]; readonly go: (block: BlockId) => void }) {
   const parts = useMemo(() => {

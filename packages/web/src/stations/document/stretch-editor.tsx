@@ -10,7 +10,7 @@ import { EXTENSIONS } from './editor-extensions.tsx';
 import { write } from './use-selection.ts';
 import { WritingTools } from './writing-tools.tsx';
 import { fromEditor, toEditor } from '../../ui/written-blocks.ts';
-import { t } from '../../ui/words.ts';
+import { t } from '../../words/words.ts';
 
 const Paper = chakra('div', {
   base: {

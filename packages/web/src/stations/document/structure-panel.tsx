@@ -20,7 +20,7 @@ import { ask } from '../../state/core-link.ts';
 import { useDeck } from '../../state/deck-store.ts';
 import { edit } from '../../state/log-store.ts';
 import { Action, Field, Heading, Small } from '../../ui/recipes.tsx';
-import { rich, t } from '../../ui/words.ts';
+import { rich, t } from '../../words/words.ts';
 import { FINDINGS, REPAIRS } from './labels.ts';
 import { repairAll } from './line-actions.ts';
 import { detailText, lookText, reasonText } from './look-text.ts';

@@ -7,7 +7,7 @@ import { safeLink } from '@alvex/core';
 import { ApiError, sendPicture } from '../../api/client.ts';
 import { useDeck } from '../../state/deck-store.ts';
 import { Action, Field } from '../../ui/recipes.tsx';
-import { t } from '../../ui/words.ts';
+import { t } from '../../words/words.ts';
 
 export function WritingTools({ editor, close }: { readonly editor: Editor; readonly close: () => void }) {
   const state = useEditorState({

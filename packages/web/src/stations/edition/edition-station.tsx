@@ -12,7 +12,7 @@ import { editText } from '../../ui/edit-text.ts';
 import { count } from '../../ui/format.ts';
 import { Action, ColumnPage, Heading, Notice, Small } from '../../ui/recipes.tsx';
 import { VirtualRows } from '../../ui/virtual-rows.tsx';
-import { t } from '../../ui/words.ts';
+import { t } from '../../words/words.ts';
 import type { Reviewed } from '../../worker/protocol.ts';
 import { editionEdit, NO_CHOICES, turned, workKey, type Choices } from './choices.ts';
 import { candidateIn, type Candidate } from './edition-path.ts';

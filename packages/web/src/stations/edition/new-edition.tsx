@@ -7,7 +7,7 @@ import { sendEdition } from '../../api/client.ts';
 import { failureOf, type Failure } from '../../state/decks-store.ts';
 import { useDeck } from '../../state/deck-store.ts';
 import { Action, Notice } from '../../ui/recipes.tsx';
-import { t } from '../../ui/words.ts';
+import { t } from '../../words/words.ts';
 import { editionPath } from './edition-path.ts';
 
 export function NewEdition() {

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import type { FormatName } from '@alvex/core';
 import { count } from '../../ui/format.ts';
 import { FORMAT_LABELS } from '../../ui/labels.ts';
-import { t } from '../../ui/words.ts';
+import { t } from '../../words/words.ts';
 import { Card, Inside, OneOf } from './card.tsx';
 import { Download, type FormatProps } from './download.tsx';
 import { ExcerptPreview } from './previews.tsx';

@@ -11,7 +11,7 @@ import { useLog } from '../../state/log-store.ts';
 import { fileSize } from '../../ui/format.ts';
 import { FORMAT_LABELS } from '../../ui/labels.ts';
 import { Action, ProgressBar, Small } from '../../ui/recipes.tsx';
-import { t } from '../../ui/words.ts';
+import { t } from '../../words/words.ts';
 
 export interface FormatProps {
   readonly deck: DeckSummary;

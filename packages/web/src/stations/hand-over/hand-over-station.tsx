@@ -10,7 +10,7 @@ import { inOrderOfUse, usedLast } from '../../state/handed.ts';
 import { useAnswer } from '../../state/use-answer.ts';
 import { useLog } from '../../state/log-store.ts';
 import { Action, Heading, Notice, Small } from '../../ui/recipes.tsx';
-import { t } from '../../ui/words.ts';
+import { t } from '../../words/words.ts';
 import { Card, Inside } from './card.tsx';
 import { DocumentCard } from './document-card.tsx';
 import { PageCard } from './page-card.tsx';

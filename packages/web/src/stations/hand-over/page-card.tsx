@@ -3,7 +3,7 @@ import { chakra } from '@chakra-ui/react';
 import { useState } from 'react';
 import { count } from '../../ui/format.ts';
 import { FORMAT_LABELS } from '../../ui/labels.ts';
-import { t } from '../../ui/words.ts';
+import { t } from '../../words/words.ts';
 import { Card, Inside } from './card.tsx';
 import { Download, type FormatProps } from './download.tsx';
 import { SlidePreview } from './previews.tsx';

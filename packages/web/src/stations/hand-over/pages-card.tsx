@@ -5,7 +5,7 @@ import type { Paper, Print } from '@alvex/core';
 import { useAnswer } from '../../state/use-answer.ts';
 import { count } from '../../ui/format.ts';
 import { FORMAT_LABELS, PAPER_LABELS, PRINT_LABELS } from '../../ui/labels.ts';
-import { t } from '../../ui/words.ts';
+import { t } from '../../words/words.ts';
 import { Card, Inside, OneOf } from './card.tsx';
 import { Download, type FormatProps } from './download.tsx';
 import { SheetDrawing } from './sheet-drawing.tsx';

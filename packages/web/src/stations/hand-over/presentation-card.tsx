@@ -6,7 +6,7 @@ import { fontUrl } from '../../api/client.ts';
 import { useAnswer } from '../../state/use-answer.ts';
 import { count } from '../../ui/format.ts';
 import { FORMAT_LABELS } from '../../ui/labels.ts';
-import { t } from '../../ui/words.ts';
+import { t } from '../../words/words.ts';
 import { Card, Inside, OneOf } from './card.tsx';
 import { Download, type FormatProps } from './download.tsx';
 import { SlidePreview } from './previews.tsx';

@@ -25,7 +25,7 @@ import { mayBeKey } from '../../ui/keys.ts';
 import { OwnSlides, tellingSlides, type ShelfProps } from '../shared/own-slides.tsx';
 import { pixelsOf } from './pixels.ts';
 import { decimal } from '../../ui/format.ts';
-import { t } from '../../ui/words.ts';
+import { t } from '../../words/words.ts';
 
 const Grid = chakra('div', {
   base: {

@@ -7,7 +7,7 @@ import { useDeck } from '../../state/deck-store.ts';
 import { edit } from '../../state/log-store.ts';
 import { FileButton } from '../../ui/file-button.tsx';
 import { Action, Field, Heading, Notice, Small, Unseen } from '../../ui/recipes.tsx';
-import { t } from '../../ui/words.ts';
+import { t } from '../../words/words.ts';
 import { OwnSlides, tellingSlides, type ShelfProps } from '../shared/own-slides.tsx';
 
 const Table = chakra('table', {

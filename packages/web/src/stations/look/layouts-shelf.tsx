@@ -6,7 +6,7 @@ import { edit } from '../../state/log-store.ts';
 import { useAnswer } from '../../state/use-answer.ts';
 import { LAYOUT_LABELS } from '../../ui/labels.ts';
 import { Action, Heading, Small } from '../../ui/recipes.tsx';
-import { lowered, rich, t } from '../../ui/words.ts';
+import { lowered, rich, t } from '../../words/words.ts';
 import { Sheet } from '../shared/own-slides.tsx';
 
 const Changes = chakra('div', {

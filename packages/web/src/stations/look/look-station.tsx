@@ -3,7 +3,7 @@ import { Box, chakra } from '@chakra-ui/react';
 import { useSearchParams } from 'react-router';
 import { useDeck } from '../../state/deck-store.ts';
 import { Action, Notice } from '../../ui/recipes.tsx';
-import { t } from '../../ui/words.ts';
+import { t } from '../../words/words.ts';
 import { ColorsShelf } from './colors-shelf.tsx';
 import { FootShelf } from './foot-shelf.tsx';
 import { LayoutsShelf } from './layouts-shelf.tsx';

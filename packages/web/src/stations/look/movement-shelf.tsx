@@ -3,7 +3,7 @@ import { Box } from '@chakra-ui/react';
 import { useDeck } from '../../state/deck-store.ts';
 import { edit } from '../../state/log-store.ts';
 import { Heading, Small } from '../../ui/recipes.tsx';
-import { t } from '../../ui/words.ts';
+import { t } from '../../words/words.ts';
 import { MotionFields } from '../shared/motion-fields.tsx';
 import type { ShelfProps } from '../shared/own-slides.tsx';
 

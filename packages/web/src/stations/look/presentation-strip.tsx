@@ -8,7 +8,7 @@ import { ask } from '../../state/core-link.ts';
 import { useDeck } from '../../state/deck-store.ts';
 import { quoted } from '../../ui/format.ts';
 import { Small } from '../../ui/recipes.tsx';
-import { t } from '../../ui/words.ts';
+import { t } from '../../words/words.ts';
 import type { TemplateAnswer } from '../../worker/protocol.ts';
 
 const HEIGHT = 92;

@@ -10,7 +10,7 @@ import { FileButton } from '../../ui/file-button.tsx';
 import { count, decimal, quoted } from '../../ui/format.ts';
 import { LAYOUT_LABELS } from '../../ui/labels.ts';
 import { Action, Heading, Notice, Select, Small } from '../../ui/recipes.tsx';
-import { t } from '../../ui/words.ts';
+import { t } from '../../words/words.ts';
 import type { TemplateAnswer } from '../../worker/protocol.ts';
 import { replacing, TEMPLATE_FILES, useTemplateFile } from '../shared/use-template-file.ts';
 import { tellingSlides, type ShelfProps } from '../shared/own-slides.tsx';

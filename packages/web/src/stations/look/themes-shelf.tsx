@@ -4,7 +4,7 @@ import { useMemo } from 'react';
 import { fontPairNamed, makePalette, THEME_DESIGNS, type DeckLook, type ThemeDesign, type PageKey } from '@alvex/core';
 import { edit } from '../../state/log-store.ts';
 import { Action, Heading, Small } from '../../ui/recipes.tsx';
-import { raw, t } from '../../ui/words.ts';
+import { raw, t } from '../../words/words.ts';
 import { OwnSlides, tellingSlides, worn, type ShelfProps } from '../shared/own-slides.tsx';
 
 const Set = chakra('section', {

@@ -14,7 +14,7 @@ import { fontUrl } from '../../api/client.ts';
 import { edit } from '../../state/log-store.ts';
 import { RULED_LABELS } from '../../ui/labels.ts';
 import { Action, Field, Heading, Select, Small } from '../../ui/recipes.tsx';
-import { t } from '../../ui/words.ts';
+import { t } from '../../words/words.ts';
 import { OwnSlides, tellingSlides, type ShelfProps } from '../shared/own-slides.tsx';
 
 const Grid = chakra('div', {

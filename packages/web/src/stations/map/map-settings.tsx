@@ -22,7 +22,7 @@ import { percent, quoted } from '../../ui/format.ts';
 import { DENSITY_LABELS, DESTINATION_LABELS, FULL_LABELS, KIND_LABELS, MATTER_LABELS } from '../../ui/labels.ts';
 import { Mark } from '../../ui/mark.tsx';
 import { Action, Select, Small } from '../../ui/recipes.tsx';
-import { lowered, t } from '../../ui/words.ts';
+import { lowered, t } from '../../words/words.ts';
 
 const Row = chakra('div', {
   base: { display: 'flex', gap: '6px', rowGap: '4px', alignItems: 'center', flexWrap: 'wrap', mb: '8px' },

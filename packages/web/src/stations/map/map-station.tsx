@@ -9,7 +9,7 @@ import { edit } from '../../state/log-store.ts';
 import { duration } from '../../ui/format.ts';
 import { Action, Heading, Small } from '../../ui/recipes.tsx';
 import { MAP_HINTS, MAP_LABELS } from '../../ui/labels.ts';
-import { t } from '../../ui/words.ts';
+import { t } from '../../words/words.ts';
 import type { View } from '../../worker/protocol.ts';
 import { BranchSetting, FullSetting, MatterSetting, NotesSetting, ProseSetting } from './map-settings.tsx';
 import { Matrix } from './matrix.tsx';

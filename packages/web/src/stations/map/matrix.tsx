@@ -16,7 +16,7 @@ import { edit } from '../../state/log-store.ts';
 import { DESTINATION_LABELS, KIND_LABELS } from '../../ui/labels.ts';
 import { Mark } from '../../ui/mark.tsx';
 import { Unseen } from '../../ui/recipes.tsx';
-import { t } from '../../ui/words.ts';
+import { t } from '../../words/words.ts';
 
 const Table = chakra('table', {
   base: {

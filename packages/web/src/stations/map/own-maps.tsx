@@ -8,7 +8,7 @@ import { useSpokenParts } from '../shared/spoken-parts.ts';
 import { useDeck } from '../../state/deck-store.ts';
 import { edit } from '../../state/log-store.ts';
 import { Action, Field, Small } from '../../ui/recipes.tsx';
-import { t } from '../../ui/words.ts';
+import { t } from '../../words/words.ts';
 
 const Panel = chakra('div', {
   base: {

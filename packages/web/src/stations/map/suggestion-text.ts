@@ -1,7 +1,7 @@
 /** Why a map is suggested, in a sentence or two. */
 import type { Suggestion, Target } from '@alvex/core';
 import { count } from '../../ui/format.ts';
-import { t } from '../../ui/words.ts';
+import { t } from '../../words/words.ts';
 
 /** @param target Undefined where nothing is wanted: any length is right. */
 export function suggestionText({ best, near, costed }: Suggestion, target: Target | null): string {

@@ -10,7 +10,7 @@ import { uuid } from '../../worker/uuid.ts';
 import { count, duration, percent } from '../../ui/format.ts';
 import { DENSITY_LABELS, FULL_LABELS, MAP_LABELS } from '../../ui/labels.ts';
 import { Action, Heading, Small } from '../../ui/recipes.tsx';
-import { rich, t } from '../../ui/words.ts';
+import { rich, t } from '../../words/words.ts';
 import type { Take } from '../../worker/protocol.ts';
 
 export const MOST_TAKES = 3;

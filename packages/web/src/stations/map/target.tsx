@@ -8,7 +8,7 @@ import { edit } from '../../state/log-store.ts';
 import { count, quoted } from '../../ui/format.ts';
 import { MAP_LABELS } from '../../ui/labels.ts';
 import { Action, Field, Select, Small } from '../../ui/recipes.tsx';
-import { t } from '../../ui/words.ts';
+import { t } from '../../words/words.ts';
 import type { Answers, Leaving } from '../../worker/protocol.ts';
 import { MOST_PRESENTED } from '../shared/long-deck.ts';
 import { Setting } from './map-settings.tsx';

@@ -8,7 +8,7 @@ import { edit } from '../../state/log-store.ts';
 import { useAnswer } from '../../state/use-answer.ts';
 import { quoted } from '../../ui/format.ts';
 import { Action, Heading } from '../../ui/recipes.tsx';
-import { rich, t } from '../../ui/words.ts';
+import { rich, t } from '../../words/words.ts';
 import { usePrivateParts } from '../shared/private-parts.ts';
 
 const Line = chakra('li', {

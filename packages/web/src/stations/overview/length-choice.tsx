@@ -17,7 +17,7 @@ import { useAnswer } from '../../state/use-answer.ts';
 import { ChoiceCard, Choices } from '../../ui/choice-card.tsx';
 import { count, estimate, percent, quoted } from '../../ui/format.ts';
 import { Action, Field, Heading, Select, Small } from '../../ui/recipes.tsx';
-import { t } from '../../ui/words.ts';
+import { t } from '../../words/words.ts';
 
 const WORDS: Readonly<Record<LengthName, readonly [label: string, hint: string]>> = {
   short: [t('Short talk'), t('main points on the slides, main sentences in the notes; the rest is left out')],

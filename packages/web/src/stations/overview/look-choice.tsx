@@ -9,7 +9,7 @@ import { Choices } from '../../ui/choice-card.tsx';
 import { count } from '../../ui/format.ts';
 import { FileButton } from '../../ui/file-button.tsx';
 import { Action, Heading, Notice, Small } from '../../ui/recipes.tsx';
-import { t } from '../../ui/words.ts';
+import { t } from '../../words/words.ts';
 import { contentSlide, OwnSlides, worn } from '../shared/own-slides.tsx';
 import { TEMPLATE_FILES, useTemplateFile } from '../shared/use-template-file.ts';
 

@@ -7,7 +7,7 @@ import { DeckSlide } from '../../canvas/deck-slide.tsx';
 import { useDeck } from '../../state/deck-store.ts';
 import { count, estimate } from '../../ui/format.ts';
 import { Action, Heading, Small } from '../../ui/recipes.tsx';
-import { t } from '../../ui/words.ts';
+import { t } from '../../words/words.ts';
 import { tellingSlides } from '../shared/own-slides.tsx';
 import { Attention } from './attention.tsx';
 import { LengthChoice } from './length-choice.tsx';

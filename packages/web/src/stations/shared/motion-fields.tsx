@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { TRANSITIONS, type Motion } from '@alvex/core';
 import { TRANSITION_LABELS } from '../../ui/labels.ts';
 import { Action } from '../../ui/recipes.tsx';
-import { t } from '../../ui/words.ts';
+import { t } from '../../words/words.ts';
 
 const Field = chakra('fieldset', {
   base: { border: 0, p: 0, m: 0, minW: 0, display: 'flex', gap: '6px', flexWrap: 'wrap' },

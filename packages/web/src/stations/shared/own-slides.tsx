@@ -5,7 +5,7 @@ import type { DeckLook, PageKey, ThemeDesign } from '@alvex/core';
 import { SlideDrawing } from '../../canvas/slide-drawing.tsx';
 import { useDeck } from '../../state/deck-store.ts';
 import { usePages, wantDressed } from '../../state/pages-store.ts';
-import { t } from '../../ui/words.ts';
+import { t } from '../../words/words.ts';
 import type { Pages } from '../../worker/protocol.ts';
 
 export interface ShelfProps {

@@ -6,7 +6,7 @@ import { ApiError, sendTemplate } from '../../api/client.ts';
 import { useDeck } from '../../state/deck-store.ts';
 import { edit } from '../../state/log-store.ts';
 import { count } from '../../ui/format.ts';
-import { t } from '../../ui/words.ts';
+import { t } from '../../words/words.ts';
 
 export const TEMPLATE_FILES = '.pptx,.potx,.pptm,.potm';
 

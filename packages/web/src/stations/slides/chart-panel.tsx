@@ -18,7 +18,7 @@ import { edit } from '../../state/log-store.ts';
 import { useAnswer } from '../../state/use-answer.ts';
 import { CHART_LABELS, CHART_REASONS } from '../../ui/labels.ts';
 import { Action, Field, Notice, Select, Small } from '../../ui/recipes.tsx';
-import { t } from '../../ui/words.ts';
+import { t } from '../../words/words.ts';
 import type { Row } from '../../worker/protocol.ts';
 import { PanelPart, PanelRow } from './panel-part.tsx';
 

@@ -10,7 +10,7 @@ import { select, useSelected } from '../../state/selection.ts';
 import { usePage } from '../../state/use-page.ts';
 import { Mark } from '../../ui/mark.tsx';
 import { Action, Small } from '../../ui/recipes.tsx';
-import { t } from '../../ui/words.ts';
+import { t } from '../../words/words.ts';
 import type { RemovedLine, Row } from '../../worker/protocol.ts';
 import { choosePart, useChosen } from './chosen.ts';
 import { draggedOf, dropParts, dropSlides, takes } from './drag.ts';

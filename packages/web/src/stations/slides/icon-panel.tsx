@@ -5,7 +5,7 @@ import { runsText, type Icon, type Point } from '@alvex/core';
 import { ask } from '../../state/core-link.ts';
 import { edit } from '../../state/log-store.ts';
 import { Action, Field, Small } from '../../ui/recipes.tsx';
-import { t } from '../../ui/words.ts';
+import { t } from '../../words/words.ts';
 import type { Row } from '../../worker/protocol.ts';
 import { PanelPart } from './panel-part.tsx';
 

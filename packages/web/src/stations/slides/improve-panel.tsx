@@ -17,7 +17,7 @@ import { useAnswer } from '../../state/use-answer.ts';
 import { count } from '../../ui/format.ts';
 import { DENSITY_LABELS } from '../../ui/labels.ts';
 import { Action, Small } from '../../ui/recipes.tsx';
-import { t } from '../../ui/words.ts';
+import { t } from '../../words/words.ts';
 import { Panel, PanelPart } from './panel-part.tsx';
 import { spokenInstead } from './slide-work.ts';
 

@@ -8,7 +8,7 @@ import { edit } from '../../state/log-store.ts';
 import { useAnswer } from '../../state/use-answer.ts';
 import { LAYOUT_LABELS, REASON_LABELS } from '../../ui/labels.ts';
 import { Action, Small } from '../../ui/recipes.tsx';
-import { t } from '../../ui/words.ts';
+import { t } from '../../words/words.ts';
 import type { LayoutOffer, Row } from '../../worker/protocol.ts';
 import { MotionFields } from '../shared/motion-fields.tsx';
 import { useChosen } from './chosen.ts';

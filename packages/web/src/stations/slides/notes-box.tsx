@@ -9,7 +9,7 @@ import { count, speakingTime } from '../../ui/format.ts';
 import { Action, Warning } from '../../ui/recipes.tsx';
 import { CatchTyping } from '../../ui/typed-ahead.tsx';
 import { RunsText } from '../../ui/runs.tsx';
-import { t } from '../../ui/words.ts';
+import { t } from '../../words/words.ts';
 import type { Row } from '../../worker/protocol.ts';
 import { numberOf } from './written-notes.ts';
 

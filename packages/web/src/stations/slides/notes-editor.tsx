@@ -7,7 +7,7 @@ import { useEffect, useRef } from 'react';
 import type { Note, NoteText } from '@alvex/core';
 import { Action } from '../../ui/recipes.tsx';
 import { insertTyped } from '../../ui/typed-ahead.tsx';
-import { t } from '../../ui/words.ts';
+import { t } from '../../words/words.ts';
 import { notesFromEditor, notesToEditor, sameNotes } from './written-notes.ts';
 
 const Paper = chakra('div', {

@@ -9,7 +9,7 @@ import { grouped } from '../../ui/format.ts';
 import { Mark } from '../../ui/mark.tsx';
 import { Action, Small } from '../../ui/recipes.tsx';
 import { VirtualRows } from '../../ui/virtual-rows.tsx';
-import { t } from '../../ui/words.ts';
+import { t } from '../../words/words.ts';
 
 const Columns = chakra('div', {
   base: {

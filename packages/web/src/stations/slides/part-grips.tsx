@@ -5,7 +5,7 @@ import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { branchOfPoint, type PartId, type DrawnText } from '@alvex/core';
 import { SLIDE_POINTS } from '../../canvas/slide-drawing.tsx';
 import { usePages } from '../../state/pages-store.ts';
-import { t } from '../../ui/words.ts';
+import { t } from '../../words/words.ts';
 import type { Row } from '../../worker/protocol.ts';
 import { draggedOf, dropParts, takes } from './drag.ts';
 

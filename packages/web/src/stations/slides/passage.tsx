@@ -9,7 +9,7 @@ import { edit } from '../../state/log-store.ts';
 import { usePages } from '../../state/pages-store.ts';
 import { useSelected } from '../../state/selection.ts';
 import { BlockText } from '../../ui/block-text.tsx';
-import { t } from '../../ui/words.ts';
+import { t } from '../../words/words.ts';
 import type { Row } from '../../worker/protocol.ts';
 import { choosePassage, useChosen } from './chosen.ts';
 import { mayTakeFocus } from './focus.ts';

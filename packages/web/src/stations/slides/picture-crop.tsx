@@ -2,7 +2,7 @@
 import { chakra } from '@chakra-ui/react';
 import { useState, type KeyboardEvent, type PointerEvent } from 'react';
 import type { PictureDress } from '@alvex/core';
-import { t } from '../../ui/words.ts';
+import { t } from '../../words/words.ts';
 import { cutTo, movedBy, placeOn, type Crop, type Edge, type Share } from './crop.ts';
 
 const Whole = chakra('div', {

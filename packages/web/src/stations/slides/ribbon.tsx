@@ -6,7 +6,7 @@ import { useDeck } from '../../state/deck-store.ts';
 import { useAnswer } from '../../state/use-answer.ts';
 import { useSelected } from '../../state/selection.ts';
 import { count, duration, grouped } from '../../ui/format.ts';
-import { rich, t } from '../../ui/words.ts';
+import { rich, t } from '../../words/words.ts';
 import { MOST_PRESENTED } from '../shared/long-deck.ts';
 
 const Foot = chakra('footer', {

@@ -4,7 +4,7 @@ import { plain, retext, runsText, type Runs, type PartId } from '@alvex/core';
 import { useEffect, useRef } from 'react';
 import { edit } from '../../state/log-store.ts';
 import { usePages } from '../../state/pages-store.ts';
-import { t } from '../../ui/words.ts';
+import { t } from '../../words/words.ts';
 import type { Row } from '../../worker/protocol.ts';
 
 const Area = chakra('textarea', {

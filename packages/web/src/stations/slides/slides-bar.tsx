@@ -6,7 +6,7 @@ import { useDeck } from '../../state/deck-store.ts';
 import { useSelected } from '../../state/selection.ts';
 import { edit } from '../../state/log-store.ts';
 import { Action, Field } from '../../ui/recipes.tsx';
-import { t } from '../../ui/words.ts';
+import { t } from '../../words/words.ts';
 import { chooseSlides, clearChosen, useChosen } from './chosen.ts';
 import { addSlide, nextSpill } from './slide-keys.ts';
 import { sectionOf, slideOrder, stepSlides } from './slide-work.ts';

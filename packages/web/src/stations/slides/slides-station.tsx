@@ -10,7 +10,7 @@ import { useDeck } from '../../state/deck-store.ts';
 import { select, useSelected } from '../../state/selection.ts';
 import { Small, Unseen } from '../../ui/recipes.tsx';
 import { VirtualRows } from '../../ui/virtual-rows.tsx';
-import { t } from '../../ui/words.ts';
+import { t } from '../../words/words.ts';
 import { clearChosen } from './chosen.ts';
 import { focusRowSoon, useFocusKept } from './focus.ts';
 import { FacingRow } from './facing-row.tsx';

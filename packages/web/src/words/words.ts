@@ -1,11 +1,11 @@
 /**
- * The words of the interface in the language of whoever looks at it. A text is its own key, in English; `words/de.json` has all of them in
- * German, `words/en.json` the plural forms alone. The language holds for as long as the page is open, so that constants may be words.
+ * The words of the interface in the language of whoever looks at it. A text is its own key, in English; `de.json` has all of them in
+ * German, `en.json` the plural forms alone. The language holds for as long as the page is open, so that constants may be words.
  */
 import i18next from 'i18next';
 import { cloneElement, createElement, type ReactElement, type ReactNode } from 'react';
 import { language, type Language } from './language.ts';
-import en from './words/en.json' with { type: 'json' };
+import en from './en.json' with { type: 'json' };
 
 const LOCALES: Readonly<Record<Language, string>> = { en: 'en-GB', de: 'de-DE', long: 'en-GB', mirrored: 'en-GB' };
 export const LOCALE = LOCALES[language];
@@ -16,7 +16,7 @@ await words.init({
   resources: {
     en: { translation: en },
     ...(language === 'de' && {
-      de: { translation: (await import('./words/de.json', { with: { type: 'json' } })).default },
+      de: { translation: (await import('./de.json', { with: { type: 'json' } })).default },
     }),
   },
   fallbackLng: 'en',

@@ -3,8 +3,8 @@ import { describe, expect, test } from '@jest/globals';
 import { ReadError } from '@alvex/core';
 import { bareWords, texts, unfilledMarks } from '../test/catalogue.ts';
 import { stretched } from './stretched.ts';
-import de from './words/de.json' with { type: 'json' };
-import en from './words/en.json' with { type: 'json' };
+import de from './de.json' with { type: 'json' };
+import en from './en.json' with { type: 'json' };
 import { rich, t } from './words.ts';
 
 const catalogues: Readonly<Record<string, Readonly<Record<string, string>>>> = { en, de };
