@@ -133,9 +133,11 @@ export function DeckFrame() {
   const showKeys = useEffectEvent(() => turn('keys'));
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
-      if (event.key !== '?' || event.ctrlKey || event.metaKey || !mayBeKey(event) || isWriting(event.target)) return;
+      if (event.ctrlKey || event.metaKey || event.altKey || !mayBeKey(event) || isWriting(event.target)) return;
+      if (event.key === '?') showKeys();
+      else if (event.key === 'g') document.querySelector<HTMLElement>('header nav [aria-current]')?.focus();
+      else return;
       event.preventDefault();
-      showKeys();
     };
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);

@@ -18,6 +18,7 @@ export const KEY_GROUPS: readonly KeyGroup[] = [
       [t('Ctrl Z'), t('undo')],
       [t('Ctrl Shift Z'), t('do it again')],
       ['Tab', t('to the next thing; the first leads past the stations to the work')],
+      ['g', t('to the stations, from wherever one is')],
       ['?', t('show and hide these keys')],
     ],
   },

@@ -12,6 +12,8 @@ import type { Marks } from './outline.ts';
 interface Setting {
   readonly levels: Levels;
   readonly counting: ReadonlySet<string>;
+  /** First lines that stand as a heading directly over their text. */
+  readonly over: ReadonlySet<Line>;
   readonly marks: Marks;
   readonly width: number /* of the longest line */;
   readonly bodyIndent: number;
@@ -26,7 +28,8 @@ export function* prose(lines: readonly Line[], known: Pick<Setting, 'marks' | 'l
   const setting: Setting = {
     ...known,
     levels: new Levels(),
-    counting: countingNumbers(chunks.flatMap((chunk) => (mayBeHead(chunk) ? [chunk[0]!] : []))),
+    counting: countingNumbers(chunks.flatMap((chunk) => (mayBeHead(chunk) || isOver(chunk) ? [chunk[0]!] : []))),
+    over: headsOver(chunks.filter((chunk) => !known.marks.has(chunk[0]!))),
     width: filled.reduce((widest, line) => Math.max(widest, endOf(line)), 0),
     bodyIndent:
       mostCommon(
@@ -48,6 +51,31 @@ export function* prose(lines: readonly Line[], known: Pick<Setting, 'marks' | 'l
 /** A line that stands alone, or before text that is set further in. */
 const mayBeHead = ([first, second]: readonly Line[]): boolean =>
   first!.text !== PAGE_END && (second === undefined || second.indent >= first!.indent + 2);
+
+const SHORT = 60; // characters
+const LONG = 45; // characters
+
+/** A short line without a stop that was ended though there was room, and running text right below it. */
+function isOver([first, ...rest]: readonly Line[]): boolean {
+  const [second] = rest;
+  if (second === undefined || first!.text.length > SHORT || second.indent !== first!.indent) return false;
+  if (!/^["“(]?[\p{Lu}\p{N}\p{Lo}]/u.test(first!.text) || /[.,;:!?…]$/.test(first!.text)) return false;
+  // Fields, one a line.
+  if (/^[\p{L}-]+: /u.test(second.text) || /^[\p{L}-]+: /u.test(first!.text)) return false;
+  if (rest.some((line) => ruleOf(line.text) !== undefined || /\S {3,}\S|^\|/.test(line.text))) return false;
+  const widest = rest.reduce((most, line) => Math.max(most, line.text.length), 0);
+  const room = first!.text.length + 1 + /^\S*/.exec(second.text)![0].length <= widest;
+  return room && widest >= LONG && widest >= first!.text.length * 1.3 && /^[^\p{Ll}]/u.test(second.text);
+}
+
+/** In capitals each speaks for itself; others are headings where most of what could have one has one. */
+function headsOver(chunks: readonly (readonly Line[])[]): ReadonlySet<Line> {
+  const over = chunks.filter(isOver).map(([first]) => first!);
+  const capitals = over.filter(({ text }) => isCapitals(text) && text.length > 3);
+  const several = chunks.filter(({ length }) => length > 1);
+  return new Set(over.length >= LEAST_OVER && over.length * 2 > several.length ? over : capitals);
+}
+const LEAST_OVER = 3;
 
 /** Lines before all others that are centred: the title of the text, and what stands below it. */
 function titleLines(
@@ -160,10 +188,12 @@ class Chunk {
       return heading(line, levels.next(`under ${second.text[0]!}`), 2);
     const alone = this.#lines.length === 1;
     const above = i === 0 && second !== undefined && second.indent >= line.indent + 2;
-    if (!alone && !above) return undefined;
+    const over = i === 0 && this.#setting.over.has(line);
+    if (!alone && !above && !over) return undefined;
     if (above && !isCapitals(line.text) && this.#setting.marks.has(line)) return undefined;
     const level = headingLevel(line.text, levels, counting);
     if (level !== undefined) return heading(line, level, 1);
+    if (over) return heading(line, levels.next('over its text'), 1);
     // A line that stands out from an indented text.
     const out = bodyIndent >= 2 && line.indent < bodyIndent && this.#setting.marks.get(line) === undefined;
     return out && alone && isShortTitle(line.text) ? heading(line, levels.next('outdented'), 1) : undefined;

@@ -75,6 +75,31 @@ test('code is told from text by its indent and signs', () => {
   ]);
 });
 
+test('headings that stand directly over their text', () => {
+  const long = 'The pond fills twice a day and holds eleven thousand cubic metres of water.';
+  expect(blocks(`THE MILL\n\nWATER\n${long}\n\nGATES\n${long}\nBoth can be mended.`)).toEqual([
+    'h1 THE MILL',
+    'h1 WATER',
+    `p ${long}`,
+    'h1 GATES',
+    `p ${long} Both can be mended.`,
+  ]);
+  // Without capitals, where most of what could have one has one.
+  const three = ['The water', 'The gates', 'The money'].map((head) => `${head}\n${long}`);
+  expect(blocks(three.join('\n\n'))).toEqual(
+    ['The water', 'The gates', 'The money'].flatMap((head) => [`h1 ${head}`, `p ${long}`]),
+  );
+  expect(blocks([...three.slice(0, 2), `${long}\nAnd more.`].join('\n\n'))[0]).toBe(`p The water\n${long}`);
+  // Addresses, verses, fields and wrapped text have none.
+  for (const text of [
+    'The Mill Trust\n12 Quay Lane\nSallow Quay',
+    'The tide comes in at four\nThe tide goes out at ten\nAnd nobody is there.',
+    `Files: *\nCopyright: ${long}`,
+    `The pond fills twice a day, and it was measured in March by the\nsurveyor, who came with the harbour office in two boats.`,
+  ])
+    expect(blocks(`${text}\n\n${text}\n\n${text}`).some((line) => line.startsWith('h'))).toBe(false);
+});
+
 test('encodings by byte order mark or evidence', () => {
   const utf16 = Uint8Array.from([0xff, 0xfe, ...[...'müllers mühle'].flatMap((char) => [char.charCodeAt(0), 0])]);
   expect(readText(utf16.subarray(2)).document.blocks.map(shortBlock)).toEqual(['p müllers mühle']);
