@@ -69,7 +69,8 @@ class Keys implements Hand {
   async #reach(what: Locator): Promise<void> {
     await expect(what).toBeVisible();
     // One who sees the page knows on which side of the focus it stands; the line of stations has a key of its own.
-    if (await what.evaluate((one) => one.closest('header') !== null && document.querySelector('header nav') !== null)) await this.key('g');
+    if (await what.evaluate((one) => one.closest('header') !== null && document.querySelector('header nav') !== null))
+      await this.key('g');
     const back = await what.evaluate((one) => {
       const at = document.activeElement ?? document.body;
       return at !== document.body && (at.compareDocumentPosition(one) & Node.DOCUMENT_POSITION_PRECEDING) !== 0;

@@ -246,6 +246,7 @@ export {
   type OwnWork,
   lookedAt,
   isMendable,
+  pointsFromNotes,
   repairAll,
   repaired,
   type Mended,

@@ -193,7 +193,10 @@ test('where no heading is marked, lines that look like headings are headings fro
     'paragraph',
   ]);
   expect(madeHeadings(plain, made.document)).toEqual([
-    { traits: expect.objectContaining({ bold: true, size: undefined }), blocks: [0, 2, 4].map((i) => plain.blocks[i]!.id) },
+    {
+      traits: expect.objectContaining({ bold: true, size: undefined }),
+      blocks: [0, 2, 4].map((i) => plain.blocks[i]!.id),
+    },
   ]);
   const back = convert(plain, [...begun, markAsText(made.document.blocks.map(({ id }) => id))]);
   expect(back.document.blocks.map(({ kind }) => kind)).toEqual(plain.blocks.map(({ kind }) => kind));

@@ -11,6 +11,6 @@ export * from './needed-sizes.ts';
 export * from './open-document.ts';
 export * from './own-slide.ts';
 export { lookedAt, repairAll, repaired, repairsOf, type Mended, type Repairable } from './repairs.ts';
-export { isMendable, type Way, type WayName } from './repair-ways.ts';
+export { isMendable, pointsFromNotes, type Way, type WayName } from './repair-ways.ts';
 export * from './review-edition.ts';
 export * from './write-deck.ts';

@@ -147,8 +147,8 @@ const joinAbove: Finder = ({ slide, above }) =>
 const joinBelow: Finder = ({ slide, below }) =>
   below === undefined ? [] : [{ name: 'join-below', edits: [{ kind: 'merge', slide: below.id, into: slide.id }] }];
 
-/** Says on the slide what its notes say first, a sentence of each. */
-const tellNotes: Finder = ({ slide, language, fresh }) => {
+/** Says on the slide what its notes say first, a sentence of each. @param fresh Gives a name that nothing has yet. */
+export function pointsFromNotes(slide: Slide, language: Language, fresh: () => string): readonly SingleEdit[] {
   const told = slide.notes.filter(({ runs }) => runsWords(runs) > 2).slice(0, MOST_TOLD);
   const kept = shorten(
     told.map(({ runs }) => runsText(runs)),
@@ -156,7 +156,7 @@ const tellNotes: Finder = ({ slide, language, fresh }) => {
     language,
   );
   let after: PartId | null = slide.content.at(-1)?.id ?? null;
-  const edits = told.flatMap(({ runs }, i): readonly SingleEdit[] => {
+  return told.flatMap(({ runs }, i): readonly SingleEdit[] => {
     const text = runsText(runs);
     const [range] = kept[i]?.flat() ?? [];
     const [sentence] = splitSentences(text, language);
@@ -171,9 +171,12 @@ const tellNotes: Finder = ({ slide, language, fresh }) => {
     after = part;
     return [edit];
   });
-  return [{ name: 'tell-notes', edits }];
-};
+}
 const MOST_TOLD = 4;
+
+const tellNotes: Finder = ({ slide, language, fresh }) => [
+  { name: 'tell-notes', edits: pointsFromNotes(slide, language, fresh) },
+];
 
 /** The title stays, and says more. */
 function* addToTitle({ slide, language }: Case): Generator<Way, void> {

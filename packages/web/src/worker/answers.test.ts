@@ -73,7 +73,24 @@ describe('advice for a slide', () => {
       shorter: [],
       parallel: [],
       thinner: null,
+      told: null,
     });
+  });
+  test('says of a slide with a title alone what its notes say', async () => {
+    const { map } = presetRecipe('talk', mill);
+    const edits: readonly Edit[] = [{ kind: 'map', name: null, map, prose: { as: 'whole' } }];
+    const bare = doc(h(1, 'Gates'), p('Both gates are elm on iron straps. The straps can be kept.'));
+    const { deck } = convert(bare, edits);
+    const slide = deck.slides.find(({ content }) => content.length === 0)!.id;
+    const { told } = (await ask(
+      { what: 'advice', slide },
+      { ...held(), document: bare, edits, converted: convert(bare, edits) },
+    ))!;
+    const after = convert(bare, [...edits, told!]);
+    expect(after.deck.slides[0]!.content).toMatchObject([
+      { kind: 'point', runs: [{ text: 'Both gates are elm on iron straps' }] },
+    ]);
+    expect(after.ledger.lost).toBe(0);
   });
 });
 

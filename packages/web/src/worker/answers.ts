@@ -31,6 +31,7 @@ import {
   takeEdits,
   templateMatches,
   thinnerNotes,
+  pointsFromNotes,
   timeOf,
   titleSuggestions,
   usualSettings,
@@ -56,7 +57,7 @@ import { ownPictures } from './own-pictures.ts';
 import type { Held } from './held.ts';
 import { findIcons } from './icons.ts';
 import { pace, savings } from './pace.ts';
-import { mendAll, readiness, remarks, repairs } from './remarks.ts';
+import { freshName, mendAll, readiness, remarks, repairs } from './remarks.ts';
 import type {
   Leaving,
   Answers,
@@ -226,6 +227,7 @@ function adviceFor(id: SlideId, { deck, document }: Converted): SlideAdvice | nu
   if (slide === undefined) return null;
   const language = documentLanguage(document);
   const spoken = slide.notes.reduce((sum, note) => sum + runsWords(note.runs), 0);
+  const told = slide.content.length === 0 ? pointsFromNotes(slide, language, freshName) : [];
   const thin = spoken > LONG_NOTES ? thinnerNotes(slide.notes, 'third', language) : [];
   return {
     titles: titleSuggestions(slide, language),
@@ -242,6 +244,7 @@ function adviceFor(id: SlideId, { deck, document }: Converted): SlideAdvice | nu
       thin.length === 0
         ? null
         : { kind: 'renote', slide: id, replaces: slide.notes.map((note) => note.id), anchor: null, notes: thin },
+    told: told.length === 0 ? null : { kind: 'all', edits: told },
   };
 }
 

@@ -218,6 +218,8 @@ export interface SlideAdvice {
   readonly parallel: readonly ParallelAdvice[];
   /** Takes the notes down to chosen sentences; null where they are short. */
   readonly thinner: Edit | null;
+  /** Says on a slide that has a title alone what its notes say first; null for others. */
+  readonly told: Edit | null;
 }
 
 /** A review, and what would find no place. */

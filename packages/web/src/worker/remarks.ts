@@ -43,12 +43,15 @@ export async function mendAll({ kinds, edits, tried }: Asking<'mendAll'>, held: 
   return (await inTurns(repairAll(new Set(kinds), begun, tried, AT_A_TIME), held, 1)) ?? null;
 }
 
+/** For what a way adds. */
+export const freshName = (): string => uuid().slice(0, 13);
+
 const repairable = ({ document, edits, converted, templates }: Held) => ({
   original: document,
   edits,
   converted,
   templates,
-  fresh: () => uuid().slice(0, 13),
+  fresh: freshName,
 });
 
 /** Slides that can be shown as they are, those that their author accepts among them; the rules alone are quicker than all remarks. */

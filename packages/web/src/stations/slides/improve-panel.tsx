@@ -51,7 +51,9 @@ export function ImprovePanel({ slide, close }: { readonly slide: SlideId; readon
     advice.titles.length === 0 &&
     advice.fewer.length === 0 &&
     advice.shorter.length === 0 &&
-    advice.parallel.length === 0;
+    advice.parallel.length === 0 &&
+    advice.thinner === null &&
+    advice.told === null;
   return (
     <Panel data-testid="improve">
       {nothing && <Small>{t('Nothing to suggest here.')}</Small>}
@@ -64,6 +66,13 @@ export function ImprovePanel({ slide, close }: { readonly slide: SlideId; readon
               </Action>
             ))}
           </Choices>
+        </PanelPart>
+      )}
+      {advice.told !== null && (
+        <PanelPart head={t('Points from what is said to it')}>
+          <Action size="small" onClick={() => edit(advice.told!)}>
+            {t('Show what the notes say')}
+          </Action>
         </PanelPart>
       )}
       {advice.fewer.length > 0 && (
