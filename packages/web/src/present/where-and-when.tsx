@@ -113,13 +113,14 @@ export function Time({
   const before = ahead(talk, planned, at);
   return (
     <Clock aria-label={t('Time')}>
-      <span>{rich(t('<b>{gone}</b> of {total} planned', { gone: clockTime(gone), total: clockTime(total) }))}</span>
+      <span>{rich('<b>{gone}</b> of {total} planned', { gone: clockTime(gone), total: clockTime(total) })}</span>
       <span>
         {rich(
-          t('this slide <b>{gone}</b> of {planned}', {
+          'this slide <b>{gone}</b> of {planned}',
+          {
             gone: clockTime(onSlide),
             planned: clockTime(planned[talk.at] ?? 0),
-          }),
+          },
           { b: (words) => <b style={{ fontSize: '18px' }}>{words}</b> },
         )}
       </span>

@@ -51,7 +51,7 @@ function textsOf(file: ts.SourceFile): readonly Text[] {
   const visit = (node: ts.Node): void => {
     if (ts.isCallExpression(node) && ts.isIdentifier(node.expression)) {
       const [first, second] = node.arguments;
-      if (node.expression.text === 't' && isText(first)) {
+      if (/^(?:t|rich)$/.test(node.expression.text) && isText(first)) {
         const plural =
           second !== undefined &&
           ts.isObjectLiteralExpression(second) &&

@@ -57,8 +57,13 @@ test('values, counts and elements are put into a text', () => {
   expect(t('{n} slide', { count: 1 })).toBe('1 slide');
   expect(t('{n} slide', { count: 1200 })).toBe('1,200 slides');
   expect(t('Structure{things}', { things: false })).toBe('Structure');
-  expect(rich('It is <b>new</b> here')).toMatchObject(['It is ', { type: 'b', props: { children: 'new' } }, ' here']);
-  expect(rich('a < b')).toEqual(['a < b']);
+  expect(rich('<b>{n} lines</b> of text', { count: 2 })).toMatchObject([
+    '',
+    { type: 'b', props: { children: '2 lines' } },
+    ' of text',
+  ]);
+  // What an author wrote is never taken for a mark, nor for another parameter.
+  expect(rich('of {title}', { title: '<b>x</b> {n}', count: 2 })).toEqual(['of <b>x</b> {n}']);
 });
 
 test('stretched texts are two fifths longer', () => {

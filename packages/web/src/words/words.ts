@@ -22,7 +22,6 @@ await words.init({
   fallbackLng: 'en',
   keySeparator: false,
   nsSeparator: false,
-  interpolation: { escapeValue: false, prefix: '{', suffix: '}' },
 });
 
 const stretch = language === 'long' || language === 'mirrored' ? (await import('./stretched.ts')).stretched : undefined;
@@ -30,23 +29,35 @@ const number = new Intl.NumberFormat(LOCALE, { useGrouping: true });
 
 export const grouped = (n: number): string => number.format(n);
 
-/** @param values Of `{name}` in the text; `count` chooses among its plural forms and stands as `{n}`, its thousands apart; what is absent is nothing. */
-export function t(text: string, values: Readonly<Record<string, unknown>> & { readonly count?: number } = {}): string {
-  const there = Object.fromEntries(
-    Object.entries(values).map(([name, value]) => [
-      name,
-      value === false || value === null || value === undefined ? '' : value,
-    ]),
-  );
-  const said = words.t(text, values.count === undefined ? there : { ...there, n: grouped(values.count) });
-  return stretch === undefined ? said : stretch(said);
+const plurals = new Intl.PluralRules(LOCALE);
+const templates = new Map<string, string>();
+
+/** A text as the catalogue has it, its marks in it; looked up once for each plural form, since it is said with every row that is drawn. */
+function template(text: string, count?: number): string {
+  const key = count === undefined ? text : `${text}_${plurals.select(count)}`;
+  let found = templates.get(key);
+  if (found === undefined) {
+    const said = words.t(text, { skipInterpolation: true, ...(count !== undefined && { count }) });
+    templates.set(key, (found = stretch === undefined ? said : stretch(said)));
+  }
+  return found;
 }
 
-/** A text of the catalogue with its `{marks}` left in it, for whoever fills them in otherwise; also sentences of the core and the server. */
-export function raw(text: string): string {
-  const said = words.t(text, { skipInterpolation: true });
-  return stretch === undefined ? said : stretch(said);
+/** Of `{name}` in a text; `count` chooses among its plural forms and stands as `{n}`, its thousands apart; what is absent is nothing. */
+type Values = Readonly<Record<string, unknown>> & { readonly count?: number };
+
+function filled(text: string, values: Values): string {
+  return text.replace(/\{(\w+)\}/g, (_, name: string) => {
+    const value = name === 'n' && values.count !== undefined ? grouped(values.count) : values[name];
+    return value === false || value === null || value === undefined ? '' : String(value);
+  });
 }
+
+export const t = (text: string, values?: Values): string =>
+  values === undefined ? template(text) : filled(template(text, values.count), values);
+
+/** A text of the catalogue with its `{marks}` left in it, for whoever fills them in otherwise; also sentences of the core and the server. */
+export const raw = (text: string): string => template(text);
 
 /** Sentences of the server: those of the catalogue come first, and what else it adds stays as it is. */
 export function sentences(text: string): string {
@@ -59,10 +70,15 @@ export function sentences(text: string): string {
 export const lowered = (label: string): string => (language === 'de' ? label : label.toLowerCase());
 
 /** Words with elements among them: `<b>12 lines</b> look like headings`. Each name of a mark has its element; `b` is bold without. */
-export function rich(text: string, marks: Readonly<Record<string, (words: string) => ReactElement>> = {}): ReactNode[] {
-  return text.split(/(<\w+>.*?<\/\w+>)/).map((piece, i) => {
-    const [, name = '', inner = ''] = /^<(\w+)>(.*)<\/\1>$/.exec(piece) ?? [];
-    const mark = marks[name] ?? (name === 'b' ? (words: string) => createElement('b', null, words) : undefined);
-    return mark === undefined ? piece : cloneElement(mark(inner), { key: i });
-  });
-}
+export const rich = (
+  text: string,
+  values: Values = {},
+  marks: Readonly<Record<string, (words: string) => ReactElement>> = {},
+): ReactNode[] =>
+  template(text, values.count)
+    .split(/(<\w+>.*?<\/\w+>)/)
+    .map((piece, i) => {
+      const [, name = '', inner = ''] = /^<(\w+)>(.*)<\/\1>$/.exec(piece) ?? [];
+      const mark = marks[name] ?? (name === 'b' ? (words: string) => createElement('b', null, words) : undefined);
+      return mark === undefined ? filled(piece, values) : cloneElement(mark(filled(inner, values)), { key: i });
+    });

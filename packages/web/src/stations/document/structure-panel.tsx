@@ -125,12 +125,10 @@ function LookAlikeCard({
   return (
     <Card aria-label={t('Lines that look alike: {look}', { look: lookText(group.traits) })}>
       <Box fontSize="sm">
-        {rich(
-          t('<b>{n} lines look</b> like headings: {look}', {
-            count: group.blocks.length,
-            look: lookText(group.traits),
-          }),
-        )}
+        {rich('<b>{n} lines look</b> like headings: {look}', {
+          count: group.blocks.length,
+          look: lookText(group.traits),
+        })}
       </Box>
       {sample !== undefined && (
         <Jump onClick={() => go(first!)} aria-label={t('Go to “{sample}”', { sample: blockText(sample) })}>
@@ -197,9 +195,7 @@ function MadeCard({
   return (
     <Card aria-label={t('Lines taken as headings: {look}', { look: lookText(traits) })}>
       <Box fontSize="sm">
-        {rich(
-          t('<b>{n} lines</b> of text taken as headings: {look}', { count: blocks.length, look: lookText(traits) }),
-        )}
+        {rich('<b>{n} lines</b> of text taken as headings: {look}', { count: blocks.length, look: lookText(traits) })}
       </Box>
       {sample !== undefined && <Jump onClick={() => go(first!)}>{blockText(sample)}</Jump>}
       <Box display="flex" gap="6px" flexWrap="wrap">

@@ -53,11 +53,12 @@ export function LayoutsShelf() {
               <Box key={change.after.key} aria-label={t('Slide {number}', { number: change.number })} role="group">
                 <Small mb="4px">
                   {rich(
-                    t('Slide {number}: {from} becomes <b>{to}</b>', {
+                    'Slide {number}: {from} becomes <b>{to}</b>',
+                    {
                       number: change.number,
                       from: lowered(LAYOUT_LABELS[change.from]),
                       to: lowered(LAYOUT_LABELS[change.to]),
-                    }),
+                    },
                     { b: (words) => <chakra.b color="ink">{words}</chakra.b> },
                   )}
                 </Small>

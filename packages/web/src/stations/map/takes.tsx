@@ -134,16 +134,13 @@ function TakeHead({
       </Box>
       <Small>{describe(settings)}</Small>
       <Small>
-        {rich(
-          t('<b>{slides}</b>, {words} each, {seconds} to speak{full}{other}', {
-            slides: count(take.slides, 'slide'),
-            words: count(take.words, 'word'),
-            seconds: duration(take.seconds),
-            full: take.spills > 0 ? t(', {spills} too full', { spills: take.spills }) : '',
-            other:
-              !inForce && (differing === 0 ? t('; nothing different') : t('; {differing} different', { differing })),
-          }),
-        )}
+        {rich('<b>{slides}</b>, {words} each, {seconds} to speak{full}{other}', {
+          slides: count(take.slides, 'slide'),
+          words: count(take.words, 'word'),
+          seconds: duration(take.seconds),
+          full: take.spills > 0 ? t(', {spills} too full', { spills: take.spills }) : '',
+          other: !inForce && (differing === 0 ? t('; nothing different') : t('; {differing} different', { differing })),
+        })}
       </Small>
     </Head>
   );

@@ -84,7 +84,7 @@ function useHeadings(): readonly Remark[] {
       : [
           {
             key: 'alike',
-            text: <>{rich(t('<b>{n} lines</b> look like headings, and are not marked as such.', { count: alike }))}</>,
+            text: <>{rich('<b>{n} lines</b> look like headings, and are not marked as such.', { count: alike })}</>,
             answer: (
               <>
                 <Action
@@ -103,7 +103,7 @@ function useHeadings(): readonly Remark[] {
           {
             key: 'taken',
             text: (
-              <>{rich(t('<b>{n} lines</b> of text are taken as headings, by their look.', { count: taken.length }))}</>
+              <>{rich('<b>{n} lines</b> of text are taken as headings, by their look.', { count: taken.length })}</>
             ),
             answer: (
               <>
@@ -133,9 +133,7 @@ function useHeadings(): readonly Remark[] {
             key: 'structure',
             text: (
               <>
-                {rich(
-                  t('<b>{n} things</b> in the document’s structure could be better.', { count: structural.length }),
-                )}
+                {rich('<b>{n} things</b> in the document’s structure could be better.', { count: structural.length })}
               </>
             ),
             answer: <Go to="../document">{t('Look at the structure')}</Go>,
@@ -149,11 +147,9 @@ function usePrivate(): readonly Remark[] {
     key: `private ${block}`,
     text: (
       <>
-        {rich(
-          t('The part <b>{title}</b> seems to be for the speaker. It is in the speaker notes, not on a slide.', {
-            title: quoted(title),
-          }),
-        )}
+        {rich('The part <b>{title}</b> seems to be for the speaker. It is in the speaker notes, not on a slide.', {
+          title: quoted(title),
+        })}
       </>
     ),
     answer: <Action onClick={() => edit(show)}>{t('Show it on slides')}</Action>,
@@ -167,9 +163,7 @@ function useLosses(): readonly Remark[] {
   return [
     {
       key: 'losses',
-      text: (
-        <>{rich(t('<b>{n} things</b> of the file could not be brought in as they are.', { count: diagnostics }))}</>
-      ),
+      text: <>{rich('<b>{n} things</b> of the file could not be brought in as they are.', { count: diagnostics })}</>,
       answer: <Go to="../document?show=losses">{t('Read which')}</Go>,
     },
   ];
@@ -199,10 +193,8 @@ function useLeftOut(): readonly Remark[] {
             text: (
               <>
                 {rich(
-                  t(
-                    '<b>{n} lines</b> that belong to the page and not to the text (menus, page numbers, contents) are left out.',
-                    { count: furniture.length },
-                  ),
+                  '<b>{n} lines</b> that belong to the page and not to the text (menus, page numbers, contents) are left out.',
+                  { count: furniture.length },
                 )}
               </>
             ),
@@ -219,7 +211,7 @@ function useLeftOut(): readonly Remark[] {
       : [
           {
             key: 'deleted',
-            text: <>{rich(t('<b>{n} passages</b> of the document are left out by you.', { count: deleted.length }))}</>,
+            text: <>{rich('<b>{n} passages</b> of the document are left out by you.', { count: deleted.length })}</>,
             answer: back(deleted),
           },
         ]),
@@ -234,7 +226,7 @@ function useReadiness(): readonly Remark[] {
   return [
     {
       key: 'ready',
-      text: <>{rich(t('<b>{ready} of {n} slides</b> can be shown as they are.', { ready, count: of }))}</>,
+      text: <>{rich('<b>{ready} of {n} slides</b> can be shown as they are.', { ready, count: of })}</>,
       answer: <Go to="../check">{t('See what the others lack', { count: of - ready })}</Go>,
     },
   ];

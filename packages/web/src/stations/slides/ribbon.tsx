@@ -68,19 +68,18 @@ export function Ribbon({ jump, first, last }: Props) {
       <Bars jump={jump} first={first} last={last} />
       {sums !== undefined && (
         <Link to="../check/words" style={{ color: 'inherit', textAlign: 'right' }} title={t('Where every word went')}>
-          {rich(
-            t('{document} words: <b>{slides}</b> on slides', {
-              document: grouped(sums.document),
-              slides: grouped(sums.slides),
-            }),
-          )}
+          {rich('{document} words: <b>{slides}</b> on slides', {
+            document: grouped(sums.document),
+            slides: grouped(sums.slides),
+          })}
           <br />
           {rich(
-            t('<b>{notes}</b> spoken · <b2>{leftOut}</b2> left out · <b3>{lost}</b3> lost', {
+            '<b>{notes}</b> spoken · <b2>{leftOut}</b2> left out · <b3>{lost}</b3> lost',
+            {
               notes: grouped(sums.notes),
               leftOut: grouped(sums.leftOut),
               lost: grouped(sums.lost),
-            }),
+            },
             { b: (words) => <b>{words}</b>, b2: (words) => <b>{words}</b>, b3: (words) => <b>{words}</b> },
           )}
         </Link>
