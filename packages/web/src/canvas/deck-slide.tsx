@@ -1,7 +1,7 @@
 /** A slide of the open deck by its key: asks for its drawing when it is seen. */
 import { chakra } from '@chakra-ui/react';
 import { runsText, type PageKey } from '@alvex/core';
-import { useDeck } from '../state/deck-store.ts';
+import { useDeck, useLanguage } from '../state/deck-store.ts';
 import { usePage } from '../state/use-page.ts';
 import { t } from '../words/words.ts';
 import { SlideDrawing, type SlideActions } from './slide-drawing.tsx';
@@ -21,7 +21,7 @@ interface Props {
 export function DeckSlide({ slideKey, number, chosen, hidden, actions }: Props) {
   const { row, drawing } = usePage(slideKey);
   const deck = useDeck((state) => state.deck?.id ?? '');
-  const language = useDeck((state) => state.language ?? undefined);
+  const language = useLanguage();
   const label = t('Slide {number}: {title}', { number, title: row === undefined ? '' : runsText(row.title.runs) });
   return (
     <Sheet lang={language}>

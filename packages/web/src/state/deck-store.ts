@@ -93,3 +93,6 @@ export function showStructure(entries: readonly LogEntry[]): void {
   const changed = restructureBlocks(blocks, changes.filter(isStructureChange)).blocks;
   if (changed !== blocks) set(indexed(changed));
 }
+
+/** Language of the document, so that it is not read aloud in that of the interface. */
+export const useLanguage = (): string | undefined => useDeck((state) => state.language ?? undefined);

@@ -3,6 +3,7 @@ import { Box, chakra } from '@chakra-ui/react';
 import { memo, type MouseEvent } from 'react';
 import { Link } from 'react-router';
 import type { Block } from '@alvex/core';
+import { useLanguage } from '../../state/deck-store.ts';
 import { edit } from '../../state/log-store.ts';
 import { BlockText } from '../../ui/block-text.tsx';
 import { LEFT } from '../../ui/left-labels.ts';
@@ -54,6 +55,7 @@ export const BlockLine = memo(function BlockLine({
   readonly write: (id: string) => void;
 }) {
   const chosen = useSelection((state) => state.chosen.has(block.id));
+  const language = useLanguage();
   const { left } = block;
   return (
     <Line
@@ -75,7 +77,7 @@ export const BlockLine = memo(function BlockLine({
       <Margin role="gridcell" alignSelf={block.kind === 'picture' || block.kind === 'table' ? 'start' : undefined}>
         {left === undefined ? marginText(block) : LEFT[left]}
       </Margin>
-      <Box minW="0" role="gridcell">
+      <Box minW="0" role="gridcell" lang={language}>
         <BlockText block={block} deck={deck} whole />
       </Box>
       <span role="gridcell">

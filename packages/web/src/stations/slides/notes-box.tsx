@@ -3,7 +3,7 @@ import { Box, chakra } from '@chakra-ui/react';
 import { lazy, Suspense, useState } from 'react';
 import { USUAL_PACE, type Note, type NoteText } from '@alvex/core';
 import { ask } from '../../state/core-link.ts';
-import { useDeck } from '../../state/deck-store.ts';
+import { useDeck, useLanguage } from '../../state/deck-store.ts';
 import { edit } from '../../state/log-store.ts';
 import { count, speakingTime } from '../../ui/format.ts';
 import { Action, Warning } from '../../ui/recipes.tsx';
@@ -58,6 +58,7 @@ const NotesEditor = lazy(() => import('./notes-editor.tsx'));
 export function NotesBox({ row }: { readonly row: Row }) {
   const [writing, setWriting] = useState(false);
   const pace = useDeck((state) => state.view?.pace ?? USUAL_PACE);
+  const language = useLanguage();
   const keep = (notes: readonly NoteText[]) => {
     // What is written on a later page of a slide belongs to what stands on that page.
     const anchor = row.notes[0]?.anchor ?? (row.index === 0 ? null : (row.content[0]?.id ?? null));
@@ -100,6 +101,7 @@ export function NotesBox({ row }: { readonly row: Row }) {
             <Box
               key={note.id}
               dir="auto"
+              lang={language}
               style={{ paddingInlineStart: note.kind === 'item' ? (note.depth - 1) * 16 : 0 }}
             >
               {note.kind === 'item' && (

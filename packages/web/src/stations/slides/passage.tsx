@@ -4,7 +4,7 @@ import { draggable, dropTargetForElements } from '@atlaskit/pragmatic-drag-and-d
 import { Box, chakra } from '@chakra-ui/react';
 import { memo, useEffect, useRef, useState } from 'react';
 import type { Block, Range, BlockId } from '@alvex/core';
-import { useDeck } from '../../state/deck-store.ts';
+import { useDeck, useLanguage } from '../../state/deck-store.ts';
 import { edit } from '../../state/log-store.ts';
 import { usePages } from '../../state/pages-store.ts';
 import { useSelected } from '../../state/selection.ts';
@@ -110,6 +110,7 @@ export const Passage = memo(function Passage({ block: id, row }: Props) {
     state.row === row.key && state.block !== null ? state.block === id : row.passages[0] === id,
   );
   const there = block !== undefined;
+  const language = useLanguage();
   useEffect(() => {
     const element = line.current;
     if (element === null || !there) return;
@@ -164,7 +165,7 @@ export const Passage = memo(function Passage({ block: id, row }: Props) {
         onFocus={() => !current && choosePassage(id, row.key)}
       >
         <PassageMark block={block} cursor={tabbable} />
-        <Box minW="0">
+        <Box minW="0" lang={language}>
           <PassageText block={block} row={row} deck={deck} />
         </Box>
       </Line>
