@@ -140,7 +140,7 @@ test('the clock keeps time against the plan', async ({ page, alvex }) => {
   await expect(time).toContainText('the clock starts with your first move');
   await page.keyboard.press('ArrowRight');
   await page.clock.runFor('20:00');
-  await expect(time).toContainText('20:00of');
+  await expect(time).toContainText('20:00 of');
   await expect(time).toContainText(/\d+:\d\d behind/);
   await expect(time).toContainText('10:20');
   await time.getByRole('button', { name: 'Start the clock again' }).click();

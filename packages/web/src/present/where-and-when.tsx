@@ -24,7 +24,7 @@ const Clock = chakra('section', {
     fontVariantNumeric: 'tabular-nums',
     color: 'soft',
     fontSize: 'sm',
-    '& b': { color: 'ink', fontSize: '26px', fontWeight: 600, mr: '6px' },
+    '& b': { color: 'ink', fontSize: '26px', fontWeight: 600, marginInlineEnd: '2px' },
   },
 });
 
