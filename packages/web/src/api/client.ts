@@ -29,13 +29,20 @@ export class ApiError extends Error {
   readonly place: string | undefined;
 
   constructor({ code, message, kept, place }: ErrorBody['error']) {
-    super(sentences(message));
+    super(message);
     this.name = 'ApiError';
     this.code = code;
-    this.kept = kept === undefined ? undefined : raw(kept);
+    this.kept = kept;
     this.place = place;
   }
 }
+
+/** What the server told, in the language of the interface. */
+const inWords = ({ message, kept, ...rest }: ErrorBody['error']): ErrorBody['error'] => ({
+  ...rest,
+  message: sentences(message),
+  ...(kept === undefined ? {} : { kept: raw(kept) }),
+});
 
 const UNREACHABLE = {
   code: 'unreachable',
@@ -54,7 +61,9 @@ async function request(path: string, init?: RequestInit): Promise<Response> {
   if (response.ok || response.status === 409) return response;
   const body = (await response.json().catch(() => undefined)) as ErrorBody | undefined;
   throw new ApiError(
-    body?.error ?? { code: 'internal', message: t('The server answered {status}.', { status: response.status }) },
+    body === undefined
+      ? { code: 'internal', message: t('The server answered {status}.', { status: response.status }) }
+      : inWords(body.error),
   );
 }
 
@@ -189,7 +198,7 @@ async function followed<T extends object>(response: Response, progress: Progress
     const said = JSON.parse(line) as CreationLine | CandidateLine;
     if ('progress' in said) progress(said.progress, 0);
     else if ('waiting' in said) progress(0, said.waiting + 1);
-    else if ('error' in said) throw new ApiError(said.error);
+    else if ('error' in said) throw new ApiError(inWords(said.error));
     else return said as unknown as T;
   }
   throw new ApiError(UNREACHABLE);
@@ -224,7 +233,7 @@ export async function fetchFile(url: string, progress: Progress, signal: AbortSi
       const said = JSON.parse(await new Blob([...line, value.slice(from, end)]).text()) as FileLine;
       line = [];
       from = end + 1;
-      if ('error' in said) throw new ApiError(said.error);
+      if ('error' in said) throw new ApiError(inWords(said.error));
       if ('file' in said) return remaining(reader, value.slice(from), said.file.bytes);
       if ('waiting' in said) progress(0, said.waiting + 1);
       else progress(said.progress, 0);

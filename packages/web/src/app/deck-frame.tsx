@@ -130,12 +130,13 @@ export function DeckFrame() {
     if (panel === null) before.current = document.activeElement;
     setPanel(one);
   };
+  const stations = useRef<HTMLElement>(null);
   const showKeys = useEffectEvent(() => turn('keys'));
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       if (event.ctrlKey || event.metaKey || event.altKey || !mayBeKey(event) || isWriting(event.target)) return;
       if (event.key === '?') showKeys();
-      else if (event.key === 'g') document.querySelector<HTMLElement>('header nav [aria-current]')?.focus();
+      else if (event.key === 'g') stations.current?.querySelector<HTMLElement>('[aria-current]')?.focus();
       else return;
       event.preventDefault();
     };
@@ -154,7 +155,7 @@ export function DeckFrame() {
           </Link>
           <DeckName />
         </Box>
-        <Line aria-label={t('Stations')}>
+        <Line ref={stations} aria-label={t('Stations')}>
           {STATIONS.map((station) => (
             <Station key={station.path} {...station} />
           ))}

@@ -61,7 +61,7 @@ export class CoreLink {
         this.#take(message.ask)?.reject(new Error(raw(message.failure)));
         return;
       case 'failed':
-        this.#fail(message.message);
+        this.#fail(raw(message.message));
         return;
       case 'document':
       case 'view':
@@ -81,12 +81,12 @@ export class CoreLink {
   #fail(message: string): void {
     if (this.#end !== undefined) return;
     this.#finish(message);
-    this.#failed(raw(message));
+    this.#failed(message);
   }
 
   #finish(reason: string): void {
     if (this.#end !== undefined) return;
-    this.#end = raw(reason);
+    this.#end = reason;
     this.#worker.terminate();
     for (const { reject } of this.#waiting.values()) reject(new Error(reason));
     this.#waiting.clear();

@@ -44,14 +44,12 @@ export const useDecks = create<DecksState>(() => ({
 }));
 const { setState: set } = useDecks;
 
-const PLACES: Readonly<Record<string, (n: string) => string>> = {
-  page: (n) => t('page {n}', { n }),
-  paragraph: (n) => t('paragraph {n}', { n }),
-  line: (n) => t('line {n}', { n }),
-};
-/** A place as the server names it: `word/document.xml, paragraph 12`. */
+/** A place as the server names it, `word/document.xml, paragraph 12`, in the language of the interface. */
 const placed = (place: string): string =>
-  place.replace(/(?<=^|, )(page|paragraph|line) (\d+)$/g, (_, kind: string, n: string) => PLACES[kind]!(n));
+  place
+    .replace(/\bpage (\d+)/, (_, n: string) => t('page {n}', { n }))
+    .replace(/\bparagraph (\d+)/, (_, n: string) => t('paragraph {n}', { n }))
+    .replace(/\bline (\d+)/, (_, n: string) => t('line {n}', { n }));
 
 export function failureOf(error: unknown, file?: string): Failure {
   const named = file === undefined ? {} : { file };

@@ -7,6 +7,8 @@ export interface Text {
   /** As the source has it. */
   readonly text: string;
   readonly plural: boolean;
+  /** Parameters that are given where it is said; absent where it is said elsewhere. */
+  readonly given?: readonly string[];
   readonly where: string;
 }
 
@@ -42,27 +44,17 @@ const whereOf = (node: ts.Node): string => {
 /** Words that stand for a noun that is counted: `count(n, 'slide')`, `{n slide}`. */
 const counted = (noun: string, where: string): Text => ({ text: `{n} ${noun}`, plural: true, where });
 
-const unfilled: string[] = [];
-/** Parameters of texts that nothing is given for, where the texts are said. */
-export const unfilledMarks = (): readonly string[] => unfilled;
-
 function textsOf(file: ts.SourceFile): readonly Text[] {
   const found: Text[] = [];
   const visit = (node: ts.Node): void => {
     if (ts.isCallExpression(node) && ts.isIdentifier(node.expression)) {
       const [first, second] = node.arguments;
       if (/^(?:t|rich)$/.test(node.expression.text) && isText(first)) {
-        const plural =
-          second !== undefined &&
-          ts.isObjectLiteralExpression(second) &&
-          second.properties.some(({ name }) => name?.getText() === 'count');
-        found.push({ text: first.text, plural, where: whereOf(node) });
         const given =
           second !== undefined && ts.isObjectLiteralExpression(second)
-            ? second.properties.map(({ name }) => (name?.getText() === 'count' ? 'n' : name?.getText()))
+            ? second.properties.map(({ name }) => name?.getText() ?? '')
             : [];
-        for (const [, mark] of first.text.matchAll(/\{(\w+)\}/g))
-          if (!given.includes(mark)) unfilled.push(`${whereOf(node)} {${mark!}}`);
+        found.push({ text: first.text, plural: given.includes('count'), given, where: whereOf(node) });
       }
       if (node.expression.text === 'count') {
         const nouns = (one: ts.Node): void => {
@@ -112,6 +104,16 @@ function themeTexts(): readonly Text[] {
 }
 
 export const texts = (): readonly Text[] => [...sources().flatMap(textsOf), ...tableTexts(), ...themeTexts()];
+
+/** Parameters of texts that nothing is given for, where the texts are said. */
+export const unfilledMarks = (all: readonly Text[]): readonly string[] =>
+  all.flatMap(({ text, given, where }) =>
+    given === undefined
+      ? []
+      : [...text.matchAll(/\{(\w+)\}/g)].flatMap(([, mark]) =>
+          given.includes(mark === 'n' && given.includes('count') ? 'count' : mark!) ? [] : [`${where} {${mark!}}`],
+        ),
+  );
 
 /** Attributes that people read or hear. */
 const READ = /^(?:label|title|hint|head|heading|purpose|placeholder|alt|aria-(?:label|description|valuetext))$/;

@@ -163,9 +163,7 @@ function BlockParts({ block, deck, whole = false }: BlockTextProps) {
             )}
             {shown.length < rows.length && (
               <tr>
-                <td colSpan={block.table.columns}>
-                  {t('and {length} more rows', { length: rows.length - shown.length })}
-                </td>
+                <td colSpan={block.table.columns}>{t('and {all} more rows', { all: rows.length - shown.length })}</td>
               </tr>
             )}
           </tbody>

@@ -8,6 +8,10 @@ const megabytes = new Intl.NumberFormat(LOCALE, { minimumFractionDigits: 1, maxi
 
 /** `3 slides`: the noun, as one of it is called, is a key of the catalogue. */
 export const count = (n: number, one: string): string => t(`{n} ${one}`, { count: n });
+const conjunction = new Intl.ListFormat(LOCALE);
+
+/** `one, two and three`. */
+export const listed = (items: readonly string[]): string => conjunction.format(items);
 export const decimal = (n: number): string => oneDecimal.format(n);
 
 /** @param pace Words a minute. */

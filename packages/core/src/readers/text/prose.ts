@@ -53,7 +53,6 @@ const mayBeHead = ([first, second]: readonly Line[]): boolean =>
   first!.text !== PAGE_END && (second === undefined || second.indent >= first!.indent + 2);
 
 const SHORT = 60; // characters
-const LONG = 45; // characters
 
 /** A short line without a stop that was ended though there was room, and running text right below it. */
 function isOver([first, ...rest]: readonly Line[]): boolean {
@@ -65,7 +64,7 @@ function isOver([first, ...rest]: readonly Line[]): boolean {
   if (rest.some((line) => ruleOf(line.text) !== undefined || /\S {3,}\S|^\|/.test(line.text))) return false;
   const widest = rest.reduce((most, line) => Math.max(most, line.text.length), 0);
   const room = first!.text.length + 1 + /^\S*/.exec(second.text)![0].length <= widest;
-  return room && widest >= LONG && widest >= first!.text.length * 1.3 && /^[^\p{Ll}]/u.test(second.text);
+  return room && widest >= LEAST_WRAPPED && widest >= first!.text.length * 1.3 && /^[^\p{Ll}]/u.test(second.text);
 }
 
 /** In capitals each speaks for itself; others are headings where most of what could have one has one. */
@@ -234,7 +233,8 @@ class Chunk {
 const leastIndent = (lines: readonly Line[]): number =>
   lines.reduce((least, { indent }) => Math.min(least, indent), Infinity);
 
-const isShortTitle = (text: string): boolean => text.length <= 60 && /^\p{Lu}/u.test(text) && !/[.,;:!…]$/.test(text);
+const isShortTitle = (text: string): boolean =>
+  text.length <= SHORT && /^\p{Lu}/u.test(text) && !/[.,;:!…]$/.test(text);
 
 /** Lines as wide as the text are wrapped and joined again; shorter ones, as in an address or a verse, stay lines. */
 function* paragraphs(lines: readonly Line[], { bodyIndent }: Setting): Generator<Draft> {

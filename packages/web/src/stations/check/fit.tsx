@@ -1,12 +1,12 @@
 /** What would bring the talk down to the time that there is: one by one, or all. */
 import { Box, chakra } from '@chakra-ui/react';
 import { useState } from 'react';
+import { NEAR } from '@alvex/core';
 import { edit } from '../../state/log-store.ts';
 import { useAnswer } from '../../state/use-answer.ts';
 import { duration, percent, quoted } from '../../ui/format.ts';
 import { Action, Heading, Small } from '../../ui/recipes.tsx';
 import { t } from '../../words/words.ts';
-import { NEAR } from '@alvex/core';
 import type { Saving, Savings } from '../../worker/protocol.ts';
 
 interface Props {
@@ -57,7 +57,7 @@ function Offered({ savings: { steps, after, near } }: { readonly savings: Saving
         </Small>
         {steps.length > 1 && (
           <Action size="small" look="main" onClick={() => use(steps)}>
-            {t('Do all {length}', { length: steps.length })}
+            {t('Do all {all}', { all: steps.length })}
           </Action>
         )}
       </Box>

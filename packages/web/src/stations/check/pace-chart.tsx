@@ -52,7 +52,7 @@ export function PaceChart({ pages, wanted, rehearsed, open }: Props) {
     }));
   }, [pages]);
   const total = points.at(-1)?.sofar ?? 0;
-  const label = t('Minutes of {length} slides, {total} in all', { length: points.length, total: duration(total * 60) });
+  const label = t('Minutes of {all} slides, {total} in all', { all: points.length, total: duration(total * 60) });
   return (
     <Box>
       <Box h="240px" role="img" aria-label={label} data-testid="pace-chart">
@@ -129,7 +129,7 @@ export function PaceChart({ pages, wanted, rehearsed, open }: Props) {
   );
 }
 
-const minutes = (value: number): string => t('{value} min', { value: Math.round(value * 10) / 10 });
+const minutes = (value: number): string => t('{minutes} min', { minutes: Math.round(value * 10) / 10 });
 
 function Hint({ point: { number, title, minutes: planned, rehearsed, sofar } }: { readonly point: Point }) {
   return (
@@ -139,7 +139,7 @@ function Hint({ point: { number, title, minutes: planned, rehearsed, sofar } }: 
       {duration(planned * 60)}
       {rehearsed !== null && t(', rehearsed {rehearsed}', { rehearsed: duration(rehearsed * 60) })}
       <br />
-      {t('{sofar} so far', { sofar: duration(sofar * 60) })}
+      {t('{time} so far', { time: duration(sofar * 60) })}
     </Box>
   );
 }

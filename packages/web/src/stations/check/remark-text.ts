@@ -92,7 +92,7 @@ const REASONS: Readonly<Record<RemarkKind, Say>> = {
       ? t('The link {remark} leads to a place in the document, which slides do not have.', { remark: named(remark) })
       : t('{n} links lead to places in the document, which slides do not have.', { count: much(remark) }),
   'title-twice': (remark) =>
-    t('Slide {remark} has the title {remark2} too.', { remark: much(remark), remark2: named(remark) }),
+    t('Slide {number} has the title {title} too.', { number: much(remark), title: named(remark) }),
   'vague-title': (remark) => t('The title {remark} could stand on any slide.', { remark: named(remark) }),
   stumbled: () => t('You stumbled here in the last rehearsal.'),
   'unlike-points': (remark) =>

@@ -135,7 +135,7 @@ export function DeckCards({ decks }: { readonly decks: readonly ListedDeck[] }) 
           {t('No deck of {n} decks has “{words}” in its name or file{kind}.', {
             count: decks.length,
             words,
-            kind: kind === '' ? '' : t(' and is made of {kindLabel}', { kindLabel: kindLabel(kind) }),
+            kind: kind === '' ? '' : t(' and is made of {kind}', { kind: kindLabel(kind) }),
           })}
         </Small>
       )}

@@ -157,7 +157,7 @@ export function DecksPage() {
           <Box flex="1">
             {deleted.length === 1
               ? t('“{name}” was deleted.', { name: deleted[0]!.name })
-              : t('{length} decks were deleted.', { length: deleted.length })}
+              : t('{all} decks were deleted.', { all: deleted.length })}
           </Box>
           <Action size="small" onClick={() => void bringBack(...deleted)}>
             {t('Bring them back', { count: deleted.length })}
@@ -239,7 +239,7 @@ function DeletedDecks({ decks }: { readonly decks: readonly DeckSummary[] }) {
       {open && (
         <>
           <Small mt="6px">
-            {t('Kept for {kept_days} days; then they go for good, with their files.', { kept_days: KEPT_DAYS })}
+            {t('Kept for {days} days; then they go for good, with their files.', { days: KEPT_DAYS })}
           </Small>
           <chakra.ul p="0" m="0" mt="6px">
             {decks.map((deck) => (

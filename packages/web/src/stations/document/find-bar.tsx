@@ -52,7 +52,7 @@ export function FindBar({
           <chakra.span role="status" fontSize="xs" color="soft" whiteSpace="nowrap">
             {found.length === 0
               ? t('not there')
-              : t('{at} of {length}', { at: grouped(at + 1), length: grouped(found.length) })}
+              : t('{at} of {all}', { at: grouped(at + 1), all: grouped(found.length) })}
           </chakra.span>
           <Action size="small" look="quiet" aria-label={t('Before')} onClick={() => step(-1)}>
             <ChevronUp size={13} />

@@ -127,7 +127,7 @@ export function LineBar({ blocks, chosen }: { readonly blocks: readonly Block[];
       </Group>
       {like.length > 1 && (
         <Action size="small" onClick={() => chooseAll(like)}>
-          {t('{length} like this one', { length: like.length })}
+          {t('{all} like this one', { all: like.length })}
         </Action>
       )}
       <Action size="small" title={t('Write here (Enter)')} onClick={() => write(stretchAround(blocks, first.id))}>

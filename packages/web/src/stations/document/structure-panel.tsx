@@ -171,7 +171,7 @@ function LookAlikeCard({
           ))}
         </Select>
         <Action look="main" size="small" onClick={() => edit(change)}>
-          {group.blocks.length === 1 ? t('Mark it') : t('Mark all {length}', { length: group.blocks.length })}
+          {group.blocks.length === 1 ? t('Mark it') : t('Mark all {all}', { all: group.blocks.length })}
         </Action>
         <Action size="small" look="quiet" onClick={() => chooseAll(group.blocks)}>
           {t('Choose them')}
@@ -244,7 +244,7 @@ function FindingCard({
           ))}
         {found.length > SHOWN && (
           <Action size="small" look="quiet" onClick={() => setAll(!all)}>
-            {all ? t('Show fewer') : t('Show all {length}', { length: found.length })}
+            {all ? t('Show fewer') : t('Show all {all}', { all: found.length })}
           </Action>
         )}
       </Box>

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { designNamed, fontPairNamed, type DeckLook, type TemplateUse } from '@alvex/core';
 import { fontUrl } from '../../api/client.ts';
 import { useAnswer } from '../../state/use-answer.ts';
-import { count } from '../../ui/format.ts';
+import { count, listed } from '../../ui/format.ts';
 import { FORMAT_LABELS } from '../../ui/labels.ts';
 import { t } from '../../words/words.ts';
 import { Card, Inside, OneOf } from './card.tsx';
@@ -105,7 +105,7 @@ function TemplateLines({ template }: { readonly template: TemplateUse }) {
         </li>
       )}
       {missing.length > 0 && (
-        <li>{t('set in {fonts}, which whoever edits it must have installed', { fonts: missing.join(t(' and ')) })}</li>
+        <li>{t('set in {fonts}, which whoever edits it must have installed', { fonts: listed(missing) })}</li>
       )}
     </>
   );
@@ -123,7 +123,7 @@ function ThemeLine({ look, embedded }: { readonly look: DeckLook; readonly embed
       <li>
         {t('theme {label}; its fonts, {fonts}, stand on most computers', {
           label: design.label,
-          fonts: fonts.join(t(' and ')),
+          fonts: listed(fonts),
         })}
       </li>
     );
@@ -132,7 +132,7 @@ function ThemeLine({ look, embedded }: { readonly look: DeckLook; readonly embed
       <li>
         {t(
           'theme {label}; its fonts, {fonts}, go along, with their letters of your slides and those of all languages in Latin script',
-          { label: design.label, fonts: fonts.join(t(' and ')) },
+          { label: design.label, fonts: listed(fonts) },
         )}
       </li>
     );

@@ -82,7 +82,7 @@ export function LayoutsShelf() {
             ))}
           </Changes>
           {answer.changes.length > MOST && (
-            <Small mt="10px">{t('and {length} more.', { length: answer.changes.length - MOST })}</Small>
+            <Small mt="10px">{t('and {all} more.', { all: answer.changes.length - MOST })}</Small>
           )}
         </>
       )}

@@ -7,7 +7,7 @@ import { useDeck } from '../../state/deck-store.ts';
 import { edit } from '../../state/log-store.ts';
 import { useAnswer } from '../../state/use-answer.ts';
 import { FileButton } from '../../ui/file-button.tsx';
-import { count, decimal, quoted } from '../../ui/format.ts';
+import { count, decimal, listed, quoted } from '../../ui/format.ts';
 import { LAYOUT_LABELS } from '../../ui/labels.ts';
 import { Action, Heading, Notice, Select, Small } from '../../ui/recipes.tsx';
 import { t } from '../../words/words.ts';
@@ -114,14 +114,14 @@ function Facts({ use, answer, slides }: FactsProps) {
           masters: count(answer.masters.length, 'master'),
           width: decimal(answer.size.width),
           height: decimal(answer.size.height),
-          fonts: answer.fonts.map(({ name }) => name).join(t(' and ')),
+          fonts: listed(answer.fonts.map(({ name }) => name)),
         })}
       </Small>
       {near.length > 0 && (
         <Notice>
           {t(
             '{fonts} do not ship with Alvex: a like font measures and draws here, so lines may break elsewhere where the font itself is installed.',
-            { count: near.length, fonts: near.map(({ name }) => name).join(t(' and ')) },
+            { count: near.length, fonts: listed(near.map(({ name }) => name)) },
           )}
         </Notice>
       )}
@@ -230,7 +230,7 @@ function MatchList({ use, answer, used }: MatchProps) {
               onChange={(event) => set(layout, event.target.value)}
             >
               <option value="">
-                {chosen ? t('as it was matched') : t('matched: {nameOf}', { nameOf: nameOf(answer, part) })}
+                {chosen ? t('as it was matched') : t('matched: {name}', { name: nameOf(answer, part) })}
               </option>
               {answer.layouts.map((one) => (
                 <option key={one.part} value={one.part}>

@@ -77,7 +77,7 @@ function ThemeSet({
                 <Swatch
                   key={palette.name}
                   title={palette.label}
-                  aria-label={t('{label} in {label2}', { label: design.label, label2: palette.label })}
+                  aria-label={t('{theme} in {palette}', { theme: design.label, palette: palette.label })}
                   aria-pressed={chosen}
                   chosen={chosen}
                   onClick={() =>

@@ -102,7 +102,7 @@ export function OwnMaps() {
           look="main"
           onClick={() =>
             void doing(async () => {
-              const kept = await keepMap({ name: t('Map {length}', { length: (maps?.length ?? 0) + 1 }), map, prose });
+              const kept = await keepMap({ name: t('Map {all}', { all: (maps?.length ?? 0) + 1 }), map, prose });
               setNaming(kept.id);
             })
           }

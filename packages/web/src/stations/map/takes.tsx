@@ -178,9 +178,9 @@ function FacingSlides({ takes }: { readonly takes: readonly Take[] }) {
               </Box>
               <figcaption>
                 {i > 0 && AGAINST[line.against] !== undefined && <Tag>{AGAINST[line.against]}</Tag>}
-                {t('{words}, {words2} spoken', {
+                {t('{words}, {spoken} spoken', {
                   words: count(line.words, 'word'),
-                  words2: count(line.spoken, 'word'),
+                  spoken: count(line.spoken, 'word'),
                 })}
               </figcaption>
             </Sheet>

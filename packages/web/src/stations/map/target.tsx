@@ -195,7 +195,7 @@ function Suggested({ suggestion, close }: { readonly suggestion: Answered; reado
       <Box display="flex" gap="6px">
         {suggestion.costed.length > LISTED && (
           <Action size="small" look="quiet" onClick={() => setAll(!all)}>
-            {all ? t('fewer') : t('all {length}', { length: suggestion.costed.length })}
+            {all ? t('fewer') : t('all {all}', { all: suggestion.costed.length })}
           </Action>
         )}
         <Action size="small" look="quiet" onClick={close}>

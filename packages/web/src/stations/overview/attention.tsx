@@ -131,11 +131,7 @@ function useHeadings(): readonly Remark[] {
       : [
           {
             key: 'structure',
-            text: (
-              <>
-                {rich('<b>{n} things</b> in the document’s structure could be better.', { count: structural.length })}
-              </>
-            ),
+            text: rich('<b>{n} things</b> in the document’s structure could be better.', { count: structural.length }),
             answer: <Go to="../document">{t('Look at the structure')}</Go>,
           },
         ]),
@@ -145,13 +141,9 @@ function useHeadings(): readonly Remark[] {
 function usePrivate(): readonly Remark[] {
   return usePrivateParts().map(({ block, title, show }) => ({
     key: `private ${block}`,
-    text: (
-      <>
-        {rich('The part <b>{title}</b> seems to be for the speaker. It is in the speaker notes, not on a slide.', {
-          title: quoted(title),
-        })}
-      </>
-    ),
+    text: rich('The part <b>{title}</b> seems to be for the speaker. It is in the speaker notes, not on a slide.', {
+      title: quoted(title),
+    }),
     answer: <Action onClick={() => edit(show)}>{t('Show it on slides')}</Action>,
   }));
 }
@@ -190,13 +182,9 @@ function useLeftOut(): readonly Remark[] {
       : [
           {
             key: 'furniture',
-            text: (
-              <>
-                {rich(
-                  '<b>{n} lines</b> that belong to the page and not to the text (menus, page numbers, contents) are left out.',
-                  { count: furniture.length },
-                )}
-              </>
+            text: rich(
+              '<b>{n} lines</b> that belong to the page and not to the text (menus, page numbers, contents) are left out.',
+              { count: furniture.length },
             ),
             answer: (
               <>

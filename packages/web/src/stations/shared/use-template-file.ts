@@ -5,7 +5,7 @@ import type { Removed } from '@alvex/contract';
 import { ApiError, sendTemplate } from '../../api/client.ts';
 import { useDeck } from '../../state/deck-store.ts';
 import { edit } from '../../state/log-store.ts';
-import { count } from '../../ui/format.ts';
+import { count, listed } from '../../ui/format.ts';
 import { t } from '../../words/words.ts';
 
 export const TEMPLATE_FILES = '.pptx,.potx,.pptm,.potm';
@@ -57,8 +57,7 @@ function removedText({ macros, objects, links }: Removed): string | null {
     ...(links > 0 ? [t('{n} links to the outside', { count: links })] : []),
   ];
   if (parts.length === 0) return null;
-  const list = [...parts.slice(0, -2), parts.slice(-2).join(t(' and '))].join(', ');
   return t('Taken out of the template: {list}. Nothing in the presentation will run or lead outside by itself.', {
-    list,
+    list: listed(parts),
   });
 }

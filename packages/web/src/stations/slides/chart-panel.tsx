@@ -67,9 +67,9 @@ export function ChartPanel({ row, part }: { readonly row: Row; readonly part: Ta
       </Box>
       {offers[0] !== undefined && !drawn && (
         <Small mt="4px">
-          {t('{chart} suit best: {chart_reasons}.', {
-            chart: CHART_LABELS[offers[0].kind],
-            chart_reasons: CHART_REASONS[offers[0].reason],
+          {t('{charts} suit best: {reason}.', {
+            charts: CHART_LABELS[offers[0].kind],
+            reason: CHART_REASONS[offers[0].reason],
           })}
         </Small>
       )}
@@ -208,7 +208,7 @@ function Colors({
     >
       {[1, 2, 3, 4, 5, 6].map((accent) => (
         <option key={accent} value={accent}>
-          {t('{value}: accent {accent}', { value: name.slice(0, 14), accent })}
+          {t('{series}: accent {accent}', { series: name.slice(0, 14), accent })}
         </option>
       ))}
     </Select>

@@ -208,7 +208,7 @@ function Proposals({ proposals }: { readonly proposals: readonly Proposal[] }) {
       {proposals.length > 1 && (
         <Box>
           <Action size="small" onClick={() => edit({ kind: 'all', edits: proposals.map(reword) })}>
-            {t('Take all {length}', { length: proposals.length })}
+            {t('Take all {all}', { all: proposals.length })}
           </Action>
         </Box>
       )}

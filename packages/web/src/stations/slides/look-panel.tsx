@@ -98,7 +98,7 @@ function Layouts({ row }: { readonly row: Row }) {
       <Box display="flex" gap="6px" mt="6px">
         {answer !== null && answer.length > FIRST && (
           <Action size="small" look="quiet" onClick={() => setAll(!all)}>
-            {all ? t('Fewer') : t('All {length}', { length: answer.length })}
+            {all ? t('Fewer') : t('All {all}', { all: answer.length })}
           </Action>
         )}
         {row.fixed !== null && (

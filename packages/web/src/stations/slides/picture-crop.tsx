@@ -93,9 +93,9 @@ export function PictureCrop({ url, dress, set }: Props) {
       <Off style={{ left: `${left * 100}%`, right: `${right * 100}%`, bottom: 0, height: `${bottom * 100}%` }} />
       <Target
         type="button"
-        aria-label={t('What must stay in sight: {focus} % from the left, {focus2} % from the top; arrows move it', {
-          focus: Math.round(focus[0] * 100),
-          focus2: Math.round(focus[1] * 100),
+        aria-label={t('What must stay in sight: {left} % from the left, {top} % from the top; arrows move it', {
+          left: Math.round(focus[0] * 100),
+          top: Math.round(focus[1] * 100),
         })}
         title={t('Press or drag to what must stay in sight; drag the edges to cut them off')}
         onPointerDown={(event) => hold(event, (to) => ({ focus: to }))}
