@@ -29,12 +29,14 @@ export function* picturesIn(
   }
 }
 
-/** Neighbours that lead to the same place. */
+/** Neighbours that lead to the same place: of the web, or of the deck. */
 export function byLink(pieces: readonly DrawnPiece[]): readonly (readonly DrawnPiece[])[] {
   const groups: DrawnPiece[][] = [];
   for (const piece of pieces) {
     const last = groups.at(-1);
-    if (last !== undefined && last[0]!.link === piece.link) last.push(piece);
+    const [one] = last ?? [];
+    if (one !== undefined && one.to === piece.to && (one.to !== undefined || one.link === piece.link))
+      last!.push(piece);
     else groups.push([piece]);
   }
   return groups;

@@ -1,9 +1,11 @@
 /** What is remarked on pages beside others: titles, names and layouts of the deck as a whole, slides without notes, and those that one stumbled at. */
 import { getOrMake, groupBy, remembered } from '../base/index.ts';
-import { runsText } from '../content/index.ts';
-import type { Slide } from '../deck/index.ts';
-import type { NoteId, PartId } from '../ids/index.ts';
+import { nameOfLink, runsText, type Run } from '../content/index.ts';
+import { linkGoals, type Slide } from '../deck/index.ts';
+import { namedPlaces } from '../document/index.ts';
+import type { NoteId, PartId, SlideId } from '../ids/index.ts';
 import type { Page } from '../layout/index.ts';
+import { linkedRuns } from './linked-runs.ts';
 import { isContent, type Found, type Looked, type RemarkKind } from './remark.ts';
 
 /** A remark with the place of its page, 0.. */
@@ -15,6 +17,7 @@ export interface Placed {
 /** What the checks here remark. */
 export const DECK_KINDS = [
   'spelt-twice',
+  'hidden-link',
   'title-twice',
   'stumbled',
   'no-notes',
@@ -22,7 +25,7 @@ export const DECK_KINDS = [
 ] as const satisfies readonly RemarkKind[];
 
 export const deckRemarks = (looked: Looked): readonly Placed[] =>
-  [titlesTwice, noNotes, sameLayouts, speltTwice, stumbled].flatMap((check) => check(looked));
+  [titlesTwice, noNotes, sameLayouts, speltTwice, stumbled, hiddenLinks].flatMap((check) => check(looked));
 
 type Check = (looked: Looked) => readonly Placed[];
 
@@ -76,6 +79,25 @@ const sameLayouts: Check = ({ pages }) => {
     from = at;
   }
   return found;
+};
+
+/** Links to slides that are not shown. */
+const hiddenLinks: Check = ({ pages, document }) => {
+  const places = namedPlaces(document.blocks);
+  const hidden = new Map(
+    pages.flatMap(({ slide }, at) => (slide.hidden === true ? [[slide.id, at + 1] as const] : [])).toReversed(),
+  );
+  if (places.size === 0 || hidden.size === 0) return [];
+  const goals = linkGoals([...new Set(pages.map(({ slide }) => slide))], places);
+  const leads = ({ link }: Run): number | undefined => hidden.get(goals.get(nameOfLink(link) ?? '') ?? ('' as SlideId));
+  return pages.flatMap((page, at): readonly Placed[] => {
+    const found = linkedRuns(page).filter(({ run }) => leads(run) !== undefined);
+    if (found.length === 0) return [];
+    const about = [...new Set(found.map(({ id }) => id))];
+    const { run } = found[0]!;
+    const number = String(leads(run));
+    return [{ at, found: { kind: 'hidden-link', about, text: run.text, other: number, count: found.length } }];
+  });
 };
 
 const stumbled: Check = ({ pages, stumbled: slides }) =>

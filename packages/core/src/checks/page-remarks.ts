@@ -1,12 +1,13 @@
 /** What is remarked on one page for itself, whatever stands before and behind it. */
 import { getOrMake, remembered, unreachable } from '../base/index.ts';
-import { runsText, type Picture, type PictureId } from '../content/index.ts';
+import { nameOfLink, runsText, type Picture, type PictureId } from '../content/index.ts';
 import type { Content, Note } from '../deck/index.ts';
 import type { BlockId, PartId } from '../ids/index.ts';
 import { contentOf, type Box, type Page } from '../layout/index.ts';
 import type { Rule } from '../presentable/index.ts';
 import { splitSentences, type Language } from '../shorten/index.ts';
 import { notesAdvice, parallelAdvice } from './slide-advice.ts';
+import { linkedRuns } from './linked-runs.ts';
 import { isContent, type Found } from './remark.ts';
 
 /** What does not change from page to page. */
@@ -17,6 +18,8 @@ export interface PageContext {
   /** Blocks of parts that are for the speaker. */
   readonly unseen: ReadonlySet<BlockId>;
   readonly slideWidth: number /* EMU */;
+  /** Names to which links within the document lead. */
+  readonly places: ReadonlyMap<string, BlockId>;
 }
 
 const known = remembered((_: Page) => new WeakMap<PageContext, readonly Found[]>());
@@ -83,10 +86,10 @@ const staleNumbers: Check = ({ boxes }) => {
   return about.length === 0 ? undefined : { kind: 'stale-numbers', about };
 };
 
-/** A jump within the document: its target has no place in a deck. */
-const deadLink: Check = (page) => {
-  const dead = texts(contentOf(page)).flatMap(({ id, runs }) =>
-    runs.filter(({ link }) => link?.startsWith('#')).map(({ text }) => ({ id, text })),
+/** A jump to a place that the document does not have. */
+const deadLink: Check = (page, { places }) => {
+  const dead = linkedRuns(page).flatMap(({ id, run: { link, text } }) =>
+    places.has(nameOfLink(link) ?? '') ? [] : [{ id, text }],
   );
   return dead.length === 0
     ? undefined

@@ -34,6 +34,7 @@ export const REMARK_KINDS = [
   'undescribed',
   'color-alone',
   'dead-link',
+  'hidden-link',
   'title-twice',
   'vague-title',
   'stumbled',

@@ -1,6 +1,6 @@
 /** Looks through a deck: one list of what is remarked, worst first. */
 import { getOrMake, remembered } from '../base/index.ts';
-import type { DocumentModel } from '../document/index.ts';
+import { namedPlaces, type DocumentModel } from '../document/index.ts';
 import { isAccepted } from '../edits/index.ts';
 import { faultsIn } from '../presentable/index.ts';
 import { branchOf, privateHeadings } from '../structure/index.ts';
@@ -71,5 +71,6 @@ function contextOf({ document, language, pace, theme }: Looked): PageContext {
       privateHeadings(document).flatMap(({ id }) => branchOf(document.blocks, id).map((block) => block.id)),
     ),
     slideWidth: theme.size.width,
+    places: namedPlaces(document.blocks),
   }));
 }

@@ -94,6 +94,16 @@ export function safeLink(target: string): string | undefined {
   return undefined;
 }
 
+/** A link within the document as the name that it means; percent signs are taken off (RFC 3986 §2.1). */
+export function nameOfLink(link: string | undefined): string | undefined {
+  if (link?.startsWith('#') !== true) return undefined;
+  try {
+    return decodeURIComponent(link.slice(1));
+  } catch {
+    return link.slice(1);
+  }
+}
+
 /** Its lines, which breaks part. */
 export function linesOf(runs: Runs): readonly Runs[] {
   const lines: Run[][] = [[]];

@@ -1,4 +1,5 @@
 export * from './deck.ts';
 export * from './destination.ts';
+export * from './link-goals.ts';
 export * from './motion.ts';
 export * from './talk-time.ts';

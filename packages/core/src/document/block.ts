@@ -35,7 +35,7 @@ export const LEFT_KINDS = [
 export type LeftKind = (typeof LEFT_KINDS)[number];
 
 /** What the reader saw at a block, which stays whatever becomes of it. */
-export const READ_FIELDS = ['place', 'look', 'remark', 'lang', 'direction'] as const;
+export const READ_FIELDS = ['place', 'look', 'remark', 'lang', 'direction', 'names'] as const;
 export type ReadField = (typeof READ_FIELDS)[number];
 
 interface Base {
@@ -50,6 +50,8 @@ interface Base {
   readonly lang?: LanguageTag;
   /** Present where the original says it. */
   readonly direction?: 'ltr' | 'rtl';
+  /** What links within the document call it, without the `#`; only where one does. */
+  readonly names?: readonly string[];
 }
 export interface Heading extends Base {
   readonly kind: 'heading';

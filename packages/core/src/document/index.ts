@@ -6,3 +6,4 @@ export * from './direction.ts';
 export * from './find-title.ts';
 export * from './line-marks.ts';
 export * from './notes-below.ts';
+export * from './place-links.ts';

@@ -2,7 +2,7 @@
 import { usualSettings, type Chart, type ChartSettings } from '../charts/index.ts';
 import { parallelAdvice, partsToSpeak, shorterParts, thinnerNotes, titleSuggestions } from '../checks/index.ts';
 import type { Remark, RemarkKind } from '../checks/index.ts';
-import { mergeRuns, plain, retext, runsText, runsWords, type Runs } from '../content/index.ts';
+import { mergeRuns, nameOfLink, plain, retext, runsText, runsWords, type Runs } from '../content/index.ts';
 import { PLAIN_DRESS, type Content, type PicturePart, type Slide } from '../deck/index.ts';
 import { speakParts, type SingleEdit } from '../edits/index.ts';
 import { ownId, type PartId } from '../ids/index.ts';
@@ -11,6 +11,7 @@ import { documentLanguage } from '../mapping/index.ts';
 import { keptRuns, shorten, splitSentences, trimSentence, type Language } from '../shorten/index.ts';
 import type { PaletteChoice } from '../theme/index.ts';
 import { optionsOf, type Converted } from './convert.ts';
+import { goalsOf } from './write-deck.ts';
 
 export type WayName =
   | 'speak-points'
@@ -31,6 +32,7 @@ export type WayName =
   | 'table-numbers'
   | 'own-numbers'
   | 'drop-link'
+  | 'show-slide'
   | 'spell-alike'
   | 'alike'
   | 'shorten-notes'
@@ -275,18 +277,35 @@ const asColumns: Finder = ({ remark, converted }) => [
   },
 ];
 
-const dropLink: Finder = ({ slide, remark }) => [
-  {
-    name: 'drop-link',
-    edits: slide.content.flatMap((part): readonly SingleEdit[] =>
-      'runs' in part && remark.about.includes(part.id)
-        ? [{ kind: 'reword', part: part.id, runs: mergeRuns(part.runs.map(withoutJump)) }]
-        : [],
-    ),
-  },
-];
-const withoutJump = ({ link, ...run }: Runs[number]): Runs[number] =>
-  link === undefined || link.startsWith('#') ? run : { ...run, link };
+/** Takes off what leads nowhere, or where nobody can see. */
+const dropLink: Finder = ({ slide, remark, converted }) => {
+  const goals = goalsOf(converted);
+  const hidden = new Set(converted.deck.slides.flatMap(({ id, hidden }) => (hidden === true ? [id] : [])));
+  const withoutJump = (run: Runs[number]): Runs[number] => {
+    const { link, ...rest } = run;
+    if (link?.startsWith('#') !== true) return run;
+    const goal = goals.get(nameOfLink(link) ?? '');
+    return goal === undefined || hidden.has(goal) ? rest : run;
+  };
+  return [
+    {
+      name: 'drop-link',
+      edits: slide.content.flatMap((part): readonly SingleEdit[] =>
+        'runs' in part && remark.about.includes(part.id)
+          ? [{ kind: 'reword', part: part.id, runs: mergeRuns(part.runs.map(withoutJump)) }]
+          : [],
+      ),
+    },
+  ];
+};
+
+/** What is linked to is shown. */
+const showLinked: Finder = ({ remark, converted }) => {
+  const slide = converted.pages[Number(remark.other) - 1]?.slide.id;
+  return slide === undefined
+    ? []
+    : [{ name: 'show-slide', edits: [{ kind: 'hide', slides: [slide], hidden: false }], text: remark.other ?? '' }];
+};
 
 /** Everywhere in the deck as it is written elsewhere. */
 const spellAlike: Finder = ({ remark: { text = '', other = '' }, converted }) => {
@@ -411,6 +430,7 @@ const WAYS: Readonly<Record<RemarkKind, readonly Finder[]>> = {
   undescribed: [describeByCaption],
   'color-alone': [asColumns],
   'dead-link': [dropLink],
+  'hidden-link': [showLinked, dropLink],
   'title-twice': [addToTitle],
   'vague-title': [addToTitle],
   stumbled: [],

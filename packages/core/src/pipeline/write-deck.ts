@@ -8,6 +8,8 @@ import { writeOdp } from '../writers/odp/index.ts';
 import { writeOdt } from '../writers/odt/index.ts';
 import { writeCsv, writeDocument, writeMarkdown, writeOpml, writePlain } from '../writers/text/index.ts';
 import { writePage } from '../writers/web/index.ts';
+import { linkGoals, type LinkGoals } from '../deck/index.ts';
+import { namedPlaces } from '../document/index.ts';
 import { disarm } from '../template/index.ts';
 import type { SlideId } from '../ids/index.ts';
 import type { Converted } from './convert.ts';
@@ -32,10 +34,15 @@ export interface WriteOptions {
   readonly origin?: string;
 }
 
+/** Where links within the document lead. */
+export const goalsOf = ({ deck, document }: Pick<Converted, 'deck' | 'document'>): LinkGoals =>
+  linkGoals(deck.slides, namedPlaces(document.blocks));
+
 /** What every writer writes. @param origin See `WriteOptions`. */
-export function sceneOf({ pages, theme, document, decisions }: Converted, origin?: string): Scene {
+export function sceneOf(converted: Converted, origin?: string): Scene {
+  const { pages, theme, document, decisions } = converted;
   const { title, author, language, about } = document;
-  return makeScene(pages, theme, { title, author, language, about, origin }, decisions.motion);
+  return makeScene(pages, theme, { title, author, language, about, origin }, decisions.motion, goalsOf(converted));
 }
 
 /** A deck on sheets of paper. */

@@ -3,6 +3,7 @@ import type { Report } from '../base/index.ts';
 import { languageTag, LIMITS, ReadError, type SourcePlace } from '../base/index.ts';
 import { runsText, sliceRuns, type PictureData } from '../content/index.ts';
 import { accountFor, type SourceText } from './account.ts';
+import { settleNames } from './place-names.ts';
 import { settleLanguages } from './paragraph-languages.ts';
 import { BlockIds, blockText, findTitle, identityText, type Block, type DocumentModel } from '../document/index.ts';
 import { aboutOf, type FileProperties } from './file-properties.ts';
@@ -81,7 +82,7 @@ export function readResult(
   source?: SourceText,
 ): ReadResult {
   if (source !== undefined) accountFor(source, list.blocks, report);
-  const settled = settleLanguages(list.blocks, languageTag(properties.language));
+  const settled = settleLanguages(settleNames(list.blocks), languageTag(properties.language));
   const titleBlock = findTitle(list.blocks);
   const about = aboutOf(properties);
   const title = titleBlock === undefined ? properties.title?.trim() : blockText(titleBlock).trim();

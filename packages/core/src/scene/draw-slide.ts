@@ -1,9 +1,9 @@
 /** A scene's slide as plain drawing data, for the screen and for every writer that draws: shapes, pictures and pieces of text, each with its place. */
 import { EMU_PER_POINT } from '../base/index.ts';
-import type { PictureId } from '../content/index.ts';
-import type { PictureFilter } from '../deck/index.ts';
+import { nameOfLink, type PictureId } from '../content/index.ts';
+import type { LinkGoals, PictureFilter } from '../deck/index.ts';
 import { shippedFamily } from '../fonts/index.ts';
-import type { PartId } from '../ids/index.ts';
+import type { PartId, SlideId } from '../ids/index.ts';
 import { placeOf, type Box, type TextBox } from '../layout/index.ts';
 import {
   cellLook,
@@ -51,6 +51,8 @@ export interface DrawnPiece extends Omit<Piece, 'x' | 'baseline' | 'width'> {
   readonly x: number;
   readonly y: number;
   readonly width: number;
+  /** The slide that it leads to. */
+  readonly to?: SlideId;
 }
 /** One paragraph, cell or chart with the box that it stands in. */
 export interface DrawnText {
@@ -129,9 +131,9 @@ interface Look extends SlideColors {
   readonly theme: Theme;
 }
 
-/** The slide's own number is left to whoever draws. */
-export function drawSlide(slide: SceneSlide, theme: Theme): DrawnSlide {
-  const { marks, boxes, foot, ...rest } = drawParts(slide, theme);
+/** The slide's own number is left to whoever draws. @param goals Where links within the document lead. */
+export function drawSlide(slide: SceneSlide, theme: Theme, goals?: LinkGoals): DrawnSlide {
+  const { marks, boxes, foot, ...rest } = drawParts(slide, theme, goals);
   return {
     ...rest,
     shapes: [...marks, ...boxes.flatMap(({ shapes }) => shapes)],
@@ -140,8 +142,8 @@ export function drawSlide(slide: SceneSlide, theme: Theme): DrawnSlide {
   };
 }
 
-/** All shapes stand behind all pictures, and these behind all texts. */
-export function drawParts(slide: SceneSlide, theme: Theme): DrawnParts {
+/** All shapes stand behind all pictures, and these behind all texts. @param goals Where links within the document lead. */
+export function drawParts(slide: SceneSlide, theme: Theme, goals?: LinkGoals): DrawnParts {
   const look = { theme, ...colorsOf(slide, theme) };
   const { palette, ground } = look;
   const steps = stepsOf(slide.boxes);
@@ -161,7 +163,7 @@ export function drawParts(slide: SceneSlide, theme: Theme): DrawnParts {
     boxes: slide.boxes.map((box) => {
       const layers: Layers = { shapes: [], texts: [], pictures: [] };
       drawBox(box, slide.boxes, look, layers);
-      return { box, ...layers, texts: layers.texts.map((text) => inStep(text, steps)) };
+      return { box, ...layers, texts: layers.texts.map((text) => leading(inStep(text, steps), slide, goals)) };
     }),
     foot: slide.layout.frames.flatMap((frame) => drawFoot(frame, slide, look)),
     number: numberOf(slide, look),
@@ -171,6 +173,19 @@ export function drawParts(slide: SceneSlide, theme: Theme): DrawnParts {
 function inStep(text: DrawnText, steps: ReadonlyMap<PartId, number>): DrawnText {
   const step = text.target === null || text.target === 'title' ? undefined : steps.get(text.target);
   return step === undefined ? text : { ...text, step };
+}
+
+/** Says where a click leads within the deck: all of a part, or a link. */
+function leading(text: DrawnText, { leads }: SceneSlide, goals: LinkGoals | undefined): DrawnText {
+  const whole = text.target === null || text.target === 'title' ? undefined : leads.get(text.target);
+  if (whole === undefined && !text.pieces.some(({ link }) => link?.startsWith('#'))) return text;
+  const pieces = text.pieces.map((piece): DrawnPiece => {
+    const name = nameOfLink(piece.link);
+    const to = name === undefined ? undefined : goals?.get(name);
+    const lead = to ?? (piece.link === undefined || name !== undefined ? whole : undefined);
+    return lead === undefined ? piece : { ...piece, to: lead };
+  });
+  return { ...text, pieces };
 }
 
 const PLAIN = {

@@ -1,11 +1,10 @@
 /** Drawable slides that keep their meaning: boxes with roles, paragraphs with levels, notes, sections. */
 import { remembered, type LanguageTag } from '../base/index.ts';
-import type { FileAbout, PictureData, PictureId } from '../content/index.ts';
-import { STILL, type Motion, type Note, type Slide } from '../deck/index.ts';
+import { nameOfLink, runsText, type FileAbout, type PictureData, type PictureId } from '../content/index.ts';
+import { STILL, type LinkGoals, type Motion, type Note, type Slide } from '../deck/index.ts';
 import type { PageKey, PartId, SlideId } from '../ids/index.ts';
 import type { Box, Page } from '../layout/index.ts';
 import { layoutNamed, paletteFor, type Hex, type Layout, type Palette, type Theme } from '../theme/index.ts';
-import { runsText } from '../content/index.ts';
 
 export interface SceneSlide {
   /** Of the slide, which may go on over several of a scene's. */
@@ -67,8 +66,16 @@ export interface Scene {
   /** File name of the document, by which slides can be found again in a file; without, they are not marked. */
   readonly origin?: string | undefined;
   readonly slides: readonly SceneSlide[];
+  /** Where links within the document lead, by the names that they use. */
+  readonly goals: LinkGoals;
   readonly sections: readonly SceneSection[];
 }
+
+const NO_GOALS: LinkGoals = new Map();
+
+/** The slide that a link within the document leads to. */
+export const goalOf = ({ goals }: Pick<Scene, 'goals'>, link: string): SlideId | undefined =>
+  goals.size === 0 ? undefined : goals.get(nameOfLink(link) ?? '');
 
 export type PictureSource = (id: PictureId) => PictureData | undefined;
 
@@ -120,6 +127,7 @@ export function makeScene(
   theme: Theme,
   about: Pick<Scene, 'title' | 'author' | 'language' | 'about' | 'origin'>,
   motion = STILL,
+  goals = NO_GOALS,
 ): Scene {
   const sections: SceneSection[] = [];
   pages.forEach(({ slide, index }, from) => {
@@ -127,5 +135,5 @@ export function makeScene(
   });
   // Sections cover all slides or none: those before the first opener get one named after the deck.
   if (sections.length > 0 && sections[0]!.from > 0) sections.unshift({ title: about.title ?? 'Opening', from: 0 });
-  return { theme, ...about, slides: pages.map((page, i) => sceneSlide(page, i + 1, theme, motion)), sections };
+  return { theme, ...about, slides: pages.map((page, i) => sceneSlide(page, i + 1, theme, motion)), goals, sections };
 }

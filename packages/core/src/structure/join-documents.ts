@@ -1,7 +1,7 @@
 /** Makes one document of several, in their order. */
 import { BlockIds, findTitle, identityText, type Block, type DocumentModel, type Level } from '../document/index.ts';
 import type { LanguageTag } from '../base/index.ts';
-import { plain } from '../content/index.ts';
+import { plain, type Runs } from '../content/index.ts';
 import type { BlockId } from '../ids/index.ts';
 import { reshape } from './reshape.ts';
 
@@ -20,13 +20,15 @@ export function joinDocuments(parts: readonly Part[]): DocumentModel {
   const first = <K extends 'title' | 'author' | 'language'>(key: K): DocumentModel[K] | null =>
     parts.find(({ document }) => document[key] !== null)?.document[key] ?? null;
   const language = first('language');
-  const blocks = parts.flatMap(({ name, document }) =>
-    (parts.length === 1 ? document.blocks : belowTitle(document, name)).map((block): Block => ({
-      ...block,
-      id: ids.next(block.kind, identityText(block)),
-      place: { file: name, ...block.place },
-      ...inLanguage(block, document.language, language),
-    })),
+  const blocks = parts.flatMap(({ name, document }, i) =>
+    (parts.length === 1 ? document.blocks : belowTitle(document, name).map((block) => withinPart(block, i))).map(
+      (block): Block => ({
+        ...block,
+        id: ids.next(block.kind, identityText(block)),
+        place: { file: name, ...block.place },
+        ...inLanguage(block, document.language, language),
+      }),
+    ),
   );
   const pictures = new Map(
     parts.flatMap(({ document }) => document.pictures.map((picture) => [picture.id, picture] as const)),
@@ -42,6 +44,25 @@ export function joinDocuments(parts: readonly Part[]): DocumentModel {
       document.diagnostics.map((one) => ({ ...one, place: { file: name, ...one.place } })),
     ),
   };
+}
+
+/** Places of two parts may have one name: each is told from those of other parts, and so is what leads to it. */
+function withinPart(block: Block, part: number): Block {
+  const own = (name: string): string => `${part + 1}/${name}`;
+  const named = block.names === undefined ? block : { ...block, names: block.names.map(own) };
+  const leads = (runs: Runs): boolean => runs.some(({ link }) => link?.startsWith('#'));
+  const led = (runs: Runs): Runs =>
+    leads(runs)
+      ? runs.map((run) => (run.link?.startsWith('#') === true ? { ...run, link: `#${own(run.link.slice(1))}` } : run))
+      : runs;
+  if ('runs' in named) return leads(named.runs) ? { ...named, runs: led(named.runs) } : named;
+  if (named.kind !== 'table' || !named.table.rows.some(({ cells }) => cells.some(({ runs }) => leads(runs))))
+    return named;
+  const rows = named.table.rows.map((row) => ({
+    ...row,
+    cells: row.cells.map((cell) => ({ ...cell, runs: led(cell.runs) })),
+  }));
+  return { ...named, table: { ...named.table, rows } };
 }
 
 /** A paragraph stays in the language of its part. */

@@ -41,7 +41,10 @@ export function odfFaults(bytes: Uint8Array): readonly string[] {
     const ids = nodes.flatMap(({ attributes }) => attributes['xml:id'] ?? []);
     if (new Set(ids).size !== ids.length) faults.push(`${part}: ids twice`);
     const fonts = nodes.filter(({ name }) => name === 'style:font-face').map((one) => one.attributes['style:name']);
-    const pages = nodes.filter(({ name }) => name === 'draw:page').map(({ attributes }) => attributes['draw:name']!);
+    const places = nodes.flatMap(({ name, attributes }) =>
+      name === 'draw:page' ? attributes['draw:name']! : name === 'text:bookmark' ? attributes['text:name']! : [],
+    );
+    if (new Set(places).size !== places.length) faults.push(`${part}: places twice`);
     for (const { name, attributes } of nodes)
       for (const [key, value = ''] of Object.entries(attributes)) {
         const fault = (what: string): number => faults.push(`${part}: ${name} ${key}="${value}" ${what}`);
@@ -51,7 +54,7 @@ export function odfFaults(bytes: Uint8Array): readonly string[] {
         if (/(?:targetElement|start-shape|end-shape)$/.test(key) && !ids.includes(value)) fault('is no id');
         if (/^svg:(?:x|y|width|height|x1|x2|y1|y2)$/.test(key) && !LENGTH.test(value)) fault('is no length');
         if (/NaN|Infinity|undefined/.test(value)) fault('is no value');
-        if (key === 'xlink:href' && value.startsWith('#') && !pages.includes(value.slice(1))) fault('leads nowhere');
+        if (key === 'xlink:href' && value.startsWith('#') && !places.includes(value.slice(1))) fault('leads nowhere');
         if (key === 'xlink:href' && /^draw:(image|object)$/.test(name)) {
           const href = value.replace(/^\.\//, '');
           if (!names.includes(href) && !names.includes(`${href}/content.xml`)) fault('is no part');

@@ -97,9 +97,7 @@ function told(tools: SvgTools, slide: SceneSlide, boxes: readonly DrawnBox[], le
         const line = texts[i];
         if (line === undefined || line.pieces.length === 0) return;
         const lang = slide.languages.get(para.part);
-        const to = para.part === null ? undefined : slide.leads.get(para.part);
-        const goal = to === undefined ? undefined : tools.placeOf(to);
-        const content = linked(tools, line.pieces, line.anchor, goal);
+        const content = linked(tools, line.pieces, line.anchor);
         if (para.style === 'point') return item(para.level, lang, slide.motion.points ? line.step : undefined, content);
         closeTo(0);
         // Numbers of figures mean nothing without their words.
@@ -135,7 +133,7 @@ function told(tools: SvgTools, slide: SceneSlide, boxes: readonly DrawnBox[], le
             'aria-rowspan': cell.rows > 1 && cell.rows,
             'aria-colspan': cell.columns > 1 && cell.columns,
           },
-          linked(tools, texts[i]?.pieces ?? [], texts[i]?.anchor, undefined),
+          linked(tools, texts[i]?.pieces ?? [], texts[i]?.anchor),
         ),
       }));
       const rows = [...groupBy(cells, ({ row }) => row).values()].map((row) =>
@@ -170,19 +168,14 @@ const field = (place: DrawnPicture | DrawnText | undefined): readonly string[] =
         }),
       ];
 
-/** Pieces with their links. @param goal Where all of them lead. */
-function linked(
-  tools: SvgTools,
-  pieces: readonly DrawnPiece[],
-  anchor: 'start' | 'end' | undefined,
-  goal: string | undefined,
-): string {
-  if (goal !== undefined) return element('a', { href: `#${goal}` }, words(tools, pieces, anchor));
+/** Pieces with their links. */
+function linked(tools: SvgTools, pieces: readonly DrawnPiece[], anchor: 'start' | 'end' | undefined): string {
   return byLink(pieces)
     .map((group) => {
-      const link = group[0]!.link;
+      const { link, to } = group[0]!;
       const drawn = words(tools, group, anchor);
-      // A name in the document is no place in the file.
+      const place = to === undefined ? undefined : tools.placeOf(to);
+      if (place !== undefined) return element('a', { href: `#${place}` }, drawn);
       return link === undefined || link.startsWith('#')
         ? drawn
         : element('a', { href: link, target: '_blank', rel: 'noreferrer noopener' }, drawn);

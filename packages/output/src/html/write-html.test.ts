@@ -131,6 +131,21 @@ describe('a deck as a page', () => {
     expect(goals.filter((goal) => !ids.includes(goal.slice(1)))).toEqual([]);
   });
 
+  test('links within the document lead to their slides', async () => {
+    const source =
+      '# Mill\n\n## Gates\n\n- See [the wheel](#wheel) or [nothing](#pit)\n- Oak\n- Elm\n\n## Wheel\n\n- Turns\n- Creaks\n- Stops\n';
+    const { document } = await openDocument(new TextEncoder().encode(source), 'markdown');
+    const made = first(document);
+    const { all, slides } = await written(made);
+    const links = all
+      .filter(({ tagName }) => tagName === 'a')
+      .map((one) => [textOf(one).trim(), attribute(one, 'href')]);
+    const wheel = slides[made.deck.slides.findIndex(({ title }) => runsText(title.runs) === 'Wheel')]!;
+    expect(links.filter(([text]) => !text!.startsWith('Slide '))).toEqual([
+      ['the wheel', `#${attribute(wheel, 'id')}`],
+    ]);
+  });
+
   test('fonts in it have the letters that are set in them', async () => {
     const { source } = await written(deck);
     const faces = [...source.matchAll(/@font-face\{font-family:"([^"]+)".*?base64,([^)]+)\)/g)].map(

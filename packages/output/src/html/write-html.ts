@@ -28,7 +28,7 @@ export async function writeHtml(
   { notes, progress }: HtmlOptions,
 ): Promise<Uint8Array> {
   const shown = scene.slides.filter(({ hidden }) => !hidden);
-  const drawn = shown.map((slide) => drawParts(slide, scene.theme));
+  const drawn = shown.map((slide) => drawParts(slide, scene.theme, scene.goals));
   const fonts = await fontRules(drawn, scene.language, 'woff2');
   const store = new PictureStore(pictures);
   const tools: SvgTools = { face: fonts.face, picture: store.idOf, placeOf: places(shown) };

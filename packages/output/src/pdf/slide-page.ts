@@ -84,19 +84,17 @@ function figureOf({ doc }: Tools, { box }: DrawnBox, { title, languages }: Scene
 
 function textOf(tools: Tools, { box, texts }: DrawnBox, slide: SceneSlide, level: 1 | 2, reading: Reading): void {
   if (box.kind !== 'text') return;
-  const { doc, placeOf } = tools;
+  const { doc } = tools;
   box.paras.forEach((para, i) => {
     const text = texts[i];
     if (text === undefined || text.pieces.length === 0) return;
     const lang = slide.languages.get(para.part);
     const said = lang === undefined ? {} : { lang };
-    const to = para.part === null ? undefined : slide.leads.get(para.part);
-    const goal = to === undefined ? undefined : placeOf(to);
     if (para.style === 'point') {
       const { label, body } = reading.item(para.level, lang);
       const pieces = text.bullet === true ? text.pieces.slice(1) : text.pieces;
       if (text.bullet === true) into(doc, label, 'Lbl', () => writePiece(tools, text.pieces[0]!));
-      writeInto(tools, body, 'LBody', pieces, goal);
+      writeInto(tools, body, 'LBody', pieces);
       return;
     }
     // Numbers of figures mean nothing without their words.
@@ -114,7 +112,7 @@ function textOf(tools: Tools, { box, texts }: DrawnBox, slide: SceneSlide, level
             : 'P';
     // A title that is said again on the next page of its slide is no second heading.
     const kind = para.style === 'title' && slide.part.continues ? 'P' : tag;
-    writeInto(tools, reading.add(doc.struct(kind, said)), kind, text.pieces, goal);
+    writeInto(tools, reading.add(doc.struct(kind, said)), kind, text.pieces);
   });
 }
 
@@ -140,24 +138,18 @@ function tableOf(tools: Tools, { box, texts }: DrawnBox, slide: SceneSlide, read
     };
     (element as unknown as { dictionary: { data: Record<string, unknown> } }).dictionary.data.A = attributes;
     row.add(element);
-    writeInto(tools, element, kind, texts[i]?.pieces ?? [], undefined);
+    writeInto(tools, element, kind, texts[i]?.pieces ?? []);
   });
 }
 
-/** Writes pieces as content of an element; links are elements of their own within it. @param goal Where all of it leads. */
-export function writeInto(
-  tools: Tools,
-  element: Element,
-  tag: string,
-  pieces: readonly DrawnPiece[],
-  goal: string | undefined,
-): void {
-  const { doc } = tools;
+/** Writes pieces as content of an element; links are elements of their own within it. */
+export function writeInto(tools: Tools, element: Element, tag: string, pieces: readonly DrawnPiece[]): void {
+  const { doc, placeOf } = tools;
   for (const group of byLink(pieces)) {
-    const link = group[0]?.link;
-    // A name in the document is no place in the file.
-    const outside = link === undefined || link.startsWith('#') ? undefined : link;
-    if (outside === undefined && goal === undefined) {
+    const { link, to } = group[0]!;
+    const place = to === undefined ? undefined : placeOf(to);
+    const outside = link?.startsWith('#') === true ? undefined : link;
+    if (outside === undefined && place === undefined) {
       into(doc, element, tag, () => group.forEach((piece) => writePiece(tools, piece)));
       continue;
     }
@@ -166,7 +158,7 @@ export function writeInto(
     into(doc, linked, 'Link', () => group.forEach((piece) => writePiece(tools, piece)));
     const options = { structParent: linked, Contents: new String(group.map(({ text }) => text).join(' ')) } as object;
     for (const { x, y, width, height } of lineRects(group))
-      if (outside === undefined) doc.goTo(x, y, width, height, goal!, options);
+      if (outside === undefined) doc.goTo(x, y, width, height, place!, options);
       else doc.link(x, y, width, height, outside, options);
   }
 }

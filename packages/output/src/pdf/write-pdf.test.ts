@@ -227,6 +227,16 @@ describe('what a reader of the file is told', () => {
     expect(links).toContainEqual({ page: people });
   });
 
+  test('a link within the document leads to the slide of what it means', async () => {
+    const { scene } = await text(
+      '# The mill\n\n## Gates\n\n- See [the wheel](#wheel)\n- And [nothing](#pit)\n- Oak\n\n## Wheel\n\n- Turns\n- Creaks\n- Stops\n',
+    );
+    const { links, structure } = await seen(await written({ scene, pictures: [] }));
+    const wheel = scene.slides.findIndex(({ title }) => title === 'Wheel') + 1;
+    expect(links).toEqual([{ page: wheel }]);
+    expect(structure.filter((role) => role === 'Link')).toHaveLength(1);
+  });
+
   test.each(PRINTS)('%s: tagged, titled, with its bookmarks', async (print) => {
     const { structure, outline, pages, info } = await seen(await written(everything, print));
     expect(pages).toBeGreaterThan(0);

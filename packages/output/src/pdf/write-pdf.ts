@@ -48,7 +48,9 @@ export async function writePdf(
   });
   const bytes = collected(doc);
   const placed = new Set(sheets.flatMap(({ slides }) => slides.map(({ index }) => index)));
-  const drawn = scene.slides.map((slide, i) => (placed.has(i) ? drawParts(slide, scene.theme) : undefined));
+  const drawn = scene.slides.map((slide, i) =>
+    placed.has(i) ? drawParts(slide, scene.theme, scene.goals) : undefined,
+  );
   const seen = drawn.filter((parts) => parts !== undefined);
   const type = await Typesetter.of(doc, piecesOf(seen, sheets), scene.language);
   const images = await Images.of(doc, picturesIn(seen), new Map(pictures.map((picture) => [picture.id, picture])));
@@ -219,7 +221,7 @@ class SheetWriter {
   #text({ as, level, marked, slide, continues, language, pieces, cell }: Sheet['texts'][number]): void {
     const { doc } = this.#tools;
     if (continues && cell === undefined && this.#last !== undefined) {
-      writeInto(this.#tools, this.#last.element, this.#last.tag, pieces, undefined);
+      writeInto(this.#tools, this.#last.element, this.#last.tag, pieces);
       return;
     }
     const reading = this.#partOf(slide);
@@ -228,19 +230,19 @@ class SheetWriter {
       const { label, body } = reading.item(level, language);
       if (marked) into(doc, label, 'Lbl', () => writePiece(this.#tools, pieces[0]!));
       this.#last = { element: body, tag: 'LBody' };
-      writeInto(this.#tools, body, 'LBody', marked ? pieces.slice(1) : pieces, undefined);
+      writeInto(this.#tools, body, 'LBody', marked ? pieces.slice(1) : pieces);
       return;
     }
     if (as === 'cell') {
       const inner = this.#cell(slide, cell!, said);
       this.#last = { element: inner, tag: 'P' };
-      writeInto(this.#tools, inner, 'P', pieces, undefined);
+      writeInto(this.#tools, inner, 'P', pieces);
       return;
     }
     const tag = as === 'heading' ? `H${level}` : 'P';
     const element = reading.add(doc.struct(tag, said));
     this.#last = { element, tag };
-    writeInto(this.#tools, element, tag, pieces, undefined);
+    writeInto(this.#tools, element, tag, pieces);
   }
 
   /** Where the text of a cell goes: rows and tables are begun with their first cells; a cell that goes on is there. */

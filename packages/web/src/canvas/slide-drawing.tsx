@@ -1,6 +1,6 @@
 /** Draws a slide as SVG from drawing data; the paragraphs on it can be chosen and opened for writing. */
 import { memo, type KeyboardEvent, type MouseEvent } from 'react';
-import type { DrawnShape, DrawnPiece, DrawnText, PartId } from '@alvex/core';
+import type { DrawnShape, DrawnPiece, DrawnText, PartId, SlideId } from '@alvex/core';
 import type { Drawing } from '../worker/protocol.ts';
 import { t } from '../words/words.ts';
 import { Backdrop } from './backdrop.tsx';
@@ -26,8 +26,8 @@ interface Props {
   readonly actions?: SlideActions | undefined;
   /** Of points that come one after the other, how many are seen; all where it is null. */
   readonly upTo?: number | null;
-  /** Links can be followed. */
-  readonly follow?: boolean;
+  /** Links can be followed; those within the deck by this. */
+  readonly follow?: ((to: SlideId) => void) | undefined;
 }
 
 /** Lies behind text and around pictures that are chosen, on slides of any colours. */
@@ -100,11 +100,22 @@ function Paragraph({
   readonly text: DrawnText;
   readonly chosen: boolean;
   readonly actions: SlideActions | undefined;
-  readonly follow: boolean;
+  readonly follow: Props['follow'];
 }) {
   const { target } = text;
   const pieces = text.pieces.map((piece, i) =>
-    follow && piece.link !== undefined && !piece.link.startsWith('#') ? (
+    follow !== undefined && piece.to !== undefined ? (
+      <a
+        key={i}
+        href="#"
+        onClick={(event) => {
+          event.preventDefault();
+          follow(piece.to!);
+        }}
+      >
+        {pieceText(piece, i, text.anchor)}
+      </a>
+    ) : follow !== undefined && piece.link !== undefined && !piece.link.startsWith('#') ? (
       <a key={i} href={piece.link} target="_blank" rel="noreferrer noopener">
         {pieceText(piece, i, text.anchor)}
       </a>
@@ -165,7 +176,7 @@ export const SlideDrawing = memo(function SlideDrawing({
   hidden,
   actions,
   upTo = null,
-  follow = false,
+  follow,
 }: Props) {
   const { width, height } = drawing?.size ?? SLIDE_POINTS;
   const choosePart = (event: MouseEvent, part: PartId) => {

@@ -82,6 +82,7 @@ export function AudiencePage() {
         spot={spot}
         strokes={strokes}
         move={(move) => line.current?.say({ says: 'moved', move })}
+        follow={(to) => line.current?.say({ says: 'followed', to })}
       />
       <FillScreen />
     </main>

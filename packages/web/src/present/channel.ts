@@ -1,5 +1,5 @@
 /** What the speaker's and the audience's window say to each other; the same messages could come from another device. */
-import type { Transition } from '@alvex/core';
+import type { SlideId, Transition } from '@alvex/core';
 import type { Drawing } from '../worker/protocol.ts';
 import type { Drawn, Place } from './strokes.ts';
 import type { Move, Screen } from './talk.ts';
@@ -20,7 +20,11 @@ export type SpeakerSays =
   | Drawn
   | { readonly says: 'end' };
 export type StageSays =
-  { readonly says: 'here' } | { readonly says: 'moved'; readonly move: Move } | { readonly says: 'gone' };
+  | { readonly says: 'here' }
+  | { readonly says: 'moved'; readonly move: Move }
+  /** A link to a slide was followed. */
+  | { readonly says: 'followed'; readonly to: SlideId }
+  | { readonly says: 'gone' };
 
 const nameOf = (deck: string): string => `alvex-talk-${deck}`;
 

@@ -1,5 +1,5 @@
 /** The slides of a talk. */
-import type { PageKey, Transition } from '@alvex/core';
+import { pageKey, type PageKey, type SlideId, type Transition } from '@alvex/core';
 import type { Pages } from '../worker/protocol.ts';
 
 export interface ShownSlide {
@@ -27,6 +27,12 @@ export const shownSlides = ({ order, hidden, seconds, transitions, steps }: Page
           },
         ],
   );
+
+/** The first page of a slide among those that are shown; none of one that is hidden. */
+export function placeOfSlide(slides: readonly ShownSlide[], id: SlideId): number | undefined {
+  const at = slides.findIndex(({ key }) => key === pageKey(id, 0));
+  return at < 0 ? undefined : at;
+}
 
 /** What a talk has to know of them. */
 export const talkSlides = (slides: readonly ShownSlide[]) => ({

@@ -1,6 +1,6 @@
 /** What a speaker's eyes go to: where am I, what do I say, how long have I. */
 import { Box, chakra } from '@chakra-ui/react';
-import { useEffect, useRef, useState, type PointerEvent } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import type { DeckSummary } from '@alvex/contract';
 import { SlideDrawing } from '../canvas/slide-drawing.tsx';
@@ -16,7 +16,7 @@ import { EndRehearsal } from './end-rehearsal.tsx';
 import { endTalk, type Mode } from './kept-talk.ts';
 import { Stage } from './stage.tsx';
 import { StrokesDrawing } from './strokes-drawing.tsx';
-import type { Place } from './strokes.ts';
+import { placeOf, usePen } from './use-pen.ts';
 import { useTalk } from './use-talk.ts';
 import { Time, Where } from './where-and-when.tsx';
 
@@ -83,7 +83,7 @@ interface Props {
 }
 
 export function SpeakerView({ deck, pages, mode }: Props) {
-  const { talk, slides, here, now, next, move, setSpot, strokes, draw, audience } = useTalk(
+  const { talk, slides, here, now, next, move, follow, setSpot, strokes, draw, audience } = useTalk(
     deck.id,
     mode,
     pages,
@@ -93,18 +93,23 @@ export function SpeakerView({ deck, pages, mode }: Props) {
   const [size, setSize] = useState(() => Number(localStorage.getItem(KEPT_SIZE) ?? 2));
   const [all, setAll] = useState(false);
   const [alone, setAlone] = useState(false);
+  /** Whether the pen is taken, on this screen. */
+  const [drawing, setDrawing] = useState(false);
   // The focus waits here: on a button, Space and Enter would press it again in the place of going on.
   const notes = useRef<HTMLElement>(null);
   useAhead(deck.id, slides);
-  /** Number of the last. */
-  const stroke = useRef(0);
+  const pen = usePen(draw);
   const resize = (by: number) => {
     const wanted = Math.max(0, Math.min(SIZES.length - 1, size + by));
     localStorage.setItem(KEPT_SIZE, String(wanted));
     setSize(wanted);
   };
+  const leaveScreen = () => {
+    setAlone(false);
+    setDrawing(false);
+  };
   useEffect(() => {
-    const left = () => document.fullscreenElement === null && setAlone(false);
+    const left = () => document.fullscreenElement === null && leaveScreen();
     document.addEventListener('fullscreenchange', left);
     return () => document.removeEventListener('fullscreenchange', left);
   }, []);
@@ -112,8 +117,18 @@ export function SpeakerView({ deck, pages, mode }: Props) {
   if (alone && now !== null)
     return (
       <>
-        <Stage deck={deck.id} now={now} next={next} screen={talk.screen} spot={null} strokes={strokes} move={move} />
-        <Leave leave={() => setAlone(false)} />
+        <Stage
+          deck={deck.id}
+          now={now}
+          next={next}
+          screen={talk.screen}
+          spot={null}
+          strokes={strokes}
+          move={move}
+          follow={follow}
+          pen={drawing ? draw : undefined}
+        />
+        <OnThisScreen leave={leaveScreen} pen={() => setDrawing(!drawing)} />
       </>
     );
   return (
@@ -193,18 +208,11 @@ export function SpeakerView({ deck, pages, mode }: Props) {
         <Seen aria-label={t('Slides')}>
           <Paper
             css={{ touchAction: 'none', userSelect: 'none' }}
-            onPointerDown={(event) => {
-              if (event.button !== 0) return;
-              event.currentTarget.setPointerCapture(event.pointerId);
-              stroke.current += 1;
-              draw({ says: 'draw', stroke: stroke.current, at: placeOf(event) });
-            }}
+            {...pen}
             onPointerMove={(event) => {
               setSpot(placeOf(event));
-              if (event.currentTarget.hasPointerCapture(event.pointerId))
-                draw({ says: 'draw', stroke: stroke.current, at: placeOf(event) });
+              pen.onPointerMove(event);
             }}
-            onLostPointerCapture={() => draw({ says: 'lift', stroke: stroke.current })}
             onPointerLeave={() => setSpot(null)}
           >
             {now !== null && (
@@ -267,19 +275,16 @@ export function SpeakerView({ deck, pages, mode }: Props) {
   );
 }
 
-/** Where a pointer is on the slide. */
-function placeOf({ currentTarget, clientX, clientY }: PointerEvent<HTMLElement>): Place {
-  const { left, top, width, height } = currentTarget.getBoundingClientRect();
-  return [(clientX - left) / width, (clientY - top) / height];
-}
-
-/** Escape, where the browser did not fill the screen. */
-function Leave({ leave }: { readonly leave: () => void }) {
+/** Keys that only count here: Escape, where the browser did not fill the screen, and that of the pen. */
+function OnThisScreen({ leave, pen }: { readonly leave: () => void; readonly pen: () => void }) {
   useEffect(() => {
-    const onKey = ({ key }: KeyboardEvent) => key === 'Escape' && leave();
+    const onKey = ({ key, ctrlKey, metaKey, altKey }: KeyboardEvent) => {
+      if (key === 'Escape') leave();
+      if (key.toLowerCase() === 'p' && !ctrlKey && !metaKey && !altKey) pen();
+    };
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
-  }, [leave]);
+  }, [leave, pen]);
   return null;
 }
 

@@ -1,12 +1,14 @@
 /** What the audience sees: the slide as large as it goes, and nothing else. */
 import { chakra } from '@chakra-ui/react';
 import { useRef, useState } from 'react';
+import type { SlideId } from '@alvex/core';
 import { SlideDrawing } from '../canvas/slide-drawing.tsx';
 import type { SlideToShow } from './channel.ts';
 import './stage.css';
 import { StrokesDrawing } from './strokes-drawing.tsx';
-import type { Place, Stroke } from './strokes.ts';
+import type { Drawn, Place, Stroke } from './strokes.ts';
 import type { Move, Screen } from './talk.ts';
+import { usePen } from './use-pen.ts';
 
 const Room = chakra('div', {
   base: { position: 'fixed', inset: 0, bg: '#000000', overflow: 'hidden', touchAction: 'none' },
@@ -32,6 +34,9 @@ interface Props {
   readonly spot: Place | null;
   readonly strokes: readonly Stroke[];
   readonly move: (move: Move) => void;
+  readonly follow: (to: SlideId) => void;
+  /** Draws on the slide, where the pen is taken: then a press does nothing else. */
+  readonly pen?: ((drawn: Drawn) => void) | undefined;
 }
 
 const SWIPE = 40; // pixels
@@ -50,7 +55,7 @@ const Coming = chakra('div', {
   },
 });
 
-export function Stage({ deck, now, next, screen, spot, strokes, move }: Props) {
+export function Stage({ deck, now, next, screen, spot, strokes, move, follow, pen }: Props) {
   const [before, setBefore] = useState<{ readonly now: SlideToShow; readonly left: SlideToShow | null }>({
     now,
     left: null,
@@ -59,6 +64,7 @@ export function Stage({ deck, now, next, screen, spot, strokes, move }: Props) {
   if (before.now !== now)
     setBefore({ now, left: before.now.drawing.key === now.drawing.key ? before.left : before.now });
   const left = now.transition === 'none' ? null : before.left;
+  const drawing = usePen(pen);
   const from = useRef<{ readonly x: number; readonly y: number } | null>(null);
   // Both stand in the page: the next one is drawn, its pictures decoded, before it is seen.
   const both = [
@@ -74,7 +80,7 @@ export function Stage({ deck, now, next, screen, spot, strokes, move }: Props) {
       onPointerUp={({ clientX, clientY, pointerType, target }) => {
         const begun = from.current;
         from.current = null;
-        if (begun === null || (target as Element).closest('a') !== null) return;
+        if (begun === null || pen !== undefined || (target as Element).closest('a') !== null) return;
         const [dx, dy] = [clientX - begun.x, clientY - begun.y];
         if (pointerType === 'mouse' && Math.abs(dx) < SWIPE) move({ move: 'next' });
         else if (Math.abs(dx) >= SWIPE && Math.abs(dx) > Math.abs(dy)) move({ move: dx < 0 ? 'next' : 'back' });
@@ -91,7 +97,9 @@ export function Stage({ deck, now, next, screen, spot, strokes, move }: Props) {
             key={slide.drawing.key}
             aria-hidden={!seen}
             comes={seen ? slide.transition : 'none'}
+            {...(seen && pen !== undefined ? drawing : {})}
             style={{
+              ...(seen && pen !== undefined ? { cursor: 'crosshair' } : {}),
               width: `min(100vw, calc(100vh * ${width / height}))`,
               visibility: seen || below ? 'visible' : 'hidden',
               zIndex: seen ? 1 : 0,
@@ -103,7 +111,7 @@ export function Stage({ deck, now, next, screen, spot, strokes, move }: Props) {
               number={slide.number}
               label={slide.label}
               upTo={slide.step}
-              follow
+              follow={follow}
             />
             {seen && <StrokesDrawing strokes={strokes} />}
             {seen && spot !== null && (

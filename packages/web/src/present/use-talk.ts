@@ -1,12 +1,13 @@
 /** The talk of the open deck: its state, and the audience's window that follows it. */
 import { useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
+import type { SlideId } from '@alvex/core';
 import { usePage } from '../state/use-page.ts';
 import { t } from '../words/words.ts';
 import type { Pages } from '../worker/protocol.ts';
 import { TalkLine, type SlideToShow, type SpeakerSays, type StageSays } from './channel.ts';
 import { keepTalk, resumedTalk, type Mode } from './kept-talk.ts';
 import { useStrokes } from './use-strokes.ts';
-import { shownSlides, talkSlides, type ShownSlide } from './shown-slides.ts';
+import { placeOfSlide, shownSlides, talkSlides, type ShownSlide } from './shown-slides.ts';
 import type { Drawn, Place } from './strokes.ts';
 import { moved, moveOf, withSlides, type Move, type Talk } from './talk.ts';
 
@@ -31,6 +32,13 @@ export function useTalk(deck: string, mode: Mode, pages: Pages, from: number | n
       return withSlides(now, talkSlides(slides), at < 0 ? now.at : at);
     });
   }, [slides]);
+  const follow = useCallback(
+    (to: SlideId) => {
+      const at = placeOfSlide(placed.current, to);
+      if (at !== undefined) move({ move: 'go', to: at });
+    },
+    [move],
+  );
   const here = slides[Math.min(talk.at, slides.length - 1)]!;
   useEffect(() => {
     if (talk.since !== null) keepTalk(deck, mode, { key: here.key, talk });
@@ -63,6 +71,7 @@ export function useTalk(deck: string, mode: Mode, pages: Pages, from: number | n
   useEffect(() => {
     const opened = new TalkLine<SpeakerSays, StageSays>(deck, 'speaker', (message) => {
       if (message.says === 'moved') move(message.move);
+      else if (message.says === 'followed') follow(message.to);
       else setAudience(message.says === 'here');
       if (message.says === 'here' && newest.current !== null) opened.say(newest.current);
     });
@@ -74,7 +83,7 @@ export function useTalk(deck: string, mode: Mode, pages: Pages, from: number | n
       end();
       opened.close();
     };
-  }, [deck, move]);
+  }, [deck, move, follow]);
 
   // Before it is seen: the first press of a remote control is not lost.
   useLayoutEffect(() => {
@@ -93,7 +102,7 @@ export function useTalk(deck: string, mode: Mode, pages: Pages, from: number | n
     return () => window.removeEventListener('keydown', onKey);
   }, [move, mode]);
   useAwake();
-  return { talk, slides, here, now, next, move, setSpot, strokes, draw, audience };
+  return { talk, slides, here, now, next, move, follow, setSpot, strokes, draw, audience };
 }
 
 function useSlide({ key, number, transition, steps }: ShownSlide): SlideToShow | null {

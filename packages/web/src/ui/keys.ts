@@ -75,6 +75,7 @@ export const KEY_GROUPS: readonly KeyGroup[] = [
       [t('a number, Enter'), t('go to that slide')],
       ['b .', t('dark screen for the audience, and back')],
       ['w ,', t('light screen for the audience, and back')],
+      ['p', t('shown on this screen: the pen for the pointer, and back')],
       ['s', t('rehearsing: mark where one stumbled')],
       ['Esc', t('take away what covers the slide')],
     ],

@@ -26,6 +26,7 @@ import {
   type PageKey,
   type BlockId,
   lookFor,
+  goalsOf,
 } from '@alvex/core';
 import { answer } from './answers.ts';
 import { drawPage } from './draw.ts';
@@ -305,10 +306,11 @@ function seenPages(keys: readonly PageKey[]): SeenPages {
   const held = converted;
   if (held === undefined) return { rows: [], drawings: [] };
   const { theme } = held;
+  const goals = goalsOf(held);
   const found = keys.flatMap((key) => known.get(key) ?? []);
   return {
     rows: found.map((one) => makeRow(one, held)),
-    drawings: found.map(({ page, rev }) => drawPage(page, rev, theme)),
+    drawings: found.map(({ page, rev }) => drawPage(page, rev, theme, goals)),
   };
 }
 

@@ -3,6 +3,7 @@ import type { Report } from '../../base/index.ts';
 import type { ZipReader } from '../../container/index.ts';
 import type { Runs } from '../../content/index.ts';
 import type { PictureStore } from '../picture-store.ts';
+import type { PlaceNames } from '../place-names.ts';
 import type { Relationships } from '../../container/index.ts';
 import type { Numbering } from './numbering.ts';
 import type { Styles } from './styles.ts';
@@ -13,6 +14,7 @@ export interface DocxContext {
   readonly numbering: Numbering;
   readonly pictures: PictureStore;
   readonly report: Report;
+  readonly names: PlaceNames;
   /** Texts of the notes by kind and id, from their own parts. */
   readonly notes: ReadonlyMap<string, Runs>;
   /** What comments say, by id. */

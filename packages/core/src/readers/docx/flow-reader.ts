@@ -119,6 +119,9 @@ export class FlowReader implements XmlHandler {
       case 'w:sym':
         this.#symbol(a);
         break;
+      case 'w:bookmarkStart':
+        this.#context.names.add(a['w:name']);
+        break;
       case 'w:hyperlink':
         this.#links.push(this.#hyperlink(a));
         break;

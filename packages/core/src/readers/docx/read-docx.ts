@@ -12,6 +12,7 @@ import {
 import { trimRuns, type Run, type Runs } from '../../content/index.ts';
 import { CodeLines } from '../code-lines.ts';
 import { PictureStore } from '../picture-store.ts';
+import { PlaceNames } from '../place-names.ts';
 import { BlockList, readResult, type Draft, type ReadOptions, type ReadResult } from '../read-result.ts';
 import type { DocxContext } from './context.ts';
 import { docxText } from './source-text.ts';
@@ -33,6 +34,7 @@ export function readDocx(bytes: Uint8Array, options: ReadOptions = {}): ReadResu
     numbering: Numbering.read(zip, relatedPart(zip, relationships, 'numbering')),
     pictures: new PictureStore(report),
     report,
+    names: new PlaceNames(),
     notes,
     comments: readComments(zip, relatedPart(zip, relationships, 'comments')),
   };
@@ -43,7 +45,7 @@ export function readDocx(bytes: Uint8Array, options: ReadOptions = {}): ReadResu
 
   const list = new BlockList();
   const code = new CodeLines((draft) => list.add(draft));
-  const reader = new FlowReader({ ...context, part, relationships }, (draft) => code.add(draft));
+  const reader = new FlowReader({ ...context, part, relationships }, (draft) => code.add(context.names.on(draft)));
   const size = Math.max(1, zip.packedSize(part));
   readXmlPart(zip, part, reader, (used) => options.progress?.(used / size));
   reader.finish();

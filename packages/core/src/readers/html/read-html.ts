@@ -4,6 +4,7 @@ import { blockText } from '../../document/index.ts';
 import { languageOfPage, readPage, treeText } from '../markup/index.ts';
 import { each } from '../account.ts';
 import { PictureStore } from '../picture-store.ts';
+import { PlaceNames } from '../place-names.ts';
 import { BlockList, readResult, type ReadResult } from '../read-result.ts';
 
 /** What the page says of its encoding, in its first 1024 bytes (HTML Standard, "Determining the character encoding"). */
@@ -35,9 +36,16 @@ export function readHtml(bytes: Uint8Array): ReadResult {
   const report = new Report();
   const pictures = new PictureStore(report);
   const list = new BlockList();
+  const names = new PlaceNames();
   // The clipboard marks what was chosen with comments; the rest is the page around it.
   const chosen = fragmentOf(html);
-  const tree = readPage(chosen ?? html, { report, pictures, place: {}, out: (draft) => list.add(draft) });
+  const tree = readPage(chosen ?? html, {
+    report,
+    pictures,
+    place: {},
+    names,
+    out: (draft) => list.add(names.on(draft)),
+  });
   const named = titleOf(html);
   // Sites put their own name behind that of the page, which its heading has alone.
   const heading = list.blocks.find((block) => block.kind === 'heading' && block.left === undefined);

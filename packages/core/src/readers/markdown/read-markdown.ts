@@ -18,8 +18,9 @@ import {
 import type { Level } from '../../document/index.ts';
 import { itemNumber } from '../list-label.ts';
 import { ELEMENT_MARKS, InlineRuns } from '../inline-runs.ts';
-import { readMarkup } from '../markup/index.ts';
+import { readMarkup, type MarkupContext } from '../markup/index.ts';
 import { namedPicture } from '../named-picture.ts';
+import { PlaceNames } from '../place-names.ts';
 import { PictureStore } from '../picture-store.ts';
 import { BlockList, draftBreak, readResult, type Draft, type ReadOptions, type ReadResult } from '../read-result.ts';
 import { each } from '../account.ts';
@@ -42,6 +43,7 @@ export function readMarkdown(bytes: Uint8Array, { progress }: ReadOptions = {}):
   const report = new Report();
   const pictures = new PictureStore(report);
   const list = new BlockList();
+  const names = new PlaceNames();
   const { matter, length } = readFrontMatter(source, report);
   const skippedLines = source.slice(0, length).split('\n').length - 1;
   const tokens = parse(source.slice(length));
@@ -56,8 +58,9 @@ export function readMarkdown(bytes: Uint8Array, { progress }: ReadOptions = {}):
     list.add({ kind: 'paragraph', role: 'title', runs: plain(matter.title), place: { line: 1 } });
   for (const line of matter?.lines ?? [])
     list.add({ kind: 'paragraph', role: 'subtitle', runs: plain(line), place: { line: 1 } });
-  new TokenReader({ report, pictures, skippedLines, out: (draft) => list.add(draft) }).read(tokens, (done) =>
-    progress?.(PARSED + (1 - PARSED) * done),
+  new TokenReader({ report, pictures, names, skippedLines, out: (draft) => list.add(names.on(draft)) }).read(
+    tokens,
+    (done) => progress?.(PARSED + (1 - PARSED) * done),
   );
   const result = readResult(
     list,
@@ -88,6 +91,7 @@ function parse(source: string): readonly Token[] {
 interface Context {
   readonly report: Report;
   readonly pictures: PictureStore;
+  readonly names: PlaceNames;
   readonly skippedLines: number;
   readonly out: (draft: Draft) => void;
 }
@@ -174,7 +178,7 @@ class TokenReader {
         out(draftBreak('rule', place));
         break;
       case 'html_block':
-        readMarkup(token.content, { report: this.#context.report, pictures: this.#context.pictures, place, out });
+        readMarkup(token.content, { ...this.#markup(place), out });
         break;
       case 'table_open':
         return this.#table(tokens, i);
@@ -310,6 +314,12 @@ class TokenReader {
     return { runs: inline.take(), pictures, notes };
   }
 
+  /** For the reader of HTML within it. */
+  #markup(place: SourcePlace): Omit<MarkupContext, 'out'> {
+    const { report, pictures, names } = this.#context;
+    return { report, pictures, names, place };
+  }
+
   /** Known marks are taken, a picture is taken, every other tag is dropped; its text stays. */
   #inlineHtml(tag: string, inline: InlineRuns, pictures: Draft[]): void {
     const match = /^<(\/?)([a-z][a-z0-9]*)/i.exec(tag);
@@ -317,13 +327,8 @@ class TokenReader {
     const name = match[2]!.toLowerCase();
     const mark = ELEMENT_MARKS[name];
     if (name === 'br') inline.text('\n');
-    else if (name === 'img')
-      readMarkup(tag, {
-        report: this.#context.report,
-        pictures: this.#context.pictures,
-        place: this.#place,
-        out: (draft) => pictures.push(draft),
-      });
+    else if (name === 'img') readMarkup(tag, { ...this.#markup(this.#place), out: (draft) => pictures.push(draft) });
+    else if (name === 'a') this.#context.names.add(/\s(?:id|name)\s*=\s*["']?([^\s"'>]+)/i.exec(tag)?.[1]);
     else if (mark === undefined) return;
     else if (match[1] === '/') inline.pop(mark);
     else inline.push(mark);

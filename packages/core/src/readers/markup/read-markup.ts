@@ -19,6 +19,7 @@ import { cellRuns } from '../cell-runs.ts';
 import { ELEMENT_MARKS, InlineRuns, type Mark } from '../inline-runs.ts';
 import { namedPicture } from '../named-picture.ts';
 import type { PictureStore } from '../picture-store.ts';
+import type { PlaceNames } from '../place-names.ts';
 import { Spoken } from '../spoken.ts';
 import { draftBreak, type Draft } from '../read-result.ts';
 import { attribute, isElement, isText, textOf, type Element, type Node } from './elements.ts';
@@ -36,6 +37,8 @@ export interface MarkupContext {
   readonly pictures: PictureStore;
   readonly place: SourcePlace;
   readonly out: (draft: Draft) => void;
+  /** Where a name is kept for the next that is given out. */
+  readonly names: PlaceNames;
 }
 
 /** Subtrees that are not text. */
@@ -196,6 +199,8 @@ class MarkupReader {
       this.#flush();
       this.#style = style;
     }
+    this.#context.names.add(attribute(element, 'id'));
+    if (name === 'a') this.#context.names.add(attribute(element, 'name'));
     const heading = /^h([1-6])$/.exec(name);
     if (heading !== null) {
       this.#children(element);
@@ -453,6 +458,7 @@ class MarkupReader {
 
   #cell(cell: Element, outside: Draft[]): Runs {
     const drafts: Draft[] = [];
+    this.#context.names.add(attribute(cell, 'id'));
     const inner = new MarkupReader({ ...this.#context, out: (draft) => drafts.push(draft) }, this.#parts);
     inner.#depth = this.#depth;
     inner.read(cell.childNodes);

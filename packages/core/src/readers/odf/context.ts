@@ -2,6 +2,7 @@
 import type { Report } from '../../base/index.ts';
 import type { ZipReader } from '../../container/index.ts';
 import type { PictureStore } from '../picture-store.ts';
+import type { PlaceNames } from '../place-names.ts';
 import type { Styles } from './styles.ts';
 
 export interface OdtContext {
@@ -9,4 +10,6 @@ export interface OdtContext {
   readonly styles: Styles;
   readonly pictures: PictureStore;
   readonly report: Report;
+  /** Of a text document. */
+  readonly names?: PlaceNames;
 }

@@ -101,7 +101,11 @@ export class OdtFlowReader implements XmlHandler {
         this.#spans.push(this.#context.styles.get('text', a['text:style-name']));
         break;
       case 'text:a':
-        this.#links.push(safeLink(a['xlink:href'] ?? ''));
+        this.#links.push(safeLink((a['xlink:href'] ?? '').replace(/^#.*$/s, (name) => name.replace(/\s/g, '%20'))));
+        break;
+      case 'text:bookmark':
+      case 'text:bookmark-start':
+        this.#context.names?.add(a['text:name']);
         break;
       case 'text:s':
         this.#text(' '.repeat(Math.min(Number(a['text:c'] ?? 1) || 1, 200)));

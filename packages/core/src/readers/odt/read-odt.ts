@@ -2,6 +2,7 @@
 import { Report } from '../../base/index.ts';
 import { CodeLines } from '../code-lines.ts';
 import { PictureStore } from '../picture-store.ts';
+import { PlaceNames } from '../place-names.ts';
 import { BlockList, readResult, type ReadOptions, type ReadResult } from '../read-result.ts';
 import { each } from '../account.ts';
 import { odtText } from '../odf/source-text.ts';
@@ -16,8 +17,9 @@ export function readOdt(bytes: Uint8Array, options: ReadOptions = {}): ReadResul
   const { styles, headers } = readStyles(zip);
   for (const text of headers) report.add('header-footer-left', { part: 'styles.xml' }, { text });
   const list = new BlockList();
+  const names = new PlaceNames();
   const code = new CodeLines((draft) => list.add(draft));
-  const reader = new OdtFlowReader({ zip, styles, pictures, report }, (draft) => code.add(draft));
+  const reader = new OdtFlowReader({ zip, styles, pictures, report, names }, (draft) => code.add(names.on(draft)));
   readContent(zip, styles, reader, options);
   code.flush();
   return readResult(

@@ -1,6 +1,7 @@
 /** Reads RTF (Rich Text Format specification 1.9.1): bytes to document. */
 import { LIMITS, ReadError, Report } from '../../base/index.ts';
 import { PictureStore } from '../picture-store.ts';
+import { PlaceNames } from '../place-names.ts';
 import { CodeLines } from '../code-lines.ts';
 import { BlockList, readResult, type ReadOptions, type ReadResult } from '../read-result.ts';
 import { each } from '../account.ts';
@@ -14,8 +15,9 @@ export function readRtf(bytes: Uint8Array, options: ReadOptions = {}): ReadResul
   const report = new Report();
   const pictures = new PictureStore(report);
   const list = new BlockList();
+  const names = new PlaceNames();
   const code = new CodeLines((draft) => list.add(draft));
-  const reader = new RtfReader(report, pictures, (draft) => code.add(draft));
+  const reader = new RtfReader(report, pictures, names, (draft) => code.add(names.on(draft)));
   let depth = 0;
   for (const token of rtfTokens(bytes, (at) => options.progress?.(at / bytes.length))) {
     if (token.kind === 'open') {

@@ -11,6 +11,7 @@ import { safeLink, type Run } from '../../content/index.ts';
 import { cellRuns } from '../cell-runs.ts';
 import { GatheredText } from '../gathered-text.ts';
 import type { PictureStore } from '../picture-store.ts';
+import type { PlaceNames } from '../place-names.ts';
 import { hiddenBlock } from '../hidden-text.ts';
 import { draftBreak, type Draft } from '../read-result.ts';
 import { ofScript } from '../spoken.ts';
@@ -23,7 +24,7 @@ import { TableRows } from './table-rows.ts';
 
 /** Destinations whose words are no text of the document; those that have words of the author's are told. */
 const SKIPPED = new Set(
-  'colortbl rsidtbl generator themedata colorschememapping datastore latentstyles xmlnstbl filetbl pgptbl objdata nonshppict pnseclvl revtbl fldtype bkmkstart bkmkend atnid atnauthor atntime atnref mmathPr private template wgrffmtfilter ftnsep ftnsepc aftnsep aftnsepc protusertbl picprop sp shprslt'.split(
+  'colortbl rsidtbl generator themedata colorschememapping datastore latentstyles xmlnstbl filetbl pgptbl objdata nonshppict pnseclvl revtbl fldtype bkmkend atnid atnauthor atntime atnref mmathPr private template wgrffmtfilter ftnsep ftnsepc aftnsep aftnsepc protusertbl picprop sp shprslt'.split(
     ' ',
   ),
 );
@@ -34,6 +35,7 @@ export class RtfReader {
   readonly info: { title?: string; author?: string; language?: string } = {};
   readonly #report: Report;
   readonly #pictures: PictureStore;
+  readonly #names: PlaceNames;
   readonly #out: (draft: Draft) => void;
   #state: State = START;
   readonly #stack: State[] = [];
@@ -49,6 +51,8 @@ export class RtfReader {
   #skipBytes = 0;
   #starred = false;
   #link: { depth: number; instruction: string; target: string | undefined }[] = [];
+  /** Of a place, while it is read. */
+  #name = '';
   #picture: { format: string; hex: string; data: Uint8Array | undefined } | undefined;
   /** Notes and text boxes that are open: text of their own within a paragraph. */
   readonly #asides: {
@@ -74,9 +78,10 @@ export class RtfReader {
   #unnamedPictures = 0;
   readonly #counters = new ListCounters();
 
-  constructor(report: Report, pictures: PictureStore, out: (draft: Draft) => void) {
+  constructor(report: Report, pictures: PictureStore, names: PlaceNames, out: (draft: Draft) => void) {
     this.#report = report;
     this.#pictures = pictures;
+    this.#names = names;
     this.#out = out;
   }
 
@@ -92,6 +97,7 @@ export class RtfReader {
     const depth = this.#stack.length;
     if (destination === 'picture' && this.#stack.at(-1)?.destination !== 'picture') this.#endPicture();
     if (this.#told?.depth === depth) this.#endTold();
+    if (destination === 'name') this.#names.add(this.#name.trim());
     if (destination === 'styles') this.#definitions.endStyle();
     if (this.#asides.at(-1)?.depth === depth) this.#endAside();
     if (this.#link.at(-1)?.depth === depth) this.#link.pop();
@@ -185,6 +191,10 @@ export class RtfReader {
         this.#link.push({ depth: this.#stack.length - 1, instruction: '', target: undefined });
         this.#set({ destination: 'instruction' });
         return true;
+      case 'bkmkstart':
+        this.#name = '';
+        this.#set({ destination: 'name' });
+        return true;
       case 'fldrslt':
         if (this.#link.length > 0) this.#link.at(-1)!.target = linkOf(this.#link.at(-1)!.instruction);
         return true;
@@ -239,7 +249,9 @@ export class RtfReader {
         this.#set({ infoKey: name });
         return true;
       case 'instruction':
-        return name !== 'u';
+      case 'name':
+        // What is written is its text, all else how it is set.
+        return name !== '\\';
       case 'text':
       case 'note':
       case 'skip':
@@ -358,6 +370,9 @@ export class RtfReader {
         return;
       case 'instruction':
         if (this.#link.length > 0) this.#link.at(-1)!.instruction += text;
+        return;
+      case 'name':
+        this.#name += text;
         return;
       case 'info':
         if (infoKey === 'title') this.info.title = (this.info.title ?? '') + text;
@@ -485,6 +500,7 @@ const KNOWN_STARRED = new Set([
   'shppict',
   'shpinst',
   'fldinst',
+  'bkmkstart',
   'listtable',
   'listoverridetable',
   'cs',

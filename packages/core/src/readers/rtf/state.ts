@@ -13,6 +13,7 @@ export type Destination =
   | 'instruction'
   | 'note'
   | 'info'
+  | 'name'
   | 'list-text'
   | 'list-table';
 

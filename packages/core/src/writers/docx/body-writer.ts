@@ -11,12 +11,13 @@ import {
   type Table,
   type TableCell,
 } from '../../content/index.ts';
-import { withReferences, type Block, type Footnote } from '../../document/index.ts';
+import { withReferences, type Anchors, type Block, type Footnote } from '../../document/index.ts';
 import type { Rel } from '../opc/package.ts';
 import { INDENT, NO_LIST, type ListNumbers } from './list-numbers.ts';
 
 export interface BodyHost {
   readonly numbers: ListNumbers;
+  readonly anchors: Anchors;
   /** The relationship of a link; undefined for one that is not written. */
   readonly link: (target: string) => string | undefined;
   readonly picture: (
@@ -103,6 +104,12 @@ export class BodyWriter {
     }
   }
 
+  /** A mark before a block to which links lead (§17.13.6.2). */
+  place(block: Block): string {
+    const anchor = this.#host.anchors.at(block);
+    return anchor === undefined ? '' : marksOf(anchor, PLACES).join('');
+  }
+
   /** A note that nothing refers to stays where it is. */
   looseNote(note: Footnote): string {
     return this.#paragraph(note, note.runs, [], { style: 'FootnoteText', before: `${note.label} ` });
@@ -166,6 +173,8 @@ export class BodyWriter {
       .map((piece) => {
         if ('kind' in piece) return this.#reference(piece);
         const made = run(piece.text, lookOf(piece, lang, rtl));
+        const anchor = piece.link === undefined ? undefined : this.#host.anchors.of(piece.link);
+        if (anchor !== undefined) return `<w:hyperlink w:anchor="${anchor}">${made}</w:hyperlink>`;
         const id = piece.link === undefined ? undefined : link(piece.link);
         return id === undefined ? made : `<w:hyperlink r:id="${id}">${made}</w:hyperlink>`;
       })
@@ -238,9 +247,12 @@ export class BodyWriter {
 
 const ROLES: Readonly<Partial<Record<string, string>>> = { title: 'Title', subtitle: 'Subtitle', caption: 'Caption' };
 
+/** Beyond the number of blocks that a document may have. */
+const PLACES = 1_000_000;
 const bookmarkOf = (heading: number): string => `heading_${heading + 1}`;
-const marksOf = (name: string): readonly [string, string] => {
-  const id = name.slice(name.indexOf('_') + 1);
+/** @param from What its number is counted from, as ids of marks differ in the whole file. */
+const marksOf = (name: string, from = 0): readonly [string, string] => {
+  const id = Number(name.slice(name.indexOf('_') + 1)) + from;
   return [`<w:bookmarkStart w:id="${id}" w:name="${name}"/>`, `<w:bookmarkEnd w:id="${id}"/>`];
 };
 

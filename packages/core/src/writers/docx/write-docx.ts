@@ -2,7 +2,7 @@
 import { getOrMake, USUAL_LANGUAGE } from '../../base/index.ts';
 import { ZipWriter, type Deflate } from '../../container/index.ts';
 import type { PictureId, PictureMime } from '../../content/index.ts';
-import { notesBelow, type Block, type DocumentModel } from '../../document/index.ts';
+import { Anchors, notesBelow, type Block, type DocumentModel } from '../../document/index.ts';
 import type { PictureSource } from '../../scene/index.ts';
 import { contentTypes, coreProperties, CORE_REL, CORE_TYPE, relationships, XML, type Rel } from '../opc/package.ts';
 import { BodyWriter } from './body-writer.ts';
@@ -52,6 +52,7 @@ export function writeDocx(
   const media = new Map<PictureId, string>();
   const writer = new BodyWriter({
     numbers,
+    anchors: new Anchors(blocks),
     link: (target) => (target.startsWith('#') ? undefined : relate('hyperlink', target, true)),
     picture: (id) => {
       const picture = pictures(id);
@@ -70,7 +71,7 @@ export function writeDocx(
   blocks.forEach((block, i) => {
     if (contents !== undefined && i === first) body.push(writer.contents(blocks, contents));
     for (const one of before.get(block.id) ?? []) body.push(writer.picture(one.picture, one.alt, true));
-    if (block.kind !== 'footnote') body.push(writer.block(block, footnotes.get(block) ?? []));
+    if (block.kind !== 'footnote') body.push(writer.place(block) + writer.block(block, footnotes.get(block) ?? []));
     // With nothing before it that could refer to it, it stays where it is.
     else if (!footnotes.has(block)) body.push(writer.looseNote(block));
   });

@@ -50,6 +50,8 @@ export interface RunContext {
   readonly mono: string;
   readonly language: LanguageTag;
   readonly styles: StyleSheet;
+  /** Where a link within the document leads in the file, where it does. */
+  readonly goal?: (link: string) => string | undefined;
 }
 
 /** Size and shift of superscripts and subscripts (§20.386). */
@@ -59,7 +61,12 @@ const POSITIONS = { super: '33% 66%', sub: '-15% 66%' } as const;
  * Runs with their links.
  * @param context In the language of the paragraph. @param look Of the paragraph. @param jump Where a click on any of it leads.
  */
-export function runsXml(runs: Runs, { mono, language, styles }: RunContext, look?: TextLook, jump?: string): string {
+export function runsXml(
+  runs: Runs,
+  { mono, language, styles, goal }: RunContext,
+  look?: TextLook,
+  jump?: string,
+): string {
   const around = languageAmong(runsText(runs), language);
   return runs
     .map((run, i) => {
@@ -68,7 +75,7 @@ export function runsXml(runs: Runs, { mono, language, styles }: RunContext, look
       const first = i === 0 || /\s$/.test(runs[i - 1]!.text);
       const written = words(run.text, first);
       const text = properties === '' ? written : spanXml(styles.style('text', properties), written);
-      const target = run.link?.startsWith('#') === true ? jump : (run.link ?? jump);
+      const target = (run.link?.startsWith('#') === true ? goal?.(run.link) : run.link) ?? jump;
       return target === undefined ? text : element('text:a', { 'xlink:type': 'simple', 'xlink:href': target }, text);
     })
     .join('');

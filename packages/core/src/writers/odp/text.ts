@@ -28,6 +28,8 @@ export interface PageContext {
   readonly language: LanguageTag;
   readonly languages: SceneSlide['languages'];
   readonly styles: StyleSheet;
+  /** Where a link within the document leads in the file. */
+  readonly goal: (link: string) => string | undefined;
   /** Where a click on a part leads within the file. */
   readonly jump: (part: PartId) => string | undefined;
   /** Names of parts of the package; undefined for pictures whose bytes are not at hand. */
@@ -89,7 +91,7 @@ export function textXml(box: TextBox, context: PageContext, known?: (para: Para)
     });
     const name = styles.style('paragraph', properties + textProperties(look, known?.(para), own));
     const target = para.part === null ? undefined : context.jump(para.part);
-    const runs = runsXml(para.runs, { mono: theme.fonts.mono, language, styles }, look, target);
+    const runs = runsXml(para.runs, { mono: theme.fonts.mono, language, styles, goal: context.goal }, look, target);
     const id = para.part === null || para.repeated ? undefined : context.stepId(para.part);
     const text = element('text:p', { 'text:style-name': name, 'xml:id': id }, (item?.written ?? '') + runs);
     return { item, xml: text };

@@ -2,7 +2,7 @@
 import { USUAL_LANGUAGE } from '../../base/index.ts';
 import { xmlText, ZipWriter, type Deflate } from '../../container/index.ts';
 import type { PictureId } from '../../content/index.ts';
-import type { PictureSource, Scene } from '../../scene/index.ts';
+import { goalOf, type PictureSource, type Scene, type SceneSlide } from '../../scene/index.ts';
 import { Media } from '../slides/media.ts';
 import { chartPart } from './chart-object.ts';
 import { stylesPart } from './master-part.ts';
@@ -38,6 +38,10 @@ export function writeOdp(scene: Scene, pictures: PictureSource, deflate?: Deflat
   const styles = new StyleSheet();
   // A slide that goes on over several pages begins with its first.
   const numbers = new Map(slides.map(({ id, number }) => [id, number] as const).toReversed());
+  const placeOf = (lead: SceneSlide['id'] | undefined): string | undefined => {
+    const to = lead === undefined ? undefined : numbers.get(lead);
+    return to === undefined ? undefined : `#${pageName(to)}`;
+  };
   let [ids, charts] = [0, 0];
   const pages = slides.map((slide) =>
     pageXml(slide, masters.of(slide), {
@@ -46,11 +50,8 @@ export function writeOdp(scene: Scene, pictures: PictureSource, deflate?: Deflat
       styles,
       picture,
       newId: () => `id${++ids}`,
-      jump: (part) => {
-        const lead = slide.leads.get(part);
-        const to = lead === undefined ? undefined : numbers.get(lead);
-        return to === undefined ? undefined : `#${pageName(to)}`;
-      },
+      goal: (link) => placeOf(goalOf(scene, link)),
+      jump: (part) => placeOf(slide.leads.get(part)),
       chart: (chart, size, colors) => {
         const name = `chart${++charts}`;
         zip.add({ name: `${name}/content.xml`, content: chartPart(chart, { theme, colors, language, size }) });

@@ -2,7 +2,14 @@
 import { firstStrong, unreachable, USUAL_LANGUAGE, type LanguageTag } from '../../base/index.ts';
 import { xmlText, ZipWriter, type Deflate } from '../../container/index.ts';
 import { linesOf, placeCells, runsText, type Run, type Runs, type Table } from '../../content/index.ts';
-import { notesBelow, withReferences, type Block, type DocumentModel, type Footnote } from '../../document/index.ts';
+import {
+  Anchors,
+  notesBelow,
+  withReferences,
+  type Block,
+  type DocumentModel,
+  type Footnote,
+} from '../../document/index.ts';
 import type { PictureSource } from '../../scene/index.ts';
 import { itemWay, nested, type Written } from '../odf/lists.ts';
 import { firstParts, metaPart, pictureEntries, type ManifestEntry } from '../odf/package.ts';
@@ -23,7 +30,13 @@ export function writeOdt(document: DocumentModel, pictures: PictureSource, defla
   const media = new Media(pictures, 'Pictures/');
   const styles = new StyleSheet();
   const blocks = document.blocks.filter(({ left }) => left === undefined);
-  const body = new TextWriter({ language, styles, media, pictures }).blocks(blocks);
+  const body = new TextWriter({
+    language,
+    styles,
+    media,
+    pictures,
+    anchors: new Anchors(blocks.filter(isText)),
+  }).blocks(blocks);
   const zip = new ZipWriter(deflate);
   zip.add({
     name: 'content.xml',
@@ -42,7 +55,11 @@ interface Host {
   readonly styles: StyleSheet;
   readonly media: Media;
   readonly pictures: PictureSource;
+  readonly anchors: Anchors;
 }
+
+/** A mark stands in a paragraph of text. */
+const isText = ({ kind }: Block): boolean => kind !== 'table' && kind !== 'picture';
 
 /** Names of styles of paragraphs, as `stylesPart` defines them. */
 const ROLES = { title: 'Title', subtitle: 'Subtitle', caption: 'Caption', contents: 'Text_20_body' } as const;
@@ -108,7 +125,7 @@ class TextWriter {
   /** @param before Words of ours before it. @param level Of a heading. @param xml What stands before all words. */
   #paragraph(
     style: string,
-    { lang, direction, remark }: Pick<Block, 'lang' | 'direction' | 'remark'>,
+    { lang, direction, remark, names }: Pick<Block, 'lang' | 'direction' | 'remark' | 'names'>,
     runs: Runs,
     notes: readonly Footnote[],
     before = '',
@@ -132,7 +149,9 @@ class TextWriter {
               .map((line) => element('text:p', {}, xmlText(line)))
               .join(''),
           );
-    const inner = comment + xml + xmlText(before) + this.#words(runs, notes, lang);
+    const anchor = this.#host.anchors.at(names === undefined ? {} : { names });
+    const mark = anchor === undefined ? '' : element('text:bookmark', { 'text:name': anchor });
+    const inner = comment + mark + xml + xmlText(before) + this.#words(runs, notes, lang);
     return level === undefined
       ? element('text:p', { 'text:style-name': name }, inner)
       : element('text:h', { 'text:style-name': name, 'text:outline-level': level }, inner);
@@ -150,8 +169,12 @@ class TextWriter {
   }
 
   #runs(runs: Runs, lang: LanguageTag | undefined): string {
-    const { language, styles } = this.#host;
-    return runsXml(runs, { mono: MONO, language: lang ?? language, styles });
+    const { language, styles, anchors } = this.#host;
+    const goal = (link: string): string | undefined => {
+      const anchor = anchors.of(link);
+      return anchor === undefined ? undefined : `#${anchor}`;
+    };
+    return runsXml(runs, { mono: MONO, language: lang ?? language, styles, goal });
   }
 
   #note(note: Footnote): string {

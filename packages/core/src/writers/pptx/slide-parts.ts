@@ -2,7 +2,7 @@
 import { USUAL_LANGUAGE } from '../../base/index.ts';
 import { originMark, type Deflate, type ZipWriter } from '../../container/index.ts';
 import type { PictureId } from '../../content/index.ts';
-import type { PictureSource, Scene, SceneSlide } from '../../scene/index.ts';
+import { goalOf, type PictureSource, type Scene, type SceneSlide } from '../../scene/index.ts';
 import type { Palette } from '../../theme/index.ts';
 import { chartPart } from './chart-part.ts';
 import { notesSlidePart } from './notes-part.ts';
@@ -84,16 +84,17 @@ export class SlideParts {
     const rels = new Rels();
     rels.add('slideLayout', this.#at.layout(slide));
     const language = said ?? USUAL_LANGUAGE;
+    const jump = (lead: SceneSlide['id'] | undefined): string | undefined => {
+      const to = lead === undefined ? undefined : this.#numbers.get(lead);
+      return to === undefined ? undefined : rels.add('slide', this.slideName(to).replace('slides/', ''));
+    };
     const xml = slidePart(slide, {
       theme,
       language,
       languages: slide.languages,
       link: (target) => rels.link(target),
-      jump: (part) => {
-        const lead = slide.leads.get(part);
-        const to = lead === undefined ? undefined : this.#numbers.get(lead);
-        return to === undefined ? undefined : rels.add('slide', this.slideName(to).replace('slides/', ''));
-      },
+      goal: (link) => jump(goalOf(this.#scene, link)),
+      jump: (part) => jump(slide.leads.get(part)),
       picture: this.pictureOf(rels),
       chart: ({ chart }) => {
         const n = ++this.#charts;

@@ -15,11 +15,15 @@ export interface TextContext {
   readonly language: LanguageTag;
   /** Of parts, and under null of the title, where it is another. */
   readonly languages?: SceneSlide['languages'];
-  /** Gives the relationship id of a link; undefined for links within the document, which slides do not have. */
+  /** Gives the relationship id of a link; undefined for links within the document. */
   readonly link: (target: string) => string | undefined;
+  /** Gives that of the slide to which a link within the document leads, where it leads to one. */
+  readonly goal?: (link: string) => string | undefined;
   /** Gives the relationship id of the slide that a part leads to, where it leads to one. */
   readonly jump?: (part: NonNullable<Para['part']>) => string | undefined;
 }
+
+const JUMP = 'ppaction://hlinksldjump';
 
 /** A click that leads to a slide of this file (§20.1.2.2.23, §21.1.2.3.5), in the colour that the text has (an extension). */
 function clickOf({ part }: Para, { jump }: TextContext): Pick<Extra, 'click'> {
@@ -27,7 +31,7 @@ function clickOf({ part }: Para, { jump }: TextContext): Pick<Extra, 'click'> {
   return id === undefined
     ? {}
     : {
-        click: `<a:hlinkClick r:id="${id}" action="ppaction://hlinksldjump"><a:extLst><a:ext uri="{A12FA001-AC4F-418D-AE19-62706E023703}"><ahyp:hlinkClr xmlns:ahyp="http://schemas.microsoft.com/office/drawing/2018/hyperlinkcolor" val="tx"/></a:ext></a:extLst></a:hlinkClick>`,
+        click: `<a:hlinkClick r:id="${id}" action="${JUMP}"><a:extLst><a:ext uri="{A12FA001-AC4F-418D-AE19-62706E023703}"><ahyp:hlinkClr xmlns:ahyp="http://schemas.microsoft.com/office/drawing/2018/hyperlinkcolor" val="tx"/></a:ext></a:extLst></a:hlinkClick>`,
       };
 }
 
@@ -195,7 +199,7 @@ export function runsXml(runs: Runs, context: TextContext, extra: Extra = NOTHING
   return xml;
 }
 
-function runProperties(run: Run, { theme, language, link }: TextContext, extra: Extra): string {
+function runProperties(run: Run, { theme, language, link, goal }: TextContext, extra: Extra): string {
   let attributes = ` lang="${language}"${extra.attributes}`;
   if (run.bold && !extra.attributes.includes(' b=')) attributes += ' b="1"';
   if (run.italic && !extra.attributes.includes(' i=')) attributes += ' i="1"';
@@ -206,7 +210,9 @@ function runProperties(run: Run, { theme, language, link }: TextContext, extra: 
   if (!run.code && !extra.mono) inner += extra.faces;
   else inner += `<a:latin ${fontFace(theme.fonts.mono)}/><a:cs ${fontFace(theme.fonts.mono)}/>`;
   const id = run.link === undefined ? undefined : link(run.link);
+  const within = run.link === undefined || id !== undefined ? undefined : goal?.(run.link);
   if (id !== undefined) inner += `<a:hlinkClick r:id="${id}"/>`;
+  else if (within !== undefined) inner += `<a:hlinkClick r:id="${within}" action="${JUMP}"/>`;
   else inner += extra.click ?? '';
   return inner === '' ? `<a:rPr${attributes}/>` : `<a:rPr${attributes}>${inner}</a:rPr>`;
 }

@@ -11,7 +11,14 @@ import {
 } from '../../base/index.ts';
 import { xmlText } from '../../container/index.ts';
 import { placeCells, runsText, type Run, type Runs, type Table } from '../../content/index.ts';
-import { notesBelow, withReferences, type Block, type DocumentModel, type Footnote } from '../../document/index.ts';
+import {
+  Anchors,
+  notesBelow,
+  withReferences,
+  type Block,
+  type DocumentModel,
+  type Footnote,
+} from '../../document/index.ts';
 import type { PictureSource } from '../../scene/index.ts';
 
 const STYLE =
@@ -44,6 +51,7 @@ class Page {
   html = '';
   readonly #notes: ReadonlyMap<Block, readonly Footnote[]>;
   readonly #pictures: PictureSource;
+  readonly #anchors: Anchors;
   readonly #numbers = new Map<Footnote, number>();
   readonly #open: { readonly depth: number; readonly tag: string }[] = [];
   #below = '';
@@ -51,6 +59,7 @@ class Page {
   constructor(blocks: readonly Block[], pictures: PictureSource) {
     this.#notes = notesBelow(blocks);
     this.#pictures = pictures;
+    this.#anchors = new Anchors(blocks);
     for (const block of blocks) this.#block(block);
     this.#closeTo(0);
     this.html += this.#below;
@@ -70,10 +79,10 @@ class Page {
         this.html += '</blockquote>\n';
         return;
       case 'code':
-        this.html += `<pre><code>${xmlText(block.text)}</code></pre>\n`;
+        this.html += `<pre${this.#about(block, '')}><code>${xmlText(block.text)}</code></pre>\n`;
         return;
       case 'table':
-        this.html += table(block.table, about(block, ''));
+        this.html += table(block.table, this.#about(block, ''), this.#anchors);
         return;
       case 'picture':
         return this.#picture(block);
@@ -90,14 +99,14 @@ class Page {
 
   #put(tag: string, block: Block, runs: Runs, label?: string, role?: string): void {
     const use = role === undefined ? '' : ` class="${role}"`;
-    this.html += `<${tag}${use}${about(block, runsText(runs))}>${this.#words(block, runs, label)}</${tag}>\n`;
+    this.html += `<${tag}${use}${this.#about(block, runsText(runs))}>${this.#words(block, runs, label)}</${tag}>\n`;
   }
 
   /** Runs, with the references of its notes; these stand below all. */
   #words(block: Block, runs: Runs, label?: string): string {
     const before = label === undefined ? '' : `${xmlText(label)} `;
     const words = withReferences(runs, this.#notes.get(block) ?? []).map((piece) =>
-      'kind' in piece ? this.#reference(piece) : run(piece),
+      'kind' in piece ? this.#reference(piece) : run(piece, this.#anchors),
     );
     return before + words.join('');
   }
@@ -106,14 +115,15 @@ class Page {
     const number = this.#numbers.size + 1;
     this.#numbers.set(note, number);
     const label = xmlText(note.label);
-    this.#below += `<aside id="note-${number}" role="doc-footnote"${about(note, runsText(note.runs))}><p>${label} ${note.runs.map(run).join('')}</p></aside>\n`;
+    this.#below += `<aside id="note-${number}" role="doc-footnote"${this.#about(note, runsText(note.runs))}><p>${label} ${note.runs.map((piece) => run(piece, this.#anchors)).join('')}</p></aside>\n`;
     return `<sup><a href="#note-${number}" role="doc-noteref">${label}</a></sup>`;
   }
 
-  #picture({ picture, alt }: Block & { readonly kind: 'picture' }): void {
+  #picture(block: Block & { readonly kind: 'picture' }): void {
+    const { picture, alt } = block;
     const data = picture === undefined ? undefined : this.#pictures(picture);
     if (data !== undefined)
-      this.html += `<figure><img src="data:${data.mime};base64,${encodeBase64(data.bytes)}" width="${data.width}" height="${data.height}" alt="${xmlText(alt ?? '')}"></figure>\n`;
+      this.html += `<figure${this.#about(block, '')}><img src="data:${data.mime};base64,${encodeBase64(data.bytes)}" width="${data.width}" height="${data.height}" alt="${xmlText(alt ?? '')}"></figure>\n`;
     else if (alt !== null) this.html += `<p>[${xmlText(alt)}]</p>\n`;
   }
 
@@ -135,7 +145,15 @@ class Page {
     }
     const worded = ordered && type === undefined;
     const box = checked === undefined ? '' : `<input type="checkbox" disabled${checked ? ' checked' : ''}> `;
-    this.html += `<li${type === undefined ? '' : ` value="${value}"`}${worded ? ' class="label"' : ''}${about(block, runsText(runs))}>${box}${this.#words(block, runs, worded ? written : undefined)}`;
+    this.html += `<li${type === undefined ? '' : ` value="${value}"`}${worded ? ' class="label"' : ''}${this.#about(block, runsText(runs))}>${box}${this.#words(block, runs, worded ? written : undefined)}`;
+  }
+
+  /** Its name, where a link leads to it; language and direction, where it says them or its words tell. */
+  #about(block: Block, text: string): string {
+    const { lang, direction } = block;
+    const anchor = this.#anchors.at(block);
+    const rtl = (direction ?? firstStrong(text)) === 'rtl';
+    return `${anchor === undefined ? '' : ` id="${anchor}"`}${lang === undefined ? '' : ` lang="${lang}"`}${rtl ? ' dir="rtl"' : ''}`;
   }
 
   #closeTo(depth: number): void {
@@ -146,19 +164,13 @@ class Page {
   }
 }
 
-/** Language and direction, where a block says them or its words tell. */
-function about({ lang, direction }: Pick<Block, 'lang' | 'direction'>, text: string): string {
-  const rtl = (direction ?? firstStrong(text)) === 'rtl';
-  return `${lang === undefined ? '' : ` lang="${lang}"`}${rtl ? ' dir="rtl"' : ''}`;
-}
-
-function table({ rows }: Table, attributes: string): string {
+function table({ rows }: Table, attributes: string, anchors: Anchors): string {
   const placed = groupBy(placeCells(rows), ({ row }) => row);
   const lines = rows.map(({ header }, r) => {
     const tag = header ? 'th' : 'td';
     const cells = (placed.get(r) ?? []).map(({ cell }) => {
       const spans = `${cell.columns > 1 ? ` colspan="${cell.columns}"` : ''}${cell.rows > 1 ? ` rowspan="${cell.rows}"` : ''}`;
-      return `<${tag}${spans}>${cell.runs.map(run).join('')}</${tag}>`;
+      return `<${tag}${spans}>${cell.runs.map((piece) => run(piece, anchors)).join('')}</${tag}>`;
     });
     return `<tr>${cells.join('')}</tr>`;
   });
@@ -167,12 +179,16 @@ function table({ rows }: Table, attributes: string): string {
   return `<table${attributes}>${head.length === 0 ? '' : `<thead>${head.join('')}</thead>`}<tbody>${lines.slice(head.length).join('')}</tbody></table>\n`;
 }
 
-function run({ text, bold, italic, strike, code, position, link }: Run): string {
+function run({ text, bold, italic, strike, code, position, link }: Run, anchors: Anchors): string {
   let html = xmlText(text).replaceAll('\n', '<br>');
   if (code === true) html = `<code>${html}</code>`;
   if (position !== undefined) html = position === 'super' ? `<sup>${html}</sup>` : `<sub>${html}</sub>`;
   if (strike === true) html = `<s>${html}</s>`;
   if (italic === true) html = `<em>${html}</em>`;
   if (bold === true) html = `<strong>${html}</strong>`;
-  return link === undefined || link.startsWith('#') ? html : `<a href="${xmlText(link)}">${html}</a>`;
+  const anchor = link?.startsWith('#') === true ? anchors.of(link) : undefined;
+  const to = anchor === undefined ? link : `#${anchor}`;
+  return to === undefined || to === '#' || (anchor === undefined && to.startsWith('#'))
+    ? html
+    : `<a href="${xmlText(to)}">${html}</a>`;
 }

@@ -38,6 +38,7 @@ export const KIND_LABELS: Readonly<Record<RemarkKind, string>> = {
   'color-alone': t('Told apart by colour alone'),
   'stale-numbers': t('Charts whose table has changed'),
   'dead-link': t('Links that lead nowhere'),
+  'hidden-link': t('Links to hidden slides'),
   'title-twice': t('Titles used twice'),
   'vague-title': t('Titles that say little'),
   stumbled: t('Stumbled at'),
@@ -89,8 +90,18 @@ const REASONS: Readonly<Record<RemarkKind, Say>> = {
   'color-alone': () => t('The lines of the chart are told apart by their colours alone.'),
   'dead-link': (remark) =>
     much(remark) === 1
-      ? t('The link {remark} leads to a place in the document, which slides do not have.', { remark: named(remark) })
-      : t('{n} links lead to places in the document, which slides do not have.', { count: much(remark) }),
+      ? t('The link {remark} leads to a place that the document does not have.', { remark: named(remark) })
+      : t('{n} links lead to places that the document does not have.', { count: much(remark) }),
+  'hidden-link': (remark) =>
+    much(remark) === 1
+      ? t('The link {remark} leads to slide {number}, which is hidden.', {
+          remark: named(remark),
+          number: remark.other,
+        })
+      : t('{n} links lead to hidden slides, the first to slide {number}.', {
+          count: much(remark),
+          number: remark.other,
+        }),
   'title-twice': (remark) =>
     t('Slide {number} has the title {title} too.', { number: much(remark), title: named(remark) }),
   'vague-title': (remark) => t('The title {remark} could stand on any slide.', { remark: named(remark) }),
@@ -150,6 +161,8 @@ export function wayText({ name, text = '' }: Way): string {
       return t('Draw it as columns');
     case 'drop-link':
       return t('Keep the text, drop the link');
+    case 'show-slide':
+      return t('Show slide {number}', { number: text });
     case 'spell-alike':
       return t('Write {text} everywhere', { text });
     case 'alike':
