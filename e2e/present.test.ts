@@ -51,6 +51,44 @@ test('both windows are in step, led by keys and pointer in either', async ({ pag
   await expect(seen(audience)).toHaveAccessibleName(/^Slide 7/);
 });
 
+test('a link in the document leads to the slide of what it means, in either window', async ({ page, alvex }) => {
+  const content =
+    '# Mill\n\n## Gates\n\n- See [the wheel](#the-wheel)\n- Oak\n- Elm\n\n## Pit\n\n- Silt\n- Eels\n- Mud\n\n## The wheel\n\n- Turns\n- Creaks\n- Back to [gates](#gates)\n';
+  await bringIn(page, alvex, { name: 'mill.md', content });
+  const audience = await present(page);
+  await page.keyboard.press('2');
+  await page.keyboard.press('Enter');
+  const link = (name: string) => audience.getByRole('link', { name });
+  await link('the wheel').click();
+  await expect(position(page)).toHaveText(/^slide 4 of/);
+  // By keys too: a link is reached as in any page.
+  await link('gates').focus();
+  await audience.keyboard.press('Enter');
+  await expect(position(page)).toHaveText(/^slide 2 of/);
+  await audience.keyboard.press(' ');
+  await expect(position(page)).toHaveText(/^slide 3 of/);
+});
+
+test('a pen where all is shown on one screen', async ({ page, alvex }) => {
+  await bringIn(page, alvex, { name: 'report.docx', content: report });
+  await page.getByRole('link', { name: 'Present', exact: true }).click();
+  await page.getByRole('button', { name: 'Show on this screen' }).click();
+  const slide = page.getByRole('img', { name: /^Slide 1/ });
+  await expect(slide).toBeVisible();
+  await page.keyboard.press('p');
+  await page.mouse.move(300, 300);
+  await page.mouse.down();
+  await page.mouse.move(500, 380, { steps: 6 });
+  await page.mouse.up();
+  await expect(page.locator('[data-stroke] path').first()).toHaveAttribute('d', /^M0\.\d+ 0\.\d+(L0\.\d+ 0\.\d+){3,}/);
+  await expect(slide).toBeVisible();
+  // It goes by itself, and without the pen a press goes on.
+  await expect(page.locator('[data-stroke]')).toHaveCount(0, { timeout: 8000 });
+  await page.keyboard.press('p');
+  await page.mouse.click(500, 380);
+  await expect(page.getByRole('img', { name: /^Slide 2/ })).toBeVisible();
+});
+
 test('a dark and a light screen, a spot, and the end', async ({ page, alvex }) => {
   await bringIn(page, alvex, { name: 'report.docx', content: report });
   const audience = await present(page);

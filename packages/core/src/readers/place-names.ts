@@ -1,7 +1,6 @@
 /** Names of places in a document, to which its own links lead. */
 import { nameOfLink, type Runs } from '../content/index.ts';
 import { blockRuns, blockText, type Block } from '../document/index.ts';
-import type { Draft } from './read-result.ts';
 
 /** Names that were met before the block that they belong to. */
 export class PlaceNames {
@@ -12,7 +11,7 @@ export class PlaceNames {
   }
 
   /** The next block has all names that were met. */
-  on<D extends Draft>(draft: D): D {
+  on<D extends Pick<Block, 'kind' | 'names'>>(draft: D): D {
     if (this.#open.length === 0 || draft.kind === 'break') return draft;
     const names = [...(draft.names ?? []), ...this.#open];
     this.#open = [];

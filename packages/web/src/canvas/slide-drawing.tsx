@@ -110,6 +110,8 @@ function Paragraph({
         href="#"
         onClick={(event) => {
           event.preventDefault();
+          // On a slide that is left, it would be pressed again by Space.
+          event.currentTarget.blur();
           follow(piece.to!);
         }}
       >
@@ -179,6 +181,9 @@ export const SlideDrawing = memo(function SlideDrawing({
   follow,
 }: Props) {
   const { width, height } = drawing?.size ?? SLIDE_POINTS;
+  const linked =
+    follow !== undefined &&
+    (drawing?.texts.some(({ pieces }) => pieces.some(({ link, to }) => (to ?? link) !== undefined)) ?? false);
   const choosePart = (event: MouseEvent, part: PartId) => {
     if (actions === undefined) return;
     event.stopPropagation();
@@ -189,7 +194,8 @@ export const SlideDrawing = memo(function SlideDrawing({
       viewBox={`0 0 ${width} ${height}`}
       width="100%"
       style={{ display: 'block' }}
-      role={actions === undefined ? 'img' : 'group'}
+      // Within a picture nothing could be reached.
+      role={actions === undefined && !linked ? 'img' : 'group'}
       aria-label={label}
     >
       <rect

@@ -8,7 +8,7 @@ import { Stage } from './stage.tsx';
 import { moveOf } from './talk.ts';
 import type { Place } from './strokes.ts';
 import { useStrokes } from './use-strokes.ts';
-import { useAwake } from './use-talk.ts';
+import { pressesControl, useAwake } from './use-talk.ts';
 
 const Quiet = chakra('main', {
   base: {
@@ -54,6 +54,7 @@ export function AudiencePage() {
   }, [id, draw]);
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
+      if (pressesControl(event)) return;
       const made = moveOf(event);
       if (event.key.toLowerCase() === 'f') void fillScreen();
       if (made === undefined) return;

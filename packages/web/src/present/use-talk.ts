@@ -89,10 +89,8 @@ export function useTalk(deck: string, mode: Mode, pages: Pages, from: number | n
   useLayoutEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       const { target } = event;
-      // A button is pressed by these, a field is written in by all.
-      const onControl = target instanceof Element && target.closest('button, a') !== null;
       if (target instanceof HTMLElement && target.closest('input, select, textarea') !== null) return;
-      if (onControl && (event.key === ' ' || event.key === 'Enter')) return;
+      if (pressesControl(event)) return;
       const made = moveOf(event, mode === 'rehearsal');
       if (made === undefined) return;
       event.preventDefault();
@@ -104,6 +102,10 @@ export function useTalk(deck: string, mode: Mode, pages: Pages, from: number | n
   useAwake();
   return { talk, slides, here, now, next, move, follow, setSpot, strokes, draw, audience };
 }
+
+/** Whether a key presses the button or link that has the focus, in the place of moving the talk. */
+export const pressesControl = ({ key, target }: KeyboardEvent): boolean =>
+  (key === ' ' || key === 'Enter') && target instanceof Element && target.closest('button, a') !== null;
 
 function useSlide({ key, number, transition, steps }: ShownSlide): SlideToShow | null {
   const { row, drawing } = usePage(key);
