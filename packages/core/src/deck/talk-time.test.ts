@@ -66,6 +66,17 @@ test('tables, pictures and code are looked at', () => {
   expect(time.looking).toBeGreaterThan(10);
 });
 
+test('a question is given time, once for each that is asked', () => {
+  const looking = (...texts: readonly string[]): number =>
+    talkTime({ title, continues: false, content: [], notes: texts.map((text) => note(text, text)) }).looking;
+  const one = looking('Who mends the gates?');
+  expect(one).toBeGreaterThan(0);
+  expect(looking('“Who mends the gates?” asks the chair. And who pays?')).toBe(2 * one);
+  expect(looking('誰が直しますか？水門です。')).toBe(one);
+  // Signs in addresses and names ask nothing.
+  expect(looking('See mill.example/log?page=2 for more')).toBe(0);
+});
+
 test('time grows with a slower pace, and adds up', () => {
   const time = longer({ words: 65, looking: 5 }, { words: 65, looking: 10 });
   expect(secondsOf(time, 130)).toBe(75);

@@ -289,6 +289,20 @@ describe('the pace', () => {
     ]);
   });
 
+  test('tells how quickly was spoken, where a rehearsal lets one say', async () => {
+    const spoken = async (seconds: number) => {
+      const rehearsal = { began: '2026-03-14T10:00:00Z', seconds: [[tide, seconds] as const], stumbled: [] };
+      return (await ask({ what: 'pace' }, held([{ kind: 'rehearse', id: 'a', rehearsal }]))).rehearsals[0]!.rate;
+    };
+    const { pages } = await ask({ what: 'pace' }, held([]));
+    const planned = pages.find(({ title }) => title === 'Tide')!.seconds;
+    // As long as the plan says: as quickly as the plan has it.
+    expect(await spoken(planned)).toBe(held([]).converted.decisions.pace);
+    expect(await spoken(planned * 1.5)).toBeLessThan(held([]).converted.decisions.pace);
+    expect(await spoken(2)).toBeNull();
+    expect(await spoken(3600)).toBeNull();
+  });
+
   const sentence =
     'The sluice of the old mill holds back the water of the spring tide until the wheel is free to turn. ';
   const long = doc(

@@ -7,12 +7,15 @@ import {
   NEAR,
   runsText,
   secondsOf,
+  QUICKEST,
   secondsOfDeck,
   shareFor,
+  SLOWEST,
   timeOf,
   type Converted,
   type SingleEdit,
   type Slide,
+  type SlideId,
 } from '@alvex/core';
 import type { Held } from './held.ts';
 import type { Answers, Pace, Saving } from './protocol.ts';
@@ -24,6 +27,7 @@ export function pace({ converted }: Held): Pace {
     began,
     seconds: seconds.reduce((sum, [, time]) => sum + time, 0),
     stumbled: stumbled.length,
+    rate: rateOf(new Map(seconds), converted),
   }));
   const last = new Map([...decisions.rehearsals.values()].at(-1)?.seconds);
   return {
@@ -44,6 +48,17 @@ export function pace({ converted }: Held): Pace {
     }),
     rehearsals,
   };
+}
+
+/** The fewest words that tell how quickly somebody speaks. */
+const FEWEST_WORDS = 40;
+
+/** How many words a minute were spoken on slides that took so many seconds; null where too few were, or no pace comes of it. */
+function rateOf(seconds: ReadonlyMap<SlideId, number>, { pages }: Converted): number | null {
+  const { words, looking } = timeOf(pages.filter(({ slide }) => seconds.has(slide.id)));
+  const spoken = [...seconds.values()].reduce((sum, one) => sum + one, 0) - looking;
+  const rate = Math.round(words / (spoken / 60));
+  return words >= FEWEST_WORDS && spoken > 0 && rate >= SLOWEST && rate <= QUICKEST ? rate : null;
 }
 
 /** The notes keep at least so much before anything is left out. */

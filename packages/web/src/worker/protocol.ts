@@ -307,6 +307,8 @@ export interface Pace {
     readonly began: string;
     readonly seconds: number;
     readonly stumbled: number;
+    /** Words a minute that were spoken, where that can be told. */
+    readonly rate: number | null;
   }[];
 }
 /** One thing that makes the talk shorter. */

@@ -2,6 +2,7 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { useState, type ReactNode } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
+import { QUICKEST, SLOWEST } from '@alvex/core';
 import { useDeck } from '../../state/deck-store.ts';
 import { edit } from '../../state/log-store.ts';
 import { useAnswer } from '../../state/use-answer.ts';
@@ -49,7 +50,7 @@ export function PacePage() {
       <Halves>
         <Box display="grid" gap="22px" alignContent="start">
           <Fit key={wanted ?? 0} minutes={wanted === null ? null : wanted / 60} total={total} />
-          <Rehearsals rehearsals={pace.rehearsals} plan={total} />
+          <Rehearsals rehearsals={pace.rehearsals} plan={total} rate={rate} />
         </Box>
         <Sections pages={shown} total={total} />
       </Halves>
@@ -77,7 +78,6 @@ function againstTime(total: number, wanted: number | null): string {
 }
 
 const MOST_MINUTES = 600;
-const [SLOWEST, QUICKEST] = [60, 240]; // words a minute
 
 /** The time that there is, and how quickly is spoken. */
 function Settings({ minutes, rate }: { readonly minutes: number | null; readonly rate: number }) {
@@ -233,8 +233,17 @@ function sectionsOf(pages: Pace['pages']): readonly SectionLine[] {
   return found;
 }
 
-function Rehearsals({ rehearsals, plan }: { readonly rehearsals: Pace['rehearsals']; readonly plan: number }) {
+function Rehearsals({
+  rehearsals,
+  plan,
+  rate,
+}: {
+  readonly rehearsals: Pace['rehearsals'];
+  readonly plan: number;
+  readonly rate: number;
+}) {
   const { id = '' } = useParams();
+  const spoken = rehearsals.at(-1)?.rate ?? null;
   return (
     <Part title={t('Rehearsals')}>
       {rehearsals.length === 0 ? (
@@ -281,6 +290,14 @@ function Rehearsals({ rehearsals, plan }: { readonly rehearsals: Pace['rehearsal
             ))}
           </tbody>
         </Table>
+      )}
+      {spoken !== null && spoken !== rate && (
+        <Box display="flex" gap="6px 12px" alignItems="center" flexWrap="wrap" mt="10px">
+          <Small>{t('In the last one you spoke {n} words a minute; the plan has {rate}.', { count: spoken, rate })}</Small>
+          <Action size="small" onClick={() => edit({ kind: 'pace', rate: spoken })}>
+            {t('Plan with {n} words a minute', { count: spoken })}
+          </Action>
+        </Box>
       )}
       <Box mt="10px">
         <Link to={`/decks/${id}/rehearse`}>
