@@ -85,6 +85,28 @@ test.describe('what to mend', () => {
   });
 });
 
+test('links that lead nowhere are marked in their cell; one to a hidden slide is mended by showing it', async ({
+  page,
+  alvex,
+}) => {
+  const content = `# Costs\n\n| Work | Who | When |\n| --- | --- | --- |\n| Gates | Orla | [May](#may) |\n| Wheel | Bram | June |\n| Pit | Isa | July |\n\nSaid.\n\n${slideOf('Gates', ['See [the pit](#pit) first', ...POINTS])}\n${slideOf('Pit')}`;
+  await bringIn(page, alvex, { name: 'links.md', content });
+  await slide(page, 3).getByRole('button', { name: 'Hide' }).click();
+  await station(page, 'Check').click();
+  const dead = remark(page, 'Slide 1: Links that lead nowhere');
+  await expect(dead).toContainText('The link “May” leads to a place that the document does not have.');
+  const [mark, cell] = [dead.locator('svg > rect[fill="none"]'), dead.locator('svg text', { hasText: 'May' })];
+  await expect(mark).toHaveCount(1);
+  const [around, within] = [await mark.boundingBox(), await cell.boundingBox()];
+  expect(around!.x).toBeLessThanOrEqual(within!.x);
+  expect(around!.y).toBeLessThanOrEqual(within!.y + 1);
+  expect(around!.height).toBeLessThan(60);
+  const hidden = remark(page, 'Slide 2: Links to hidden slides');
+  await expect(hidden).toContainText('The link “the pit” leads to slide 3, which is hidden.');
+  await hidden.getByRole('button', { name: 'Show slide 3' }).click();
+  await expect(hidden).toHaveCount(0);
+});
+
 test('a picture is described where it is remarked, by keys alone', async ({ page, alvex }) => {
   const png = 'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==';
   await bringIn(page, alvex, {

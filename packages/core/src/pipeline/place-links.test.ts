@@ -24,6 +24,14 @@ const SOURCE = `# The mill
 
 What one says of the gates.
 
+## Wheel
+
+- Turns
+- Creaks
+- Stops
+
+Said.
+
 ## Costs
 
 | Work | Cost |

@@ -5,6 +5,7 @@
 import { badness, isOfDeck, remarksOf, remarksOn, type Looked, type Remark, type RemarkKind } from '../checks/index.ts';
 import type { DocumentModel } from '../document/index.ts';
 import type { Edit, SingleEdit } from '../edits/index.ts';
+import type { Page } from '../layout/index.ts';
 import { documentLanguage } from '../mapping/index.ts';
 import { convert, type Converted, type Templates } from './convert.ts';
 import { waysFor, type Way } from './repair-ways.ts';
@@ -58,8 +59,8 @@ function mends(remark: Remark, edits: readonly SingleEdit[], deck: Repairable): 
   const { converted: after } = repaired(deck, edits);
   if (after.ledger.lost > 0 || after.unplaced.length > before.unplaced.length) return false;
   const whole = isOfDeck(remark.kind);
-  const known = tallied(remarksOn(lookedAt(before), otherPages(before, after), whole));
-  const remarks = remarksOn(lookedAt(after), otherPages(after, before), whole);
+  const known = tallied(remarksOn(lookedAt(before), lookedOver(before, after, remark), whole));
+  const remarks = remarksOn(lookedAt(after), lookedOver(after, before, remark), whole);
   const now = tallied(remarks);
   const more = (name: string): number => (now.get(name) ?? 0) - (known.get(name) ?? 0);
   return (
@@ -68,11 +69,13 @@ function mends(remark: Remark, edits: readonly SingleEdit[], deck: Repairable): 
   );
 }
 
-/** Places of pages that another deck does not have, and of those behind them, which are seen beside them. */
-function otherPages({ pages }: Converted, other: Converted): ReadonlySet<number> {
+/** Places of pages that another deck does not have, of those behind them, which are seen beside them, and of the one that is remarked on: what mends it may be elsewhere. */
+function lookedOver({ pages }: Converted, other: Converted, { key }: Remark): ReadonlySet<number> {
   const there = new Set(other.pages);
   const following = new Map(other.pages.map((page, i) => [page, other.pages[i - 1]]));
-  return new Set(pages.flatMap((page, i) => (there.has(page) && following.get(page) === pages[i - 1] ? [] : [i])));
+  const same = (page: Page, i: number): boolean =>
+    page.key !== key && there.has(page) && following.get(page) === pages[i - 1];
+  return new Set(pages.flatMap((page, i) => (same(page, i) ? [] : [i])));
 }
 
 const nameOf = ({ kind, slide }: Remark): string => `${kind} ${slide}`;

@@ -64,6 +64,8 @@ export interface DrawnText {
   readonly behind?: string;
   /** The table whose chart it is. */
   readonly chart?: PartId;
+  /** The table whose cell it is. */
+  readonly table?: PartId;
   /** Among the points that come one after the other, 1 for the first. */
   readonly step?: number;
   /** Which end of each piece its `x` is. */
@@ -244,6 +246,7 @@ function drawBox(box: Box, boxes: readonly Box[], look: Look, { shapes, texts, p
         shapes.push(...cellShapes(at, cellLook(theme, placeOf(cell, box)), palette));
         texts.push({
           target: null,
+          table: box.part,
           ...at,
           pieces: drawCell(cell.runs, cell.lines, box.size, cell.header, theme, inks).map(drawnPiece),
         });

@@ -14,11 +14,13 @@ interface Props {
   readonly slideKey: PageKey;
   readonly number: number;
   readonly chosen?: ReadonlySet<string> | undefined;
+  /** What is meant of a table that is. */
+  readonly words?: string | undefined;
   readonly hidden?: string | undefined;
   readonly actions?: SlideActions | undefined;
 }
 
-export function DeckSlide({ slideKey, number, chosen, hidden, actions }: Props) {
+export function DeckSlide({ slideKey, number, chosen, words, hidden, actions }: Props) {
   const { row, drawing } = usePage(slideKey);
   const deck = useDeck((state) => state.deck?.id ?? '');
   const language = useLanguage();
@@ -31,6 +33,7 @@ export function DeckSlide({ slideKey, number, chosen, hidden, actions }: Props) 
         number={number}
         label={label}
         chosen={chosen}
+        words={words}
         hidden={hidden}
         actions={actions}
       />

@@ -1,6 +1,6 @@
 /** Draws a slide as SVG from drawing data; the paragraphs on it can be chosen and opened for writing. */
 import { memo, type KeyboardEvent, type MouseEvent } from 'react';
-import type { DrawnShape, DrawnPiece, DrawnText, PartId, SlideId } from '@alvex/core';
+import { groupBy, type DrawnShape, type DrawnPiece, type DrawnText, type PartId, type SlideId } from '@alvex/core';
 import type { Drawing } from '../worker/protocol.ts';
 import { t } from '../words/words.ts';
 import { Backdrop } from './backdrop.tsx';
@@ -21,6 +21,8 @@ interface Props {
   readonly label: string;
   /** Parts that are marked as chosen. */
   readonly chosen?: ReadonlySet<string> | undefined;
+  /** What is meant of a table that is. */
+  readonly words?: string | undefined;
   /** Text that is being written elsewhere, and so not drawn. */
   readonly hidden?: string | undefined;
   readonly actions?: SlideActions | undefined;
@@ -32,14 +34,27 @@ interface Props {
 
 /** Lies behind text and around pictures that are chosen, on slides of any colours. */
 const CHOSEN = '#C98A12';
-/** Pictures and charts that are chosen. */
-const framed = (drawing: Drawing | undefined, chosen: ReadonlySet<string>) =>
+/** Pictures, charts and tables that are chosen; of a table the cells that have the words, where some have. */
+const framed = (drawing: Drawing | undefined, chosen: ReadonlySet<string>, words: string | undefined) =>
   drawing === undefined
     ? []
     : [
         ...drawing.pictures.filter(({ part }) => part !== null && chosen.has(part)),
         ...drawing.texts.filter(({ chart }) => chart !== undefined && chosen.has(chart)),
+        ...[...groupBy(drawing.texts, ({ table }) => table)].flatMap(([table, cells]) =>
+          table === undefined || !chosen.has(table) ? [] : cellsWith(cells, words),
+        ),
       ];
+type Rectangle = Pick<DrawnText, 'x' | 'y' | 'width' | 'height'>;
+function cellsWith(cells: readonly DrawnText[], words: string | undefined): readonly Rectangle[] {
+  const having = words === undefined ? [] : cells.filter(({ pieces }) => textOf(pieces).includes(words));
+  if (having.length > 0) return having;
+  const [x, y] = [Math.min(...cells.map((cell) => cell.x)), Math.min(...cells.map((cell) => cell.y))];
+  const right = Math.max(...cells.map((cell) => cell.x + cell.width));
+  const bottom = Math.max(...cells.map((cell) => cell.y + cell.height));
+  return [{ x, y, width: right - x, height: bottom - y }];
+}
+const textOf = (pieces: readonly DrawnPiece[]): string => pieces.map(({ text }) => text).join('');
 
 function shapePath(shape: DrawnShape, key: number) {
   const { turned, placed } = shape;
@@ -175,6 +190,7 @@ export const SlideDrawing = memo(function SlideDrawing({
   number,
   label,
   chosen,
+  words,
   hidden,
   actions,
   upTo = null,
@@ -244,7 +260,7 @@ export const SlideDrawing = memo(function SlideDrawing({
           ),
         )}
       {chosen !== undefined &&
-        framed(drawing, chosen).map(({ x, y, width: w, height: h }, i) => (
+        framed(drawing, chosen, words).map(({ x, y, width: w, height: h }, i) => (
           <rect key={i} x={x} y={y} width={w} height={h} fill="none" stroke={CHOSEN} strokeWidth={5} />
         ))}
       {drawing?.number && (

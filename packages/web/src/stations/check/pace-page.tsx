@@ -293,7 +293,9 @@ function Rehearsals({
       )}
       {spoken !== null && spoken !== rate && (
         <Box display="flex" gap="6px 12px" alignItems="center" flexWrap="wrap" mt="10px">
-          <Small>{t('In the last one you spoke {n} words a minute; the plan has {rate}.', { count: spoken, rate })}</Small>
+          <Small>
+            {t('In the last one you spoke {n} words a minute; the plan has {rate}.', { count: spoken, rate })}
+          </Small>
           <Action size="small" onClick={() => edit({ kind: 'pace', rate: spoken })}>
             {t('Plan with {n} words a minute', { count: spoken })}
           </Action>

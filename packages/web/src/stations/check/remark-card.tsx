@@ -2,7 +2,7 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
-import { runsText, type Content, type PartId, type Remark } from '@alvex/core';
+import { runsText, type Content, type PartId, type Remark, type RemarkKind } from '@alvex/core';
 import { DeckSlide } from '../../canvas/deck-slide.tsx';
 import { edit } from '../../state/log-store.ts';
 import { useAnswer } from '../../state/use-answer.ts';
@@ -25,6 +25,9 @@ const Card = chakra('article', {
   },
 });
 
+/** Kinds that are about the very words that they name. */
+const OF_WORDS: ReadonlySet<RemarkKind> = new Set(['dead-link', 'hidden-link', 'spelt-twice', 'numbers-differ']);
+
 interface Props {
   readonly remark: Remark;
   readonly at: number;
@@ -45,7 +48,12 @@ export function RemarkCard({ remark, at, acted }: Props) {
   return (
     <Card tabIndex={-1} data-remark={at} data-kind={kind}>
       <Link to={to} tabIndex={-1} aria-hidden="true">
-        <DeckSlide slideKey={key} number={number} chosen={marked} />
+        <DeckSlide
+          slideKey={key}
+          number={number}
+          chosen={marked}
+          words={OF_WORDS.has(kind) ? remark.text : undefined}
+        />
       </Link>
       <Box display="grid" gap="6px" alignContent="start" minW="0">
         <Box display="flex" gap="4px 12px" justifyContent="space-between" flexWrap="wrap">
