@@ -133,6 +133,12 @@ test('takes stand side by side, differences are marked, one is used, the others 
   await page.getByRole('button', { name: 'Compare takes (1)' }).click();
   await expect(page.getByText('no slide of its own')).toHaveCount(1);
   await expect(page.getByText('otherwise')).toHaveCount(1);
+  // One slide of it alone, and back.
+  await page.getByRole('button', { name: /: use this slide in the deck$/ }).click();
+  await expect(page.getByText('otherwise')).toHaveCount(0);
+  await expect(page.getByText('no slide of its own')).toHaveCount(0);
+  await page.getByRole('button', { name: /: as the map has it$/ }).click();
+  await expect(page.getByText('otherwise')).toHaveCount(1);
   await page.getByRole('button', { name: 'Use this one' }).click();
   await page.getByRole('button', { name: 'Back to the map' }).click();
   await expect(page.getByTestId('map-slides')).toHaveText('2');

@@ -48,6 +48,7 @@ import {
   TakeSettings,
   Target,
   TextKind,
+  WaySettings,
 } from './plan.ts';
 import { Alt, Left, Runs, Shape, WrittenBlock } from './text.ts';
 
@@ -87,6 +88,7 @@ const PROPERTIES: Schemas = {
   target: { target: orNull(Target) },
   pace: { rate: whole(20, 500) },
   take: { take: Id, settings: orNull(TakeSettings) },
+  mix: { block: orNull(Id), until: orNull(Id), settings: orNull(WaySettings) },
   breaks: { start: Type.Boolean() },
   turn: { block: Id, to: orNull(Destination) },
   cut: { block: Id },

@@ -7,8 +7,11 @@ import {
   type LevelMap as LevelMapType,
   type BranchRule,
   type Prose as ProseType,
+  type BlockId,
+  type Mix,
   type TakeSettings as TakeSettingsType,
   type Target as TargetType,
+  type WaySettings as WaySettingsType,
 } from '@alvex/core';
 import { Type } from '@sinclair/typebox';
 import { closed, Id, list, literals, object, oneOf, only, optional, orNull } from './parts.ts';
@@ -39,11 +42,14 @@ export const Target = object<TargetType>({
   amount: Type.Number({ exclusiveMinimum: 0, maximum: 10_000 }),
 });
 export const Branches = list(object<BranchRule>({ block: Id, text: TextKind, to: Destination }), 20_000);
-export const TakeSettings = object<TakeSettingsType>({
+const way = {
   name: MapName,
   map: LevelMap,
   prose: Prose,
   full: FullRule,
   speech: optional(Share),
   branches: optional(Branches),
-});
+};
+export const WaySettings = object<WaySettingsType>(way);
+const MixedIn = object<Mix & { readonly block: BlockId }>({ block: Id, until: orNull(Id), settings: WaySettings });
+export const TakeSettings = object<TakeSettingsType>({ ...way, mixes: optional(list(MixedIn, 2000)) });

@@ -19,6 +19,7 @@ export function decide(edits: readonly Edit[]): Decisions {
     target: null,
     pace: USUAL_PACE,
     takes: new Map(),
+    mixes: new Map(),
     breaks: false,
     turned: new Map(),
     cuts: new Set(),

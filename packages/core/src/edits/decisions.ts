@@ -3,7 +3,7 @@ import type { BranchRule, Destination, FullRule, LevelMap, MatterKind, Motion, P
 import type { BlockId } from '../ids/index.ts';
 import type { Rehearsal } from './rehearsal.ts';
 import type { DeckLook, TemplateUse } from '../theme/index.ts';
-import type { TakeSettings } from './take.ts';
+import type { Mix, TakeSettings } from './take.ts';
 import type { Target } from './target.ts';
 
 export interface Decisions {
@@ -22,6 +22,8 @@ export interface Decisions {
   readonly target: Target | null;
   readonly pace: number /* words a minute */;
   readonly takes: ReadonlyMap<string, TakeSettings>;
+  /** Slides that are converted as a take is, by the passages with which they begin. */
+  readonly mixes: ReadonlyMap<BlockId, Mix>;
   /** Separators and page breaks start slides. */
   readonly breaks: boolean;
   readonly turned: ReadonlyMap<BlockId, Destination>;
@@ -39,10 +41,11 @@ export const USUAL_PACE = 130;
 type Mutable<T> = { -readonly [K in keyof T]: T[K] };
 /** Decisions while edits are gone through. */
 export type DecisionsDraft = Mutable<
-  Omit<Decisions, 'matter' | 'takes' | 'turned' | 'cuts' | 'joins' | 'accepted' | 'rehearsals'>
+  Omit<Decisions, 'matter' | 'takes' | 'mixes' | 'turned' | 'cuts' | 'joins' | 'accepted' | 'rehearsals'>
 > & {
   readonly matter: Map<MatterKind, boolean>;
   readonly takes: Map<string, TakeSettings>;
+  readonly mixes: Map<BlockId, Mix>;
   readonly turned: Map<BlockId, Destination>;
   readonly cuts: Set<BlockId>;
   readonly joins: Set<BlockId>;

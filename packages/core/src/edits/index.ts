@@ -15,7 +15,7 @@ export { replay, type Replayed } from './replay.ts';
 export { SENTENCE_CODES, type Label, type Sentence, type SentenceCode } from './sentence.ts';
 export { passageOf, speakParts } from './speak-parts.ts';
 export { spoken } from './spoken.ts';
-export type { TakeSettings } from './take.ts';
+export type { Mix, TakeSettings, WaySettings } from './take.ts';
 export { takeEdits } from './take-edits.ts';
 export type { Target } from './target.ts';
 export type { UnplacedReason } from './reason.ts';

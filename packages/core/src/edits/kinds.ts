@@ -29,6 +29,7 @@ import { level, type LevelEdit } from './kinds/level.ts';
 import { map, type MapEdit } from './kinds/map.ts';
 import { matter, type MatterEdit } from './kinds/matter.ts';
 import { merge, type MergeEdit } from './kinds/merge.ts';
+import { mix, type MixEdit } from './kinds/mix.ts';
 import { mode, type ModeEdit } from './kinds/mode.ts';
 import { motion, type MotionEdit } from './kinds/motion.ts';
 import { motionAt, type MotionAtEdit } from './kinds/motion-at.ts';
@@ -70,6 +71,7 @@ export type PlanEdit =
   | TargetEdit
   | PaceEdit
   | TakeEdit
+  | MixEdit
   | BreaksEdit
   | TurnEdit
   | CutEdit
@@ -156,6 +158,7 @@ export const KINDS: Kinds = {
   map,
   matter,
   merge,
+  mix,
   mode,
   motion,
   motionAt,

@@ -83,6 +83,8 @@ export const SENTENCE_CODES = [
   'split',
   'take-deleted',
   'take-kept',
+  'mix',
+  'mix-back',
   'target-minutes',
   'target-none',
   'target-slides',

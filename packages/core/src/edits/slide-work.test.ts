@@ -194,6 +194,7 @@ test('a slide that only repeated a title is no more when all has left it', () =>
     turned: new Map(),
     cuts: new Set([document.blocks[2]!.id]),
     joins: new Set(),
+    mixes: [],
     branches: [],
     prose: { as: 'whole' },
     cover: true,

@@ -218,6 +218,13 @@ test('over random documents, maps, marks, cuts and joins: every word is accounte
     const pick = <T>(items: readonly T[]): T => items[Math.floor(next() * items.length)]!;
     const map = Object.fromEntries(TEXT_KINDS.map((kind) => [kind, pick(destinationsOf(kind))])) as LevelMap;
     const some = (share: number) => document.blocks.filter(() => next() < share);
+    const mixes = some(0.04).map(({ id }, i) => ({
+      from: id,
+      until: pick([null, ...document.blocks])?.id ?? null,
+      map: i % 2 === 0 ? map : presetMap('reading', document),
+      branches: [],
+      prose: pick<Prose>([{ as: 'whole' }, { as: 'told' }, { as: 'first' }, { as: 'short', density: 'half' }]),
+    }));
     const turned = new Map(
       some(0.1).flatMap((block): [string, Destination][] => {
         const kind: TextKind | undefined = textKindOf(block);
@@ -228,6 +235,7 @@ test('over random documents, maps, marks, cuts and joins: every word is accounte
       turned,
       cuts: new Set(some(0.1).map((block) => block.id)),
       joins: new Set(some(0.1).map((block) => block.id)),
+      mixes,
       branches: some(0.05).map(({ id }) => ({ block: id, text: 'body', to: pick(DESTINATIONS) })),
       prose: pick<Prose>([
         { as: 'whole' },

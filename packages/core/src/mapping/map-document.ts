@@ -10,6 +10,7 @@ import {
   type Destination,
   type LeftOut,
   type LevelMap,
+  type Prose,
   type Note,
   type Slide,
   type SlideTitle,
@@ -28,6 +29,7 @@ import {
   destinationAt,
   joinedAt,
   makePlan,
+  proseAt,
   NO_OVERRIDES,
   topicAt,
   turnedAt,
@@ -57,10 +59,13 @@ class Mapper {
   readonly #leftOut: LeftOut[] = [];
   readonly #nesting = new Nesting();
   readonly #destinations: Destination[] = [];
-  readonly #language: Language;
+  /** How the running text of this stretch is taken. */
+  #prose: Prose;
   /** Chosen sentences of the paragraphs of this stretch, by their place. */
   #chosen: ReadonlyMap<number, readonly Kept[]> = new Map();
   #slide: Open | undefined;
+  /** Whether it is told, which is decided where it begins. */
+  #slideTells = false;
   #section: string | null = null;
   /** Levels that headings may take in this stretch. */
   #headings = 5;
@@ -69,8 +74,6 @@ class Mapper {
   /** A cut was made and waits for content to start a slide with. */
   #cut = false;
 
-  /** No slide is left with a title alone. */
-  readonly #tells: boolean;
   readonly #remember: boolean;
 
   constructor(document: DocumentModel, map: LevelMap, overrides: Overrides, remember: boolean) {
@@ -79,16 +82,15 @@ class Mapper {
     this.#plan = makePlan(document, map, overrides);
     this.#blank = blockIndex(document).blank;
     this.#title = findTitle(document.blocks);
-    const { as } = this.#plan.prose;
-    this.#language = as === 'whole' ? 'und' : documentLanguage(document);
-    this.#tells = as === 'told';
+    this.#prose = this.#plan.prose;
   }
 
   run(): Deck {
     const { blocks } = this.#document;
     for (let from = 0; from < blocks.length;) {
       let to = from + 1;
-      while (to < blocks.length && !this.#startsSlide(to)) to++;
+      const prose = proseAt(this.#plan, from);
+      while (to < blocks.length && !this.#startsSlide(to) && proseAt(this.#plan, to) === prose) to++;
       this.#stretch(from, to);
       from = to;
     }
@@ -104,7 +106,10 @@ class Mapper {
       this.#slides[this.#slides.length - 1] = { ...last, passages: [...last.passages, ...this.#waiting.passages] };
     return {
       title: this.#document.title,
-      slides: this.#tells ? toldApart(coverFirst(this.#slides), this.#language) : this.#slides,
+      slides:
+        this.#plan.prose.as === 'told'
+          ? toldApart(coverFirst(this.#slides), documentLanguage(this.#document))
+          : this.#slides,
       removed: [],
       leftOut: this.#leftOut,
       destinations: this.#destinations,
@@ -113,7 +118,7 @@ class Mapper {
 
   /** Shortens the running text of a stretch, all of it together. */
   #choose(from: number, to: number): ReadonlyMap<number, readonly Kept[]> {
-    const { prose } = this.#plan;
+    const prose = this.#prose;
     if (prose.as !== 'short') return new Map();
     const places = Array.from({ length: to - from }, (_, i) => from + i).filter((i) => this.#isProse(i));
     const texts = places.map((i) => blockText(this.#document.blocks[i]!));
@@ -121,8 +126,17 @@ class Mapper {
     return new Map(places.map((place, i) => [place, kept[i]!]));
   }
 
+  get #language(): Language {
+    return this.#prose.as === 'whole' ? 'und' : documentLanguage(this.#document);
+  }
+
+  /** No slide is left with a title alone. */
+  get #tells(): boolean {
+    return this.#prose.as === 'told';
+  }
+
   get #showsProse(): boolean {
-    const { as } = this.#plan.prose;
+    const { as } = this.#prose;
     return as === 'first' || as === 'short';
   }
 
@@ -152,7 +166,8 @@ class Mapper {
     const fresh = this.#waiting.passages.length === 0 && this.#startsSlide(from);
     this.#release();
     if (fresh) this.#close();
-    const key = { codes, prose: this.#plan.prose, title: this.#title, sectionBefore: this.#section };
+    this.#prose = proseAt(this.#plan, from);
+    const key = { codes, prose: this.#prose, title: this.#title, sectionBefore: this.#section };
     const known = fresh ? recall(key, this.#document.blocks, from) : undefined;
     if (known !== undefined) {
       this.#slides.push(...known.slides);
@@ -329,7 +344,7 @@ class Mapper {
   #addProse(block: Block, i: number): boolean {
     const runs = blockRuns(block);
     const destination = destinationAt(this.#plan, i);
-    const { shown, spoken } = showProse(runs, this.#plan.prose, this.#chosen.get(i) ?? [], this.#language);
+    const { shown, spoken } = showProse(runs, this.#prose, this.#chosen.get(i) ?? [], this.#language);
     if (shown.length === 0) {
       if (destination === 'notes') return false;
       this.#addNotes(block);
@@ -366,7 +381,7 @@ class Mapper {
         ? null
         : this.#tells
           ? toldItem(blockRuns(block), this.#language)
-          : trimItem(blockRuns(block), this.#plan.prose, this.#language);
+          : trimItem(blockRuns(block), this.#prose, this.#language);
     if (level === undefined || trimmed === null) return false;
     const placed = this.#nesting.place(BELOW_HEADINGS + level);
     this.#destinations[i] = `point${placed}`;
@@ -440,6 +455,7 @@ class Mapper {
       notes: this.#waiting.notes,
       passages: this.#waiting.passages,
     };
+    this.#slideTells = this.#tells;
     this.#waiting = { passages: [], notes: [] };
     this.#nesting.reset(this.#headings);
   }
@@ -458,7 +474,9 @@ class Mapper {
   #close(): void {
     const slide = this.#slide;
     if (slide !== undefined)
-      this.#slides.push(this.#tells ? tell(slide, this.#language, (note) => this.#isOnlySpoken(note)) : slide);
+      this.#slides.push(
+        this.#slideTells ? tell(slide, documentLanguage(this.#document), (note) => this.#isOnlySpoken(note)) : slide,
+      );
     this.#slide = undefined;
   }
 

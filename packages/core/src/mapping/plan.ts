@@ -10,6 +10,7 @@ import {
   type LevelMap,
   type Prose,
 } from '../deck/index.ts';
+import type { BlockId } from '../ids/index.ts';
 import { blockIndex, branchEnd, findTitle, type Block, type DocumentModel } from '../document/index.ts';
 import { textKindOf } from './text-kind.ts';
 
@@ -23,8 +24,19 @@ export interface Overrides {
   /** In the order in which they were made; a later one goes over an earlier one. */
   readonly branches: readonly BranchRule[];
   readonly prose: Prose;
+  /** Passages that are converted otherwise, each from its first; a later one goes over an earlier one. */
+  readonly mixes: readonly MixedPassages[];
   /** Whether the document's title makes a cover. */
   readonly cover: boolean;
+}
+
+export interface MixedPassages {
+  readonly from: BlockId;
+  /** The first that is no more among them; null for none. */
+  readonly until: BlockId | null;
+  readonly map: LevelMap;
+  readonly branches: readonly BranchRule[];
+  readonly prose: Prose;
 }
 
 export const NO_OVERRIDES: Overrides = {
@@ -33,6 +45,7 @@ export const NO_OVERRIDES: Overrides = {
   joins: new Set(),
   branches: [],
   prose: WHOLE,
+  mixes: [],
   cover: true,
 };
 
@@ -45,8 +58,14 @@ const TOPIC = 128;
 /** A number for each block, so that two plans can be compared without looking at the blocks. */
 export interface Plan {
   readonly codes: Uint8Array;
+  /** How running text is taken, where nothing else is said. */
   readonly prose: Prose;
+  /** How it is at places that are mixed in. */
+  readonly proses: ReadonlyMap<number, Prose>;
 }
+
+/** How running text is taken at a place. */
+export const proseAt = ({ prose, proses }: Plan, i: number): Prose => proses.get(i) ?? prose;
 
 export const destinationAt = ({ codes }: Plan, i: number): Destination => DESTINATIONS[codes[i]! & DESTINATION]!;
 export const turnedAt = ({ codes }: Plan, i: number): boolean => (codes[i]! & TURNED) !== 0;
@@ -63,7 +82,42 @@ const ordinal = (destination: Destination): number => DESTINATIONS.indexOf(desti
 const NOTES = ordinal('notes');
 
 export function makePlan(document: DocumentModel, map: LevelMap, overrides: Overrides): Plan {
-  const { turned, cuts, joins, branches, prose, cover } = overrides;
+  const { turned, cuts, joins, branches, prose, mixes, cover } = overrides;
+  const { places } = blockIndex(document);
+  const codes = codesBy(document, map, branches, cover);
+  const proses = new Map<number, Prose>();
+  const ends: number[] = [];
+  for (const mix of mixes) {
+    const from = places.get(mix.from);
+    if (from === undefined) continue;
+    const until = mix.until === null ? codes.length : places.get(mix.until);
+    const end = until === undefined || until <= from ? branchEnd(document.blocks, from) : until;
+    const own = codesBy(document, mix.map, mix.branches, cover);
+    for (let i = from; i < end; i++) {
+      codes[i] = own[i]!;
+      proses.set(i, mix.prose);
+    }
+    ends.push(from, end);
+  }
+  for (const [block, to] of turned) {
+    const place = places.get(block);
+    if (place !== undefined) codes[place] = possible(document.blocks[place]!, ordinal(to)) | TURNED;
+  }
+  for (const block of cuts) if (places.has(block)) codes[places.get(block)!]! |= CUT;
+  for (const block of joins) if (places.has(block)) codes[places.get(block)!]! |= JOINED;
+  const plan: Plan = { codes, prose, proses };
+  if (prose.as === 'told' || mixes.length > 0)
+    for (const place of topicStarts(document))
+      if (codes[place] === NOTES && proseAt(plan, place).as === 'told') codes[place]! |= TOPIC;
+  // What is mixed in is a slide of its own, and so is what follows it.
+  for (const place of ends)
+    if (place < codes.length && !TITLED.has(destinationAt(plan, place)) && !topicAt(plan, place)) codes[place]! |= CUT;
+  return plan;
+}
+const TITLED: ReadonlySet<Destination> = new Set(['title', 'section']);
+
+/** Where a map and its rules for branches send each block. */
+function codesBy(document: DocumentModel, map: LevelMap, branches: readonly BranchRule[], cover: boolean): Uint8Array {
   const rows = rowsOf(document);
   const ofTitle: readonly Destination[] = cover ? ['slide', 'title'] : ['out', 'out'];
   const table = [...TEXT_KINDS.map((kind) => map[kind]), 'out' as const, ...ofTitle].map(ordinal);
@@ -79,15 +133,7 @@ export function makePlan(document: DocumentModel, map: LevelMap, overrides: Over
     const end = branchEnd(document.blocks, from);
     for (let i = from; i < end; i++) if (rows[i] === row) codes[i] = code;
   }
-  for (const [block, to] of turned) {
-    const place = places.get(block);
-    if (place !== undefined) codes[place] = possible(document.blocks[place]!, ordinal(to)) | TURNED;
-  }
-  for (const block of cuts) if (places.has(block)) codes[places.get(block)!]! |= CUT;
-  for (const block of joins) if (places.has(block)) codes[places.get(block)!]! |= JOINED;
-  if (prose.as === 'told')
-    for (const place of topicStarts(document)) if (codes[place] === NOTES) codes[place]! |= TOPIC;
-  return { codes, prose };
+  return codes;
 }
 
 /** A table or a picture on a slide is itself, whatever else was asked. */

@@ -120,12 +120,14 @@ export interface TakeLine {
   readonly words: number;
   readonly spoken: number /* words */;
   readonly matter: MatterKind | null;
+  /** Its passages: the first, and the first of the next slide, as the take made them; null for one that no map made. */
+  readonly passages: { readonly block: BlockId; readonly until: BlockId | null } | null;
   /** Against the other: not there, with other content, or the same. */
   readonly against: 'only-here' | 'other' | 'same';
 }
 
 /** Slides of a conversion, each against the slide of the same source in another. */
-export function compareTakes({ deck, pages }: Converted, other: Deck): readonly TakeLine[] {
+export function compareTakes({ deck, pages, mapped }: Converted, other: Deck): readonly TakeLine[] {
   const others = new Map(other.slides.map((slide) => [sourceOf(slide), contentText(slide)]));
   const key = new Map(pages.toReversed().map((page) => [page.slide.id, page.key]));
   return deck.slides.map((slide): TakeLine => {
@@ -142,10 +144,22 @@ export function compareTakes({ deck, pages }: Converted, other: Deck): readonly 
       ),
       spoken: slide.notes.reduce((sum, { runs }) => sum + runsWords(runs), 0),
       matter: slide.matter ?? null,
+      passages: passagesOf(slide, mapped),
       against: there === undefined ? 'only-here' : there === contentText(slide) ? 'same' : 'other',
     };
   });
 }
+
+function passagesOf({ id }: Slide, mapped: readonly Slide[]): TakeLine['passages'] {
+  const at = mapped.findIndex((slide) => slide.id === id);
+  const block = at < 0 ? undefined : beginOf(mapped[at]!);
+  const next = mapped.slice(at + 1).find((slide) => beginOf(slide) !== undefined);
+  return block === undefined ? null : { block, until: next === undefined ? null : beginOf(next)! };
+}
+
+/** The block that makes the slide. */
+const beginOf = ({ title, content, notes }: Slide): BlockId | undefined =>
+  title.blocks[0] ?? content.find(({ blocks }) => blocks.length > 0)?.blocks[0] ?? notes[0]?.blocks[0];
 
 /** Slides of several takes in rows: a row for each passage that any of them begins a slide with, in the order of the takes. */
 export function facingTakes(takes: readonly (readonly TakeLine[])[]): readonly (readonly (TakeLine | null)[])[] {

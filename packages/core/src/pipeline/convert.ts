@@ -200,12 +200,19 @@ export function overridesOf(document: DocumentModel, decisions: Decisions): Over
     joins,
     branches,
     prose,
+    mixes: [...decisions.mixes].map(([from, { until, settings }]) => ({
+      from,
+      until,
+      map: chosenMap(document, { map: { branches: [], ...settings } }),
+      branches: settings.branches ?? [],
+      prose: settings.prose,
+    })),
     cover: matter.get('cover') ?? true,
   };
 }
 
 /** The author's own map; a ready-made one is laid on the levels that the document has now. */
-export function chosenMap(document: DocumentModel, { map }: Decisions): LevelMap {
+export function chosenMap(document: DocumentModel, { map }: Pick<Decisions, 'map'>): LevelMap {
   // What was fitted stays as it was: its rules name single headings.
   const name =
     map === undefined ? DEFAULT_MAP : PRESET_NAMES.find((preset) => preset === map.name && preset !== 'fitted');

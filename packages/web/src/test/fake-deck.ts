@@ -78,6 +78,7 @@ export const view = (change: Partial<View> = {}): View => ({
   target: null,
   pace: 130,
   takes: [],
+  mixes: [],
   breaks: false,
   arranged: false,
   ...change,

@@ -101,6 +101,8 @@ const SENTENCES: Readonly<Record<SentenceCode, string>> = {
   split: 'A slide split',
   'take-deleted': 'A take deleted',
   'take-kept': 'A take kept',
+  mix: 'A slide as another take has it',
+  'mix-back': 'A slide as the map has it again',
   'target-minutes': 'Target: {n minute}',
   'target-none': 'No target',
   'target-slides': 'Target: {n slide}',

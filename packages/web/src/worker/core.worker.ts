@@ -222,6 +222,7 @@ function convertNow({ edits: made, seq }: ToWorker & { kind: 'edits' }): void {
       target: converted.decisions.target,
       pace: converted.decisions.pace,
       takes: [...converted.decisions.takes],
+      mixes: [...converted.decisions.mixes].map(([block, mix]) => ({ block, ...mix })),
       breaks: converted.decisions.breaks,
     },
   });

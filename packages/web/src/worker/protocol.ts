@@ -56,6 +56,7 @@ import type {
   LeftSections,
   Suggestion,
   TakeLine,
+  Mix,
   TakeSettings,
   Target,
   TemplateUse,
@@ -195,6 +196,8 @@ export interface View {
   readonly target: Target | null;
   readonly pace: number;
   readonly takes: readonly (readonly [string, TakeSettings])[];
+  /** Slides that are converted as a take is. */
+  readonly mixes: readonly (Mix & { readonly block: BlockId })[];
   readonly breaks: boolean;
 }
 

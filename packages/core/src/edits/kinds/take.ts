@@ -1,4 +1,5 @@
 /** Keeps a way to convert the document beside the others; null drops it. */
+import { carryTake } from '../carry-way.ts';
 import type { EditKind } from '../kind.ts';
 import type { TakeSettings } from '../take.ts';
 
@@ -9,7 +10,7 @@ export interface TakeEdit {
 }
 
 export const take: EditKind<TakeEdit> = {
-  carry: (edit) => edit,
+  carry: (edit, ids) => (edit.settings === null ? edit : { ...edit, settings: carryTake(edit.settings, ids) }),
   decide(draft, { take: name, settings }) {
     if (settings === null) draft.takes.delete(name);
     else draft.takes.set(name, settings);

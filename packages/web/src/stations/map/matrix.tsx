@@ -5,6 +5,7 @@ import {
   blockText,
   DESTINATIONS,
   destinationsOf,
+  pointLevel,
   TEXT_KINDS,
   textKindOf,
   type Block,
@@ -13,6 +14,7 @@ import {
 } from '@alvex/core';
 import { useDeck } from '../../state/deck-store.ts';
 import { edit } from '../../state/log-store.ts';
+import { listed } from '../../ui/format.ts';
 import { DESTINATION_LABELS, KIND_LABELS } from '../../ui/labels.ts';
 import { Mark } from '../../ui/mark.tsx';
 import { Unseen } from '../../ui/recipes.tsx';
@@ -107,7 +109,9 @@ export function Matrix() {
   const blocks = useDeck((state) => state.blocks);
   const map = useDeck((state) => state.view?.map);
   const branches = useDeck((state) => state.view?.mapBranches) ?? [];
+  const destinations = useDeck((state) => state.destinations);
   const found = useMemo(() => countKinds(blocks), [blocks]);
+  const stands = useMemo(() => levelsOf(blocks, destinations), [blocks, destinations]);
   const table = useRef<HTMLTableElement>(null);
   if (map === undefined) return null;
   const turn = (kind: TextKind, to: Destination) => {
@@ -160,6 +164,7 @@ export function Matrix() {
                     {count}
                   </chakra.span>
                   <Sample>{samples.join(' · ')}</Sample>
+                  <Stands wanted={map[kind]} levels={stands.get(kind) ?? NONE} />
                 </Kind>
               </td>
               {DESTINATIONS.map((destination) => (
@@ -184,6 +189,34 @@ export function Matrix() {
       </tbody>
     </Table>
   );
+}
+
+const NONE: readonly Destination[] = [];
+
+/** Levels begin at 1 on every slide: what has nothing above it there stands higher than the map says. */
+function Stands({ wanted, levels }: { readonly wanted: Destination; readonly levels: readonly Destination[] }) {
+  if (pointLevel(wanted) === undefined || levels.length === 0 || (levels.length === 1 && levels[0] === wanted)) return null;
+  return (
+    <chakra.span gridColumn="1 / -1" fontSize="11px" color="soft">
+      {t('On the slides: {levels}', { levels: listed(levels.map((one) => HEADS[one])) })}
+    </chakra.span>
+  );
+}
+
+/** The levels at which points of each kind stand, the highest first. */
+function levelsOf(
+  blocks: readonly Block[],
+  destinations: ReadonlyMap<string, Destination>,
+): ReadonlyMap<TextKind, readonly Destination[]> {
+  const found = new Map<TextKind, Set<Destination>>();
+  for (const block of blocks) {
+    const destination = destinations.get(block.id);
+    const kind = destination === undefined || pointLevel(destination) === undefined ? undefined : textKindOf(block);
+    if (kind === undefined) continue;
+    const known = found.get(kind) ?? new Set();
+    found.set(kind, known.add(destination!));
+  }
+  return new Map([...found].map(([kind, levels]) => [kind, DESTINATIONS.filter((one) => levels.has(one))]));
 }
 
 function countKinds(

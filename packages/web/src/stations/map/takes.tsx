@@ -1,7 +1,7 @@
 /** Up to three ways to convert the document, side by side with the one in force: what is different is marked, one is kept. */
 import { Box, chakra } from '@chakra-ui/react';
 import { useMemo } from 'react';
-import { facingTakes, takeEdits, type TakeLine, type TakeSettings } from '@alvex/core';
+import { facingTakes, takeEdits, type TakeLine, type TakeSettings, type WaySettings } from '@alvex/core';
 import { SlideDrawing } from '../../canvas/slide-drawing.tsx';
 import { useDeck } from '../../state/deck-store.ts';
 import { edit } from '../../state/log-store.ts';
@@ -36,6 +36,7 @@ export function useSettings(): TakeSettings | null {
             full: view.full,
             ...(view.speech === null ? {} : { speech: view.speech }),
             ...(view.mapBranches.length === 0 ? {} : { branches: view.mapBranches }),
+            ...(view.mixes.length === 0 ? {} : { mixes: view.mixes }),
           },
     [view],
   );
@@ -69,7 +70,7 @@ export function Takes() {
         <Heading>{t('Takes')}</Heading>
         <Small flex="1">
           {t(
-            'Keep a way to convert the document, try another, and look at them side by side. Up to {most_takes} are kept until they are deleted.',
+            'Keep a way to convert the document, try another, and look at them side by side: one is used whole, or slide by slide. Up to {most_takes} are kept until they are deleted.',
             { most_takes: MOST_TAKES },
           )}
         </Small>
@@ -95,7 +96,7 @@ export function Takes() {
               settings={take.take === '' ? settings : (kept.find(([id]) => id === take.take)?.[1] ?? settings)}
             />
           ))}
-          <FacingSlides takes={answer} />
+          <FacingSlides takes={answer} settings={kept} />
         </Grid>
       )}
     </Box>
@@ -147,7 +148,14 @@ function TakeHead({
 }
 
 /** Slides that begin with the same passage face each other. */
-function FacingSlides({ takes }: { readonly takes: readonly Take[] }) {
+function FacingSlides({
+  takes,
+  settings,
+}: {
+  readonly takes: readonly Take[];
+  readonly settings: readonly (readonly [string, TakeSettings])[];
+}) {
+  const mixed = useDeck((state) => state.view?.mixes) ?? [];
   const deck = useDeck((state) => state.deck?.id ?? '');
   const rows = useMemo(() => facingTakes(takes.map(({ lines }) => lines)), [takes]);
   const drawings = useMemo(
@@ -182,6 +190,11 @@ function FacingSlides({ takes }: { readonly takes: readonly Take[] }) {
                   words: count(line.words, 'word'),
                   spoken: count(line.spoken, 'word'),
                 })}
+                <MixAction
+                  line={line}
+                  way={settings.find(([take]) => take === takes[i]!.take)?.[1] ?? null}
+                  mixed={i === 0 && mixed.some(({ block }) => block === line.passages?.block)}
+                />
               </figcaption>
             </Sheet>
           ),
@@ -189,5 +202,39 @@ function FacingSlides({ takes }: { readonly takes: readonly Take[] }) {
       )}
       {rows.length > MOST_SHOWN && <Small>{t('and {n} more rows', { count: rows.length - MOST_SHOWN })}</Small>}
     </>
+  );
+}
+
+/** One slide of a take in the deck, and the way back. @param way Of the take; null for the deck as it is. */
+function MixAction({
+  line: { passages, title, against },
+  way,
+  mixed,
+}: {
+  readonly line: TakeLine;
+  readonly way: TakeSettings | null;
+  readonly mixed: boolean;
+}) {
+  if (passages === null || (way === null ? !mixed : against === 'same')) return null;
+  const put = () => {
+    const { mixes = [], ...own } = way ?? {};
+    // A slide of the take may itself be as another has it.
+    const settings = way === null ? null : (mixes.find(({ block }) => block === passages.block)?.settings ?? own);
+    edit({ kind: 'mix', ...passages, settings: settings as WaySettings | null });
+  };
+  return (
+    <Box mt="4px">
+      <Action
+        size="small"
+        aria-label={
+          way === null
+            ? t('{title}: as the map has it', { title })
+            : t('{title}: use this slide in the deck', { title })
+        }
+        onClick={put}
+      >
+        {way === null ? t('As the map has it') : t('Use this slide')}
+      </Action>
+    </Box>
   );
 }
