@@ -26,7 +26,8 @@ export const longer = (a: TalkTime, b: TalkTime): TalkTime => ({
 export const secondsOf = ({ words, looking }: TalkTime, pace: number): number => (words / pace) * 60 + looking;
 
 /** A question is given time to be thought about. */
-const questionsIn = (runs: Runs): number => runsText(runs).match(/[?？؟](?=["'”’»」』)\]]*(?:\s|$|\p{Lo}))/gu)?.length ?? 0;
+const questionsIn = (runs: Runs): number =>
+  runsText(runs).match(/[?？؟](?=["'”’»」』)\]]*(?:\s|$|\p{Lo}))/gu)?.length ?? 0;
 
 /** Of a slide, or of one of its pages. */
 export function talkTime({

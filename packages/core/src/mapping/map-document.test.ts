@@ -211,6 +211,19 @@ test('what is left out has its reason', () => {
   expect(deck.leftOut.map((one) => one.reason)).toEqual(['contents', 'no-picture', 'by-mark', 'by-map']);
 });
 
+test('a footnote is told only where nothing else is said', () => {
+  const told = (...drafts: Parameters<typeof doc>) => {
+    const document = doc(...drafts);
+    const { slides } = mapDocument(document, presetMap('talk', document), { ...NO_OVERRIDES, prose: { as: 'told' } });
+    return slides[0]!.content.map((part) => ('runs' in part ? runsText(part.runs) : ''));
+  };
+  const gates = h(1, 'Gates');
+  expect(told(gates, p('The gates leak at low water.'), note('Level book, entries for March.'))).toEqual([
+    'The gates leak at low water.',
+  ]);
+  expect(told(gates, note('Level book, entries for March.'))).toEqual(['Level book, entries for March.']);
+});
+
 test('over random documents, maps, marks, cuts and joins: every word is accounted for, levels nest, no slide is blank', () => {
   for (let seed = 1; seed <= 60; seed++) {
     const next = random(seed);

@@ -473,16 +473,20 @@ class Mapper {
 
   #close(): void {
     const slide = this.#slide;
-    if (slide !== undefined)
-      this.#slides.push(
-        this.#slideTells ? tell(slide, documentLanguage(this.#document), (note) => this.#isOnlySpoken(note)) : slide,
-      );
+    if (slide !== undefined) this.#slides.push(this.#slideTells ? this.#told(slide) : slide);
     this.#slide = undefined;
   }
 
-  #isOnlySpoken({ blocks: [block] }: Note): boolean {
-    const place = block === undefined ? undefined : blockIndex(this.#document).places.get(block);
-    return place !== undefined && turnedAt(this.#plan, place);
+  #told(slide: Slide): Slide {
+    const { places } = blockIndex(this.#document);
+    const placeOf = ({ blocks: [block] }: Note): number | undefined =>
+      block === undefined ? undefined : places.get(block);
+    const onlySpoken = (note: Note): boolean => {
+      const place = placeOf(note);
+      return place !== undefined && turnedAt(this.#plan, place);
+    };
+    const aside = (note: Note): boolean => this.#document.blocks[placeOf(note) ?? -1]?.kind === 'footnote';
+    return tell(slide, documentLanguage(this.#document), onlySpoken, aside);
   }
 
   /** The document's title, else the first words of what stands on the slide, else the first words of all. */

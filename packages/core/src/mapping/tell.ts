@@ -36,11 +36,19 @@ const FEW_LINES = 9;
  * A slide with nothing but a title says the sentences of its notes that tell most; one with a little code says what it is.
  * One with neither opens what comes after it.
  * @param onlySpoken What somebody has said is to be spoken, or what is not for the audience: nothing of it is shown.
+ * @param aside What only adds to what is said, as a footnote does: it is shown where there is nothing else.
  */
-export function tell(slide: Slide, language: Language, onlySpoken: (note: Note) => boolean): Slide {
+export function tell(
+  slide: Slide,
+  language: Language,
+  onlySpoken: (note: Note) => boolean,
+  aside: (note: Note) => boolean,
+): Slide {
   if (slide.kind !== 'content') return slide;
   const { content } = slide;
-  const notes = slide.notes.filter((note) => !onlySpoken(note));
+  const shown = slide.notes.filter((note) => !onlySpoken(note));
+  const main = shown.filter((note) => !aside(note));
+  const notes = main.length > 0 ? main : shown;
   const prose = notes.filter(({ runs }) => !isLabel(runs));
   const spoken = prose.length > 0 ? prose : notes;
   if (content.length === 0)

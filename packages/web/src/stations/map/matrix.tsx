@@ -195,7 +195,8 @@ const NONE: readonly Destination[] = [];
 
 /** Levels begin at 1 on every slide: what has nothing above it there stands higher than the map says. */
 function Stands({ wanted, levels }: { readonly wanted: Destination; readonly levels: readonly Destination[] }) {
-  if (pointLevel(wanted) === undefined || levels.length === 0 || (levels.length === 1 && levels[0] === wanted)) return null;
+  if (pointLevel(wanted) === undefined || levels.length === 0 || (levels.length === 1 && levels[0] === wanted))
+    return null;
   return (
     <chakra.span gridColumn="1 / -1" fontSize="11px" color="soft">
       {t('On the slides: {levels}', { levels: listed(levels.map((one) => HEADS[one])) })}
