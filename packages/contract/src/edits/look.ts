@@ -76,6 +76,7 @@ export const TextRule = object<TextRuleType>({
   color: optional(literals(COLOR_NAMES)),
   caps: optional(Type.Boolean()),
   align: optional(literals(['left', 'center', 'right'])),
+  space: optional(Type.Number({ minimum: 0, maximum: 72 })),
 });
 
 const On = list(literals(FOOT_PLACES), 3);

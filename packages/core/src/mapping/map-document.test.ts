@@ -12,7 +12,21 @@ import {
   type TextKind,
 } from '../deck/index.ts';
 import { documentWords, type DocumentModel } from '../document/index.ts';
-import { code, doc, h, li, note, p, picture, quote, random, randomDocument, rule, table } from '../test/build.ts';
+import {
+  code,
+  doc,
+  h,
+  li,
+  note,
+  p,
+  picture,
+  quote,
+  random,
+  randomDocument,
+  rule,
+  table,
+  type Draft,
+} from '../test/build.ts';
 import { makeLedger } from './ledger.ts';
 import { mapDocument } from './map-document.ts';
 import { NO_OVERRIDES, type Overrides } from './plan.ts';
@@ -212,7 +226,7 @@ test('what is left out has its reason', () => {
 });
 
 test('a footnote is told only where nothing else is said', () => {
-  const told = (...drafts: Parameters<typeof doc>) => {
+  const told = (...drafts: readonly Draft[]) => {
     const document = doc(...drafts);
     const { slides } = mapDocument(document, presetMap('talk', document), { ...NO_OVERRIDES, prose: { as: 'told' } });
     return slides[0]!.content.map((part) => ('runs' in part ? runsText(part.runs) : ''));

@@ -92,8 +92,8 @@ export class Flow {
   }
 
   /** @param together Points below it that must stand on the same sheet. */
-  put({ para, language, ...what }: Wanted, together = 0): void {
-    const size = what.as === 'heading' ? (what.level === 1 ? SIZES.section : SIZES.slide) : SIZES.text;
+  put({ para, language, size: own, space: before, ...what }: Wanted, together = 0): void {
+    const size = own ?? (what.as === 'heading' ? (what.level === 1 ? SIZES.section : SIZES.slide) : SIZES.text);
     const frame = this.#frame(what.as === 'heading');
     const theme = this.#theme;
     const { lines, lineHeight, setting } = measurePara(para, frame, theme, size);
@@ -106,7 +106,7 @@ export class Flow {
         ? 0
         : what.as === 'heading'
           ? size * (what.level === 1 ? 1.6 : 1.1)
-          : lineHeight * setting.spaceBefore;
+          : (before ?? lineHeight * setting.spaceBefore);
     const atLeast = Math.min(2, Math.max(1, lines.length)) * lineHeight + together;
     this.#belowSlide = false;
     if (!atTop && this.y + space + atLeast > this.bottom) this.begin();

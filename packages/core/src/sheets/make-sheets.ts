@@ -26,6 +26,7 @@ export function makeSheets(
   const shown = scene.slides.flatMap((slide, index) => (slide.hidden ? [] : [{ slide, index }]));
   const sections = new Map(scene.sections.map(({ title, from }) => [from, title]));
   const ratio = scene.theme.size.height / scene.theme.size.width;
+  const rule = scene.theme.look?.rules.notes;
   const flow = new Flow(PAPER_SIZES[paper], scene.theme, scene.title ?? '');
   switch (print) {
     case 'slides':
@@ -36,7 +37,7 @@ export function makeSheets(
         const height = flow.room * ratio;
         slides.push({ index, x: MARGIN, y: MARGIN, width: flow.room, height, framed: true });
         flow.y = MARGIN + height + GAP;
-        for (const wanted of spoken(slide.notes, index)) flow.put(wanted);
+        for (const wanted of spoken(slide.notes, index, rule)) flow.put(wanted);
       }
       return flow.sheets();
     case 'two':
@@ -66,7 +67,8 @@ export function makeSheets(
         // What opens a section has its title; a slide that goes on has had its own.
         const titled = slide.part.index === 0 && !(section !== undefined && slide.kind === 'section');
         if (titled) flow.put(slideHeading(slide, index), 16);
-        for (const wanted of print === 'script' ? spoken(slide.notes, index) : outlined(slide, index)) flow.put(wanted);
+        for (const wanted of print === 'script' ? spoken(slide.notes, index, rule) : outlined(slide, index))
+          flow.put(wanted);
       }
       return flow.sheets();
   }

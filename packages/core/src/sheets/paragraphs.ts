@@ -9,12 +9,16 @@ import {
   type Para,
   type SceneSlide,
 } from '../scene/index.ts';
+import type { TextRule } from '../theme/index.ts';
 import type { SheetText } from './sheet.ts';
 
 /** A paragraph before it has a place. */
 export interface Wanted extends Pick<SheetText, 'as' | 'level' | 'slide'> {
   readonly para: Para;
   readonly language?: LanguageTag | undefined;
+  /** Of notes, where a rule says it. */
+  readonly size?: number | undefined /* points */;
+  readonly space?: number | undefined /* points */;
 }
 
 /** What is read of a document: text, tables, and the slides that stand before it. */
@@ -50,7 +54,11 @@ export const slideHeading = ({ number, title }: SceneSlide, slide: number): Want
 const DEEPEST = 5;
 
 /** Notes as they are spoken. Items that an author wrote have no number of the original's: they are counted. */
-export function spoken(notes: readonly Note[], slide: number): readonly Wanted[] {
+export function spoken(
+  notes: readonly Note[],
+  slide: number,
+  { size, space }: Pick<TextRule, 'size' | 'space'> = {},
+): readonly Wanted[] {
   const counted: number[] = [];
   const withMarks = notes.map((note): { readonly note: Note; readonly mark: ItemMark | undefined } => {
     if (note.kind === 'paragraph') counted.length = 0;
@@ -72,7 +80,7 @@ export function spoken(notes: readonly Note[], slide: number): readonly Wanted[]
       ...(note.direction === undefined ? {} : { direction: note.direction }),
       ...(item && mark !== undefined ? { mark, marks } : {}),
     };
-    return { as: item ? 'item' : 'paragraph', level, slide, para, language: note.lang };
+    return { as: item ? 'item' : 'paragraph', level, slide, para, language: note.lang, size, space };
   });
 }
 

@@ -1,5 +1,15 @@
 import { beforeAll, describe, expect, test } from '@jest/globals';
-import { beginning, convert, openDocument, readingOf, sceneOf, sheetsOf, type Converted } from '../pipeline/index.ts';
+import { strFromU8, unzipSync } from 'fflate';
+import {
+  beginning,
+  convert,
+  openDocument,
+  readingOf,
+  sceneOf,
+  sheetsOf,
+  writeDeck,
+  type Converted,
+} from '../pipeline/index.ts';
 import { blockText } from '../document/index.ts';
 import { random, randomDocument } from '../test/build.ts';
 import type { Scene } from '../scene/index.ts';
@@ -146,6 +156,27 @@ describe('what is spoken', () => {
       titles,
     );
   });
+});
+
+test('notes are set as the rule for them says, and nothing else is', async () => {
+  const rule = { size: 16, space: 20 };
+  const ruled = await sceneFor(SOURCE, [{ kind: 'type', role: 'notes', rule }]);
+  const printed = (of: Scene, print: Print) =>
+    sheets(print, of)
+      .flatMap(({ texts }) => texts)
+      .filter(({ pieces }) => pieces.some(({ text }) => text.startsWith('The north gate')));
+  const [before, after] = [printed(scene, 'notes')[0]!, printed(ruled, 'notes')[0]!];
+  expect(before.pieces[0]!.size).not.toBe(16);
+  expect(after.pieces[0]!.size).toBe(16);
+  expect(printed(ruled, 'outline').every(({ pieces }) => pieces.every(({ size }) => size < 16))).toBe(true);
+  // Slides are the same, down to their layouts.
+  expect(ruled.theme.layouts).toBe(scene.theme.layouts);
+  const part = (name: string, of: Converted): string => strFromU8(unzipSync(writeDeck('pptx', of, []))[name]!);
+  const withRule = await made(SOURCE, [{ kind: 'type', role: 'notes', rule }]);
+  expect(part('ppt/notesMasters/notesMaster1.xml', withRule)).toMatch(
+    /<a:spcPts val="2000"\/><\/a:spcBef><a:defRPr sz="1600"/,
+  );
+  expect(part('ppt/slides/slide2.xml', withRule)).toBe(part('ppt/slides/slide2.xml', converted));
 });
 
 test('an outline has the points by their levels, and says what a table holds', () => {

@@ -99,11 +99,19 @@ function made(look: DeckLook): Theme {
   };
 }
 
+/** How speaker notes are set where they are printed or kept, in points. */
+export function notesType({ look }: Pick<Theme, 'look'>): { readonly size: number; readonly space: number } {
+  const { size = 12, space = 6 } = look?.rules.notes ?? {};
+  return { size, space };
+}
+
 const built = new Map<string, readonly Layout[]>();
 
 /** Layouts are the same, down to their identity, whatever the colours: what is laid out once need not be again. */
 function layoutsOf(design: ThemeDesign, look: DeckLook, palette: Palette): readonly Layout[] {
-  const { fonts, rules, foot, mirrored: fromRight } = look;
+  const { fonts, foot, mirrored: fromRight } = look;
+  // Notes stand on no layout.
+  const { notes: _, ...rules } = look.rules;
   const colored = Object.values(rules).some(({ color }) => color !== undefined);
   const key = JSON.stringify([design.name, fonts, rules, foot, fromRight, colored ? palette : null]);
   let layouts = built.get(key);

@@ -17,8 +17,10 @@ export interface TextRule {
   readonly color?: ColorName;
   readonly caps?: boolean;
   readonly align?: Align;
+  /** Before each paragraph; of speaker notes alone, which have no more than a size beside it. */
+  readonly space?: number /* points */;
 }
-export const RULED_ROLES = ['title', 'points', 'caption'] as const;
+export const RULED_ROLES = ['title', 'points', 'caption', 'notes'] as const;
 export type RuledRole = (typeof RULED_ROLES)[number];
 
 /** Where something at the foot is shown. */

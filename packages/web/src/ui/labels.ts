@@ -172,6 +172,7 @@ export const RULED_LABELS: Readonly<Record<RuledRole, string>> = {
   title: t('titles'),
   points: t('points'),
   caption: t('captions'),
+  notes: t('speaker notes'),
 };
 
 export const CHART_LABELS: Readonly<Record<ChartKind, string>> = {

@@ -2,14 +2,12 @@
 import type { LanguageTag } from '../../base/index.ts';
 import { fontClass } from '../../fonts/index.ts';
 import { colorsOf, type Para } from '../../scene/index.ts';
-import type { Frame, Layout, Theme } from '../../theme/index.ts';
+import { notesType, type Frame, type Layout, type Theme } from '../../theme/index.ts';
 import { fontSize, textProperties, type TextLook } from '../odf/runs.ts';
 import { color, element, languageProperties, percent, place, points } from '../odf/xml.ts';
 import { filled, stroked, textPlace } from './graphic.ts';
 import type { Master } from './masters.ts';
 import { lookOf } from './text.ts';
-
-const NOTES_SIZE = 12; // points
 
 /** Which kind of placeholder a frame is (§19.389); undefined for what stands free. */
 export function classOf({ role }: Frame): 'title' | 'subtitle' | 'outline' | undefined {
@@ -132,7 +130,7 @@ export function layoutStyles(master: Master, theme: Theme): string {
     // Notes are printed: always dark on white.
     'fo:color': color(theme.dark ? theme.palette.ground : theme.palette.text),
     'style:font-name': theme.fonts.body,
-    ...fontSize(NOTES_SIZE),
+    ...fontSize(notesType(theme).size),
   });
   return [
     style('background', element('style:graphic-properties', { ...stroked(null), ...filled(ground) })),

@@ -14,7 +14,7 @@ import {
   type SlideColors,
   type TextBox,
 } from '../../scene/index.ts';
-import type { Frame, Palette, Rect, Theme } from '../../theme/index.ts';
+import { notesType, type Frame, type Palette, type Rect, type Theme } from '../../theme/index.ts';
 import { itemWay, nested, type Written } from '../odf/lists.ts';
 import { runsXml, textProperties, type TextLook } from '../odf/runs.ts';
 import type { NamedPicture } from '../odf/package.ts';
@@ -109,12 +109,13 @@ const NOTE_INDENT = 18;
 /** What is said: paragraphs and lists. */
 export function notesText(notes: readonly Note[], context: PageContext): string {
   const { styles, theme } = context;
+  const { space } = notesType(theme);
   const ink = theme.dark ? theme.palette.ground : theme.palette.text;
   const written = notes.map((note): Written => {
     const { kind, depth, ordered, mark, runs, lang = context.language } = note;
     const rtl = (note.direction ?? firstStrong(runsText(runs))) === 'rtl';
     const properties = element('style:paragraph-properties', {
-      'fo:margin-top': '6pt',
+      'fo:margin-top': points(space),
       'fo:text-align': rtl ? 'right' : 'left',
       'style:writing-mode': rtl ? 'rl-tb' : 'lr-tb',
     });

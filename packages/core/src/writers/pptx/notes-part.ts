@@ -2,13 +2,13 @@
 import { firstStrong, type LanguageTag } from '../../base/index.ts';
 import { runsText } from '../../content/index.ts';
 import type { Note } from '../../scene/index.ts';
-import type { Theme } from '../../theme/index.ts';
+import { notesType, type Theme } from '../../theme/index.ts';
 import { bulletsOf, withMark, type Bullet } from './bullet.ts';
 import { runsXml, type TextContext } from './text.ts';
 import { colorMap } from './theme-part.ts';
 import { fileWords } from '../slides/words.ts';
 import { XML } from '../opc/package.ts';
-import { guid, nonVisual, NS, tree } from './xml.ts';
+import { guid, hundredths, nonVisual, NS, tree } from './xml.ts';
 
 export const NOTES_WIDTH = 6_858_000;
 export const NOTES_HEIGHT = 9_144_000;
@@ -35,10 +35,11 @@ const FOOT = [
 /** @param language Of the deck. */
 export function notesMasterPart(theme: Theme, language: LanguageTag): string {
   const ours = fileWords(language);
+  const { size, space } = notesType(theme);
   const levels = Array.from(
     { length: 5 },
     (_, i) =>
-      `<a:lvl${i + 1}pPr marL="${i * 228_600}" algn="l"><a:spcBef><a:spcPts val="600"/></a:spcBef><a:defRPr sz="1200" kern="1200"><a:solidFill><a:schemeClr val="tx1"/></a:solidFill><a:latin typeface="+mn-lt"/><a:ea typeface="+mn-ea"/><a:cs typeface="+mn-cs"/></a:defRPr></a:lvl${i + 1}pPr>`,
+      `<a:lvl${i + 1}pPr marL="${i * 228_600}" algn="l"><a:spcBef><a:spcPts val="${hundredths(space)}"/></a:spcBef><a:defRPr sz="${hundredths(size)}" kern="1200"><a:solidFill><a:schemeClr val="tx1"/></a:solidFill><a:latin typeface="+mn-lt"/><a:ea typeface="+mn-ea"/><a:cs typeface="+mn-cs"/></a:defRPr></a:lvl${i + 1}pPr>`,
   ).join('');
   const prompt = `<a:p><a:r><a:rPr lang="${ours.language}"/><a:t>${ours.notes}</a:t></a:r></a:p>`;
   const foot = FOOT.map(([type, name, index, x, y, align], i) => {

@@ -135,6 +135,35 @@ const COLOR_LABELS: Readonly<Record<string, string>> = {
   accent6: t('accent 6'),
 };
 
+interface PointsProps {
+  readonly label: string;
+  readonly value: number | undefined;
+  readonly from: number;
+  readonly to: number;
+  readonly keep: (value: number | undefined) => void;
+}
+function PointsField({ label, value, from, to, keep }: PointsProps) {
+  return (
+    <Field
+      key={value}
+      aria-label={label}
+      title={label}
+      type="number"
+      min={from}
+      max={to}
+      placeholder="pt"
+      w="62px"
+      defaultValue={value ?? ''}
+      onBlur={({ target }) => {
+        const points = Number(target.value);
+        const wanted = target.value === '' || !(points >= from && points <= to) ? undefined : points;
+        if (wanted !== value) keep(wanted);
+      }}
+      onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
+    />
+  );
+}
+
 function Rule({ role, rule }: { readonly role: RuledRole; readonly rule: TextRule | undefined }) {
   const set = (change: { readonly [K in keyof TextRule]?: TextRule[K] | undefined }) => {
     const next = Object.fromEntries(Object.entries({ ...rule, ...change }).filter(([, value]) => value !== undefined));
@@ -143,6 +172,44 @@ function Rule({ role, rule }: { readonly role: RuledRole; readonly rule: TextRul
   const flag = (value: boolean | undefined): string => (value === undefined ? '' : value ? 'yes' : 'no');
   const asked = (text: string): boolean | undefined => (text === '' ? undefined : text === 'yes');
   const name = RULED_LABELS[role];
+  const back = rule !== undefined && (
+    <Action size="small" look="quiet" onClick={() => edit({ kind: 'type', role, rule: null })}>
+      {t('as the theme')}
+    </Action>
+  );
+  const size = (
+    <PointsField
+      label={t('Size of all {name}, in points', { name })}
+      value={rule?.size}
+      from={8}
+      to={120}
+      keep={(wanted) => set({ size: wanted })}
+    />
+  );
+  // They stand on paper and in the speaker's window, in no frame of a slide.
+  if (role === 'notes')
+    return (
+      <Row role="group" aria-label={t('All {name}', { name })}>
+        <chakra.b fontSize="sm" w="100%">
+          {t('All {name}', { name })}
+        </chakra.b>
+        <chakra.label display="flex" gap="6px" alignItems="center" fontSize="sm">
+          {t('Size')}
+          {size}
+        </chakra.label>
+        <chakra.label display="flex" gap="6px" alignItems="center" fontSize="sm">
+          {t('Room before each paragraph')}
+          <PointsField
+            label={t('Room before each paragraph of speaker notes, in points')}
+            value={rule?.space}
+            from={0}
+            to={72}
+            keep={(space) => set({ space })}
+          />
+        </chakra.label>
+        {back}
+      </Row>
+    );
   return (
     <Row role="group" aria-label={t('All {name}', { name })}>
       <chakra.b fontSize="sm" w="100%">
@@ -158,22 +225,7 @@ function Rule({ role, rule }: { readonly role: RuledRole; readonly rule: TextRul
         <option value="body">{t('body font')}</option>
         <option value="mono">{t('monospace')}</option>
       </Select>
-      <Field
-        key={rule?.size}
-        aria-label={t('Size of all {name}, in points', { name })}
-        type="number"
-        min={8}
-        max={120}
-        placeholder="pt"
-        w="62px"
-        defaultValue={rule?.size ?? ''}
-        onBlur={(e) => {
-          const size = Number(e.target.value);
-          const wanted = e.target.value === '' || !(size >= 8 && size <= 120) ? undefined : size;
-          if (wanted !== rule?.size) set({ size: wanted });
-        }}
-        onKeyDown={(e) => e.key === 'Enter' && e.currentTarget.blur()}
-      />
+      {size}
       <Select
         aria-label={t('Weight of all {name}', { name })}
         value={flag(rule?.bold)}
@@ -214,11 +266,7 @@ function Rule({ role, rule }: { readonly role: RuledRole; readonly rule: TextRul
         <option value="center">{t('centred')}</option>
         <option value="right">{t('right')}</option>
       </Select>
-      {rule !== undefined && (
-        <Action size="small" look="quiet" onClick={() => edit({ kind: 'type', role, rule: null })}>
-          {t('as the theme')}
-        </Action>
-      )}
+      {back}
     </Row>
   );
 }
