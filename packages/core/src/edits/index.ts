@@ -16,6 +16,7 @@ export { SENTENCE_CODES, type Label, type Sentence, type SentenceCode } from './
 export { passageOf, speakParts } from './speak-parts.ts';
 export { spoken } from './spoken.ts';
 export type { Mix, TakeSettings, WaySettings } from './take.ts';
+export { arrangedAs } from './kinds/arrange.ts';
 export { takeEdits } from './take-edits.ts';
 export type { Target } from './target.ts';
 export type { UnplacedReason } from './reason.ts';

@@ -1,7 +1,7 @@
 /** Joins the stages: document and edits to deck, pages and ledger. */
 import equal from 'fast-deep-equal';
 import { getOrMake, remembered } from '../base/index.ts';
-import { carryOver, decide, replay, singleEdits, type Decisions, type Edit, type Unplaced } from '../edits/index.ts';
+import { arrangedAs, carryOver, decide, replay, singleEdits, type Decisions, type Edit, type Unplaced } from '../edits/index.ts';
 import {
   longer,
   NO_TIME,
@@ -150,10 +150,14 @@ function spokenAnyway(document: DocumentModel, turned: Decisions['turned']): Rea
  * Lays out what another map would make, a slide at each step, so that turning to it later is quick.
  * @param map Instead of the map in force.
  */
-export function* layOutAhead({ document, decisions, theme }: Converted, map: LevelMap): Generator<void, void> {
+export function* layOutAhead(
+  { document, decisions, theme, unrelieved }: Converted,
+  map: LevelMap,
+): Generator<void, void> {
   const options = optionsOf(document, theme, decisions.full);
+  const chosen = new Map(unrelieved.map(({ id, arranged }) => [id, arranged]));
   for (const slide of mapDocument(document, map, overridesOf(document, decisions)).slides) {
-    pagesOf(relieve(slide, options), options);
+    pagesOf(relieve(arrangedAs(slide, chosen.get(slide.id)), options), options);
     yield;
   }
 }
