@@ -1,7 +1,16 @@
 /** Joins the stages: document and edits to deck, pages and ledger. */
 import equal from 'fast-deep-equal';
 import { getOrMake, remembered } from '../base/index.ts';
-import { arrangedAs, carryOver, decide, replay, singleEdits, type Decisions, type Edit, type Unplaced } from '../edits/index.ts';
+import {
+  arrangedAs,
+  carryOver,
+  decide,
+  replay,
+  singleEdits,
+  type Decisions,
+  type Edit,
+  type Unplaced,
+} from '../edits/index.ts';
 import {
   longer,
   NO_TIME,
