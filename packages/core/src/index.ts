@@ -157,6 +157,7 @@ export {
   singleEdits,
   speakParts,
   takeEdits,
+  wayEdits,
   type Mix,
   type TakeSettings,
   type WaySettings,

@@ -17,7 +17,7 @@ export { passageOf, speakParts } from './speak-parts.ts';
 export { spoken } from './spoken.ts';
 export type { Mix, TakeSettings, WaySettings } from './take.ts';
 export { arrangedAs } from './kinds/arrange.ts';
-export { takeEdits } from './take-edits.ts';
+export { takeEdits, wayEdits } from './take-edits.ts';
 export type { Target } from './target.ts';
 export type { UnplacedReason } from './reason.ts';
 export type { Unplaced } from './unplaced.ts';

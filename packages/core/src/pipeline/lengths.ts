@@ -1,7 +1,7 @@
 /** How long a deck could be: three lengths, the headings that its slides could begin at, and what comes to so many minutes. */
 import { secondsOf } from '../deck/index.ts';
 import { findTitle, headingLevels, type DocumentModel, type Level } from '../document/index.ts';
-import { takeEdits, type Edit, type SingleEdit, type TakeSettings } from '../edits/index.ts';
+import { wayEdits, type Edit, type SingleEdit, type WaySettings } from '../edits/index.ts';
 import { timeOf } from '../layout/index.ts';
 import { mapForLevel, presetRecipe, sectionsToLeave, type PresetName } from '../mapping/index.ts';
 import { arrangedFor } from './beginning.ts';
@@ -70,14 +70,14 @@ export async function fitting(minutes: number, held: MadeDeck): Promise<Fitting 
   let settings = settingsOf(held.converted, 'fitted', null);
   for (const map of ['fitted', 'briefing'] as const) {
     const whole = settingsOf(held.converted, map, null);
-    const made = convertedWith(takeEdits(whole), held);
+    const made = convertedWith(wayEdits(whole), held);
     if (!(await held.pause())) return null;
     const share = shareFor(made, wanted);
     settings = share === null ? whole : { ...whole, speech: share };
     if (share === null || secondsSpeaking(made, share) <= longest) break;
   }
   const left =
-    settings.speech === LEAST_SHARE ? leftFor(convertedWith(takeEdits(settings), held), wanted, 'seconds') : undefined;
+    settings.speech === LEAST_SHARE ? leftFor(convertedWith(wayEdits(settings), held), wanted, 'seconds') : undefined;
   const leave: readonly SingleEdit[] =
     left === undefined ? [] : [{ kind: 'leave', blocks: left.blocks, as: 'deleted' }];
   const choice = choiceOf(settings, held, leave);
@@ -118,7 +118,7 @@ export function leftFor({ pages, document, decisions }: Converted, wanted: numbe
   return sectionsToLeave(document, costs, wanted);
 }
 
-const settingsOf = ({ document, decisions }: Converted, name: PresetName, speech: number | null): TakeSettings => ({
+const settingsOf = ({ document, decisions }: Converted, name: PresetName, speech: number | null): WaySettings => ({
   name,
   ...presetRecipe(name, document),
   full: decisions.full,
@@ -126,10 +126,10 @@ const settingsOf = ({ document, decisions }: Converted, name: PresetName, speech
 });
 
 /** @param leave Changes of the document that go along. */
-function choiceOf(settings: TakeSettings, held: MadeDeck, leave: readonly SingleEdit[] = []): Choice {
+function choiceOf(settings: WaySettings, held: MadeDeck, leave: readonly SingleEdit[] = []): Choice {
   const { converted, templates } = held;
   const document = leave.length === 0 ? converted.document : convertedWith(leave, held).document;
-  const edits = [...leave, ...arrangedFor(document, takeEdits(settings), held.edits, templates)];
+  const edits = [...leave, ...arrangedFor(document, wayEdits(settings), held.edits, templates)];
   const made = convertedWith(edits, held);
   return { slides: made.pages.length, seconds: secondsOfDeck(made), edits };
 }

@@ -1,7 +1,7 @@
 /** Takes are mixed slide by slide: a slide of one stands in the deck as the take has it, and all others stay. */
 import { describe, expect, test } from '@jest/globals';
 import { runsText } from '../content/index.ts';
-import { takeEdits, type Edit, type TakeSettings, type WaySettings } from '../edits/index.ts';
+import { takeEdits, wayEdits, type Edit, type TakeSettings, type WaySettings } from '../edits/index.ts';
 import { presetRecipe } from '../mapping/index.ts';
 import { doc, h, li, p, random, randomDocument } from '../test/build.ts';
 import { beginning } from './beginning.ts';
@@ -62,7 +62,7 @@ describe('one slide of a take', () => {
 
   test('stays through a change of the map, and is kept with the take that the deck then is', () => {
     const edit = mixOf(take, settings, 'Gates');
-    const later = convert(mill, [...base, edit, ...takeEdits(way(mill, 'whole', 'reading')).slice(0, 1)]);
+    const later = convert(mill, [...base, edit, ...wayEdits(way(mill, 'whole', 'reading'))]);
     expect(told(later)[1]).toEqual(told(take)[1]);
     const { block, until } = edit as Extract<Edit, { kind: 'mix' }>;
     const kept: TakeSettings = { ...way(mill, 'whole', 'talk'), mixes: [{ block: block!, until, settings }] };

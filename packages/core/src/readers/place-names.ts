@@ -1,6 +1,6 @@
 /** Names of places in a document, to which its own links lead. */
 import { nameOfLink, type Runs } from '../content/index.ts';
-import { blockRuns, blockText, type Block } from '../document/index.ts';
+import { blockText, type Block } from '../document/index.ts';
 
 /** Names that were met before the block that they belong to. */
 export class PlaceNames {
@@ -24,7 +24,7 @@ export class PlaceNames {
  * hyphens, as programs that show Markdown name their headings, or word for word (`Costs|outline`, OASIS ODF 1.3 part 3, §6.1.8).
  */
 export function settleNames(blocks: readonly Block[]): readonly Block[] {
-  const wanted = new Set(blocks.flatMap(linkNames));
+  const wanted = namesOfLinks(blocks);
   if (wanted.size === 0)
     return blocks.some(({ names }) => names !== undefined) ? blocks.map((block) => named(block, [])) : blocks;
   const found = new Set<string>();
@@ -61,10 +61,19 @@ function named(block: Block, names: readonly string[]): Block {
   return names.length === 0 ? rest : { ...rest, names };
 }
 
-const linkNames = (block: Block): readonly string[] =>
-  (block.kind === 'table' ? block.table.rows.flatMap(({ cells }) => cells.map(({ runs }) => runs)) : [blockRuns(block)])
-    .flatMap((runs: Runs) => runs.map(({ link }) => nameOfLink(link)))
-    .filter((name) => name !== undefined);
+function namesOfLinks(blocks: readonly Block[]): ReadonlySet<string> {
+  const names = new Set<string>();
+  const take = (runs: Runs): void => {
+    for (const { link } of runs) {
+      const name = link === undefined ? undefined : nameOfLink(link);
+      if (name !== undefined) names.add(name);
+    }
+  };
+  for (const block of blocks)
+    if ('runs' in block) take(block.runs);
+    else if (block.kind === 'table') for (const { cells } of block.table.rows) for (const { runs } of cells) take(runs);
+  return names;
+}
 
 const slug = (text: string): string =>
   text

@@ -29,6 +29,7 @@ import {
   suggestCharts,
   sumOf,
   takeEdits,
+  wayEdits,
   templateMatches,
   thinnerNotes,
   pointsFromNotes,
@@ -313,7 +314,7 @@ async function suggestion(target: Target | null, held: Held): Promise<Answers['s
     const { best } = suggest(costed, wish);
     if (made.has(best)) break;
     const settings = { ...best, name: best.readyMade ? best.base : null };
-    const { pages } = convert(held.document, [...held.edits, ...takeEdits(settings)], converted, held.templates);
+    const { pages } = convert(held.document, [...held.edits, ...wayEdits(settings)], converted, held.templates);
     const known = asMade(best, { slides: pages.length, time: timeOf(pages) }, wish);
     made.add(known);
     costed = costed.map((one) => (one === best ? known : one));
@@ -326,7 +327,7 @@ async function suggestion(target: Target | null, held: Held): Promise<Answers['s
 
 /** Sections without which the best map comes to what is wanted, and what it then makes. */
 function leavingFor(best: Costed, { slides, minutes, pace }: MapTarget, held: Held): Leaving | undefined {
-  const edits = [...held.edits, ...takeEdits({ ...best, name: best.readyMade ? best.base : null })];
+  const edits = [...held.edits, ...wayEdits({ ...best, name: best.readyMade ? best.base : null })];
   const made = convert(held.document, edits, held.converted, held.templates);
   const left =
     slides !== null

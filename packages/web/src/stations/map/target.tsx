@@ -1,7 +1,7 @@
 /** What the deck should come to, and the map that is suggested for it. */
 import { Box, chakra } from '@chakra-ui/react';
 import { useEffect, useState } from 'react';
-import { takeEdits, type Costed, type Target } from '@alvex/core';
+import { wayEdits, type Costed, type Target } from '@alvex/core';
 import { ask } from '../../state/core-link.ts';
 import { useDeck } from '../../state/deck-store.ts';
 import { edit } from '../../state/log-store.ts';
@@ -133,7 +133,7 @@ function Without({ best, leaving }: { readonly best: Costed; readonly leaving: L
   const { titles, blocks, slides, minutes } = leaving;
   const named = titles.slice(0, NAMED).map(quoted);
   const more = titles.length - named.length;
-  const take = takeEdits({ ...best, name: best.readyMade ? best.base : null });
+  const take = wayEdits({ ...best, name: best.readyMade ? best.base : null });
   return (
     <Box display="flex" gap="10px" alignItems="baseline">
       <Action
@@ -168,7 +168,7 @@ function Suggested({ suggestion, close }: { readonly suggestion: Answered; reado
             <Action
               size="small"
               look={i === 0 && suggestion.leaving === undefined ? 'main' : 'plain'}
-              onClick={() => edit({ kind: 'all', edits: takeEdits({ ...one, name: one.readyMade ? one.base : null }) })}
+              onClick={() => edit({ kind: 'all', edits: wayEdits({ ...one, name: one.readyMade ? one.base : null }) })}
             >
               {t('Use')}
             </Action>
