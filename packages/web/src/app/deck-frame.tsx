@@ -255,13 +255,27 @@ function Station({ path, label, purpose, attention = NOTHING }: StationEntry) {
   );
 }
 
+/** Where there is hardly room, heard and not seen: whether the work is kept matters more. */
+const Narrowed = chakra('span', {
+  base: {
+    '@media (max-width: 480px)': {
+      position: 'absolute',
+      w: '1px',
+      h: '1px',
+      overflow: 'hidden',
+      clipPath: 'inset(50%)',
+    },
+  },
+});
+
 function Present() {
   const slides = useDeck((state) => state.view?.pages.hidden.filter((hidden) => !hidden).length ?? 0);
   if (slides === 0) return null;
   return (
     <Link to="present" title={t('Present it: a window for the audience, one for you')}>
       <Action as="span" size="small" whiteSpace="nowrap">
-        <Presentation size={14} aria-hidden="true" /> {t('Present')}
+        <Presentation size={14} aria-hidden="true" />
+        <Narrowed>{t('Present')}</Narrowed>
       </Action>
     </Link>
   );
