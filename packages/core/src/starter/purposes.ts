@@ -3,15 +3,17 @@
 export const PURPOSES = ['report', 'lesson', 'proposal', 'comparison', 'how-to', 'progress'] as const;
 export type Purpose = (typeof PURPOSES)[number];
 
-export interface PlannedPart {
-  /** `{topic}` and `{audience}` are filled in. */
+/** What is written in a part; `{topic}` and `{audience}` are filled in. */
+export interface PartText {
   readonly title: string;
-  /** 1 must be there; the higher, the sooner it is left away in a short talk. */
-  readonly weight: number;
   /** Questions that the part answers, most important first; each becomes a point. */
   readonly points: readonly string[];
   /** What to say beside the points. */
   readonly spoken: string;
+}
+export interface PlannedPart extends PartText {
+  /** 1 must be there; the higher, the sooner it is left away in a short talk. */
+  readonly weight: number;
 }
 
 export const PLANS: Readonly<Record<Purpose, readonly PlannedPart[]>> = {

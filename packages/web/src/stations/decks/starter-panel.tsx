@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { PURPOSES, startOutline, type Purpose } from '@alvex/core';
 import type { NewDocument } from '../../api/client.ts';
 import { Action, Field, Heading, Small } from '../../ui/recipes.tsx';
+import { language } from '../../words/language.ts';
 import { t } from '../../words/words.ts';
 
 const LABELS: Readonly<Record<Purpose, readonly [name: string, what: string]>> = {
@@ -43,7 +44,7 @@ export function StarterPanel({
   const [topic, setTopic] = useState('');
   const [audience, setAudience] = useState('');
   const [minutes, setMinutes] = useState(10);
-  const outline = startOutline({ purpose, topic, audience, minutes });
+  const outline = startOutline({ purpose, topic, audience, minutes, language: language === 'de' ? 'de' : 'en' });
   const make = () =>
     take({ body: new Blob([outline]), name: `${topic.trim().slice(0, 100) || t('New outline')}.md`, type: 'markdown' });
   return (
