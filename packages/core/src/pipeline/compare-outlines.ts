@@ -129,6 +129,7 @@ export interface TakeLine {
 /** Slides of a conversion, each against the slide of the same source in another. */
 export function compareTakes({ deck, pages, mapped }: Converted, other: Deck): readonly TakeLine[] {
   const others = new Map(other.slides.map((slide) => [sourceOf(slide), contentText(slide)]));
+  const passages = passagesBySlide(mapped);
   const key = new Map(pages.toReversed().map((page) => [page.slide.id, page.key]));
   return deck.slides.map((slide): TakeLine => {
     const there = others.get(sourceOf(slide));
@@ -144,17 +145,23 @@ export function compareTakes({ deck, pages, mapped }: Converted, other: Deck): r
       ),
       spoken: slide.notes.reduce((sum, { runs }) => sum + runsWords(runs), 0),
       matter: slide.matter ?? null,
-      passages: passagesOf(slide, mapped),
+      passages: passages.get(slide.id) ?? null,
       against: there === undefined ? 'only-here' : there === contentText(slide) ? 'same' : 'other',
     };
   });
 }
 
-function passagesOf({ id }: Slide, mapped: readonly Slide[]): TakeLine['passages'] {
-  const at = mapped.findIndex((slide) => slide.id === id);
-  const block = at < 0 ? undefined : beginOf(mapped[at]!);
-  const next = mapped.slice(at + 1).find((slide) => beginOf(slide) !== undefined);
-  return block === undefined ? null : { block, until: next === undefined ? null : beginOf(next)! };
+/** The passages of each slide that a map made. */
+function passagesBySlide(mapped: readonly Slide[]): ReadonlyMap<SlideId, NonNullable<TakeLine['passages']>> {
+  const found = new Map<SlideId, NonNullable<TakeLine['passages']>>();
+  let until: BlockId | null = null;
+  for (const slide of mapped.toReversed()) {
+    const block = beginOf(slide);
+    if (block === undefined) continue;
+    found.set(slide.id, { block, until });
+    until = block;
+  }
+  return found;
 }
 
 /** The block that makes the slide. */

@@ -1,7 +1,7 @@
 /** Up to three ways to convert the document, side by side with the one in force: what is different is marked, one is kept. */
 import { Box, chakra } from '@chakra-ui/react';
 import { useMemo } from 'react';
-import { facingTakes, takeEdits, type TakeLine, type TakeSettings, type WaySettings } from '@alvex/core';
+import { facingTakes, takeEdits, type TakeLine, type TakeSettings, type WaySettings, type BlockId } from '@alvex/core';
 import { SlideDrawing } from '../../canvas/slide-drawing.tsx';
 import { useDeck } from '../../state/deck-store.ts';
 import { edit } from '../../state/log-store.ts';
@@ -216,12 +216,7 @@ function MixAction({
   readonly mixed: boolean;
 }) {
   if (passages === null || (way === null ? !mixed : against === 'same')) return null;
-  const put = () => {
-    const { mixes = [], ...own } = way ?? {};
-    // A slide of the take may itself be as another has it.
-    const settings = way === null ? null : (mixes.find(({ block }) => block === passages.block)?.settings ?? own);
-    edit({ kind: 'mix', ...passages, settings: settings as WaySettings | null });
-  };
+  const put = () => edit({ kind: 'mix', ...passages, settings: way === null ? null : settingsAt(way, passages.block) });
   return (
     <Box mt="4px">
       <Action
@@ -238,3 +233,7 @@ function MixAction({
     </Box>
   );
 }
+
+/** How a take converts one slide, which may itself be as another take has it. */
+const settingsAt = ({ mixes = [], ...own }: TakeSettings, at: BlockId): WaySettings =>
+  mixes.find(({ block }) => block === at)?.settings ?? own;
