@@ -238,6 +238,16 @@ if (wanted('browser')) {
     page.extra.firstPlug <= 100,
   );
 }
+if (wanted('present')) {
+  const talk = run('present');
+  row('a talk of 1,000 slides, from the click to its first slide', ms(talk.ms), '≤ 1000 ms', talk.ms <= 1000);
+  row(
+    'a change of slide in the audience’s window, led by the speaker’s; frames dropped meanwhile',
+    `${ms(talk.extra.median)}; ${talk.extra.dropped} of ${talk.extra.frames}, the longest ${ms(talk.extra.longest)}`,
+    '',
+    true,
+  );
+}
 if (wanted('look')) {
   const [choose, layOut, thumbnails] = inTurns('look', ['choose', 'lay-out', 'thumbnails']);
   row(
