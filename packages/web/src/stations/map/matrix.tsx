@@ -1,6 +1,6 @@
 /** The patch matrix: kinds of text down, destinations across, one plug in each row. */
 import { chakra } from '@chakra-ui/react';
-import { useMemo, useRef, type KeyboardEvent } from 'react';
+import { memo, useMemo, type KeyboardEvent } from 'react';
 import {
   blockText,
   DESTINATIONS,
@@ -108,36 +108,12 @@ const SAMPLES = 3;
 export function Matrix() {
   const blocks = useDeck((state) => state.blocks);
   const map = useDeck((state) => state.view?.map);
-  const branches = useDeck((state) => state.view?.mapBranches) ?? [];
   const destinations = useDeck((state) => state.destinations);
   const found = useMemo(() => countKinds(blocks), [blocks]);
   const stands = useMemo(() => levelsOf(blocks, destinations), [blocks, destinations]);
-  const table = useRef<HTMLTableElement>(null);
   if (map === undefined) return null;
-  const turn = (kind: TextKind, to: Destination) => {
-    if (map[kind] !== to) edit({ kind: 'map', name: null, map: { ...map, [kind]: to }, branches });
-  };
-  const onKeyDown = (event: KeyboardEvent, kind: TextKind) => {
-    const choices = DESTINATIONS.filter((one) => destinationsOf(kind).includes(one));
-    const step = { ArrowRight: 1, ArrowLeft: -1 }[event.key];
-    if (step !== undefined) {
-      event.preventDefault();
-      const next = choices[choices.indexOf(map[kind]) + step];
-      if (next === undefined) return;
-      turn(kind, next);
-      requestAnimationFrame(() =>
-        table.current?.querySelector<HTMLButtonElement>(`[data-kind="${kind}"] [aria-checked="true"]`)?.focus(),
-      );
-      return;
-    }
-    const rows = { ArrowDown: 1, ArrowUp: -1 }[event.key];
-    if (rows === undefined) return;
-    event.preventDefault();
-    const plugs = [...(table.current?.querySelectorAll<HTMLButtonElement>('[aria-checked="true"]') ?? [])];
-    plugs[plugs.indexOf(event.currentTarget as HTMLButtonElement) + rows]?.focus();
-  };
   return (
-    <Table ref={table}>
+    <Table>
       <thead>
         <tr>
           <th scope="col">
@@ -153,56 +129,105 @@ export function Matrix() {
         </tr>
       </thead>
       <tbody>
-        {TEXT_KINDS.filter((kind) => found.has(kind)).map((kind) => {
-          const { count, samples } = found.get(kind)!;
-          return (
-            <tr key={kind} role="radiogroup" aria-label={KIND_LABELS[kind]} data-kind={kind}>
-              <td className="kind">
-                <Kind>
-                  <b>{KIND_LABELS[kind]}</b>
-                  <chakra.span color="soft" fontSize="xs">
-                    {count}
-                  </chakra.span>
-                  <Sample>{samples.join(' · ')}</Sample>
-                  <Stands wanted={map[kind]} levels={stands.get(kind) ?? NONE} />
-                </Kind>
-              </td>
-              {DESTINATIONS.map((destination) => (
-                <td key={destination}>
-                  {destinationsOf(kind).includes(destination) && (
-                    <Hole
-                      plug={map[kind] === destination}
-                      role="radio"
-                      aria-checked={map[kind] === destination}
-                      aria-label={DESTINATION_LABELS[destination]}
-                      title={`${KIND_LABELS[kind]}: ${DESTINATION_LABELS[destination]}`}
-                      tabIndex={map[kind] === destination ? 0 : -1}
-                      onClick={() => turn(kind, destination)}
-                      onKeyDown={(event) => onKeyDown(event, kind)}
-                    />
-                  )}
-                </td>
-              ))}
-            </tr>
-          );
-        })}
+        {TEXT_KINDS.filter((kind) => found.has(kind)).map((kind) => (
+          <Row
+            key={kind}
+            kind={kind}
+            found={found.get(kind)!}
+            to={map[kind]}
+            stands={standsAt(map[kind], stands.get(kind))}
+          />
+        ))}
       </tbody>
     </Table>
   );
 }
 
-const NONE: readonly Destination[] = [];
+function turn(kind: TextKind, to: Destination): void {
+  const { view } = useDeck.getState();
+  if (view !== null && view.map[kind] !== to)
+    edit({ kind: 'map', name: null, map: { ...view.map, [kind]: to }, branches: view.mapBranches });
+}
+
+function onKeyDown(event: KeyboardEvent<HTMLButtonElement>, kind: TextKind, to: Destination): void {
+  const table = event.currentTarget.closest('table');
+  const choices = DESTINATIONS.filter((one) => destinationsOf(kind).includes(one));
+  const step = { ArrowRight: 1, ArrowLeft: -1 }[event.key];
+  if (step !== undefined) {
+    event.preventDefault();
+    const next = choices[choices.indexOf(to) + step];
+    if (next === undefined) return;
+    turn(kind, next);
+    requestAnimationFrame(() =>
+      table?.querySelector<HTMLButtonElement>(`[data-kind="${kind}"] [aria-checked="true"]`)?.focus(),
+    );
+    return;
+  }
+  const rows = { ArrowDown: 1, ArrowUp: -1 }[event.key];
+  if (rows === undefined) return;
+  event.preventDefault();
+  const plugs = [...(table?.querySelectorAll<HTMLButtonElement>('[aria-checked="true"]') ?? [])];
+  plugs[plugs.indexOf(event.currentTarget) + rows]?.focus();
+}
+
+interface Kinds {
+  readonly count: number;
+  readonly samples: readonly string[];
+}
+
+/** One kind; the others are not drawn again when it goes elsewhere. @param stands Where it stands on slides, in words; empty where that is as the map says. */
+const Row = memo(function Row({
+  kind,
+  found: { count, samples },
+  to,
+  stands,
+}: {
+  readonly kind: TextKind;
+  readonly found: Kinds;
+  readonly to: Destination;
+  readonly stands: string;
+}) {
+  return (
+    <tr role="radiogroup" aria-label={KIND_LABELS[kind]} data-kind={kind}>
+      <td className="kind">
+        <Kind>
+          <b>{KIND_LABELS[kind]}</b>
+          <chakra.span color="soft" fontSize="xs">
+            {count}
+          </chakra.span>
+          <Sample>{samples.join(' · ')}</Sample>
+          {stands !== '' && (
+            <chakra.span gridColumn="1 / -1" fontSize="11px" color="soft">
+              {stands}
+            </chakra.span>
+          )}
+        </Kind>
+      </td>
+      {DESTINATIONS.map((destination) => (
+        <td key={destination}>
+          {destinationsOf(kind).includes(destination) && (
+            <Hole
+              plug={to === destination}
+              role="radio"
+              aria-checked={to === destination}
+              aria-label={DESTINATION_LABELS[destination]}
+              title={`${KIND_LABELS[kind]}: ${DESTINATION_LABELS[destination]}`}
+              tabIndex={to === destination ? 0 : -1}
+              onClick={() => turn(kind, destination)}
+              onKeyDown={(event) => onKeyDown(event, kind, to)}
+            />
+          )}
+        </td>
+      ))}
+    </tr>
+  );
+});
 
 /** Levels begin at 1 on every slide: what has nothing above it there stands higher than the map says. */
-function Stands({ wanted, levels }: { readonly wanted: Destination; readonly levels: readonly Destination[] }) {
-  if (pointLevel(wanted) === undefined || levels.length === 0 || (levels.length === 1 && levels[0] === wanted))
-    return null;
-  return (
-    <chakra.span gridColumn="1 / -1" fontSize="11px" color="soft">
-      {t('On the slides: {levels}', { levels: listed(levels.map((one) => HEADS[one])) })}
-    </chakra.span>
-  );
-}
+const standsAt = (wanted: Destination, levels: readonly Destination[] = []): string =>
+  pointLevel(wanted) === undefined || levels.length === 0 || (levels.length === 1 && levels[0] === wanted)
+    ? ''
+    : t('On the slides: {levels}', { levels: listed(levels.map((one) => HEADS[one])) });
 
 /** The levels at which points of each kind stand, the highest first. */
 function levelsOf(
@@ -220,9 +245,7 @@ function levelsOf(
   return new Map([...found].map(([kind, levels]) => [kind, DESTINATIONS.filter((one) => levels.has(one))]));
 }
 
-function countKinds(
-  blocks: readonly Block[],
-): ReadonlyMap<TextKind, { readonly count: number; readonly samples: readonly string[] }> {
+function countKinds(blocks: readonly Block[]): ReadonlyMap<TextKind, Kinds> {
   const found = new Map<TextKind, { count: number; samples: string[] }>();
   for (const block of blocks) {
     const kind = block.left === undefined ? textKindOf(block) : undefined;
