@@ -3,7 +3,7 @@ import { getOrMake, groupBy, remembered } from '../base/index.ts';
 import { nameOfLink, runsText, type Run } from '../content/index.ts';
 import { linkGoals, type Slide } from '../deck/index.ts';
 import { namedPlaces } from '../document/index.ts';
-import type { NoteId, PartId, SlideId } from '../ids/index.ts';
+import type { NoteId, PartId } from '../ids/index.ts';
 import type { Page } from '../layout/index.ts';
 import { linkedRuns } from './linked-runs.ts';
 import { isContent, type Found, type Looked, type RemarkKind } from './remark.ts';
@@ -89,7 +89,10 @@ const hiddenLinks: Check = ({ pages, document }) => {
   );
   if (places.size === 0 || hidden.size === 0) return [];
   const goals = linkGoals([...new Set(pages.map(({ slide }) => slide))], places);
-  const leads = ({ link }: Run): number | undefined => hidden.get(goals.get(nameOfLink(link) ?? '') ?? ('' as SlideId));
+  const leads = ({ link }: Run): number | undefined => {
+    const goal = goals.get(nameOfLink(link) ?? '');
+    return goal === undefined ? undefined : hidden.get(goal);
+  };
   return pages.flatMap((page, at): readonly Placed[] => {
     const found = linkedRuns(page).filter(({ run }) => leads(run) !== undefined);
     if (found.length === 0) return [];
