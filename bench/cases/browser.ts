@@ -2,22 +2,14 @@
 import { chromium } from '@playwright/test';
 import { Alvex, station } from '../../e2e/alvex.ts';
 import { CHROMIUM } from '../../e2e/browser.ts';
-import { deckSource } from '../deck-source.ts';
 import { tell } from '../measure.ts';
+import { openDeck } from '../open-deck.ts';
 
 const alvex = new Alvex();
 await alvex.start();
 const browser = await chromium.launch(CHROMIUM);
 try {
-  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
-  await page.goto(alvex.address);
-  await page
-    .getByLabel('Document')
-    .setInputFiles({ name: 'big.md', mimeType: 'text/markdown', buffer: Buffer.from(deckSource(1000)) });
-  await page.waitForURL(/overview/);
-  await page.getByRole('link', { name: 'Open the deck' }).click();
-  await page.getByTestId('slide-count').waitFor();
-  await page.locator('g[data-target="title"]').first().waitFor();
+  const page = await openDeck(browser, alvex);
   const edits: number[] = [];
   const gaps: number[] = [];
   for (let i = 0; i < 5; i++) {

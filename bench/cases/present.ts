@@ -2,8 +2,8 @@
 import { chromium } from '@playwright/test';
 import { Alvex } from '../../e2e/alvex.ts';
 import { CHROMIUM } from '../../e2e/browser.ts';
-import { deckSource } from '../deck-source.ts';
 import { tell } from '../measure.ts';
+import { openDeck } from '../open-deck.ts';
 
 const CHANGES = 40;
 const DROPPED = 25; // ms from frame to frame, at 60 a second
@@ -12,14 +12,7 @@ const alvex = new Alvex();
 await alvex.start();
 const browser = await chromium.launch(CHROMIUM);
 try {
-  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
-  await page.goto(alvex.address);
-  await page
-    .getByLabel('Document')
-    .setInputFiles({ name: 'big.md', mimeType: 'text/markdown', buffer: Buffer.from(deckSource(1000)) });
-  await page.waitForURL(/overview/);
-  await page.getByRole('link', { name: 'Open the deck' }).click();
-  await page.locator('g[data-target="title"]').first().waitFor();
+  const page = await openDeck(browser, alvex);
   const started = await page.evaluate(async () => {
     const start = performance.now();
     document.querySelector<HTMLElement>('a[href$="/present"]')!.click();
