@@ -74,6 +74,7 @@ export async function convertFile({ input, type, recipe, outputs }: Job): Promis
       origin,
       template,
       fonts: recipe.fonts ?? false,
+      thumbnail: recipe.thumbnail ?? false,
       sheets: { ...sheetOptions(recipe), ...(handout && format === 'pdf' ? { print: 'handout' } : {}) },
       width: recipe.width,
       notes: recipe.notes ?? true,

@@ -27,7 +27,7 @@ const TEXTS = [
   // What is written, and of what.
   ...(['pages', 'paper', 'width', 'only', 'type', 'to', 'report', 'jobs'] as const),
 ] as const;
-const FLAGS = ['dark', 'light', 'fonts', 'without-notes', 'handout', 'document', 'watch'] as const;
+const FLAGS = ['dark', 'light', 'fonts', 'thumbnail', 'without-notes', 'handout', 'document', 'watch'] as const;
 
 type Values = { readonly [K in (typeof TEXTS)[number] | 'out']?: string } & {
   readonly [K in (typeof FLAGS)[number] | 'help']?: boolean;
@@ -115,6 +115,7 @@ function recipeOf(values: Values): Recipe {
     behind: numberOf(values.behind),
     as: values.as,
     fonts: values.fonts,
+    thumbnail: values.thumbnail,
     pages: values.pages,
     paper: values.paper,
     notes: values['without-notes'] ? false : undefined,

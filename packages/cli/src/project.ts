@@ -26,7 +26,7 @@ const number = { type: 'number' } as const;
 const SETTINGS: Readonly<Record<keyof Settings, object>> = {
   ...{ map: text, length: text, minutes: number, theme: text, palette: text, dark: flag, fontPair: text },
   ...{ with: names, without: names, full: text, footer: text, date: text, language: text, template: text, as: text },
-  ...{ fonts: flag, pages: text, paper: text, notes: flag, width: number, only: number },
+  ...{ fonts: flag, thumbnail: flag, pages: text, paper: text, notes: flag, width: number, only: number },
 };
 const to = { type: 'array', items: { enum: OUTPUT_NAMES }, minItems: 1 } as const;
 const SCHEMA = {

@@ -51,6 +51,8 @@ export interface Recipe {
   readonly behind?: number;
   readonly as?: string;
   readonly fonts?: boolean;
+  /** With a small picture of its first slide. */
+  readonly thumbnail?: boolean;
   readonly pages?: string;
   readonly paper?: string;
   readonly notes?: boolean;

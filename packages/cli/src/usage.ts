@@ -38,6 +38,7 @@ What a deck is made like (convert, deck, build):
 
 What is written:
   --fonts                                         a presentation with its fonts, for computers that lack them
+  --thumbnail                                     a presentation with a small picture of its first slide
   --pages ${PRINTS.join('|')}
   --paper ${Object.keys(PAPER_SIZES).join('|')}                               what a PDF is printed on
   --without-notes                                 a page (HTML) without what is said
@@ -70,4 +71,4 @@ documents   files, folders and patterns, or objects with a file and settings of 
 out         where the decks are written; the folder decks beside alvex.json, where it is not said
 to          ${OUTPUT_NAMES.join(', ')}; a presentation, where it is not said
 and, for all or for one: map, length, minutes, theme, palette, dark, fontPair, with, without, full, footer, date, language,
-template, as, fonts, pages, paper, notes, width, only. Paths are those of the folder of alvex.json.`;
+template, as, fonts, thumbnail, pages, paper, notes, width, only. Paths are those of the folder of alvex.json.`;

@@ -154,7 +154,8 @@ const CHOICE_SCHEMAS = (FileChoices as unknown as { readonly properties: Readonl
 
 /** Which choices each file has; the others change nothing. */
 const CHOICES: Readonly<Partial<Record<FormatName, readonly (keyof FileChoices)[]>>> = {
-  pptx: ['fonts'],
+  pptx: ['fonts', 'thumbnail'],
+  odp: ['thumbnail'],
   pdf: ['pages', 'paper'],
   html: ['notes', 'source'],
   png: ['width'],
@@ -186,6 +187,7 @@ function fileOperations(): Readonly<Record<string, Operation>> {
 }
 const WHAT: Readonly<Record<keyof FileChoices, string>> = {
   fonts: '1: the fonts go along.',
+  thumbnail: '1: with a small picture of its first slide, by which the file is known where files are shown.',
   pages: 'What stands on each page.',
   paper: 'What it is printed on.',
   width: 'Pixels of each picture.',

@@ -167,6 +167,8 @@ export type CreationLine = Underway | { readonly deck: DeckSummary } | ErrorBody
 export interface FileChoices {
   /** A presentation (PPTX) with its fonts. */
   readonly fonts?: Flag;
+  /** A presentation (PPTX, ODP) with a small picture of its first slide. */
+  readonly thumbnail?: Flag;
   /** What a PDF shows on each page, and the paper. */
   readonly pages?: Print;
   readonly paper?: Paper;
@@ -185,6 +187,7 @@ type Flag = '0' | '1';
 const Flag = literals(['0', '1']);
 export const FileChoices: SchemaOf<FileChoices> = object<FileChoices>({
   fonts: optional(Flag),
+  thumbnail: optional(Flag),
   pages: optional(literals(PRINTS)),
   paper: optional(literals(Object.keys(PAPER_SIZES) as Paper[])),
   width: optional(whole(PICTURE_WIDTHS.least, PICTURE_WIDTHS.most)),

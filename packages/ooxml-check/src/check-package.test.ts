@@ -63,7 +63,8 @@ const partWith = (text: string): string =>
 
 test('what Alvex writes has no fault, with chart, notes, sections, table and link', async () => {
   const names = Object.keys(unzipSync(WRITTEN));
-  for (const kind of ['charts/', 'notesSlides/', 'embeddings/']) expect(names.some((n) => n.includes(kind))).toBe(true);
+  for (const kind of ['charts/chart', 'charts/style', 'charts/colors', 'notesSlides/', 'embeddings/'])
+    expect(names.some((n) => n.includes(kind))).toBe(true);
   expect(await checkPackage(WRITTEN)).toEqual([]);
 });
 
@@ -184,6 +185,16 @@ const CASES: readonly (readonly [string, () => Uint8Array, RegExp])[] = [
     'a chart of cells that are not there',
     () => replaced(chartPart, /<c:f>[^!<]+!/, '<c:f>Elsewhere!'),
     /its workbook has no/,
+  ],
+  [
+    'a dress of charts that is out of order',
+    () =>
+      replaced(
+        'ppt/charts/style1.xml',
+        /(<cs:chartArea>.*?<\/cs:chartArea>)(<cs:dataLabel>.*?<\/cs:dataLabel>)/,
+        '$2$1',
+      ),
+    /not expected/,
   ],
   [
     'a workbook that is broken',

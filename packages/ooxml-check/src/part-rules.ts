@@ -20,6 +20,8 @@ const LEADS_TO: Readonly<Record<string, (type: string) => boolean>> = {
   tags: (type) => type === `${PRESENTATION}tags+xml`,
   theme: (type) => type === 'application/vnd.openxmlformats-officedocument.theme+xml',
   chart: (type) => type === 'application/vnd.openxmlformats-officedocument.drawingml.chart+xml',
+  chartStyle: (type) => type === 'application/vnd.ms-office.chartstyle+xml',
+  chartColorStyle: (type) => type === 'application/vnd.ms-office.chartcolorstyle+xml',
   font: (type) => type === 'application/x-fontdata',
   image: (type) => type.startsWith('image/'),
   customXmlProps: (type) => type === 'application/vnd.openxmlformats-officedocument.customXmlProperties+xml',

@@ -21,6 +21,8 @@ export interface OutputOptions {
   readonly template?: Uint8Array | undefined;
   /** Whether a presentation brings its fonts along. */
   readonly fonts?: boolean;
+  /** Whether a presentation has a small picture of its first slide, by which files are known where they are shown. */
+  readonly thumbnail?: boolean;
   /** What a PDF shows; slides alone, where it is not said. */
   readonly sheets?: Partial<SheetOptions>;
   /** Whether a document (DOCX) is a handout: slides before their passages, without what is for the speaker alone. */
@@ -40,6 +42,9 @@ export interface OutputOptions {
 /** Pixels of a slide in a handout: enough for paper. */
 const HANDOUT_WIDTH = 1200;
 
+/** Pixels of a presentation's picture of itself. */
+const THUMBNAIL_WIDTH = 256;
+
 /** What share of the way it is until pictures are as large as they are shown; the rest is told by writers that take long. */
 const SCALED = 0.3;
 
@@ -52,6 +57,7 @@ export async function writeOutput(
     origin,
     template,
     fonts = false,
+    thumbnail = false,
     sheets = {},
     notes = true,
     handout = false,
@@ -94,6 +100,11 @@ export async function writeOutput(
     const { embeddableFonts } = await import('@alvex/font-files');
     embedded = await embeddableFonts(fontsUsed(converted.pages, converted.theme));
   }
+  let shown: WriteOptions['thumbnail'];
+  if (thumbnail && (format === 'pptx' || format === 'odp')) {
+    const { slidePicture } = await import('./png/slide-pictures.ts');
+    shown = await slidePicture(sceneOf(converted), scaled, THUMBNAIL_WIDTH);
+  }
   // A document keeps its pictures as they are.
   const whole = source || format === 'docx' || format === 'odt';
   return writeDeck(format, converted, whole ? pictures : scaled, {
@@ -104,5 +115,6 @@ export async function writeOutput(
     ...(origin === undefined ? {} : { origin }),
     ...(template === undefined ? {} : { template }),
     ...(embedded === undefined ? {} : { fonts: embedded }),
+    ...(shown === undefined ? {} : { thumbnail: shown }),
   });
 }

@@ -80,11 +80,10 @@ export const TextRule = object<TextRuleType>({
 });
 
 const On = list(literals(FOOT_PLACES), 3);
-const FootText = object<FootType['footer']>({ text: Words, on: On });
 export const Foot = object<FootType>({
   number: On,
-  footer: FootText,
-  date: FootText,
+  footer: object<FootType['footer']>({ text: Words, on: On }),
+  date: object<FootType['date']>({ text: Words, on: On, live: optional(Type.Boolean()) }),
   logo: orNull(object<NonNullable<FootType['logo']>>({ picture: Picture, alt: Words, on: On })),
 });
 

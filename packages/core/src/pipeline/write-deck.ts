@@ -30,6 +30,8 @@ export interface WriteOptions {
   readonly source?: boolean;
   /** One slide or table alone, by its number, where a format has each as a file of its own. */
   readonly only?: number;
+  /** A small picture (PNG) of its first slide, by which a presentation is known where files are shown. */
+  readonly thumbnail?: Uint8Array;
   /** File name of the document, with which its slides are marked, so that a later run can replace them. */
   readonly origin?: string;
 }
@@ -54,7 +56,7 @@ type Write = (converted: Converted, pictures: PictureSource, options: WriteOptio
 /** Those that need nothing of their host; others need its fonts and streams (packages/output). As HTML it is the document. */
 const WRITERS = {
   pptx: (converted, pictures, options) => writePresentation(sceneOf(converted, options.origin), pictures, options),
-  odp: (converted, pictures, { deflate }) => writeOdp(sceneOf(converted), pictures, deflate),
+  odp: (converted, pictures, { deflate, thumbnail }) => writeOdp(sceneOf(converted), pictures, thumbnail, deflate),
   docx: (converted, pictures, options) =>
     writeDocx(converted.document, pictures, {
       deflate: options.deflate,

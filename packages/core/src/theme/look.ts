@@ -32,7 +32,12 @@ export interface Foot {
   readonly number: readonly FootPlace[];
   readonly footer: { readonly text: string; readonly on: readonly FootPlace[] };
   /** As it is to be read; the deck keeps no clock. */
-  readonly date: { readonly text: string; readonly on: readonly FootPlace[] };
+  readonly date: {
+    readonly text: string;
+    readonly on: readonly FootPlace[];
+    /** Whether a presentation shows in its place the day on which it is seen. */
+    readonly live?: boolean;
+  };
   readonly logo: { readonly picture: Picture; readonly alt: string; readonly on: readonly FootPlace[] } | null;
 }
 export const USUAL_FOOT: Foot = {

@@ -17,3 +17,16 @@ export async function slidePictures(
   });
   return found;
 }
+
+/** The first that is shown, as a PNG; none of a deck that shows nothing. */
+export async function slidePicture(
+  scene: Scene,
+  pictures: readonly PictureData[],
+  width: number,
+): Promise<Uint8Array | undefined> {
+  let one: Uint8Array | undefined;
+  const first = scene.slides.find(({ hidden }) => !hidden);
+  if (first === undefined) return undefined;
+  await paintSlides({ ...scene, slides: [first] }, pictures, { width }, (_, png) => (one = png));
+  return one;
+}

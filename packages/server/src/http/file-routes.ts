@@ -43,9 +43,10 @@ export function deckFileRoutes(): Router {
 function choicesOf(query: KoaContext['query'], one: boolean): Omit<ExportOptions, 'format'> {
   const checked = validateFileChoices({ ...query });
   if (!checked.ok) throw new AppError('bad-request', checked.fault);
-  const { fonts, pages, paper, width, notes, handout, source, only }: FileChoices = checked.value;
+  const { fonts, thumbnail, pages, paper, width, notes, handout, source, only }: FileChoices = checked.value;
   return {
     fonts: fonts === '1',
+    thumbnail: thumbnail === '1',
     sheets: { ...(pages === undefined ? {} : { print: pages }), ...(paper === undefined ? {} : { paper }) },
     width,
     notes: notes !== '0',

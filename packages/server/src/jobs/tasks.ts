@@ -133,6 +133,8 @@ export interface Tasks {
       readonly template: { readonly hash: string; readonly bytes: Uint8Array } | null;
       /** Its fonts go along. */
       readonly fonts: boolean;
+      /** See `OutputOptions`. */
+      readonly thumbnail: boolean;
       /** What a PDF shows. */
       readonly sheets: Partial<SheetOptions>;
       readonly width: number | undefined;

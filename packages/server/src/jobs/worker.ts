@@ -186,6 +186,7 @@ async function write(
     edits,
     template,
     fonts,
+    thumbnail,
     sheets,
     width,
     notes,
@@ -213,7 +214,7 @@ async function write(
   });
   // What a template draws is in its own file already, and has to be drawn elsewhere.
   const all = [...data, ...(read?.pictures ?? [])];
-  const choices = { origin, template: template?.bytes, fonts, sheets, width, notes, handout, source, only };
+  const choices = { origin, template: template?.bytes, fonts, thumbnail, sheets, width, notes, handout, source, only };
   const writing = (done: number): void => progress(LAID_OUT + done * (1 - LAID_OUT));
   return writeOutput(format, converted, all, { ...choices, progress: writing }).catch((error: unknown) => {
     if (error instanceof NoSuchPart) return error.message;

@@ -14,6 +14,7 @@ export interface ExportOptions {
   readonly format: FormatName;
   /** See `OutputOptions`. */
   readonly fonts: boolean;
+  readonly thumbnail: boolean;
   readonly sheets: Partial<SheetOptions>;
   readonly width: number | undefined;
   readonly notes: boolean;

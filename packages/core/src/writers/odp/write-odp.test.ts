@@ -241,6 +241,20 @@ test('slides move, hide and stand in colours of their own as they do elsewhere',
   ).toHaveLength(2);
 });
 
+test('a date is the one that was written, or that of the day on which it is seen', () => {
+  const source = (live: boolean): string | undefined => {
+    const foot = {
+      number: [],
+      footer: { text: '', on: [] },
+      date: { text: '14 March', on: ['content'], live },
+      logo: null,
+    };
+    const content = parseXmlTree(write(convert(MILL, [{ kind: 'foot', foot } as Edit])).parts.get('content.xml')!);
+    return nodesWithin(content, 'presentation:date-time-decl')[0]!.attributes['presentation:source'];
+  };
+  expect([source(true), source(false)]).toEqual(['current-date', 'fixed']);
+});
+
 test('a slide in colours of its own has a master page in them', () => {
   const map = beginning(MILL).filter(({ kind }) => kind === 'map');
   const gates = convert(MILL, map).deck.slides[1]!;

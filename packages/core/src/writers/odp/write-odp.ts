@@ -15,10 +15,12 @@ import { firstParts, metaPart, pictureEntries, type ManifestEntry, type NamedPic
 import { element, NS, VERSION, XML } from '../odf/xml.ts';
 
 export const ODP_TYPE = 'application/vnd.oasis.opendocument.presentation';
+/** The part that shows a file in small (part 2, §3.7), a PNG. */
+const THUMBNAIL = 'Thumbnails/thumbnail.png';
 const CHART_TYPE = 'application/vnd.oasis.opendocument.chart';
 
 /** The same scene gives the same bytes. */
-export function writeOdp(scene: Scene, pictures: PictureSource, deflate?: Deflate): Uint8Array {
+export function writeOdp(scene: Scene, pictures: PictureSource, thumbnail?: Uint8Array, deflate?: Deflate): Uint8Array {
   const { theme, slides } = scene;
   const zip = new ZipWriter(deflate);
   const language = scene.language ?? USUAL_LANGUAGE;
@@ -69,7 +71,10 @@ export function writeOdp(scene: Scene, pictures: PictureSource, deflate?: Deflat
       ? ''
       : element(
           'presentation:date-time-decl',
-          { 'presentation:name': FOOT_NAMES.date, 'presentation:source': 'fixed' },
+          {
+            'presentation:name': FOOT_NAMES.date,
+            'presentation:source': theme.look?.foot.date.live === true ? 'current-date' : 'fixed',
+          },
           xmlText(said.date),
         ));
   zip.add({
@@ -79,5 +84,9 @@ export function writeOdp(scene: Scene, pictures: PictureSource, deflate?: Deflat
   zip.add({ name: 'meta.xml', content: metaPart({ ...scene, title: scene.title ?? slides[0]?.title }) });
   for (const part of media.parts) zip.add(part);
   manifest.push(...pictureEntries(media.parts));
+  if (thumbnail !== undefined) {
+    zip.add({ name: THUMBNAIL, content: thumbnail, stored: true });
+    manifest.push([THUMBNAIL, 'image/png']);
+  }
   return zip.finish(firstParts(ODP_TYPE, manifest));
 }

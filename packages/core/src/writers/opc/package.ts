@@ -23,6 +23,10 @@ export function relationships(rels: readonly Rel[]): string {
 export const CORE_TYPE = 'application/vnd.openxmlformats-package.core-properties+xml';
 export const CORE_REL = 'http://schemas.openxmlformats.org/package/2006/relationships/metadata/core-properties';
 
+/** The part that shows a file in small (ECMA-376-2 §8.2), a PNG. */
+export const THUMBNAIL = 'docProps/thumbnail.png';
+export const THUMBNAIL_REL = 'http://schemas.openxmlformats.org/package/2006/relationships/metadata/thumbnail';
+
 /**
  * The list of what parts are (§10.1.2).
  * @param defaults By ending, besides relationships and XML. @param overrides By name.

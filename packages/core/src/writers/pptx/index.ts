@@ -9,14 +9,15 @@ interface Options {
   readonly template?: Uint8Array;
   /** Of decks that stand by themselves; a template has fonts of its own. */
   readonly fonts?: readonly EmbeddedFace[];
+  readonly thumbnail?: Uint8Array;
 }
 
 /** @throws ReadError as `readTemplate` does. */
 export const writeDeck = (
   scene: Scene,
   pictures: PictureSource,
-  { deflate, template, fonts = [] }: Options,
+  { deflate, template, fonts = [], thumbnail }: Options,
 ): Uint8Array =>
   template === undefined || scene.theme.template === undefined
-    ? writePptx(scene, pictures, fonts, deflate)
-    : writeIntoTemplate(scene, template, pictures, deflate);
+    ? writePptx(scene, pictures, fonts, thumbnail, deflate)
+    : writeIntoTemplate(scene, template, pictures, thumbnail, deflate);

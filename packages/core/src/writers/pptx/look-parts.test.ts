@@ -184,6 +184,21 @@ test('rules for type and the foot are said in the master, not in each slide', ()
   expect(slide(2)).toContain('<p:ph type="ftr" sz="quarter" idx="11"/>');
 });
 
+test('a date that is live is a field on slides, layouts and master, with its words until then', () => {
+  const foot = (live: boolean): Edit => ({
+    kind: 'foot',
+    foot: { number: [], footer: { text: '', on: [] }, date: { text: '14 March', on: ['content'], live }, logo: null },
+  });
+  const places = ['ppt/slides/slide2.xml', 'ppt/slideMasters/slideMaster1.xml'];
+  const [live, fixed] = [written(foot(true)), written(foot(false))];
+  for (const place of places) {
+    expect(live.text(place)).toMatch(/<a:fld id="\{[\dA-F-]+\}" type="datetime1"><a:rPr [^>]*\/><a:t>14 March</);
+    expect(fixed.text(place)).toMatch(/<a:r><a:rPr [^>]*\/><a:t>14 March</);
+    expect(fixed.text(place)).not.toContain('datetime');
+  }
+  expect(live.text('ppt/slides/slide1.xml')).not.toContain('datetime');
+});
+
 test('a logo stands on the master, and layouts that do not show it hide it', () => {
   const logo = {
     picture: { id: 'a' as never, mime: 'image/png' as const, width: 30, height: 10 },

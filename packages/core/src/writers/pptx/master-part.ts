@@ -21,7 +21,7 @@ import { ANCHOR, plainLevel, pointLevel } from './text-style.ts';
 import { colorMap } from './theme-part.ts';
 import { fileWords, roleName, type FileWords } from '../slides/words.ts';
 import { XML } from '../opc/package.ts';
-import { emuOf, NS, tree, xfrm } from './xml.ts';
+import { emuOf, guid, NS, tree, xfrm } from './xml.ts';
 
 /** Relationship id of a picture of the part that is written; undefined when its bytes are not at hand. */
 export type PictureRel = (id: PictureId) => string | undefined;
@@ -44,10 +44,12 @@ const paragraph = (text: string, language: LanguageTag, level = 0): string =>
   `<a:p>${level > 0 ? `<a:pPr lvl="${level}"/>` : ''}<a:r><a:rPr lang="${language}"/><a:t>${xmlText(text)}</a:t></a:r></a:p>`;
 
 /** @param text The author's, at the foot. @param language The author's. */
-function prompt({ role }: Frame, ours: FileWords, text: string, language: LanguageTag): string {
+function prompt({ role }: Frame, ours: FileWords, theme: Theme, language: LanguageTag): string {
   if (role === 'number')
     return `<a:p><a:fld id="{B6F15528-21DE-4FAA-801E-634DDDAF4B2B}" type="slidenum"><a:rPr lang="${ours.language}"/><a:t>‹#›</a:t></a:fld><a:endParaRPr lang="${ours.language}"/></a:p>`;
   if (role.startsWith('body')) return ours.levels.map((level, i) => paragraph(level, ours.language, i)).join('');
+  const text = footText(theme, role);
+  if (isLiveDate(theme, role)) return `<a:p>${dateField(`<a:rPr lang="${language}"/>`, text)}</a:p>`;
   return text === '' ? paragraph(roleName(ours, role), ours.language) : paragraph(text, language);
 }
 
@@ -72,6 +74,13 @@ function pictureShape(picture: LayoutPicture, id: number, rel: PictureRel): stri
 /** The logo of slides of content stands on the master; layouts that show none of it, or their own, hide the master's shapes. */
 const masterPictures = (theme: Theme): readonly LayoutPicture[] => layoutNamed(theme, 'points').pictures ?? [];
 
+/** Whether a date is written as a field, which says the day on which it is seen (ECMA-376-1 §21.1.2.2.4). */
+export const isLiveDate = ({ look }: Theme, role: Frame['role']): boolean =>
+  role === 'date' && look?.foot.date.live === true;
+/** A field of a day, with the words that stand until somebody opens it. */
+export const dateField = (properties: string, words: string): string =>
+  `<a:fld id="${guid(0, 4)}" type="datetime1">${properties}<a:t>${xmlText(words)}</a:t></a:fld>`;
+
 /** Text that stands at the foot, the same on every slide. */
 export const footText = (theme: Theme, role: Frame['role']): string =>
   role === 'footer' || role === 'date' ? (theme.look?.foot[role].text ?? '') : '';
@@ -85,14 +94,14 @@ export function masterPart(theme: Theme, language: LanguageTag, rel: PictureRel)
   const foot = layout.frames.flatMap((frame) => (isFoot(frame.role) ? [{ ...frame, role: frame.role }] : []));
   let id = 2;
   const shapes = [
-    placeholderShape(title, ours.roles.title, id++, '<p:ph type="title"/>', '', prompt(title, ours, '', language)),
+    placeholderShape(title, ours.roles.title, id++, '<p:ph type="title"/>', '', prompt(title, ours, theme, language)),
     placeholderShape(
       points,
       ours.roles.body,
       id++,
       '<p:ph type="body" idx="1"/>',
       '',
-      prompt(points, ours, '', language),
+      prompt(points, ours, theme, language),
     ),
     ...foot.map((frame) =>
       placeholderShape(
@@ -101,7 +110,7 @@ export function masterPart(theme: Theme, language: LanguageTag, rel: PictureRel)
         id++,
         masterFoot(frame.role),
         plainLevel('lvl1pPr', frame.style, frame.align),
-        prompt(frame, ours, footText(theme, frame.role), language),
+        prompt(frame, ours, theme, language),
       ),
     ),
     ...masterPictures(theme).map((picture) => pictureShape(picture, id++, rel)),
@@ -138,7 +147,7 @@ export function layoutPart(layout: Layout, theme: Theme, language: LanguageTag, 
         id++,
         placeholder(frame, layout.name),
         ownStyle(frame, theme),
-        prompt(frame, ours, footText(theme, frame.role), language),
+        prompt(frame, ours, theme, language),
       ),
     );
   const type = LAYOUT_TYPES[layout.name];

@@ -21,8 +21,8 @@ const TEXT =
 const image = (properties: string): string =>
   `<p:sp><p:nvSpPr><p:cNvPr id="2" name="Slide 2"/><p:cNvSpPr><a:spLocks noGrp="1" noRot="1" noChangeAspect="1"/></p:cNvSpPr><p:nvPr><p:ph type="sldImg"/></p:nvPr></p:nvSpPr><p:spPr>${properties}</p:spPr></p:sp>`;
 
-const text = (properties: string, body: string): string =>
-  `<p:sp><p:nvSpPr><p:cNvPr id="3" name="Notes 3"/><p:cNvSpPr><a:spLocks noGrp="1"/></p:cNvSpPr><p:nvPr><p:ph type="body" idx="1"/></p:nvPr></p:nvSpPr><p:spPr>${properties}</p:spPr><p:txBody><a:bodyPr/><a:lstStyle/>${body}</p:txBody></p:sp>`;
+const text = (properties: string, body: string, style = ''): string =>
+  `<p:sp><p:nvSpPr><p:cNvPr id="3" name="Notes 3"/><p:cNvSpPr><a:spLocks noGrp="1"/></p:cNvSpPr><p:nvPr><p:ph type="body" idx="1"/></p:nvPr></p:nvSpPr><p:spPr>${properties}</p:spPr><p:txBody><a:bodyPr/>${style === '' ? '<a:lstStyle/>' : `<a:lstStyle>${style}</a:lstStyle>`}${body}</p:txBody></p:sp>`;
 
 /** What stands at the edges of a printed page: type, name, index, place, side. */
 const FOOT = [
@@ -32,14 +32,26 @@ const FOOT = [
   ['sldNum', 'Page number', 5, 3_884_613, 8_685_213, 'r'],
 ] as const;
 
+const LEVELS = 5;
+const spaced = (space: number): string => `<a:spcBef><a:spcPts val="${hundredths(space)}"/></a:spcBef>`;
+
+/** How the author wants notes to be set, where their master is not ours: it stays as it is. */
+function ruledStyle({ look }: Theme): string {
+  const { size, space } = look?.rules.notes ?? {};
+  if (size === undefined && space === undefined) return '';
+  const before = space === undefined ? '' : spaced(space);
+  const type = size === undefined ? '' : `<a:defRPr sz="${hundredths(size)}"/>`;
+  return Array.from({ length: LEVELS }, (_, i) => `<a:lvl${i + 1}pPr>${before}${type}</a:lvl${i + 1}pPr>`).join('');
+}
+
 /** @param language Of the deck. */
 export function notesMasterPart(theme: Theme, language: LanguageTag): string {
   const ours = fileWords(language);
   const { size, space } = notesType(theme);
   const levels = Array.from(
-    { length: 5 },
+    { length: LEVELS },
     (_, i) =>
-      `<a:lvl${i + 1}pPr marL="${i * 228_600}" algn="l"><a:spcBef><a:spcPts val="${hundredths(space)}"/></a:spcBef><a:defRPr sz="${hundredths(size)}" kern="1200"><a:solidFill><a:schemeClr val="tx1"/></a:solidFill><a:latin typeface="+mn-lt"/><a:ea typeface="+mn-ea"/><a:cs typeface="+mn-cs"/></a:defRPr></a:lvl${i + 1}pPr>`,
+      `<a:lvl${i + 1}pPr marL="${i * 228_600}" algn="l">${spaced(space)}<a:defRPr sz="${hundredths(size)}" kern="1200"><a:solidFill><a:schemeClr val="tx1"/></a:solidFill><a:latin typeface="+mn-lt"/><a:ea typeface="+mn-ea"/><a:cs typeface="+mn-cs"/></a:defRPr></a:lvl${i + 1}pPr>`,
   ).join('');
   const prompt = `<a:p><a:r><a:rPr lang="${ours.language}"/><a:t>${ours.notes}</a:t></a:r></a:p>`;
   const foot = FOOT.map(([type, name, index, x, y, align], i) => {
@@ -57,14 +69,14 @@ export function notesMasterPart(theme: Theme, language: LanguageTag): string {
 const pageNumber = (language: string): string =>
   `<p:sp><p:nvSpPr>${nonVisual(4, 'Page number 4')}<p:cNvSpPr><a:spLocks noGrp="1"/></p:cNvSpPr><p:nvPr><p:ph type="sldNum" sz="quarter" idx="5"/></p:nvPr></p:nvSpPr><p:spPr/><p:txBody><a:bodyPr/><a:lstStyle/><a:p><a:fld id="${guid(0, 3)}" type="slidenum"><a:rPr lang="${language}"/><a:t>‹#›</a:t></a:fld><a:endParaRPr lang="${language}"/></a:p></p:txBody></p:sp>`;
 
-/** @param numbered Whether its master has a place for the number of the page. */
-export function notesSlidePart(notes: readonly Note[], context: TextContext, numbered: boolean): string {
+/** @param ownMaster Whether its master is ours, which has a place for the number of the page and says how notes are set. */
+export function notesSlidePart(notes: readonly Note[], context: TextContext, ownMaster: boolean): string {
   const bullets = bulletsOf(notes.map(asItem));
   const body = notes.map(
     (note, i) =>
       `<a:p>${noteProperties(note, bullets[i])}${runsXml(withMark(note.runs, bullets[i]), note.lang === undefined ? context : { ...context, language: note.lang })}</a:p>`,
   );
-  return `${XML}<p:notes ${NS}><p:cSld>${tree(image('') + text('', body.join('')) + (numbered ? pageNumber(context.language) : ''))}</p:cSld><p:clrMapOvr><a:masterClrMapping/></p:clrMapOvr></p:notes>`;
+  return `${XML}<p:notes ${NS}><p:cSld>${tree(image('') + text('', body.join(''), ownMaster ? '' : ruledStyle(context.theme)) + (ownMaster ? pageNumber(context.language) : ''))}</p:cSld><p:clrMapOvr><a:masterClrMapping/></p:clrMapOvr></p:notes>`;
 }
 
 const levelOf = ({ depth }: Note): number => Math.min(Math.max(depth, 1), 5);

@@ -14,7 +14,7 @@ import {
 import { frameOf, isFoot, type Frame, type Layout } from '../../theme/index.ts';
 import { xmlText } from '../../container/index.ts';
 import { solidFill } from './colors.ts';
-import { footText } from './master-part.ts';
+import { dateField, footText, isLiveDate } from './master-part.ts';
 import { pictureXml } from './picture.ts';
 import { motionXml } from './motion.ts';
 import { placeholder } from './placeholders.ts';
@@ -119,8 +119,9 @@ function chartFrame(box: ChartBox, named: string, ph: string, context: SlideCont
 
 function footXml(frame: Frame, slide: SceneSlide, id: number, { theme, language }: SlideContext): string {
   const fill = frame.says ? `>${solidFill(frame.style.color)}</a:rPr>` : '/>';
-  const text =
-    frame.role === 'number'
+  const text = isLiveDate(theme, frame.role)
+    ? dateField(`<a:rPr lang="${language}"${fill}`, footText(theme, frame.role))
+    : frame.role === 'number'
       ? `<a:fld id="${guid(0, 1)}" type="slidenum"><a:rPr lang="${language}"${fill}<a:t>${slide.number}</a:t></a:fld><a:endParaRPr lang="${language}"/>`
       : `<a:r><a:rPr lang="${language}"${fill}<a:t>${xmlText(footText(theme, frame.role))}</a:t></a:r>`;
   return `<p:sp><p:nvSpPr>${nonVisual(id, `${roleName(fileWords(language), frame.role)} ${id}`)}<p:cNvSpPr><a:spLocks noGrp="1"/></p:cNvSpPr><p:nvPr>${placeholder(frame, slide.layout.name)}</p:nvPr></p:nvSpPr><p:spPr/><p:txBody><a:bodyPr/><a:lstStyle/><a:p>${text}</a:p></p:txBody></p:sp>`;

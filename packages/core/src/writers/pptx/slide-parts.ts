@@ -5,6 +5,7 @@ import type { PictureId } from '../../content/index.ts';
 import { goalOf, type PictureSource, type Scene, type SceneSlide } from '../../scene/index.ts';
 import type { Palette } from '../../theme/index.ts';
 import { chartPart } from './chart-part.ts';
+import { chartStyles } from './chart-style.ts';
 import { notesSlidePart } from './notes-part.ts';
 import { slidePart } from './slide-part.ts';
 import { themeOverridePart } from './theme-part.ts';
@@ -101,12 +102,14 @@ export class SlideParts {
         const book = `embeddings/${prefix}workbook${n}.xlsx`;
         // An archive itself: packing it again takes time for nothing.
         this.zip.add({ name: `ppt/${book}`, content: workbook(chart, this.#deflate), stored: true });
-        this.add(
-          `ppt/charts/${prefix}chart${n}.xml`,
-          finish(chartPart(chart, theme, language, 'rId1'), slide.layout),
-          `${DRAWING}.drawingml.chart+xml`,
-          [{ id: 'rId1', type: 'package', target: `../${book}` }],
-        );
+        const beside = new Rels();
+        const content = finish(chartPart(chart, theme, language, beside.add('package', `../${book}`)), slide.layout);
+        for (const style of chartStyles()) {
+          const name = `${prefix}${style.name}${n}.xml`;
+          this.add(`ppt/charts/${name}`, style.content, style.type);
+          beside.add(style.relation, name);
+        }
+        this.add(`ppt/charts/${prefix}chart${n}.xml`, content, `${DRAWING}.drawingml.chart+xml`, beside.list);
         return rels.add('chart', `../charts/${prefix}chart${n}.xml`);
       },
     });

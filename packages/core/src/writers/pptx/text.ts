@@ -1,5 +1,5 @@
 /** Paragraphs and runs of DrawingML (ECMA-376-1 §21.1.2). */
-import { isWrittenAs, languageAmong, type LanguageTag } from '../../base/index.ts';
+import { isWrittenAs, languageAmong, primaryOf, USUAL_LANGUAGE, type LanguageTag } from '../../base/index.ts';
 import { xmlText } from '../../container/index.ts';
 import { runsText, type Run, type Runs } from '../../content/index.ts';
 import { paraSetting, sidedAlign, sideOf, type Para, type SceneSlide, type TextBox } from '../../scene/index.ts';
@@ -199,8 +199,11 @@ export function runsXml(runs: Runs, context: TextContext, extra: Extra = NOTHING
   return xml;
 }
 
+/** Languages whose texts hold words in Latin letters, which are then of another (§21.1.2.3.9). */
+const OF_BOTH: ReadonlySet<string> = new Set(['ja', 'ko', 'zh']);
+
 function runProperties(run: Run, { theme, language, link, goal }: TextContext, extra: Extra): string {
-  let attributes = ` lang="${language}"${extra.attributes}`;
+  let attributes = ` lang="${language}"${OF_BOTH.has(primaryOf(language)) ? ` altLang="${USUAL_LANGUAGE}"` : ''}${extra.attributes}`;
   if (run.bold && !extra.attributes.includes(' b=')) attributes += ' b="1"';
   if (run.italic && !extra.attributes.includes(' i=')) attributes += ' i="1"';
   if (run.strike) attributes += ' strike="sngStrike"';

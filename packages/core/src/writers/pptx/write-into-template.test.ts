@@ -4,6 +4,7 @@ import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
 import { awkwardTemplate, plainTemplate, usualTemplate } from '../../../../demo/src/templates.ts';
 import { checkPackage } from '../../../../ooxml-check/src/index.ts';
 import { nodeAt, nodesNamed, readXmlTree, ZipReader, type XmlNode } from '../../container/index.ts';
+import type { Edit } from '../../edits/index.ts';
 import { convert, writeDeck } from '../../pipeline/index.ts';
 import { readTemplate } from '../../template/index.ts';
 import { doc, h, li, p, table } from '../../test/build.ts';
@@ -23,14 +24,12 @@ const SOURCE = doc(
 const turn = SOURCE.blocks[1]!.id;
 
 type Keep = TemplateUse['keep'];
-function built(template: Uint8Array, keep: Keep): Uint8Array {
+function built(template: Uint8Array, keep: Keep, rest: readonly Edit[] = [], thumbnail?: Uint8Array): Uint8Array {
   const use: TemplateUse = { hash: 'f'.repeat(64), fileName: 'trust.pptx', layouts: {}, keep };
   const models = new Map([[use.hash, readTemplate(template).model]]);
-  const edits = [
-    { kind: 'template', template: use },
-    { kind: 'turn', block: turn, to: 'section' },
-  ] as const;
-  return writeDeck('pptx', convert(SOURCE, edits, undefined, models), [], { template });
+  const edits = [{ kind: 'template', template: use }, { kind: 'turn', block: turn, to: 'section' }, ...rest] as const;
+  const options = { template, ...(thumbnail === undefined ? {} : { thumbnail }) };
+  return writeDeck('pptx', convert(SOURCE, edits, undefined, models), [], options);
 }
 
 /** Every XML part, spelled otherwise. */
@@ -282,6 +281,53 @@ test('a file whose own slides stay says of itself what it said, and its pages of
   const notes = zip.names.filter((name) => /notesSlides\/deck1-[^/]*\.xml$/.test(name));
   expect(notes.length).toBeGreaterThan(0);
   for (const name of notes) expect(strFromU8(zip.read(name)).includes('type="sldNum"')).toBe(!own);
+});
+
+test('notes are set as their author wants, without a word said to the master of others', async () => {
+  const template = plainTemplate();
+  const ours = built(template, 'none');
+  const withMaster = respelled(ours, (xml) => xml);
+  const rule: Edit = { kind: 'type', role: 'notes', rule: { size: 18, space: 10 } };
+  const file = built(withMaster, 'before', [rule]);
+  const zip = new ZipReader(file);
+  const master = zip.names.find((name) => name.includes('notesMasters/') && name.endsWith('.xml'))!;
+  expect(strFromU8(zip.read(master))).toBe(strFromU8(new ZipReader(ours).read(master)));
+  const notes = zip.names.filter((name) => /notesSlides\/deck2-[^/]*\.xml$/.test(name));
+  expect(notes.length).toBeGreaterThan(0);
+  for (const name of notes)
+    expect(strFromU8(zip.read(name))).toContain(
+      '<a:lstStyle><a:lvl1pPr><a:spcBef><a:spcPts val="1000"/></a:spcBef><a:defRPr sz="1800"/></a:lvl1pPr>',
+    );
+  expect(await checkPackage(file)).toEqual([]);
+  // Without a rule nothing is said.
+  const plain = new ZipReader(built(withMaster, 'before'));
+  for (const name of notes) expect(strFromU8(plain.read(name))).toContain('<a:lstStyle/>');
+});
+
+test('the picture of a file is of its first slide: theirs goes with its slides, and stays with them', async () => {
+  const PNG = new Uint8Array([0x89, 0x50, 0x4e, 0x47, 1]);
+  const files = unzipSync(usualTemplate());
+  files['docProps/thumbnail.jpeg'] = new Uint8Array([0xff, 0xd8, 0xff]);
+  files['_rels/.rels'] = strToU8(
+    strFromU8(files['_rels/.rels']!).replace(
+      '</Relationships>',
+      '<Relationship Id="rIdP" Type="http://schemas.openxmlformats.org/package/2006/relationships/metadata/thumbnail" Target="docProps/thumbnail.jpeg"/></Relationships>',
+    ),
+  );
+  files['[Content_Types].xml'] = strToU8(
+    strFromU8(files['[Content_Types].xml']!).replace(
+      /(<Types[^>]*>)/,
+      '$1<Default Extension="jpeg" ContentType="image/jpeg"/>',
+    ),
+  );
+  const template = zipSync(files);
+  const pictures = (bytes: Uint8Array): readonly string[] =>
+    new ZipReader(bytes).names.filter((name) => name.includes('thumbnail'));
+  expect(pictures(built(template, 'none', [], PNG))).toEqual(['docProps/deck1-thumbnail.png']);
+  expect(pictures(built(template, 'none'))).toEqual([]);
+  expect(pictures(built(template, 'before', [], PNG))).toEqual(['docProps/thumbnail.jpeg']);
+  for (const keep of ['none', 'before'] as const)
+    expect(await checkPackage(built(template, keep, [], PNG))).toEqual([]);
 });
 
 describe('slides that go between those of a file', () => {

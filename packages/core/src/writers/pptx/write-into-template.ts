@@ -31,7 +31,7 @@ import { notesMasterPart } from './notes-part.ts';
 import { partedBehind, SECTIONS_URI, sectionList, sectionsIn, sectionsOf, type Section } from './section-list.ts';
 import { SlideParts, TYPES } from './slide-parts.ts';
 import { appProperties, describedBy } from './properties.ts';
-import { coreProperties, CORE_REL, CORE_TYPE } from '../opc/package.ts';
+import { coreProperties, CORE_REL, CORE_TYPE, THUMBNAIL_REL } from '../opc/package.ts';
 import { emptyShows, withoutSlides } from './without-slides.ts';
 import { tableStyle, tableStyles } from './table-style.ts';
 import { themePart } from './theme-part.ts';
@@ -50,6 +50,7 @@ export function writeIntoTemplate(
   scene: Scene,
   template: Uint8Array,
   pictures: PictureSource,
+  thumbnail?: Uint8Array,
   deflate?: Deflate,
 ): Uint8Array {
   const { theme, slides } = scene;
@@ -105,12 +106,24 @@ export function writeIntoTemplate(
   const stay = [...known.values()].filter(({ type }) => type === 'slide').length - dropped.size;
   const changed = new Map(keep === 'none' ? propertiesOf(source, scene) : countedAgain(source, stay + slides.length));
   const root = readRelationships(source, '');
+  const [coreId, pictureId] = freeIds(root, 2);
+  const led: Rel[] = [];
   if (![...root.values()].some(({ type }) => type === 'core-properties')) {
     const name = `docProps/${prefix}core.xml`;
     parts.add(name, coreProperties(describedBy(scene)), CORE_TYPE);
-    const led = relationships([{ id: freeIds(root, 1)[0]!, type: CORE_REL, target: `/${name}` }]);
-    changed.set(ROOT_RELS, withMore(readXmlTree(source, ROOT_RELS), led));
+    led.push({ id: coreId!, type: CORE_REL, target: `/${name}` });
   }
+  // A picture of theirs shows a slide that is gone.
+  const pictured = new Map(
+    keep === 'none' ? [...root].flatMap(([id, { type, target }]) => (type === 'thumbnail' ? [[id, target]] : [])) : [],
+  );
+  if (thumbnail !== undefined && keep === 'none') {
+    const name = `docProps/${prefix}thumbnail.png`;
+    zip.add({ name, content: thumbnail, stored: true });
+    led.push({ id: pictureId!, type: THUMBNAIL_REL, target: `/${name}` });
+  }
+  if (led.length + pictured.size > 0)
+    changed.set(ROOT_RELS, withOthers(readXmlTree(source, ROOT_RELS), new Set(pictured.keys()), led));
   if (scene.slides.some(({ boxes }) => boxes.some(({ kind }) => kind === 'table'))) {
     const styles = [...known.values()].find(({ type }) => type === 'tableStyles')?.target;
     const style = withMended(tableStyle(theme), layoutNamed(theme, 'points').colors?.mended);
@@ -134,7 +147,10 @@ export function writeIntoTemplate(
     slideIds,
     notesMaster: notesMaster === undefined ? ids[0]! : null,
   });
-  const gone = new Set([...known].flatMap(([id, { target }]) => (dropped.has(id) ? [target] : [])));
+  const gone = new Set([
+    ...[...known].flatMap(([id, { target }]) => (dropped.has(id) ? [target] : [])),
+    ...pictured.values(),
+  ]);
   /** A part as it was, but for what leads to slides that are gone. */
   const apart = (name: string): Uint8Array | string => {
     const owner = ownerOf(name);
@@ -156,7 +172,7 @@ export function writeIntoTemplate(
     const result = withoutSlides(root, ids, shows);
     return result === root ? bytes : writeXmlTree(result);
   };
-  const reached = reachable(source, main, dropped);
+  const reached = reachable(source, gone);
   for (const name of source.names) {
     if (!reached.has(name) || name === main || name === relsName) continue;
     const content = changed.get(name) ?? apart(name);
@@ -165,16 +181,17 @@ export function writeIntoTemplate(
   zip.add({ name: main, content: writeXmlTree(presentation) });
   zip.add({
     name: relsName,
-    content: writeXmlTree(
-      withContent(rels, [
-        ...contentWithout(rels, ({ attributes }) => dropped.has(attributes.Id ?? '')),
-        ...parseXmlTree(relationships(ours)).children,
-      ]),
-    ),
+    content: withOthers(rels, dropped, ours),
   });
   for (const part of parts.media.parts) zip.add(part);
   return zip.finish([
-    { name: CONTENT_TYPES, content: contentTypes(readXmlTree(source, CONTENT_TYPES), main, reached, parts) },
+    {
+      name: CONTENT_TYPES,
+      content: contentTypes(readXmlTree(source, CONTENT_TYPES), main, reached, {
+        overrides: parts.overrides,
+        defaults: thumbnail === undefined ? parts.defaults : [...parts.defaults, ['png', 'image/png']],
+      }),
+    },
   ]);
 }
 
@@ -205,13 +222,10 @@ const leadingTo = (gone: ReadonlySet<string>, relationships: Relationships): Rea
 /** Parts that speak of slides by number or by show, not by relationship. */
 const SAYS_SLIDES = /<\w+:(?:sldRg|custShow)\b|ppaction:\/\/customshow/i;
 
-/** Parts that are still led to when the slides that go are gone, with their relationships; what leads nowhere goes too. */
-function reachable(source: ZipReader, main: string, dropped: ReadonlySet<string>): ReadonlySet<string> {
+/** Parts that are still led to when those that go are gone, with their relationships; what leads nowhere goes too. */
+function reachable(source: ZipReader, gone: ReadonlySet<string>): ReadonlySet<string> {
   const found = new Set<string>([ROOT_RELS]);
   const open = [''];
-  const gone = new Set(
-    [...readRelationships(source, main)].flatMap(([id, { target }]) => (dropped.has(id) ? [target] : [])),
-  );
   while (open.length > 0) {
     const part = open.pop()!;
     const slash = part.lastIndexOf('/');
@@ -226,9 +240,14 @@ function reachable(source: ZipReader, main: string, dropped: ReadonlySet<string>
   return found;
 }
 
-/** A part of relationships with more of them. */
-const withMore = (rels: XmlNode, more: string): string =>
-  writeXmlTree(withContent(rels, [...contentWithout(rels, () => false), ...parseXmlTree(more).children]));
+/** A part of relationships without some of them, and with more. */
+const withOthers = (rels: XmlNode, without: ReadonlySet<string>, more: readonly Rel[]): string =>
+  writeXmlTree(
+    withContent(rels, [
+      ...contentWithout(rels, ({ attributes }) => without.has(attributes.Id ?? '')),
+      ...parseXmlTree(relationships(more)).children,
+    ]),
+  );
 
 /** What the file says of itself, in the place of what the template said of itself; a file that says nothing is left so. */
 function propertiesOf(source: ZipReader, scene: Scene): readonly (readonly [part: string, xml: string])[] {
@@ -327,7 +346,12 @@ function inOrder(children: readonly XmlNode[]): readonly XmlNode[] {
 }
 const LISTS = ['p:sldMasterIdLst', 'p:notesMasterIdLst', 'p:handoutMasterIdLst', 'p:sldIdLst'];
 
-function contentTypes(root: XmlNode, main: string, reached: ReadonlySet<string>, parts: SlideParts): string {
+function contentTypes(
+  root: XmlNode,
+  main: string,
+  reached: ReadonlySet<string>,
+  parts: Pick<SlideParts, 'defaults' | 'overrides'>,
+): string {
   const has = new Set(nodesNamed(root, 'Default').map(({ attributes }) => attributes.Extension?.toLowerCase()));
   const lower = new Set([...reached].map((name) => name.toLowerCase()));
   const kept = root.children.flatMap((one) => {
@@ -337,7 +361,7 @@ function contentTypes(root: XmlNode, main: string, reached: ReadonlySet<string>,
     // Built on a template file, the result is a presentation.
     return name === main.toLowerCase() ? [withAttribute(one, 'ContentType', `${TYPES}.presentation.main+xml`)] : [one];
   });
-  const defaults = parts.defaults
+  const defaults = [...new Map(parts.defaults)]
     .filter(([ending]) => !has.has(ending))
     .map(([ending, type]) => `<Default Extension="${ending}" ContentType="${type}"/>`);
   const ours = parseXmlTree(`<Types xmlns="${root.namespace}">${defaults.join('')}${parts.overrides.join('')}</Types>`);

@@ -254,6 +254,16 @@ test('each run says its language: by its words, and by its letters within them',
   expect(said('Sallow Quay')).toBe('en-US');
 });
 
+test('texts whose Latin words are of another language say so', () => {
+  const source = {
+    ...doc(h(1, 'Mill'), li('潮力水車小屋の門は修理が必要です'), li('Gates')),
+    language: languageTag('ja')!,
+  };
+  const slide = write(source)['ppt/slides/slide1.xml']!;
+  expect(slide).toMatch(/lang="ja" altLang="en-GB"[^>]*(\/>|>.*?<\/a:rPr>)<a:t>潮力/);
+  expect(write(doc(h(1, 'Mill'), li('Gates')))['ppt/slides/slide1.xml']).not.toContain('altLang');
+});
+
 test('what the document says of itself is what its file says', () => {
   const about = {
     subject: 'Tide & mill',

@@ -6,7 +6,7 @@ import type { EmbeddedFace, PictureSource, Scene } from '../../scene/index.ts';
 import { layoutPart, masterPart, otherLevels } from './master-part.ts';
 import { NOTES_HEIGHT, NOTES_WIDTH, notesMasterPart } from './notes-part.ts';
 import { appProperties, APP_TYPE, describedBy } from './properties.ts';
-import { contentTypes, coreProperties, CORE_REL, CORE_TYPE } from '../opc/package.ts';
+import { contentTypes, coreProperties, CORE_REL, CORE_TYPE, THUMBNAIL, THUMBNAIL_REL } from '../opc/package.ts';
 import { sectionList, sectionsOf } from './section-list.ts';
 import { Rels, SlideParts, TYPES } from './slide-parts.ts';
 import { tableStyles } from './table-style.ts';
@@ -23,6 +23,7 @@ export function writePptx(
   scene: Scene,
   pictures: PictureSource,
   fonts: readonly EmbeddedFace[],
+  thumbnail: Uint8Array | undefined,
   deflate?: Deflate,
 ): Uint8Array {
   const { theme, slides } = scene;
@@ -77,7 +78,12 @@ export function writePptx(
   parts.add('docProps/core.xml', coreProperties(describedBy(scene)), CORE_TYPE);
   parts.add('docProps/app.xml', appProperties(scene), APP_TYPE);
 
-  const defaults = [...parts.defaults, ...(fonts.length === 0 ? [] : [['fntdata', 'application/x-fontdata'] as const])];
+  const defaults = new Map([
+    ...parts.defaults,
+    ...(fonts.length === 0 ? [] : [['fntdata', 'application/x-fontdata'] as const]),
+    ...(thumbnail === undefined ? [] : [['png', 'image/png'] as const]),
+  ]);
+  if (thumbnail !== undefined) zip.add({ name: THUMBNAIL, content: thumbnail, stored: true });
   const root = relationships([
     { id: 'rId1', type: 'officeDocument', target: 'ppt/presentation.xml' },
     {
@@ -86,6 +92,7 @@ export function writePptx(
       target: 'docProps/core.xml',
     },
     { id: 'rId3', type: 'extended-properties', target: 'docProps/app.xml' },
+    ...(thumbnail === undefined ? [] : [{ id: 'rId4', type: THUMBNAIL_REL, target: THUMBNAIL }]),
   ]);
   for (const part of parts.media.parts) zip.add(part);
   return zip.finish([contentTypes(defaults, parts.overrides), { name: '_rels/.rels', content: root }]);

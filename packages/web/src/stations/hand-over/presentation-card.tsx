@@ -73,7 +73,7 @@ export function PresentationCard(props: FormatProps) {
         {...props}
         card="presentation"
         format={format}
-        choices={fonts ? { fonts: '1' } : {}}
+        choices={{ thumbnail: '1', ...(fonts ? { fonts: '1' } : {}) }}
         holds={count(view.pages.order.length, 'slide')}
       />
     </Card>

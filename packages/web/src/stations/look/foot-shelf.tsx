@@ -3,7 +3,7 @@ import { Box, chakra } from '@chakra-ui/react';
 import { useMemo, useState } from 'react';
 import { FOOT_PLACES, type Foot, type FootPlace } from '@alvex/core';
 import { ApiError, pictureUrl, sendPicture } from '../../api/client.ts';
-import { useDeck } from '../../state/deck-store.ts';
+import { useDeck, useLanguage } from '../../state/deck-store.ts';
 import { edit } from '../../state/log-store.ts';
 import { FileButton } from '../../ui/file-button.tsx';
 import { Action, Field, Heading, Notice, Small, Unseen } from '../../ui/recipes.tsx';
@@ -28,9 +28,14 @@ const PLACE_LABELS: Readonly<Record<FootPlace, string>> = {
 };
 const SHOWN = 4;
 
+/** As the deck's language writes it. */
+const today = (language: string | undefined): string =>
+  new Intl.DateTimeFormat(language, { dateStyle: 'long' }).format(new Date());
+
 export function FootShelf({ look, pages }: ShelfProps) {
   const keys = useMemo(() => tellingSlides(pages, SHOWN), [pages]);
   const { foot } = look;
+  const language = useLanguage();
   const set = (change: Partial<Foot>) => edit({ kind: 'foot', foot: { ...foot, ...change } });
   return (
     <>
@@ -75,6 +80,16 @@ export function FootShelf({ look, pages }: ShelfProps) {
               value={foot.date.text}
               set={(text) => set({ date: { ...foot.date, text } })}
             />
+            <chakra.label display="flex" gap="8px" alignItems="flex-start" mt="6px" color="soft">
+              <input
+                type="checkbox"
+                checked={foot.date.live ?? false}
+                onChange={({ target: { checked: live } }) =>
+                  set({ date: { ...foot.date, text: foot.date.text || today(language), live } })
+                }
+              />
+              {t('in PPTX and ODP the day on which it is opened')}
+            </chakra.label>
           </Line>
           <Line name={t('Slide number')} on={foot.number} set={(number) => set({ number })}>
             <Small>{t('counted for you')}</Small>
