@@ -31,9 +31,9 @@ export interface Remark {
 export async function auditPackage(bytes: Uint8Array): Promise<readonly Remark[]> {
   const opened = await Package.open(bytes);
   try {
-    const audit = new Audit(opened);
     const [main] = opened.related('', 'officeDocument');
     if (main === undefined) throw new Error('it has no presentation');
+    const audit = new Audit(opened, main);
     for (const slide of slidesOf(opened, main)) audit.slide(slide);
     audit.properties();
     return audit.remarks;
@@ -42,7 +42,9 @@ export async function auditPackage(bytes: Uint8Array): Promise<readonly Remark[]
   }
 }
 
-const LEAST_SIZE = 1200; // hundredths of a point
+/** Hundredths of a point, on a slide of the usual width; a narrower one is shown as large. */
+const LEAST_SIZE = 1200;
+const USUAL_WIDTH = 12_192_000; // EMU
 const TITLES = ['title', 'ctrTitle'];
 const textOf = (at: XmlElement): string => values(at, './/a:t').join('').replace(/\s+/g, ' ').trim();
 const hidden = (sheet: XmlElement): boolean => attribute(sheet, 'show') === '0';
@@ -51,9 +53,13 @@ class Audit {
   readonly remarks: Remark[] = [];
   readonly #opened: Package;
   readonly #titles = new Set<string>();
+  readonly #leastSize: number;
 
-  constructor(opened: Package) {
+  constructor(opened: Package, main: string) {
     this.#opened = opened;
+    const tree = opened.tree(main);
+    const [width] = tree === undefined ? [] : values(tree, '/p:presentation/p:sldSz/@cx');
+    this.#leastSize = LEAST_SIZE * Math.min(1, Number(width ?? USUAL_WIDTH) / USUAL_WIDTH);
   }
 
   slide(part: string): void {
@@ -78,7 +84,7 @@ class Audit {
     for (const run of elements(root, '//a:r[not(a:rPr/@lang)]')) say('no-language', textOf(run));
     for (const value of values(root, '//a:srgbClr/@val')) say('color-by-value', value);
     for (const value of values(root, '//@sz'))
-      if (/^\d+$/.test(value) && Number(value) < LEAST_SIZE) say('small-type', `${Number(value) / 100} pt`);
+      if (/^\d+$/.test(value) && Number(value) < this.#leastSize) say('small-type', `${Number(value) / 100} pt`);
     for (const paragraph of elements(root, '//p:txBody/a:p[not(a:pPr/a:buAutoNum)]')) {
       const text = textOf(paragraph);
       if (/^(\d+|[a-z]|[ivx]+)[.)]\s/i.test(text) && isPoint(paragraph)) say('typed-number', text.slice(0, 40));

@@ -151,6 +151,15 @@ const CASES: readonly (readonly [string, () => Uint8Array, RegExp])[] = [
     /no placeholder body 4711/,
   ],
   [
+    'a title without a place, on a layout that has none',
+    () =>
+      changed((files) => {
+        for (const name of Object.keys(files).filter((one) => /slideLayout\d+\.xml$/.test(one)))
+          files[name] = strToU8(strFromU8(files[name]!).replace('<p:ph type="title"/>', ''));
+      }),
+    /no placeholder title, and its own has no place/,
+  ],
+  [
     'a slide without a layout',
     () => replaced(slide.replace('slides/', 'slides/_rels/') + '.rels', /<Relationship [^>]*slideLayout[^>]*>/, ''),
     /leads to 0 parts of type slideLayout/,

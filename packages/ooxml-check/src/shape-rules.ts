@@ -38,12 +38,16 @@ const place = (element: XmlElement): Place => {
 };
 const ALONE: ReadonlySet<string> = new Set(['title', 'dt', 'ftr', 'sldNum', 'hdr']);
 
-/** Every placeholder stands on the layout too: by its kind where there is one of it, else by its index (§19.3.1.36). */
+/** Every placeholder stands on the layout too: by its kind where there is one of it, else by its index (§19.3.1.36). A title may stand where a layout has none. */
 function checkPlaceholders(opened: Package, part: string, tree: XmlDocument, layout: XmlDocument): void {
   const there = elements(layout, '//p:nvPr/p:ph').map(place);
   const own = elements(tree, '//p:nvPr/p:ph').map(place);
+  const titled = there.some(({ type }) => type === 'title');
   for (const { type, index } of own)
-    if (!there.some((one) => (ALONE.has(type) ? one.type === type : one.index === index)))
+    if (type === 'title' && !titled) {
+      if (elements(tree, '//p:sp[p:nvSpPr/p:nvPr/p:ph/@type="title"]/p:spPr/a:xfrm').length === 0)
+        opened.fault(part, 'its layout has no placeholder title, and its own has no place');
+    } else if (!there.some((one) => (ALONE.has(type) ? one.type === type : one.index === index)))
       opened.fault(part, `its layout has no placeholder ${type} ${index}`);
   for (const key of repeated(own.map(({ type, index }) => (ALONE.has(type) ? type : index))))
     opened.fault(part, `two shapes stand in the placeholder ${key}`);

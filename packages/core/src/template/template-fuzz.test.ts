@@ -5,7 +5,7 @@ import { usualTemplate } from '../../../demo/src/templates.ts';
 import { ReadError } from '../base/index.ts';
 import { drawOwnSlide } from '../pipeline/index.ts';
 import { random } from '../test/build.ts';
-import { libraryTemplate, ownOutput, paintedTemplate } from '../test/foreign-templates.ts';
+import { libraryTemplate, otherLibrary, ownOutput, paintedTemplate } from '../test/foreign-templates.ts';
 import { plainLook } from '../theme/index.ts';
 import { readTemplate } from './read-template.ts';
 import { templateTheme } from './template-theme.ts';
@@ -58,6 +58,8 @@ test.each([
   ['painted', paintedTemplate()],
   ['own output', ownOutput('slipway')],
   ['library', await libraryTemplate()],
+  ['library B', otherLibrary('library-b')],
+  ['library C', otherLibrary('library-c')],
 ])('%s', (_, bytes) => {
   const chance = random(bytes.length);
   let read = 0;

@@ -9,6 +9,7 @@ import {
   isFoot,
   LAYOUT_NAMES,
   overlaps,
+  SLIDE_WIDTH,
   style,
   TABLE_SIZES,
   USUAL_HAND,
@@ -128,7 +129,7 @@ function layoutOver(
     const own = place(frame.role);
     // What a template has no foot for is not put there.
     if (own === undefined) return isFoot(frame.role) ? [] : [{ ...frame, placeholder: null }];
-    return [inPlaceholder(frame, own)];
+    return [inPlaceholder(frame, own, model.size.width)];
   });
   const colorsOf = (picture: PictureId) => model.colors?.[picture];
   const standing = clearOfWords(frames, model.size).map((frame): Frame => ({
@@ -199,14 +200,15 @@ const usesPictures = (name: LayoutName, count: number): boolean =>
     ? count === 1
     : name.startsWith('gallery-') && count === Number(name.at(-1));
 
-function inPlaceholder(frame: Frame, own: TemplatePlaceholder): Frame {
+/** @param width Of the slide, in EMU. */
+function inPlaceholder(frame: Frame, own: TemplatePlaceholder, width: number): Frame {
   const text = frame.role !== 'table' && frame.role !== 'chart' && !frame.role.startsWith('picture');
   const { caps: _, ...plain } = frame.style;
   const set: TextStyle = {
     ...plain,
     font: own.heading ? 'heading' : 'body',
     bold: own.bold,
-    sizes: stepsFrom(own.size),
+    sizes: frame.role.startsWith('body') ? bodySizes(own.size, width) : stepsFrom(own.size),
     lineSpacing: own.lineSpacing,
     paint: own.paint,
     ...(own.caps ? { caps: true } : {}),
@@ -221,11 +223,14 @@ function inPlaceholder(frame: Frame, own: TemplatePlaceholder): Frame {
   };
 }
 
-const LEAST = 12;
-const stepsFrom = (size: number): readonly number[] => [
+/** Floors in points, that of points on a slide of the usual width: a template's own size may be less, and is then the only one. */
+const LEAST = { any: 12, points: 18 } as const;
+const stepsFrom = (size: number, least: number = LEAST.any): readonly number[] => [
   size,
-  ...[0.92, 0.84, 0.76, 0.68].map((share) => Math.round(size * share)).filter((step) => step >= LEAST && step < size),
+  ...[0.92, 0.84, 0.76, 0.68].map((share) => Math.round(size * share)).filter((step) => step >= least && step < size),
 ];
+const bodySizes = (size: number, width: number): readonly number[] =>
+  stepsFrom(size, (LEAST.points * width) / SLIDE_WIDTH);
 
 /** Where things stand that the template has no placeholder for: between its title and its foot, as wide as its text. */
 function designOf({ size, layouts }: TemplateModel, source: TemplateLayout, { levels }: TemplateMaster): LayoutDesign {
@@ -253,7 +258,7 @@ function designOf({ size, layouts }: TemplateModel, source: TemplateLayout, { le
   const content: Area = low
     ? [left, height * 0.08, Math.max(1, right - left), titleArea[1] - height * 0.1]
     : [left, top, Math.max(1, right - left), Math.max(1, bottom - top)];
-  const body = sizesOf(bodies[0]?.size ?? widest?.size ?? 22);
+  const body = bodySizes(bodies[0]?.size ?? widest?.size ?? 22, size.width);
   const paint = levels[0]!.paint;
   const titleStyle: TextStyle = style(
     'heading',
@@ -261,10 +266,17 @@ function designOf({ size, layouts }: TemplateModel, source: TemplateLayout, { le
     'text',
     title === undefined ? { bold: true } : {},
   );
+  const openingStyle = title === undefined ? { ...titleStyle, sizes: stepsFrom(44) } : titleStyle;
   const bodyStyle = style('body', body, 'text', { paint });
+  // Where even the title stands free, it opens the deck in the middle; a subtitle stands near its title.
   const opening = {
-    title: titleArea,
-    subtitle: [left, height * 0.6, right - left, height * 0.2] as Area,
+    title: title === undefined ? ([edge, height * 0.32, width - 2 * edge, height * 0.26] as Area) : titleArea,
+    subtitle: [
+      left,
+      title === undefined ? height * 0.6 : Math.min(under, height * 0.6),
+      right - left,
+      height * 0.2,
+    ] as Area,
     ground: 'ground' as const,
     align: title?.align ?? ('left' as const),
   };
@@ -277,8 +289,8 @@ function designOf({ size, layouts }: TemplateModel, source: TemplateLayout, { le
     styles: {
       title: titleStyle,
       body: bodyStyle,
-      cover: titleStyle,
-      section: titleStyle,
+      cover: openingStyle,
+      section: openingStyle,
       subtitle: style('body', [22, 20, 18, 16], 'muted'),
       quote: style('heading', [34, 30, 26, 22, 20], 'accent1'),
       big: style('heading', [120, 96, 80, 64, 54], 'accent1', { bold: true }),
@@ -298,10 +310,6 @@ const areaOf = ({ rect }: TemplatePlaceholder): Area => [
   inch(rect.width),
   inch(rect.height),
 ];
-const sizesOf = (size: number): readonly number[] => {
-  const steps = stepsFrom(size);
-  return steps.length > 1 ? steps : [size, Math.max(LEAST, Math.round(size * 0.85))];
-};
 
 /** The widest body of layouts of the same master whose title stands where this one's does. */
 function widestBody(layouts: readonly TemplateLayout[], source: TemplateLayout): TemplatePlaceholder | undefined {

@@ -5,6 +5,7 @@ import { readXmlText, ZipReader } from '../container/index.ts';
 import { chooseLayouts } from '../layout/index.ts';
 import { beginning, convert, optionsOf, writeDeck, type Converted } from '../pipeline/index.ts';
 import { doc, h, li, p, picture, random, randomDocument, table } from '../test/build.ts';
+import { auditPackage, checkPackage } from '../../../ooxml-check/src/index.ts';
 import { awkwardTemplate, plainTemplate, usualTemplate } from '../../../demo/src/templates.ts';
 import {
   contrastRatio,
@@ -13,11 +14,13 @@ import {
   LAYOUT_NAMES,
   overlaps,
   plainLook,
+  SLIDE_WIDTH,
   type TemplateUse,
   inkOn,
   layoutNamed,
 } from '../theme/index.ts';
 import type { Edit } from '../edits/index.ts';
+import { otherLibrary } from '../test/foreign-templates.ts';
 import { relit } from './colors.ts';
 import { readTemplate, templateMatches } from './index.ts';
 import { templateTheme } from './template-theme.ts';
@@ -71,6 +74,8 @@ const ALL = [
   ['usual', usualTemplate],
   ['plain', plainTemplate],
   ['awkward', awkwardTemplate],
+  ['library B', () => otherLibrary('library-b')],
+  ['library C', () => otherLibrary('library-c')],
 ] as const;
 
 describe('reading', () => {
@@ -174,6 +179,15 @@ test.each(ALL)('%s: every layout has its frames on the slide, whatever the templ
   }
 });
 
+test.each(ALL)('%s: points never go below their floor, nor below their own size where that is less', (_, make) => {
+  const { model } = readTemplate(make());
+  const theme = templateTheme(model, use(), plainLook('slipway'));
+  const floor = (18 * theme.size.width) / SLIDE_WIDTH;
+  for (const name of ['points', 'columns', 'columns-3', 'picture-right', 'table-points'] as const)
+    for (const { role, style } of layoutNamed(theme, name).frames)
+      if (role.startsWith('body')) for (const size of style.sizes.slice(1)) expect(size).toBeGreaterThanOrEqual(floor);
+});
+
 test('content keeps clear of a title, wherever that stands', () => {
   for (const make of [usualTemplate, plainTemplate, awkwardTemplate])
     for (const { name, frames } of built(make()).theme.layouts) {
@@ -260,6 +274,21 @@ describe('writing', () => {
       .find((xml) => xml.includes('>Gates<'))!;
     expect(gates).toMatch(/txBox="1"[\s\S]*<a:buChar char="•"\/>[\s\S]*>Oak</);
     expect(zip.names).toContain('ppt/notesMasters/deck1-notesMaster1.xml');
+  });
+
+  test('where it has no place for a title, the title stands free and is one all the same', async () => {
+    const bytes = otherLibrary('library-c');
+    const file = writeDeck('pptx', built(bytes), [], { template: bytes });
+    expect(await checkPackage(file)).toEqual([]);
+    const remarks = await auditPackage(file);
+    expect(remarks.filter(({ rule }) => rule === 'no-title')).toEqual([]);
+    const slide = slidesOf(new ZipReader(file))
+      .map((name) => text(new ZipReader(file), name))
+      .find((xml) => xml.includes('Pond'))!;
+    // It says all of its look: the master's title is another.
+    expect(slide).toMatch(
+      /<p:ph type="title"\/><\/p:nvPr><\/p:nvSpPr><p:spPr><a:xfrm>.*?marL="0" indent="0".*?sz="\d+" b="1" i="0" cap="none".*?<a:t>Pond/,
+    );
   });
 
   test('titles of sections are written as they are, whatever signs they hold', () => {

@@ -1,4 +1,6 @@
-/** Templates that are built in other ways than ours: by another library, by hand with everything that is drawn, of our own output. */
+/** Templates that are built in other ways than ours: by other libraries, by hand with everything that is drawn, of our own output. */
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
 import { encode } from 'fast-png';
 import pptxgen from 'pptxgenjs';
 import { templateOf } from '../../../demo/src/templates.ts';
@@ -144,11 +146,17 @@ export function ownOutput(theme: string): Uint8Array {
   return writeDeck('pptx', convert(document, [{ kind: 'theme', theme }]), []);
 }
 
+/** As two more libraries wrote them: see templates/README.md. */
+export const otherLibrary = (name: 'library-b' | 'library-c'): Uint8Array =>
+  new Uint8Array(readFileSync(join(import.meta.dirname, 'templates', `${name}.pptx`)));
+
 /** All of them by name. */
 export const foreignTemplates = async (): Promise<readonly (readonly [name: string, bytes: Uint8Array])[]> => [
   ['painted', paintedTemplate()],
   ['library', await libraryTemplate()],
   ['library 4:3', await libraryTemplate('LAYOUT_4x3')],
+  ['library B', otherLibrary('library-b')],
+  ['library C', otherLibrary('library-c')],
   ['own output', ownOutput('millrace')],
   ['own output, dark', ownOutput('nightwatch')],
 ];

@@ -86,7 +86,18 @@ export function shapeXml(box: ShapeBox, named: string, text = ''): string {
 
 /** Text in a box of its own. */
 export const freeText = (box: TextBox, named: string, context: TextContext): string =>
-  `<p:sp><p:nvSpPr>${named}<p:cNvSpPr txBox="1"/><p:nvPr/></p:nvSpPr><p:spPr>${xfrm(box.frame)}<a:prstGeom prst="rect"><a:avLst/></a:prstGeom><a:noFill/></p:spPr>${freeTextBody(box, context)}</p:sp>`;
+  free(`${named}<p:cNvSpPr txBox="1"/><p:nvPr/>`, box, freeTextBody(box, context));
+
+/** A title on a layout that has no place for one: it stands free, and is still what the slide is called (§19.7.10). */
+export const freeTitle = (box: TextBox, named: string, context: TextContext): string =>
+  free(
+    `${named}<p:cNvSpPr><a:spLocks noGrp="1"/></p:cNvSpPr><p:nvPr><p:ph type="title"/></p:nvPr>`,
+    box,
+    freeTextBody(box, context, undefined, true, true),
+  );
+
+const free = (properties: string, box: TextBox, body: string): string =>
+  `<p:sp><p:nvSpPr>${properties}</p:nvSpPr><p:spPr>${xfrm(box.frame)}<a:prstGeom prst="rect"><a:avLst/></a:prstGeom><a:noFill/></p:spPr>${body}</p:sp>`;
 
 /** Units of a symbol's outline; more than its side, so that rounding is not seen. */
 const FINE = 1000;

@@ -20,7 +20,7 @@ import { motionXml } from './motion.ts';
 import { placeholder } from './placeholders.ts';
 import { isFigurePart } from '../slides/figure-items.ts';
 import { figureGroup } from './figure.ts';
-import { freeText } from './shapes.ts';
+import { freeText, freeTitle } from './shapes.ts';
 import { tableXml } from './table.ts';
 import { spokenIn, textBody, type TextContext } from './text.ts';
 import { fileWords, roleName } from '../slides/words.ts';
@@ -64,9 +64,11 @@ function boxXml(box: Box, slide: SceneSlide, id: number, context: SlideContext):
   const name = `${roleName(fileWords(context.language), box.frame.role)} ${id}`;
   switch (box.kind) {
     case 'text':
-      return ph === '' || box.free === true
-        ? freeText(box, nonVisual(id, name), context)
-        : textXml(box, nonVisual(id, name), ph, slide.layout, context);
+      return box.frame.role === 'title' && box.frame.placeholder === null
+        ? freeTitle(box, nonVisual(id, name), context)
+        : ph === '' || box.free === true
+          ? freeText(box, nonVisual(id, name), context)
+          : textXml(box, nonVisual(id, name), ph, slide.layout, context);
     case 'picture': {
       const rel = context.picture(box.picture);
       const named = nonVisual(id, name, describePicture(box, slide));

@@ -84,26 +84,31 @@ const spreadXml = (para: Para, frame: Frame, spread: number, { theme }: TextCont
   `<a:spcBef><a:spcPct val="${Math.round(paraSetting(para, frame, theme).spaceBefore * spread * 100_000)}"/></a:spcBef>`;
 
 /**
- * Text that inherits nothing: it stands in no placeholder. It was measured to fit; where it is written on, it shrinks.
+ * Text that inherits nothing: it stands in no placeholder of its layout. It was measured to fit; where it is written on, it shrinks.
  * @param insets How far it stands in at the left, the top, the right and the bottom, in EMU.
+ * @param overMaster Whether a style of the master holds for it, which it then gainsays.
  */
 export function freeTextBody(
   { paras, frame, scale, spread }: TextBox,
   context: TextContext,
   [left, top, right, bottom]: readonly [number, number, number, number] = [0, 0, 0, 0],
   wraps = true,
+  overMaster = false,
 ): string {
   const { style, align } = frame;
+  /** What it has, or where the master might say otherwise has not. */
+  const said = (has: boolean, yes: string, no: string): string => (has ? yes : overMaster ? no : '');
   const size = style.sizes[0]! * scale;
   const bullets = bulletsOf(paras);
   const paragraphs = paras.map((para, i) => {
     const set = paraSetting(para, frame, context.theme);
-    const attributes = ` sz="${hundredths(size * set.scale)}"${style.bold || set.bold === true ? ' b="1"' : ''}${set.italic ? ' i="1"' : ''}${style.caps ? ' cap="all"' : ''}`;
+    const attributes = ` sz="${hundredths(size * set.scale)}"${said(style.bold || set.bold === true, ' b="1"', ' b="0"')}${said(set.italic === true, ' i="1"', ' i="0"')}${said(style.caps === true, ' cap="all"', ' cap="none"')}`;
     const bullet =
       set.bullet === null || set.bullet === ''
         ? '<a:buNone/>'
         : `<a:buClr>${schemeColor(set.bulletColor)}</a:buClr>${bullets[i]?.xml ?? `<a:buChar char="${xmlText(set.bullet)}"/>`}`;
-    const indent = set.indent === 0 ? '' : ` marL="${emuOf(set.indent)}" indent="${-emuOf(set.hanging)}"`;
+    const indent =
+      set.indent === 0 && !overMaster ? '' : ` marL="${emuOf(set.indent)}" indent="${-emuOf(set.hanging)}"`;
     const { rtl, fromRight } = sideOf(para, context.theme);
     const side = ALIGN[sidedAlign(align, fromRight, context.theme)];
     const properties = `<a:pPr${indent} algn="${side}"${rtl ? ' rtl="1"' : ''}>${spacing(style, i === 0 ? 0 : set.spaceBefore * spread)}${bullet}</a:pPr>`;

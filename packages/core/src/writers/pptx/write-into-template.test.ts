@@ -153,6 +153,19 @@ test('parts that nothing of ours touches stay byte for byte', () => {
     if (!changed.includes(name)) expect([name, strFromU8(after[name]!, true)]).toEqual([name, strFromU8(bytes, true)]);
 });
 
+test('a document without a title lends its file that of its first slide', () => {
+  const source = doc(h(2, 'Gates'), li('Oak'), h(2, 'Pond'), li('Silt'));
+  expect(source.title).toBeNull();
+  for (const template of [plainTemplate(), usualTemplate(), awkwardTemplate()]) {
+    const use: TemplateUse = { hash: 'f'.repeat(64), fileName: 'trust.pptx', layouts: {}, keep: 'none' };
+    const models = new Map([[use.hash, readTemplate(template).model]]);
+    const converted = convert(source, [{ kind: 'template', template: use }], undefined, models);
+    const zip = new ZipReader(writeDeck('pptx', converted, [], { template }));
+    const core = zip.names.find((name) => /core\.xml$/.test(name))!;
+    expect(strFromU8(zip.read(core))).toContain('<dc:title>Gates</dc:title>');
+  }
+});
+
 test('the file says what the document says of itself, and has its tables’ style among those of the template', () => {
   for (const template of [plainTemplate(), usualTemplate(), awkwardTemplate()]) {
     const before = new ZipReader(template);

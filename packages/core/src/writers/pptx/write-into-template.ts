@@ -251,10 +251,13 @@ const withOthers = (rels: XmlNode, without: ReadonlySet<string>, more: readonly 
 
 /** What the file says of itself, in the place of what the template said of itself; a file that says nothing is left so. */
 function propertiesOf(source: ZipReader, scene: Scene): readonly (readonly [part: string, xml: string])[] {
-  const writes = { 'core-properties': coreProperties, 'extended-properties': appProperties } as const;
+  const writes = {
+    'core-properties': () => coreProperties(describedBy(scene)),
+    'extended-properties': () => appProperties(scene),
+  } as const;
   return [...readRelationships(source, '').values()].flatMap(({ type, target }) =>
     (type === 'core-properties' || type === 'extended-properties') && source.has(target)
-      ? [[target, writes[type](scene)] as const]
+      ? [[target, writes[type]()] as const]
       : [],
   );
 }
