@@ -119,7 +119,8 @@ class Audit {
       if (!used.has(id) && !['slideLayout', 'notesSlide', 'themeOverride'].includes(type))
         say('unused-relationship', `${id} ${type}`);
     for (const run of elements(root, '//a:r[a:rPr/a:hlinkClick]'))
-      if (!/[\p{L}\p{N}]/u.test(textOf(run))) say('unnamed-link', textOf(run));
+      if (!/[\p{L}\p{N}]/u.test(textOf(run) + values(run, './a:rPr/a:hlinkClick/@tooltip').join('')))
+        say('unnamed-link', textOf(run));
   }
 
   properties(): void {

@@ -207,6 +207,11 @@ export function runsXml(runs: Runs, context: TextContext, extra: Extra = NOTHING
 /** Languages whose texts hold words in Latin letters, which are then of another (§21.1.2.3.9). */
 const OF_BOTH: ReadonlySet<string> = new Set(['ja', 'ko', 'zh']);
 
+/** Words of a link that do not say where it leads: signs alone, and the commonest of such words in languages whose letters are Latin. */
+const SAYS_NOTHING =
+  /^(?:[^\p{L}\p{N}]*|(?:click )?here|(?:this )?link|(?:read |learn )?more|hier|mehr|ici|plus|aquí|más|qui|aqui|mais|tu|więcej)[\s.!…]*$/iu;
+const shownTarget = (target: string): string => target.replace(/^(?:https?:\/\/|mailto:)/, '');
+
 function runProperties(run: Run, { theme, language, link, goal }: TextContext, extra: Extra): string {
   let attributes = ` lang="${language}"${OF_BOTH.has(primaryOf(language)) ? ` altLang="${USUAL_LANGUAGE}"` : ''}${extra.attributes}`;
   if (run.bold && !extra.attributes.includes(' b=')) attributes += ' b="1"';
@@ -219,7 +224,8 @@ function runProperties(run: Run, { theme, language, link, goal }: TextContext, e
   else inner += `<a:latin ${fontFace(theme.fonts.mono)}/><a:cs ${fontFace(theme.fonts.mono)}/>`;
   const id = run.link === undefined ? undefined : link(run.link);
   const within = run.link === undefined || id !== undefined ? undefined : goal?.(run.link);
-  if (id !== undefined) inner += `<a:hlinkClick r:id="${id}"/>`;
+  if (id !== undefined)
+    inner += `<a:hlinkClick r:id="${id}"${SAYS_NOTHING.test(run.text) ? ` tooltip="${xmlText(shownTarget(run.link!))}"` : ''}/>`;
   else if (within !== undefined) inner += `<a:hlinkClick r:id="${within}" action="${JUMP}"/>`;
   else inner += extra.click ?? '';
   return inner === '' ? `<a:rPr${attributes}/>` : `<a:rPr${attributes}>${inner}</a:rPr>`;

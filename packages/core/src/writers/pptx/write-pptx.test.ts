@@ -121,6 +121,19 @@ describe('a deck of everything', () => {
   });
 });
 
+test('a link whose words do not say where it leads says so itself', () => {
+  const link = (text: string) => [{ text, link: 'https://mill.example/gates?a=1&b=2' }];
+  const { 'ppt/slides/slide1.xml': slide } = write(
+    doc(h(1, 'Mill'), li(link('💻')), li(link('here')), li(link('The gates'))),
+  );
+  const tips = [...slide!.matchAll(/<a:hlinkClick r:id="rId\d+"(?: tooltip="([^"]*)")?\/><\/a:rPr><a:t>([^<]*)/g)];
+  expect(tips.map(([, tip, text]) => [text, tip])).toEqual([
+    ['💻', 'mill.example/gates?a=1&amp;b=2'],
+    ['here', 'mill.example/gates?a=1&amp;b=2'],
+    ['The gates', undefined],
+  ]);
+});
+
 test('a hidden slide is in the file and not shown', () => {
   const document = doc(h(1, 'A'), h(1, 'B'));
   const [, second] = convert(document, []).deck.slides;
