@@ -57,6 +57,31 @@ test('the file holds each face as Embedded OpenType, told by the presentation, a
   });
 });
 
+test('scripts that the families lack go along in faces of their own, as the theme names them', async () => {
+  const text = 'بوابة المد\n\nשער הגאות\n\nज्वार का द्वार\n\nประตูน้ำ\n\n潮門';
+  const other = await openDocument(strToU8(`# The mill\n\n## Gates\n\n${text}\n`), 'markdown', {});
+  const made = convert(other.document, beginning(other.document));
+  const more = await embeddableFonts([{ family: made.theme.fonts.body, style: 'regular', characters: text }]);
+  expect(more.slice(1).map(({ family, style }) => `${family} ${style}`)).toEqual(
+    ['Arabic', 'Hebrew', 'Devanagari', 'Thai'].flatMap((script) => [
+      `Noto Sans ${script} regular`,
+      `Noto Sans ${script} bold`,
+    ]),
+  );
+  for (const { family, bytes: face } of more.slice(1)) {
+    const font = create(Buffer.from(face));
+    expect(font.familyName).toContain(family);
+    const own = [...text].filter((sign) => font.hasGlyphForCodePoint(sign.codePointAt(0)!));
+    expect(own.join('')).toMatch(/[\p{L}\p{M}]{3}/u);
+  }
+  const bytes = writeDeck('pptx', made, [], { fonts: more });
+  expect(await checkPackage(bytes)).toEqual([]);
+  const parts = unzipSync(bytes);
+  const theme = strFromU8(parts['ppt/theme/theme1.xml']!);
+  for (const { family } of more.slice(1)) expect(theme).toContain(`typeface="${family}"`);
+  expect(strFromU8(parts['ppt/presentation.xml']!).match(/<p:font typeface="Noto Sans/g)).toHaveLength(4);
+});
+
 test('the same deck gives the same bytes, and without being asked no font goes along', async () => {
   const again = await embeddableFonts(uses);
   expect(again.map(({ bytes }, i) => Buffer.compare(bytes, faces[i]!.bytes))).toEqual(faces.map(() => 0));

@@ -4,6 +4,8 @@ import { basename, join } from 'node:path';
 import type { EmbeddedFace, FaceUse } from '@alvex/core';
 import { faceFile, FOLDERS, folderOf } from './shipped.ts';
 
+import { otherFaces } from './other-scripts.ts';
+
 export { otherFaces, type FontFile } from './other-scripts.ts';
 export { wholeFace } from './shipped.ts';
 export { webFaces, type FaceFormat, type WebFace, type WebFaces } from './web-faces.ts';
@@ -30,6 +32,28 @@ export async function embeddableFonts(uses: readonly FaceUse[]): Promise<readonl
     const whole = await readFile(await faceFile(family, style));
     const part = await subsetFont(whole, USUAL + characters, { targetFormat: 'truetype' });
     faces.push({ family, style, bytes: new Uint8Array(part) });
+  }
+  return [...faces, ...(await scriptFaces(uses.map(({ characters }) => characters).join('')))];
+}
+
+/** Scripts that the themes' families lack, each in one file of another: its letters, and the family as themes name it (`theme-part.ts` of core's PPTX). */
+const SCRIPTS = [
+  { has: /\p{Script=Arabic}/u, from: 0x600, to: 0x6ff, family: 'Noto Sans Arabic' },
+  { has: /\p{Script=Hebrew}/u, from: 0x590, to: 0x5ff, family: 'Noto Sans Hebrew' },
+  { has: /\p{Script=Devanagari}/u, from: 0x900, to: 0x97f, family: 'Noto Sans Devanagari' },
+  { has: /\p{Script=Thai}/u, from: 0xe00, to: 0xe7f, family: 'Noto Sans Thai' },
+] as const;
+
+/** Faces of the other scripts of a text. Those of Chinese, Japanese and Korean are many files each, which are not one face. */
+async function scriptFaces(text: string): Promise<readonly EmbeddedFace[]> {
+  const faces: EmbeddedFace[] = [];
+  for (const { has, from, to, family } of SCRIPTS) {
+    if (!has.test(text)) continue;
+    const letters = Array.from({ length: to - from + 1 }, (_, i) => String.fromCodePoint(from + i));
+    for (const style of ['regular', 'bold'] as const) {
+      const [face] = await otherFaces(letters, style === 'bold', null);
+      if (face !== undefined) faces.push({ family, style, bytes: face.bytes });
+    }
   }
   return faces;
 }
