@@ -336,5 +336,6 @@ const widthIn = (runs: Runs, theme: Theme, frame: Frame): number =>
 /** Where a cell stands in its table, for how it looks. */
 export function placeOf({ row, rows, header }: SetCell, { cells, rowHeights }: TableBox) {
   const goesOn = header && cells.some((cell) => cell.header && cell.row === row + rows);
-  return { header, row, last: row + rows >= rowHeights.length, endsHead: header && !goesOn };
+  const tall = cells.some((cell) => cell.header && cell.row + cell.rows > 1);
+  return { header, row, last: row + rows >= rowHeights.length, endsHead: header && !goesOn, tall };
 }

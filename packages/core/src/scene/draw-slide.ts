@@ -7,12 +7,13 @@ import type { PartId, SlideId } from '../ids/index.ts';
 import { placeOf, type Box, type TextBox } from '../layout/index.ts';
 import {
   cellLook,
+  paintOf,
   contains,
   frameOf,
   type Align,
   type BackdropItem,
   type CellLook,
-  type ColorName,
+  type Paint,
   type Frame,
   type Palette,
   type Rect,
@@ -248,7 +249,7 @@ function drawBox(box: Box, boxes: readonly Box[], look: Look, { shapes, texts, p
           target: null,
           table: box.part,
           ...at,
-          pieces: drawCell(cell.runs, cell.lines, box.size, cell.header, theme, inks).map(drawnPiece),
+          pieces: drawCell(cell, box, theme, inks).map(drawnPiece),
         });
       }
   }
@@ -260,9 +261,9 @@ function cellShapes(
   { fill, top, bottom, sides }: CellLook,
   palette: Palette,
 ): readonly DrawnShape[] {
-  const bar = (left: number, from: number, wide: number, high: number, color: ColorName): DrawnShape => ({
+  const bar = (left: number, from: number, wide: number, high: number, color: Paint): DrawnShape => ({
     d: `M${left} ${from}h${wide}v${high}h${-wide}Z`,
-    fill: palette[color],
+    fill: paintOf(palette, color),
     stroke: null,
     strokeWidth: 0,
   });

@@ -2,8 +2,18 @@
 import { emu, emuFromPt, type Emu } from '../base/index.ts';
 import { sliceRuns, type Run, type Runs } from '../content/index.ts';
 import { fontFace, type FaceStyle } from '../fonts/index.ts';
-import { capitals, sideOf, paraSetting, SCRIPT_SCALE, type SetLine, type SetParagraph } from '../layout/index.ts';
-import type { Frame, Palette, Theme } from '../theme/index.ts';
+import {
+  capitals,
+  placeOf,
+  sideOf,
+  paraSetting,
+  SCRIPT_SCALE,
+  type SetCell,
+  type SetLine,
+  type SetParagraph,
+  type TableBox,
+} from '../layout/index.ts';
+import { cellInk, paintOf, type Frame, type Palette, type Theme } from '../theme/index.ts';
 import { visualOrder, type SeenRun } from './visual-order.ts';
 
 export interface Piece {
@@ -77,14 +87,14 @@ export function drawParagraph(
 }
 
 export function drawCell(
-  runs: Runs,
-  lines: readonly SetLine[],
-  size: number,
-  header: boolean,
+  cell: SetCell,
+  box: TableBox,
   theme: Theme,
   palette: Palette = theme.palette,
 ): readonly Piece[] {
-  const color = palette[header ? theme.table.headText : 'text'];
+  const { runs, lines, header } = cell;
+  const { size } = box;
+  const color = paintOf(palette, cellInk(theme, placeOf(cell, box)));
   const setting: Setting = {
     family: theme.fonts.body,
     mono: theme.fonts.mono,

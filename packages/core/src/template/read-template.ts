@@ -18,6 +18,7 @@ import { flagIn, numberIn } from './values.ts';
 import { drawGround, drawTree, type TreeContext } from './drawing/draw-tree.ts';
 import { slideDrawer } from './drawing/draw-slides.ts';
 import { ownSlides, withUses } from './own-slides.ts';
+import { ownTableStyle } from './own-tables.ts';
 import { levelOf, placeholderOf, saidIn, sizeOf, type Said } from './placeholders.ts';
 import type { TemplateLayout, TemplateMaster, TemplateModel } from './template-model.ts';
 
@@ -31,7 +32,7 @@ export interface ReadTemplateOptions {
 }
 
 /** Raised with what is read of a template; what was kept of one by an older number is read anew. Those of documents' readers come before. */
-export const TEMPLATE_VERSION = 100;
+export const TEMPLATE_VERSION = 101;
 
 const MOST_LAYOUTS = 200;
 
@@ -52,6 +53,9 @@ export function readTemplate(bytes: Uint8Array, options: ReadTemplateOptions = {
     if (target !== undefined && zip.has(target)) reader.addMaster(target);
   });
   if (reader.layouts.length === 0) throw new ReadError('part-missing', { part: main });
+  const styles = [...relationships.values()].find(({ type }) => type === 'tableStyles')?.target;
+  const tableStyle =
+    styles === undefined || !zip.has(styles) ? undefined : ownTableStyle(readXmlTree(zip, styles), reader.scheme);
   const draw = options.slides
     ? slideDrawer(zip, reader.layouts, reader.masters, (part, layout) => reader.contextOf(part, layout), size)
     : undefined;
@@ -62,6 +66,7 @@ export function readTemplate(bytes: Uint8Array, options: ReadTemplateOptions = {
       layouts: withUses(reader.layouts, zip, slides),
       slides: slides.length,
       ...ownSlides(zip, slides, draw),
+      ...(tableStyle === undefined ? {} : { tableStyle }),
       pictures: [...reader.pictures.values()].map(({ id, mime, width, height }) => ({ id, mime, width, height })),
       undrawn: reader.undrawn,
     },
@@ -96,6 +101,11 @@ class Reader {
   readonly #taken = new Map<string, PictureId | undefined>();
   readonly #from: FromMaster[] = [];
   readonly #schemes: Scheme[] = [];
+
+  /** Of its first master. */
+  get scheme(): Scheme {
+    return this.#from[0]!.scheme;
+  }
 
   constructor(zip: ZipReader, size: TemplateModel['size']) {
     this.#zip = zip;

@@ -1,7 +1,17 @@
 /** What is taken from an organisation's presentation file: everything that slides built on it look like. */
 import type { Picture, PictureId } from '../content/index.ts';
 import type { Emu } from '../base/index.ts';
-import type { Align, BackdropItem, Frame, Hex, LevelStyle, Palette, PictureColors, Rect } from '../theme/index.ts';
+import type {
+  Align,
+  BackdropItem,
+  Frame,
+  Hex,
+  LevelStyle,
+  OwnTableStyle,
+  Palette,
+  PictureColors,
+  Rect,
+} from '../theme/index.ts';
 
 /** A placeholder as a slide would inherit it: what the layout does not say is its master's. */
 export interface TemplatePlaceholder {
@@ -68,6 +78,8 @@ export interface TemplateModel {
   readonly made?: readonly MadeSlides[];
   /** Those of its own slides, in their order; null for one that could not be drawn. Without: they were not asked for. */
   readonly drawings?: readonly (SlideBackdrop | null)[];
+  /** That of its tables, where it has one of its own. */
+  readonly tableStyle?: OwnTableStyle;
   readonly pictures: readonly Picture[];
   /** What they are coloured like, as far as the host has looked: text that stands on them is coloured by it. */
   readonly colors?: Readonly<Record<PictureId, PictureColors>>;

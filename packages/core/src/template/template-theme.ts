@@ -55,7 +55,10 @@ function build(model: TemplateModel, use: TemplateUse, look: DeckLook): Theme {
     palette,
     fonts: { ...master.fonts, mono: 'Courier New' },
     levels,
-    table: { sizes: TABLE_SIZES, headColor: 'panel', headText: 'text', rule: 'muted', lines: 'rows' },
+    table: {
+      ...({ sizes: TABLE_SIZES, headColor: 'panel', headText: 'text', rule: 'muted', lines: 'rows' } as const),
+      ...(model.tableStyle === undefined ? {} : { own: model.tableStyle }),
+    },
     cards: 'panel',
     corners: 'square',
     hand: USUAL_HAND,

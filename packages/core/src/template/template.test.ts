@@ -3,7 +3,8 @@ import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
 import { decodeUtf8, ReadError } from '../base/index.ts';
 import { readXmlText, ZipReader } from '../container/index.ts';
 import { chooseLayouts } from '../layout/index.ts';
-import { beginning, convert, optionsOf, writeDeck, type Converted } from '../pipeline/index.ts';
+import { beginning, convert, optionsOf, sceneOf, writeDeck, type Converted } from '../pipeline/index.ts';
+import { drawSlide } from '../scene/index.ts';
 import { doc, h, li, p, picture, random, randomDocument, table } from '../test/build.ts';
 import { auditPackage, checkPackage } from '../../../ooxml-check/src/index.ts';
 import { awkwardTemplate, plainTemplate, usualTemplate } from '../../../demo/src/templates.ts';
@@ -289,6 +290,65 @@ describe('writing', () => {
     expect(slide).toMatch(
       /<p:ph type="title"\/><\/p:nvPr><\/p:nvSpPr><p:spPr><a:xfrm>.*?marL="0" indent="0".*?sz="\d+" b="1" i="0" cap="none".*?<a:t>Pond/,
     );
+  });
+
+  describe('with a table style of its own', () => {
+    const ID = '{A1B2C3D4-0000-4000-8000-0000000000A1}';
+    const scheme = (name: string, change = '') => `<a:schemeClr val="${name}">${change}</a:schemeClr>`;
+    const solid = (color: string) => `<a:solidFill>${color}</a:solidFill>`;
+    const edge = (side: string, width: number) =>
+      `<a:${side}><a:ln w="${width}">${solid(scheme('accent2'))}</a:ln></a:${side}>`;
+    const cells = (name: string, text: string, borders: string, fill: string) =>
+      `<a:${name}><a:tcTxStyle b="${name === 'firstRow' ? 'on' : 'off'}"><a:fontRef idx="minor"/>${scheme(text)}</a:tcTxStyle><a:tcStyle><a:tcBdr>${borders}</a:tcBdr>${fill}</a:tcStyle></a:${name}>`;
+    const STYLE = `<a:tblStyle styleId="${ID}" styleName="Trust">${cells('wholeTbl', 'tx1', edge('insideH', 12_700), '<a:fill><a:noFill/></a:fill>')}<a:band1H><a:tcStyle><a:tcBdr/><a:fill>${solid(scheme('accent1', '<a:tint val="20000"/>'))}</a:fill></a:tcStyle></a:band1H>${cells('firstRow', 'bg1', edge('bottom', 38_100), `<a:fill>${solid(scheme('accent1'))}</a:fill>`)}</a:tblStyle>`;
+    const styled = (def: string): Uint8Array => {
+      const files = unzipSync(otherLibrary('library-b'));
+      const name = 'ppt/tableStyles.xml';
+      files[name] = strToU8(
+        `<a:tblStyleLst xmlns:a="http://schemas.openxmlformats.org/drawingml/2006/main" def="${def}">${STYLE}</a:tblStyleLst>`,
+      );
+      return zipSync(files);
+    };
+
+    test('tables have it, and say nothing else; its list stays as it was', async () => {
+      const bytes = styled(ID);
+      const converted = built(bytes);
+      const file = writeDeck('pptx', converted, [], { template: bytes });
+      expect(await checkPackage(file)).toEqual([]);
+      const zip = new ZipReader(file);
+      expect(text(zip, 'ppt/tableStyles.xml')).toBe(strFromU8(unzipSync(bytes)['ppt/tableStyles.xml']!));
+      const slide = slidesOf(zip)
+        .map((name) => text(zip, name))
+        .find((xml) => xml.includes('<a:tbl>'))!;
+      expect(slide).toContain(`<a:tblPr firstRow="1" firstCol="1" bandRow="1"><a:tableStyleId>${ID}</a:tableStyleId>`);
+      expect(/<a:tbl>.*<\/a:tbl>/s.exec(slide)![0]).not.toMatch(/<a:(ln[LRTB]|solidFill|noFill)/);
+    });
+
+    test('is drawn: ground and words of the head, bands, lines', () => {
+      const converted = built(styled(ID));
+      const page = converted.pages.find(({ boxes }) => boxes.some(({ kind }) => kind === 'table'))!;
+      const [slide] = sceneOf(converted).slides.filter(({ key }) => key === page.key);
+      const drawn = drawSlide(slide!, converted.theme);
+      const accent = readTemplate(styled(ID)).model.masters[0]!.palette.accent1;
+      const fills = drawn.shapes.map(({ fill }) => fill);
+      // Three cells of the head, and a band behind the first and third row of the body.
+      expect(fills.filter((fill) => fill === accent)).toHaveLength(2);
+      const tint = fills.filter((fill) => fill !== null && fill !== accent && contrastRatio(fill, 'FFFFFF') < 1.6);
+      expect(tint).toHaveLength(4);
+      const head = drawn.texts.find(({ pieces }) => pieces.some((piece) => piece.text === 'Cost'))!;
+      expect(head.pieces[0]!.color).toBe('FFFFFF');
+    });
+
+    test('that it only names is left alone, and tables have ours', () => {
+      const bytes = styled('{5C22544A-7EE6-4342-B048-85BDC9FD1C3A}');
+      expect(readTemplate(bytes).model.tableStyle).toBeUndefined();
+      const zip = written(bytes, built(bytes));
+      const slide = slidesOf(zip)
+        .map((name) => text(zip, name))
+        .find((xml) => xml.includes('<a:tbl>'))!;
+      const used = /<a:tableStyleId>([^<]+)/.exec(slide)![1]!;
+      expect(text(zip, 'ppt/tableStyles.xml')).toContain(`styleId="${used}"`);
+    });
   });
 
   test('titles of sections are written as they are, whatever signs they hold', () => {

@@ -11,5 +11,6 @@ export { isPointing, mirroredRect, opposite } from './mirror.ts';
 export * from './palette.ts';
 export * from './picture-colors.ts';
 export * from './rect.ts';
+export * from './own-table.ts';
 export * from './table-look.ts';
 export * from './theme.ts';

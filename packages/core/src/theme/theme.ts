@@ -5,6 +5,7 @@ import type { BackdropItem } from './backdrop.ts';
 import type { Align, DeckLook, FontRole } from './look.ts';
 import type { Hex } from './color.ts';
 import type { ColorName, Palette } from './palette.ts';
+import type { OwnTableStyle } from './own-table.ts';
 import type { Rect } from './rect.ts';
 
 export const ROLES = [
@@ -227,6 +228,8 @@ export interface Theme {
     readonly headText: ColorName;
     readonly rule: ColorName;
     readonly lines: TableLines;
+    /** In the place of all that: a template's own. */
+    readonly own?: OwnTableStyle;
   };
   /** How cards of figures are made. */
   readonly cards: CardKind;

@@ -1,6 +1,6 @@
 /** A table on a page (OASIS ODF 1.3 part 3, §9 and §10.4.2). */
 import { CELL_PADDING, placeOf, sideOf, type SetCell, type TableBox } from '../../scene/index.ts';
-import { cellLook, type CellLine, type CellLook, type Palette } from '../../theme/index.ts';
+import { cellInk, cellLook, paintOf, type CellLine, type CellLook, type Palette } from '../../theme/index.ts';
 import { runsXml, textProperties, type TextLook } from '../odf/runs.ts';
 import type { PageContext } from './text.ts';
 import { color, element, length, points } from '../odf/xml.ts';
@@ -58,13 +58,13 @@ function cellXml(cell: SetCell, box: TableBox, context: PageContext): string {
     bold: false,
     italic: false,
     caps: false,
-    color: inks[cell.header ? theme.table.headText : 'text'],
+    color: paintOf(inks, cellInk(theme, placeOf(cell, box))),
   };
   const [x, y] = [CELL_PADDING.x, CELL_PADDING.y].map(points);
   const cellStyle = styles.style(
     'table-cell',
     element('style:table-cell-properties', {
-      'fo:background-color': look.fill === null ? 'transparent' : color(palette[look.fill]),
+      'fo:background-color': look.fill === null ? 'transparent' : color(paintOf(palette, look.fill)),
       'fo:border-top': border(look.top, palette),
       'fo:border-bottom': border(look.bottom, palette),
       'fo:border-left': border(look.sides, palette),
@@ -89,7 +89,10 @@ function cellXml(cell: SetCell, box: TableBox, context: PageContext): string {
   const behind =
     look.fill === null || !cell.header
       ? ''
-      : styles.style('text', element('style:text-properties', { 'fo:background-color': color(palette[look.fill]) }));
+      : styles.style(
+          'text',
+          element('style:text-properties', { 'fo:background-color': color(paintOf(palette, look.fill)) }),
+        );
   const runs = runsXml(cell.runs, { ...context, mono: theme.fonts.mono }, text);
   const inner = behind === '' || runs === '' ? runs : element('text:span', { 'text:style-name': behind }, runs);
   return element(
@@ -104,4 +107,4 @@ function cellXml(cell: SetCell, box: TableBox, context: PageContext): string {
 }
 
 const border = (line: CellLine | null, palette: Palette): string =>
-  line === null ? 'none' : `${points(line.width)} solid ${color(palette[line.color])}`;
+  line === null ? 'none' : `${points(line.width)} solid ${color(paintOf(palette, line.color))}`;

@@ -1,12 +1,21 @@
 /** The style of a deck's tables (ECMA-376-1 §20.1.4.2), so that a table that is changed where it is received still looks like the others. */
 import { xmlText } from '../../container/index.ts';
-import { cellLook, type CellLine, type CellLook, type ColorName, type Theme } from '../../theme/index.ts';
-import { schemeColor, solidFill } from './colors.ts';
+import {
+  cellInk,
+  cellLook,
+  type CellLine,
+  type CellLook,
+  type ColorName,
+  type Paint,
+  type Theme,
+} from '../../theme/index.ts';
+import { paintFill, schemeColor } from './colors.ts';
 import { XML } from '../opc/package.ts';
 import { emuOf, guid } from './xml.ts';
 
 /** A GUID for the way in which a theme draws tables. */
-export function tableStyleId({ name, table: { lines, headColor, headText, rule } }: Theme): string {
+export function tableStyleId({ name, table: { lines, headColor, headText, rule, own } }: Theme): string {
+  if (own !== undefined) return own.id;
   let seed = 0;
   for (const letter of `${name} ${lines} ${headColor} ${headText} ${rule}`)
     seed = (seed * 31 + letter.codePointAt(0)!) % 0x1000000;
@@ -25,6 +34,7 @@ export interface TableFlags {
 
 /** How a cell looks by the style alone. @param row Counted from 0. */
 export function styledLook(theme: Theme, { head }: TableFlags, row: number, last: boolean): CellLook {
+  if (theme.table.own !== undefined) return cellLook(theme, { header: head && row === 0, endsHead: head, row, last });
   const inner = cellLook(theme, INNER);
   const first = row === 0;
   const isHead = head && first;
@@ -39,17 +49,16 @@ export function styledLook(theme: Theme, { head }: TableFlags, row: number, last
 }
 
 /** The colour of text by the style alone. */
-export const styledText = (theme: Theme, { head }: TableFlags, row: number): ColorName =>
-  head && row === 0 ? theme.table.headText : 'text';
+export const styledText = (theme: Theme, { head }: TableFlags, row: number): Paint =>
+  cellInk(theme, { ...INNER, header: head && row === 0 });
 
 export const tableStyles = (theme: Theme): string =>
   `${XML}<a:tblStyleLst xmlns:a="http://schemas.openxmlformats.org/drawingml/2006/main" def="${tableStyleId(theme)}">${tableStyle(theme)}</a:tblStyleLst>`;
 
 export function tableStyle(theme: Theme): string {
   const edge = (side: string, line: CellLine | null): string =>
-    `<a:${side}>${line === null ? '<a:ln><a:noFill/></a:ln>' : `<a:ln w="${emuOf(line.width)}" cmpd="sng">${solidFill(line.color)}</a:ln>`}</a:${side}>`;
-  const filled = (fill: ColorName | null): string =>
-    `<a:fill>${fill === null ? '<a:noFill/>' : solidFill(fill)}</a:fill>`;
+    `<a:${side}>${line === null ? '<a:ln><a:noFill/></a:ln>' : `<a:ln w="${emuOf(line.width)}" cmpd="sng">${paintFill(line.color)}</a:ln>`}</a:${side}>`;
+  const filled = (fill: Paint | null): string => `<a:fill>${fill === null ? '<a:noFill/>' : paintFill(fill)}</a:fill>`;
   const text = (color: ColorName, bold: boolean): string =>
     `<a:tcTxStyle${bold ? ' b="on"' : ''}><a:fontRef idx="minor"/>${schemeColor(color)}</a:tcTxStyle>`;
   const [inner, head] = [cellLook(theme, INNER), cellLook(theme, HEAD)];

@@ -2,9 +2,9 @@
 import equal from 'fast-deep-equal';
 import { runsText } from '../../content/index.ts';
 import { CELL_PADDING, placeOf, sideOf, type SetCell, type TableBox } from '../../scene/index.ts';
-import { cellLook, type CellLine, type CellLook, type ColorName } from '../../theme/index.ts';
+import { cellInk, cellLook, type CellLine, type CellLook, type Paint, type Theme } from '../../theme/index.ts';
 import { styledLook, styledText, tableStyleId, type TableFlags } from './table-style.ts';
-import { solidFill } from './colors.ts';
+import { paintFill } from './colors.ts';
 import { runsXml, type TextContext } from './text.ts';
 import { emuOf, hundredths } from './xml.ts';
 
@@ -24,15 +24,18 @@ export function tableXml(box: TableBox, context: TextContext): string {
       const cell = covering.get(`${r} ${c}`);
       if (cell === undefined) return emptyCell('', NO_LOOK, styled.look, box.size, context);
       const look = cellLook(theme, placeOf(cell, box));
-      if (cell.row === r && cell.column === c) return cellXml(cell, box.size, look, { ...styled, bold }, context);
+      if (cell.row === r && cell.column === c) return cellXml(cell, box, look, { ...styled, bold }, context);
       const merge = `${cell.column < c ? ' hMerge="1"' : ''}${cell.row < r ? ' vMerge="1"' : ''}`;
       return emptyCell(merge, look, styled.look, box.size, context);
     });
     return `<a:tr h="${height}">${cells.join('')}</a:tr>`;
   });
-  const parts = `${theme.mirrored ? ' rtl="1"' : ''}${flags.head ? ' firstRow="1"' : ''}${namesRows(box) ? ' firstCol="1"' : ''}${flags.total ? ' lastRow="1"' : ''}${theme.table.lines === 'bands' ? ' bandRow="1"' : ''}`;
+  const parts = `${theme.mirrored ? ' rtl="1"' : ''}${flags.head ? ' firstRow="1"' : ''}${namesRows(box) ? ' firstCol="1"' : ''}${flags.total ? ' lastRow="1"' : ''}${bands(theme) ? ' bandRow="1"' : ''}`;
   return `<a:tbl><a:tblPr${parts}><a:tableStyleId>${tableStyleId(theme)}</a:tableStyleId></a:tblPr><a:tblGrid>${columns}</a:tblGrid>${rows.join('')}</a:tbl>`;
 }
+
+const bands = ({ table: { lines, own } }: Theme): boolean =>
+  own === undefined ? lines === 'bands' : own.body.band !== undefined;
 
 /** A head of several rows is no first row alone; a sum is a last row that stands out as a whole. */
 function flagsOf({ cells, rowHeights }: TableBox): TableFlags {
@@ -67,17 +70,18 @@ function namesRows({ cells, columnWidths }: TableBox): boolean {
 /** How a cell comes out by the table's style alone. */
 interface Styled {
   readonly look: CellLook;
-  readonly text: ColorName;
+  readonly text: Paint;
   readonly bold: boolean;
 }
 
-function cellXml(cell: SetCell, size: number, look: CellLook, styled: Styled, context: TextContext): string {
+function cellXml(cell: SetCell, box: TableBox, look: CellLook, styled: Styled, context: TextContext): string {
   const { theme } = context;
+  const { size } = box;
   const spans = `${cell.columns > 1 ? ` gridSpan="${cell.columns}"` : ''}${cell.rows > 1 ? ` rowSpan="${cell.rows}"` : ''}`;
-  const color = cell.header ? theme.table.headText : 'text';
+  const color = cellInk(theme, placeOf(cell, box));
   const extra = {
     attributes: ` sz="${hundredths(size)}"`,
-    fill: color === styled.text ? '' : solidFill(color),
+    fill: color === styled.text ? '' : paintFill(color),
     mono: false,
     faces: '',
   };
@@ -106,8 +110,8 @@ function cellProperties({ fill, top, bottom, sides }: CellLook, styled: CellLook
       ? ''
       : of === null
         ? `<a:${tag} w="0"><a:noFill/></a:${tag}>`
-        : `<a:${tag} w="${emuOf(of.width)}">${solidFill(of.color)}</a:${tag}>`;
+        : `<a:${tag} w="${emuOf(of.width)}">${paintFill(of.color)}</a:${tag}>`;
   const lines = `${line('lnL', sides, styled.sides)}${line('lnR', sides, styled.sides)}${line('lnT', top, styled.top)}${line('lnB', bottom, styled.bottom)}`;
-  const ground = fill === styled.fill ? '' : fill === null ? '<a:noFill/>' : solidFill(fill);
+  const ground = fill === styled.fill ? '' : fill === null ? '<a:noFill/>' : paintFill(fill);
   return `<a:tcPr marL="${x}" marR="${x + pad}" marT="${y}" marB="${y}" anchor="ctr"${lines + ground === '' ? '/>' : `>${lines}${ground}</a:tcPr>`}`;
 }

@@ -124,7 +124,8 @@ export function writeIntoTemplate(
   }
   if (led.length + pictured.size > 0)
     changed.set(ROOT_RELS, withOthers(readXmlTree(source, ROOT_RELS), new Set(pictured.keys()), led));
-  if (scene.slides.some(({ boxes }) => boxes.some(({ kind }) => kind === 'table'))) {
+  const { own } = theme.table;
+  if (own === undefined && scene.slides.some(({ boxes }) => boxes.some(({ kind }) => kind === 'table'))) {
     const styles = [...known.values()].find(({ type }) => type === 'tableStyles')?.target;
     const style = withMended(tableStyle(theme), layoutNamed(theme, 'points').colors?.mended);
     if (styles !== undefined && source.has(styles))
