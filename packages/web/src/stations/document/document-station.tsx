@@ -6,6 +6,7 @@ import {
   lazy,
   Suspense,
   useCallback,
+  useDeferredValue,
   useEffect,
   useMemo,
   useRef,
@@ -70,7 +71,9 @@ const Panel = chakra('aside', {
   },
 });
 
-const ROW = 34;
+/** Of a line, of each further one of its text, and of a row of a table, as far as one can tell before they are seen. */
+const HEIGHTS = { line: 34, further: 21, row: 30 } as const; // CSS pixels
+const LINE_LETTERS = 62;
 type Item =
   { readonly kind: 'line'; readonly block: Block } | { readonly kind: 'writing'; readonly ids: readonly BlockId[] };
 
@@ -87,6 +90,16 @@ function itemsOf(blocks: readonly Block[], writing: readonly BlockId[] | null): 
       items.push({ kind: 'writing', ids: writing });
     }
   return items;
+}
+
+/** Near enough that hardly more lines are drawn at first than are seen. */
+function likelyHeight(item: Item): number {
+  if (item.kind === 'writing') return HEIGHTS.line;
+  const { block } = item;
+  if (block.kind === 'table') return HEIGHTS.line + block.table.rows.length * HEIGHTS.row;
+  if (!('runs' in block)) return HEIGHTS.line;
+  const letters = block.runs.reduce((sum, { text }) => sum + text.length, 0);
+  return HEIGHTS.line + Math.floor(letters / LINE_LETTERS) * HEIGHTS.further;
 }
 
 export function DocumentStation() {
@@ -114,16 +127,18 @@ export function DocumentStation() {
   const separators = useMemo(() => blocks.filter((block) => block.kind === 'break').length, [blocks]);
   const furniture = useMemo(() => blocks.filter(isFurniture), [blocks]);
   const items = useMemo(() => itemsOf(blocks, writing), [blocks, writing]);
+  // The frame comes first, its lines in a task of their own.
+  const drawn = useDeferredValue(true, false);
   const scroller = useRef<HTMLDivElement>(null);
   const virtualizer = useVirtualizer({
     count: items.length,
     getScrollElement: () => scroller.current,
-    estimateSize: () => ROW,
+    estimateSize: (i) => likelyHeight(items[i]!),
     getItemKey: (i) => {
       const item = items[i]!;
       return item.kind === 'line' ? item.block.id : 'writing';
     },
-    overscan: 8,
+    overscan: 5,
     scrollPaddingEnd: 90,
   });
   const scrollTo = useRef<(id: string, align: 'start' | 'auto') => void>(() => undefined);
@@ -293,36 +308,38 @@ export function DocumentStation() {
             }}
             onKeyDown={onKey}
           >
-            <VirtualRows
-              virtualizer={virtualizer}
-              row={(i) => {
-                const item = items[i]!;
-                return item.kind === 'line' ? (
-                  <BlockLine
-                    block={item.block}
-                    deck={deck.id}
-                    found={found.has(item.block.id)}
-                    tabbable={item.block.id === focus}
-                    choose={choose}
-                    write={startWriting}
-                  />
-                ) : (
-                  <Suspense
-                    fallback={
-                      <CatchTyping>
-                        <Small px="20px">{t('Opening …')}</Small>
-                      </CatchTyping>
-                    }
-                  >
-                    <div role="row">
-                      <div role="gridcell">
-                        <StretchEditor ids={item.ids} />
+            {drawn && (
+              <VirtualRows
+                virtualizer={virtualizer}
+                row={(i) => {
+                  const item = items[i]!;
+                  return item.kind === 'line' ? (
+                    <BlockLine
+                      block={item.block}
+                      deck={deck.id}
+                      found={found.has(item.block.id)}
+                      tabbable={item.block.id === focus}
+                      choose={choose}
+                      write={startWriting}
+                    />
+                  ) : (
+                    <Suspense
+                      fallback={
+                        <CatchTyping>
+                          <Small px="20px">{t('Opening …')}</Small>
+                        </CatchTyping>
+                      }
+                    >
+                      <div role="row">
+                        <div role="gridcell">
+                          <StretchEditor ids={item.ids} />
+                        </div>
                       </div>
-                    </div>
-                  </Suspense>
-                );
-              }}
-            />
+                    </Suspense>
+                  );
+                }}
+              />
+            )}
           </Box>
           {/* Over the text, not above it: what one clicks must not move away. */}
           {chosenBlocks.length > 0 && writing === null && <LineBar blocks={blocks} chosen={chosenBlocks} />}

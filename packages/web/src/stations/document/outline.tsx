@@ -1,7 +1,7 @@
 /** The outline: every heading with the words under it; branches are moved and re-levelled by dragging or by keys. */
 import { chakra } from '@chakra-ui/react';
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { useMemo, useRef } from 'react';
+import { useDeferredValue, useMemo, useRef } from 'react';
 import type { Block, BlockId } from '@alvex/core';
 import { count } from '../../ui/format.ts';
 import { Heading, Small } from '../../ui/recipes.tsx';
@@ -31,12 +31,14 @@ interface Props {
 
 export function Outline({ blocks, words, go }: Props) {
   const outline = useMemo(() => makeOutline(blocks), [blocks]);
+  // The text comes first.
+  const drawn = useDeferredValue(true, false);
   const scroller = useRef<HTMLElement>(null);
   const virtualizer = useVirtualizer<HTMLElement, Element>({
     count: outline.length,
     getScrollElement: () => scroller.current,
     estimateSize: () => ROW,
-    overscan: 20,
+    overscan: 10,
   });
   return (
     <Side aria-label={t('Outline')} ref={scroller}>
@@ -54,13 +56,15 @@ export function Outline({ blocks, words, go }: Props) {
           {t('Drag a heading to move its branch; sideways for its level. Or Alt and the arrow keys.')}
         </Small>
       )}
-      <VirtualRows
-        virtualizer={virtualizer}
-        row={(i) => {
-          const { block, level, text, words: under } = outline[i]!;
-          return <OutlineRow id={block.id} level={level} text={text} words={under} go={go} />;
-        }}
-      />
+      {drawn && (
+        <VirtualRows
+          virtualizer={virtualizer}
+          row={(i) => {
+            const { block, level, text, words: under } = outline[i]!;
+            return <OutlineRow id={block.id} level={level} text={text} words={under} go={go} />;
+          }}
+        />
+      )}
     </Side>
   );
 }
