@@ -1,8 +1,8 @@
 /** The Map station: the patch matrix left, what this map makes right. */
 import { Box, chakra } from '@chakra-ui/react';
-import { useState } from 'react';
+import { useDeferredValue, useState } from 'react';
 import { Link } from 'react-router';
-import type { Prose } from '@alvex/core';
+import type { PageKey } from '@alvex/core';
 import { DeckSlide } from '../../canvas/deck-slide.tsx';
 import { useDeck } from '../../state/deck-store.ts';
 import { edit } from '../../state/log-store.ts';
@@ -10,7 +10,6 @@ import { duration } from '../../ui/format.ts';
 import { Action, Heading, Small } from '../../ui/recipes.tsx';
 import { MAP_HINTS, MAP_LABELS } from '../../ui/labels.ts';
 import { t } from '../../words/words.ts';
-import type { View } from '../../worker/protocol.ts';
 import { BranchSetting, FullSetting, MatterSetting, NotesSetting, ProseSetting } from './map-settings.tsx';
 import { Matrix } from './matrix.tsx';
 import { OwnMaps } from './own-maps.tsx';
@@ -66,11 +65,10 @@ const Minis = chakra('div', {
 const MINIS = 12;
 
 export function MapStation() {
-  const view = useDeck((state) => state.view);
-  const presets = useDeck((state) => state.presets);
+  const mapped = useDeck((state) => state.view !== null);
   const [showing, setShowing] = useState<'slides' | 'takes'>('slides');
   const [own, setOwn] = useState(false);
-  if (view === null) return null;
+  if (!mapped) return null;
   if (showing === 'takes')
     return (
       <Box h="100%" overflowY="auto" p="18px 24px">
@@ -107,18 +105,7 @@ export function MapStation() {
           role="group"
           aria-label={t('Ready-made maps')}
         >
-          {Object.entries(presets).map(([name, recipe]) => (
-            <Action
-              key={name}
-              size="small"
-              look={isChosen(view, name, recipe.prose) ? 'chosen' : 'plain'}
-              aria-pressed={isChosen(view, name, recipe.prose)}
-              title={MAP_HINTS[name]}
-              onClick={() => edit({ kind: 'map', name, ...recipe })}
-            >
-              {MAP_LABELS[name] ?? name}
-            </Action>
-          ))}
+          <Presets />
           <Action size="small" look={own ? 'chosen' : 'plain'} aria-expanded={own} onClick={() => setOwn(!own)}>
             {t('Own maps')}
           </Action>
@@ -126,31 +113,60 @@ export function MapStation() {
         {own && <OwnMaps />}
         <TargetSetting />
         <Sums />
-        <Minis>
-          {view.pages.order.slice(0, MINIS).map((key, i) => (
-            <DeckSlide key={key} slideKey={key} number={i + 1} />
-          ))}
-        </Minis>
-        <Box display="flex" gap="12px" mt="10px" alignItems="center" flexWrap="wrap">
-          {view.pages.order.length > MINIS && (
-            <Small flex="1">
-              <Link to="../slides" style={{ color: 'inherit' }}>
-                {t('and {n} more slides', { count: view.pages.order.length - MINIS })}
-              </Link>
-            </Small>
-          )}
-          <Action size="small" onClick={() => setShowing('takes')}>
-            {t('Compare takes{kept}', { kept: view.takes.length > 0 ? ` (${view.takes.length})` : '' })}
-          </Action>
-        </Box>
+        <FirstSlides compare={() => setShowing('takes')} />
       </Right>
     </Page>
   );
 }
 
-type Seen = Pick<View, 'mapName' | 'prose'>;
-const isChosen = ({ mapName, prose }: Seen, name: string, own: Prose): boolean =>
-  mapName === name && JSON.stringify(prose) === JSON.stringify(own);
+function Presets() {
+  const presets = useDeck((state) => state.presets);
+  const chosen = useDeck(({ view }) => {
+    const name = view?.mapName ?? '';
+    return JSON.stringify(presets[name]?.prose) === JSON.stringify(view?.prose) ? name : undefined;
+  });
+  return Object.entries(presets).map(([name, recipe]) => (
+    <Action
+      key={name}
+      size="small"
+      look={name === chosen ? 'chosen' : 'plain'}
+      aria-pressed={name === chosen}
+      title={MAP_HINTS[name]}
+      onClick={() => edit({ kind: 'map', name, ...recipe })}
+    >
+      {MAP_LABELS[name] ?? name}
+    </Action>
+  ));
+}
+
+const NONE: readonly PageKey[] = [];
+
+/** Drawn when the sums above them stand, so that these answer at once. */
+function FirstSlides({ compare }: { readonly compare: () => void }) {
+  const order = useDeferredValue(useDeck((state) => state.view?.pages.order ?? NONE));
+  const takes = useDeck((state) => state.view?.takes.length ?? 0);
+  return (
+    <>
+      <Minis>
+        {order.slice(0, MINIS).map((key, i) => (
+          <DeckSlide key={key} slideKey={key} number={i + 1} />
+        ))}
+      </Minis>
+      <Box display="flex" gap="12px" mt="10px" alignItems="center" flexWrap="wrap">
+        {order.length > MINIS && (
+          <Small flex="1">
+            <Link to="../slides" style={{ color: 'inherit' }}>
+              {t('and {n} more slides', { count: order.length - MINIS })}
+            </Link>
+          </Small>
+        )}
+        <Action size="small" onClick={compare}>
+          {t('Compare takes{kept}', { kept: takes > 0 ? ` (${takes})` : '' })}
+        </Action>
+      </Box>
+    </>
+  );
+}
 
 function Sums() {
   const view = useDeck((state) => state.view);
