@@ -13,7 +13,10 @@ export const bundle = (root, entryPoints, outputs) =>
     packages: 'external',
     logLevel: 'error',
     alias: Object.fromEntries(
-      ['contract', 'core', 'font-files', 'raster'].map((name) => [`@alvex/${name}`, join(root, `packages/${name}/src/index.ts`)]),
+      ['contract', 'core', 'font-files', 'raster'].map((name) => [
+        `@alvex/${name}`,
+        join(root, `packages/${name}/src/index.ts`),
+      ]),
     ),
     define: { 'import.meta.dirname': JSON.stringify(join(root, 'e2e')) },
     ...outputs,

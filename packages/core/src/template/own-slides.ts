@@ -57,7 +57,7 @@ export function ownSlides(
 }
 
 /** The root of a part; undefined for one that is missing or cannot be read: the layouts of its file still can. */
-function readable(zip: ZipReader, part: string): XmlNode | undefined {
+export function readable(zip: ZipReader, part: string): XmlNode | undefined {
   try {
     return zip.has(part) ? readXmlTree(zip, part) : undefined;
   } catch (error) {

@@ -12,12 +12,8 @@ export function ownTableStyle(list: XmlNode | undefined, scheme: Scheme): OwnTab
   const style = nodesNamed(list, 'a:tblStyle').find(({ attributes }) => attributes.styleId === id);
   if (id === undefined || style === undefined) return undefined;
   const part = (name: string): Part => readPart(nodeAt(style, name), scheme);
-  const [whole, head, first, second] = ['a:wholeTbl', 'a:firstRow', 'a:band1H', 'a:band2H'].map(part) as [
-    Part,
-    Part,
-    Part,
-    Part,
-  ];
+  const [whole, head, column] = [part('a:wholeTbl'), part('a:firstRow'), part('a:firstCol')];
+  const [first, second] = [part('a:band1H'), part('a:band2H')];
   const ground = colorIn(nodeAt(style, 'a:tblBg', 'a:fill'), scheme) ?? null;
   const fill = second.fill ?? whole.fill ?? ground;
   return {
@@ -32,14 +28,13 @@ export function ownTableStyle(list: XmlNode | undefined, scheme: Scheme): OwnTab
     body: {
       fill,
       text: whole.text,
-      bold: whole.bold ?? false,
-      under: null,
       sides: whole.line('insideV') ?? null,
       ...(first.fill === undefined && second.fill === undefined ? {} : { band: first.fill ?? whole.fill ?? ground }),
       above: whole.line('top') ?? null,
       below: whole.line('bottom') ?? null,
       between: whole.line('insideH') ?? null,
     },
+    paintsColumn: typeof column.fill === 'string',
   };
 }
 

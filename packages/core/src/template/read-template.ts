@@ -17,7 +17,7 @@ import { mapped, readScheme, type Scheme } from './colors.ts';
 import { flagIn, numberIn } from './values.ts';
 import { drawGround, drawTree, type TreeContext } from './drawing/draw-tree.ts';
 import { slideDrawer } from './drawing/draw-slides.ts';
-import { ownSlides, withUses } from './own-slides.ts';
+import { ownSlides, readable, withUses } from './own-slides.ts';
 import { ownTableStyle } from './own-tables.ts';
 import { levelOf, placeholderOf, saidIn, sizeOf, type Said } from './placeholders.ts';
 import type { TemplateLayout, TemplateMaster, TemplateModel } from './template-model.ts';
@@ -54,8 +54,7 @@ export function readTemplate(bytes: Uint8Array, options: ReadTemplateOptions = {
   });
   if (reader.layouts.length === 0) throw new ReadError('part-missing', { part: main });
   const styles = [...relationships.values()].find(({ type }) => type === 'tableStyles')?.target;
-  const tableStyle =
-    styles === undefined || !zip.has(styles) ? undefined : ownTableStyle(readXmlTree(zip, styles), reader.scheme);
+  const tableStyle = styles === undefined ? undefined : ownTableStyle(readable(zip, styles), reader.scheme);
   const draw = options.slides
     ? slideDrawer(zip, reader.layouts, reader.masters, (part, layout) => reader.contextOf(part, layout), size)
     : undefined;

@@ -324,6 +324,24 @@ describe('writing', () => {
       expect(/<a:tbl>.*<\/a:tbl>/s.exec(slide)![0]).not.toMatch(/<a:(ln[LRTB]|solidFill|noFill)/);
     });
 
+    test('that cannot be read takes nothing from its layouts; what it paints by itself is not asked of it', () => {
+      const files = unzipSync(styled(ID));
+      const list = strFromU8(files['ppt/tableStyles.xml']!);
+      const having = (xml: string): Uint8Array => zipSync({ ...files, 'ppt/tableStyles.xml': strToU8(xml) });
+      expect(readTemplate(having('<a:tblStyleLst')).model.tableStyle).toBeUndefined();
+      const painted = having(
+        list.replace(
+          '<a:firstRow>',
+          `<a:firstCol><a:tcStyle><a:tcBdr/><a:fill>${solid(scheme('accent1'))}</a:fill></a:tcStyle></a:firstCol><a:firstRow>`,
+        ),
+      );
+      const zip = written(painted, built(painted));
+      const slide = slidesOf(zip)
+        .map((name) => text(zip, name))
+        .find((xml) => xml.includes('<a:tbl>'))!;
+      expect(slide).toContain('<a:tblPr firstRow="1" bandRow="1">');
+    });
+
     test('is drawn: ground and words of the head, bands, lines', () => {
       const converted = built(styled(ID));
       const page = converted.pages.find(({ boxes }) => boxes.some(({ kind }) => kind === 'table'))!;

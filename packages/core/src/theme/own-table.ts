@@ -16,7 +16,10 @@ export interface CellLine {
 /** A template's own table style (ECMA-376-1 §20.1.4.2), as far as it is drawn; its tables have it by its id. */
 export interface OwnTableStyle {
   readonly id: string;
-  readonly head: OwnCells;
+  readonly head: OwnCells & {
+    readonly bold: boolean;
+    readonly under: CellLine | null;
+  };
   readonly body: OwnCells & {
     /** Of every second row, where that is another. */
     readonly band?: Hex | null;
@@ -25,12 +28,12 @@ export interface OwnTableStyle {
     readonly below: CellLine | null;
     readonly between: CellLine | null;
   };
+  /** It paints the first column, where one is named as such. */
+  readonly paintsColumn: boolean;
 }
 interface OwnCells {
   readonly fill: Hex | null;
   readonly text: Hex | null;
-  readonly bold: boolean;
-  /** Below a head; beside any cell. */
-  readonly under: CellLine | null;
+  /** At the left and the right. */
   readonly sides: CellLine | null;
 }

@@ -10,6 +10,7 @@ import { emuOf, hundredths } from './xml.ts';
 
 export function tableXml(box: TableBox, context: TextContext): string {
   const { theme } = context;
+  const { own } = theme.table;
   const columns = box.columnWidths.map((width) => `<a:gridCol w="${width}"/>`).join('');
   const covering = new Map<string, SetCell>();
   for (const cell of box.cells)
@@ -19,7 +20,8 @@ export function tableXml(box: TableBox, context: TextContext): string {
   const last = box.rowHeights.length - 1;
   const rows = box.rowHeights.map((height, r) => {
     const styled = { look: styledLook(theme, flags, r, r === last), text: styledText(theme, flags, r) };
-    const bold = (flags.head && r === 0) || (flags.total && r === last);
+    const bold =
+      (flags.head && r === 0 && own?.head.bold !== false) || (flags.total && r === last && own === undefined);
     const cells = box.columnWidths.map((_, c) => {
       const cell = covering.get(`${r} ${c}`);
       if (cell === undefined) return emptyCell('', NO_LOOK, styled.look, box.size, context);
@@ -30,7 +32,7 @@ export function tableXml(box: TableBox, context: TextContext): string {
     });
     return `<a:tr h="${height}">${cells.join('')}</a:tr>`;
   });
-  const parts = `${theme.mirrored ? ' rtl="1"' : ''}${flags.head ? ' firstRow="1"' : ''}${namesRows(box) ? ' firstCol="1"' : ''}${flags.total ? ' lastRow="1"' : ''}${bands(theme) ? ' bandRow="1"' : ''}`;
+  const parts = `${theme.mirrored ? ' rtl="1"' : ''}${flags.head ? ' firstRow="1"' : ''}${namesRows(box) && own?.paintsColumn !== true ? ' firstCol="1"' : ''}${flags.total ? ' lastRow="1"' : ''}${bands(theme) ? ' bandRow="1"' : ''}`;
   return `<a:tbl><a:tblPr${parts}><a:tableStyleId>${tableStyleId(theme)}</a:tableStyleId></a:tblPr><a:tblGrid>${columns}</a:tblGrid>${rows.join('')}</a:tbl>`;
 }
 

@@ -78,7 +78,7 @@ export function FootShelf({ look, pages }: ShelfProps) {
               label={t('Date')}
               hint={t('as it should read')}
               value={foot.date.text}
-              set={(text) => set({ date: { ...foot.date, text } })}
+              set={(text) => set({ date: { ...foot.date, text, live: text !== '' && foot.date.live === true } })}
             />
             <chakra.label display="flex" gap="8px" alignItems="flex-start" mt="6px" color="soft">
               <input
