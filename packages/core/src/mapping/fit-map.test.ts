@@ -115,6 +115,27 @@ test('slides of one title are told apart by what is on them; the cover goes firs
     'content Costs',
     'content Costs: Pit',
   ]);
+  // Those that do not follow each other too, and none twice.
+  const costs = (point: string) => [h(1, 'Costs'), li(point), li('Pond')];
+  const other = (name: string) => [h(1, name), li('Oak'), li('Iron')];
+  expect(outline(...costs('Gates'), ...other('Risks'), ...costs('Pit'), ...other('When'), ...costs('Pit'))).toEqual([
+    'content Costs',
+    'content Risks',
+    'content Costs: Pit',
+    'content When',
+    'content Costs (3)',
+  ]);
+  // By what they stand below, where that is not the title of the whole.
+  const sentence = 'The gates were hung in spring by two men from the yard, and they have leaked since';
+  const below = (name: string) => [h(3, name), ...Array.from({ length: 4 }, (_, i) => li(`${name} ${i}. ${sentence}`))];
+  const part = (name: string) => [h(2, name), ...below('Example'), ...below(`More of ${name}`)];
+  const titles = outline(h(1, 'The mill'), ...part('Gates'), ...part('Wheel:'));
+  expect(titles.filter((title) => title.includes('Example'))).toEqual(['content Example', 'content Example: Wheel']);
+  // A heading is kept where it leaves no room.
+  const long = 'What the county, the trust and the fund have each to pay for it';
+  expect(outline(h(1, long), li('a'), li('b'), ...other('Risks'), h(1, long), li('Pit'), li('Pond')).at(-1)).toBe(
+    `content ${long} (2)`,
+  );
   expect(outline(p('Sallow Quay Trust'), h(1, 'The mill'), h(2, 'Gates'), li('oak'), li('iron'))[0]).toBe(
     'cover The mill',
   );

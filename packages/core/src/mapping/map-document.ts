@@ -23,7 +23,8 @@ import { asOneText, showProse, trimItem } from './prose.ts';
 import { captioned, isCoverLine, isCoverPicture, isSourceOf } from './stands-with.ts';
 import { recall, remember } from './stretch-memory.ts';
 import { marked } from './item-mark.ts';
-import { coverFirst, tell, toldApart, toldItem } from './tell.ts';
+import { coverFirst, tell, toldItem } from './tell.ts';
+import { toldApart } from './told-apart.ts';
 import {
   cutAt,
   destinationAt,
@@ -106,10 +107,7 @@ class Mapper {
       this.#slides[this.#slides.length - 1] = { ...last, passages: [...last.passages, ...this.#waiting.passages] };
     return {
       title: this.#document.title,
-      slides:
-        this.#plan.prose.as === 'told'
-          ? toldApart(coverFirst(this.#slides), documentLanguage(this.#document))
-          : this.#slides,
+      slides: this.#plan.prose.as === 'told' ? toldApart(coverFirst(this.#slides), this.#document) : this.#slides,
       removed: [],
       leftOut: this.#leftOut,
       destinations: this.#destinations,

@@ -1,18 +1,8 @@
-/** What a slide says of text that is spoken, and what tells slides apart: for maps that leave no slide with a title alone. */
-import { getOrMake, remembered } from '../base/index.ts';
+/** What a slide says of text that is spoken: for maps that leave no slide with a title alone. */
 import { plain, readWords, runsText, type Runs } from '../content/index.ts';
 import type { Content, Note, Point, Slide } from '../deck/index.ts';
 import { partWithin } from '../ids/index.ts';
-import {
-  keptRuns,
-  shorterBeginning,
-  telling,
-  TELLING,
-  titleFrom,
-  type Kept,
-  type Language,
-  type Told,
-} from '../shorten/index.ts';
+import { keptRuns, shorterBeginning, telling, TELLING, type Kept, type Language, type Told } from '../shorten/index.ts';
 
 /** An item of more words says its beginning, and is spoken as a whole. */
 const LONGEST_ITEM = 26;
@@ -113,40 +103,4 @@ const letters = (text: string): string => text.replace(/[^\p{L}\p{N}]+/gu, '').t
 export function coverFirst(slides: readonly Slide[]): readonly Slide[] {
   const at = slides.findIndex(({ kind }) => kind === 'cover');
   return at <= 0 ? slides : [slides[at]!, ...slides.slice(0, at), ...slides.slice(at + 1)];
-}
-
-/** Slides whose title the one before them has too get what is on them added to it. */
-export function toldApart(slides: readonly Slide[], language: Language): readonly Slide[] {
-  let before = '';
-  let turn = 1;
-  return slides.map((slide) => {
-    const title = runsText(slide.title.runs).trim();
-    turn = title !== '' && title === before ? turn + 1 : 1;
-    before = title;
-    if (turn === 1) return slide;
-    return getOrMake(renamed(slide), turn, () => ({
-      ...slide,
-      title: { ...slide.title, runs: apart(slide, turn, language) },
-    }));
-  });
-}
-// The same slide every time, down to its identity, so that nothing is laid out anew.
-const renamed = remembered((_: Slide) => new Map<number, Slide>());
-
-const LONGEST_NAME = 7; // words
-const LONGEST_TITLE = 64; // characters
-
-/** @param turn Which slide of that title it is. */
-function apart({ title, content, notes }: Slide, turn: number, language: Language): Runs {
-  const texts = content.flatMap((part) => ('runs' in part && part.kind === 'point' ? [runsText(part.runs)] : []));
-  const said = texts.length > 0 ? texts : notes.map(({ runs }) => runsText(runs));
-  const short = texts
-    .find((text) => readWords(text) <= LONGEST_NAME)
-    ?.trim()
-    .replace(/[.:;,]$/, '');
-  const name = short ?? (texts.length === 1 ? undefined : titleFrom(said, language)[0]);
-  const own = runsText(title.runs).trim();
-  if (name === undefined || name === '' || letters(name) === letters(own))
-    return [...title.runs, ...plain(` (${turn})`)];
-  return own.length + name.length <= LONGEST_TITLE ? [...title.runs, ...plain(`: ${name}`)] : plain(name);
 }
