@@ -11,15 +11,15 @@ const LONGEST_TITLE = 64; // characters
 
 /** Slides whose title another before them has too get a name added to it; it stays a title of the document's. */
 export function toldApart(slides: readonly Slide[], document: DocumentModel): readonly Slide[] {
-  const taken = new Set(slides.map(titleOf));
+  const titles = slides.map(titleOf);
+  const taken = new Set(titles);
   const turns = new Map<string, number>();
   return slides.map((slide, at) => {
-    const title = titleOf(slide);
+    const title = titles[at]!;
     const turn = (turns.get(title) ?? 0) + 1;
     turns.set(title, turn);
     if (title === '' || turn === 1) return slide;
-    const follows = titleOf(slides[at - 1]!) === title;
-    const names = follows ? [contentName] : [parentName, contentName];
+    const names = titles[at - 1] === title ? [contentName] : [parentName, contentName];
     const [runs] = [...names.flatMap((name) => named(slide, name(slide, document))), numbered(slide, turn)].filter(
       (one) => !taken.has(runsText(one).trim()),
     );
