@@ -17,3 +17,12 @@ export function languageTag(text: string | null | undefined): LanguageTag | unde
 
 /** The language of a tag without its region and script. */
 export const primaryOf = (tag: string): string => tag.split('-')[0]!.toLowerCase();
+
+/** What a table of languages has for one: by its primary subtag; Chinese in traditional signs has its own, `zh-hant`. */
+export function saidIn<T>(table: Readonly<Record<string, T>>, language: string | null | undefined): T | undefined {
+  const tag = (language ?? '').toLowerCase();
+  if (/^zh-(?:hant|tw|hk|mo)\b/.test(tag)) return table['zh-hant'] ?? table.zh;
+  const primary = primaryOf(tag);
+  return table[NORWEGIAN.has(primary) ? 'nb' : primary];
+}
+const NORWEGIAN: ReadonlySet<string> = new Set(['nb', 'nn', 'no']);

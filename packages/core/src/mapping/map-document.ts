@@ -23,6 +23,7 @@ import { asOneText, showProse, trimItem } from './prose.ts';
 import { captioned, isCoverLine, isCoverPicture, isSourceOf } from './stands-with.ts';
 import { recall, remember } from './stretch-memory.ts';
 import { marked } from './item-mark.ts';
+import { madeWords } from './made-words.ts';
 import { coverFirst, tell, toldItem } from './tell.ts';
 import { toldApart } from './told-apart.ts';
 import {
@@ -493,7 +494,12 @@ class Mapper {
     const words = [runsText(first), ...blocks.map(blockText)].find((text) => text.trim() !== '');
     // A slide amid others is about its own words.
     const whole = this.#slides.length === 0 ? title : null;
-    return plain(whole ?? (words === undefined ? 'Untitled' : suggestTitle(words, documentLanguage(this.#document))));
+    return plain(
+      whole ??
+        (words === undefined
+          ? madeWords(this.#document).untitled
+          : suggestTitle(words, documentLanguage(this.#document))),
+    );
   }
 }
 

@@ -8,6 +8,7 @@ import type { Content, Deck, MatterKind, Point, Slide } from '../deck/index.ts';
 import { blockRuns, findTitle, type DocumentModel } from '../document/index.ts';
 import { marginal, suggestTitle, vectorsOf, worths, type Language } from '../shorten/index.ts';
 import { documentLanguage } from './document-language.ts';
+import { madeWords } from './made-words.ts';
 import { matterPart, matterSlide, type BlockId } from '../ids/index.ts';
 
 /** What was asked for or sent away; a kind that is absent is as usual: a cover where the document has a title, nothing else. */
@@ -15,21 +16,10 @@ export type MatterWishes = ReadonlyMap<MatterKind, boolean>;
 
 type Made = Exclude<MatterKind, 'cover'>;
 
-const TITLES: Readonly<Record<Language, Readonly<Record<Made, string>>>> = {
-  en: { agenda: 'Agenda', 'key-points': 'Key points', sources: 'Sources and links' },
-  de: { agenda: 'Ablauf', 'key-points': 'Das Wichtigste', sources: 'Quellen und Verweise' },
-  fr: { agenda: 'Au programme', 'key-points': 'Points clés', sources: 'Sources et liens' },
-  es: { agenda: 'Contenido', 'key-points': 'Puntos clave', sources: 'Fuentes y enlaces' },
-  it: { agenda: 'Programma', 'key-points': 'Punti chiave', sources: 'Fonti e collegamenti' },
-  pt: { agenda: 'Programa', 'key-points': 'Pontos principais', sources: 'Fontes e ligações' },
-  nl: { agenda: 'Programma', 'key-points': 'Kernpunten', sources: 'Bronnen en links' },
-  und: { agenda: 'Agenda', 'key-points': 'Key points', sources: 'Sources and links' },
-};
-
 /** Puts the slides that were asked for in their places. */
 export function withMatter(deck: Deck, document: DocumentModel, wishes: MatterWishes): Deck {
   if (![...wishes.values()].includes(true) || deck.slides.length === 0) return deck;
-  const titles = TITLES[documentLanguage(document)];
+  const titles = madeWords(document);
   const make = (matter: Made): readonly Slide[] =>
     wishes.get(matter) === true ? [madeSlide(document, matter, () => plain(titles[matter]))] : [];
   const covered = deck.slides[0]!.kind === 'cover';
@@ -71,7 +61,11 @@ function coverTitle(document: DocumentModel): Runs {
   const words = document.title ?? (title === undefined ? undefined : runsText(blockRuns(title)));
   if (words !== undefined) return plain(words);
   const first = document.blocks.find((block) => block.left === undefined && runsText(blockRuns(block)).trim() !== '');
-  return plain(first === undefined ? 'Untitled' : suggestTitle(runsText(blockRuns(first)), documentLanguage(document)));
+  return plain(
+    first === undefined
+      ? madeWords(document).untitled
+      : suggestTitle(runsText(blockRuns(first)), documentLanguage(document)),
+  );
 }
 
 /** Fills the slides of front and back matter from the deck as it is. One that nothing can be said on is not made. */

@@ -119,6 +119,17 @@ describe('front and back matter', () => {
     expect(content(deck)[1]).toEqual(['1 Tide', '1 Gates']);
     balanced(report, deck);
   });
+  test.each([
+    ['ja', '目次'],
+    ['pl-PL', 'Plan'],
+    ['ar', 'المحاور'],
+    ['zh-Hant-TW', '議程'],
+    ['nn', 'Innhold'],
+    ['eu', 'Agenda'],
+  ])('in %s the agenda is called %s', (tag, name) => {
+    const deck = dressed({ ...report, language: languageTag(tag)! }, 'agenda');
+    expect(titles(deck)[1]).toBe(name);
+  });
   test('key points take one of each part, sources the footnotes and links once', () => {
     const document = doc(
       h(1, 'A'),

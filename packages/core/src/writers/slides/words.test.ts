@@ -8,7 +8,10 @@ import { doc, h, li } from '../../test/build.ts';
 import { LAYOUT_NAMES, ROLES } from '../../theme/index.ts';
 import { fileWords, itemName, roleName } from './words.ts';
 
-const LANGUAGES = ['en', 'de', 'fr', 'es', 'it', 'pt', 'nl'] as const;
+const LANGUAGES = [
+  ...(['en', 'de', 'fr', 'es', 'it', 'pt', 'nl', 'pl', 'sv', 'da', 'nb', 'fi', 'cs', 'ru', 'uk', 'el', 'tr'] as const),
+  ...(['ar', 'he', 'hi', 'th', 'ja', 'ko', 'zh'] as const),
+];
 
 test.each(LANGUAGES)('%s has a word for everything', (tag) => {
   const words = fileWords(tag as LanguageTag);
@@ -18,12 +21,23 @@ test.each(LANGUAGES)('%s has a word for everything', (tag) => {
     ...LAYOUT_NAMES.map((layout) => itemName(words, layout)),
     ...[...words.levels, words.notes],
   ];
-  for (const word of all) expect(word).toMatch(/^\p{Lu}[\p{L} \d-]+$/u);
+  for (const word of all) expect(word).toMatch(/^[\p{Lu}\p{Lo}][\p{L}\p{M} \d’-]*$/u);
   expect(new Set(ROLES.map((role) => roleName(words, role))).size).toBe(ROLES.length);
 });
 
+test('Norwegian has one set, and Chinese two', () => {
+  const own = (tag: string) => fileWords(tag as LanguageTag).language;
+  expect(['nn-NO', 'no', 'zh-SG', 'zh-Hant-HK', 'zh-TW'].map(own)).toEqual([
+    'nb-NO',
+    'nb-NO',
+    'zh-CN',
+    'zh-TW',
+    'zh-TW',
+  ]);
+});
+
 test('a language without words of its own has the English ones, and says so', () => {
-  expect(fileWords('fi' as LanguageTag)).toBe(fileWords(null));
+  expect(fileWords('eu' as LanguageTag)).toBe(fileWords(null));
   expect(fileWords(null).language).toBe('en-GB');
 });
 
