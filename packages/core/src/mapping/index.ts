@@ -1,5 +1,6 @@
 export * from './ledger.ts';
 export { documentLanguage } from './document-language.ts';
+export { madeWords } from './made-words.ts';
 export { mapDocument } from './map-document.ts';
 export { fillMatter, withMatter, withPlaces } from './matter.ts';
 export { NO_OVERRIDES, type Overrides } from './plan.ts';

@@ -1,25 +1,15 @@
 /** The document for those who listened: its slides before their passages, without what is for the speaker alone. */
-import { getOrMake, groupBy, primaryOf } from '../base/index.ts';
+import { getOrMake, groupBy } from '../base/index.ts';
 import { placeCells, runsText, type PictureData, type Runs, type Table } from '../content/index.ts';
 import type { Slide } from '../deck/index.ts';
 import type { Block } from '../document/index.ts';
 import type { BlockId, SlideId } from '../ids/index.ts';
 import type { Para } from '../layout/index.ts';
+import { madeWords } from '../mapping/index.ts';
 import type { Passage } from '../sheets/index.ts';
 import { findings } from '../structure/index.ts';
 import type { DocxOptions } from '../writers/docx/index.ts';
 import type { Converted } from './convert.ts';
-
-/** Headings of a table of contents, by language. */
-const CONTENTS: Readonly<Record<string, string>> = {
-  en: 'Contents',
-  de: 'Inhalt',
-  fr: 'Sommaire',
-  es: 'Contenido',
-  it: 'Indice',
-  pt: 'Sumário',
-  nl: 'Inhoud',
-};
 
 /** Where slides stand in the document, and what of it is not for those who listened. */
 interface Placed {
@@ -60,9 +50,7 @@ export function handoutOf(
     });
     return [block, of] as const;
   });
-  const { language } = converted.document;
-  const primary = language === null ? 'en' : primaryOf(language);
-  return { before: new Map(shown), without, contents: CONTENTS[primary] ?? CONTENTS['en']! };
+  return { before: new Map(shown), without, contents: madeWords(converted.document).contents };
 }
 
 /** The same for sheets of paper. */
