@@ -13,10 +13,10 @@ export {
   type LanguageTag,
   LIMITS,
   placeText,
-  primaryOf,
   ReadError,
   type ReadErrorCode,
   remembered,
+  saidIn,
   type SourcePlace,
 } from './base/index.ts';
 export {

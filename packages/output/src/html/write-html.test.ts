@@ -164,6 +164,11 @@ describe('a deck as a page', () => {
     expect(Buffer.from((await written(german)).bytes).equals(bytes)).toBe(true);
     expect(source).toContain('Alle Folien');
     expect(source).toContain('aria-label="Folie 1: The mill"');
+    const japanese = await written(first({ ...mill, language: 'ja-JP' as never }));
+    expect(japanese.source).toContain('aria-label="スライド 1: The mill"');
+    expect(japanese.source).toContain('lang="ja-JP"');
+    // None of these has words for it: they are English, and say so.
+    expect((await written(first({ ...mill, language: 'eu' as never }))).source).toMatch(/aria-label="Slide" lang="en"/);
   });
 
   test('progress is told, and a deck that shows nothing is a page all the same', async () => {
