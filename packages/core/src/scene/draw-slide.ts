@@ -6,6 +6,7 @@ import { shippedFamily } from '../fonts/index.ts';
 import type { PartId, SlideId } from '../ids/index.ts';
 import { placeOf, type Box, type TextBox } from '../layout/index.ts';
 import {
+  cellInk,
   cellLook,
   paintOf,
   contains,
@@ -244,12 +245,13 @@ function drawBox(box: Box, boxes: readonly Box[], look: Look, { shapes, texts, p
     case 'table':
       for (const cell of box.cells) {
         const at = rect(cell.rect);
-        shapes.push(...cellShapes(at, cellLook(theme, placeOf(cell, box)), palette));
+        const place = placeOf(cell, box);
+        shapes.push(...cellShapes(at, cellLook(theme, place), palette));
         texts.push({
           target: null,
           table: box.part,
           ...at,
-          pieces: drawCell(cell, box, theme, inks).map(drawnPiece),
+          pieces: drawCell(cell, box.size, paintOf(inks, cellInk(theme, place)), theme, inks).map(drawnPiece),
         });
       }
   }

@@ -4,16 +4,14 @@ import { sliceRuns, type Run, type Runs } from '../content/index.ts';
 import { fontFace, type FaceStyle } from '../fonts/index.ts';
 import {
   capitals,
-  placeOf,
   sideOf,
   paraSetting,
   SCRIPT_SCALE,
   type SetCell,
   type SetLine,
   type SetParagraph,
-  type TableBox,
 } from '../layout/index.ts';
-import { cellInk, paintOf, type Frame, type Palette, type Theme } from '../theme/index.ts';
+import type { Frame, Palette, Theme } from '../theme/index.ts';
 import { visualOrder, type SeenRun } from './visual-order.ts';
 
 export interface Piece {
@@ -86,15 +84,14 @@ export function drawParagraph(
   return [bullet, ...pieces];
 }
 
+/** @param color Six hexadecimal digits. */
 export function drawCell(
-  cell: SetCell,
-  box: TableBox,
+  { runs, lines, header }: SetCell,
+  size: number,
+  color: string,
   theme: Theme,
-  palette: Palette = theme.palette,
+  palette: Palette,
 ): readonly Piece[] {
-  const { runs, lines, header } = cell;
-  const { size } = box;
-  const color = paintOf(palette, cellInk(theme, placeOf(cell, box)));
   const setting: Setting = {
     family: theme.fonts.body,
     mono: theme.fonts.mono,

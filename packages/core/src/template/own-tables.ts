@@ -1,9 +1,9 @@
 /** The table style that a template gives to new tables, where the file itself has it (ECMA-376-1 §20.1.4.2.26, §20.1.4.2.27). */
+import { EMU_PER_POINT } from '../base/index.ts';
 import { nodeAt, nodesNamed, type XmlNode } from '../container/index.ts';
 import type { CellLine, OwnTableStyle } from '../theme/index.ts';
 import { colorIn, type Scheme } from './colors.ts';
 
-const EMU_PER_POINT = 12_700;
 const USUAL_LINE = 0.75; // points
 
 /** @returns undefined where the file only names one that its receiver would have to know. */

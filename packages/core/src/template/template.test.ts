@@ -342,6 +342,18 @@ describe('writing', () => {
       expect(slide).toContain('<a:tblPr firstRow="1" bandRow="1">');
     });
 
+    test('whatever signs are in its id', () => {
+      const bytes = styled(ID);
+      const files = unzipSync(bytes);
+      const list = strFromU8(files['ppt/tableStyles.xml']!).replaceAll(ID, 'a&amp;b &lt;c&gt;');
+      const foreign = zipSync({ ...files, 'ppt/tableStyles.xml': strToU8(list) });
+      const zip = written(foreign, built(foreign));
+      const slide = slidesOf(zip)
+        .map((name) => text(zip, name))
+        .find((xml) => xml.includes('<a:tbl>'))!;
+      expect(slide).toContain('<a:tableStyleId>a&amp;b &lt;c&gt;</a:tableStyleId>');
+    });
+
     test('is drawn: ground and words of the head, bands, lines', () => {
       const converted = built(styled(ID));
       const page = converted.pages.find(({ boxes }) => boxes.some(({ kind }) => kind === 'table'))!;

@@ -50,7 +50,8 @@ export function tableXml(box: TableBox, context: PageContext): string {
 
 function cellXml(cell: SetCell, box: TableBox, context: PageContext): string {
   const { theme, colors, styles } = context;
-  const look: CellLook = cellLook(theme, placeOf(cell, box));
+  const place = placeOf(cell, box);
+  const look: CellLook = cellLook(theme, place);
   const { palette, inks } = colors;
   const text: TextLook = {
     family: theme.fonts.body,
@@ -58,7 +59,7 @@ function cellXml(cell: SetCell, box: TableBox, context: PageContext): string {
     bold: false,
     italic: false,
     caps: false,
-    color: paintOf(inks, cellInk(theme, placeOf(cell, box))),
+    color: paintOf(inks, cellInk(theme, place)),
   };
   const [x, y] = [CELL_PADDING.x, CELL_PADDING.y].map(points);
   const cellStyle = styles.style(

@@ -13,11 +13,6 @@ const NAMES =
 const RELATION = 'http://schemas.microsoft.com/office/2011/relationships';
 const TYPE = 'application/vnd.ms-office';
 
-/** Parts beside a chart: name, how it leads there, what it is, content. All charts dress alike. */
-export const chartStyles = (): readonly ChartStylePart[] => [
-  { name: 'style', relation: `${RELATION}/chartStyle`, type: `${TYPE}.chartstyle+xml`, content: STYLE },
-  { name: 'colors', relation: `${RELATION}/chartColorStyle`, type: `${TYPE}.chartcolorstyle+xml`, content: COLORS },
-];
 interface ChartStylePart {
   readonly name: string;
   readonly relation: string;
@@ -84,3 +79,9 @@ const STYLE = `${XML}<cs:chartStyle ${NAMES} id="1">${ENTRIES.map(([name, entry]
 
 /** The theme's accents in their order; more series than these take them darker, then lighter. */
 const COLORS = `${XML}<cs:colorStyle ${NAMES} meth="cycle" id="1">${Array.from({ length: 6 }, (_, i) => `<a:schemeClr val="accent${i + 1}"/>`).join('')}<cs:variation/><cs:variation><a:lumMod val="60000"/></cs:variation><cs:variation><a:lumMod val="60000"/><a:lumOff val="40000"/></cs:variation></cs:colorStyle>`;
+
+/** Parts beside a chart: name, how it leads there, what it is, content. All charts dress alike. */
+export const CHART_STYLES: readonly ChartStylePart[] = [
+  { name: 'style', relation: `${RELATION}/chartStyle`, type: `${TYPE}.chartstyle+xml`, content: STYLE },
+  { name: 'colors', relation: `${RELATION}/chartColorStyle`, type: `${TYPE}.chartcolorstyle+xml`, content: COLORS },
+];

@@ -5,7 +5,7 @@ import type { PictureId } from '../../content/index.ts';
 import { goalOf, type PictureSource, type Scene, type SceneSlide } from '../../scene/index.ts';
 import type { Palette } from '../../theme/index.ts';
 import { chartPart } from './chart-part.ts';
-import { chartStyles } from './chart-style.ts';
+import { CHART_STYLES } from './chart-style.ts';
 import { notesSlidePart } from './notes-part.ts';
 import { slidePart } from './slide-part.ts';
 import { themeOverridePart } from './theme-part.ts';
@@ -104,7 +104,7 @@ export class SlideParts {
         this.zip.add({ name: `ppt/${book}`, content: workbook(chart, this.#deflate), stored: true });
         const beside = new Rels();
         const content = finish(chartPart(chart, theme, language, beside.add('package', `../${book}`)), slide.layout);
-        for (const style of chartStyles()) {
+        for (const style of CHART_STYLES) {
           const name = `${prefix}${style.name}${n}.xml`;
           this.add(`ppt/charts/${name}`, style.content, style.type);
           beside.add(style.relation, name);

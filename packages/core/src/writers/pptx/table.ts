@@ -1,5 +1,6 @@
 /** A native table (ECMA-376-1 §21.1.3). */
 import equal from 'fast-deep-equal';
+import { xmlText } from '../../container/index.ts';
 import { runsText } from '../../content/index.ts';
 import { CELL_PADDING, placeOf, sideOf, type SetCell, type TableBox } from '../../scene/index.ts';
 import { cellInk, cellLook, type CellLine, type CellLook, type Paint, type Theme } from '../../theme/index.ts';
@@ -25,15 +26,17 @@ export function tableXml(box: TableBox, context: TextContext): string {
     const cells = box.columnWidths.map((_, c) => {
       const cell = covering.get(`${r} ${c}`);
       if (cell === undefined) return emptyCell('', NO_LOOK, styled.look, box.size, context);
-      const look = cellLook(theme, placeOf(cell, box));
-      if (cell.row === r && cell.column === c) return cellXml(cell, box, look, { ...styled, bold }, context);
+      const place = placeOf(cell, box);
+      const look = cellLook(theme, place);
+      if (cell.row === r && cell.column === c)
+        return cellXml(cell, box.size, { look, text: cellInk(theme, place) }, { ...styled, bold }, context);
       const merge = `${cell.column < c ? ' hMerge="1"' : ''}${cell.row < r ? ' vMerge="1"' : ''}`;
       return emptyCell(merge, look, styled.look, box.size, context);
     });
     return `<a:tr h="${height}">${cells.join('')}</a:tr>`;
   });
   const parts = `${theme.mirrored ? ' rtl="1"' : ''}${flags.head ? ' firstRow="1"' : ''}${namesRows(box) && own?.paintsColumn !== true ? ' firstCol="1"' : ''}${flags.total ? ' lastRow="1"' : ''}${bands(theme) ? ' bandRow="1"' : ''}`;
-  return `<a:tbl><a:tblPr${parts}><a:tableStyleId>${tableStyleId(theme)}</a:tableStyleId></a:tblPr><a:tblGrid>${columns}</a:tblGrid>${rows.join('')}</a:tbl>`;
+  return `<a:tbl><a:tblPr${parts}><a:tableStyleId>${xmlText(tableStyleId(theme))}</a:tableStyleId></a:tblPr><a:tblGrid>${columns}</a:tblGrid>${rows.join('')}</a:tbl>`;
 }
 
 const bands = ({ table: { lines, own } }: Theme): boolean =>
@@ -69,27 +72,27 @@ function namesRows({ cells, columnWidths }: TableBox): boolean {
   );
 }
 
-/** How a cell comes out by the table's style alone. */
-interface Styled {
+interface Colored {
   readonly look: CellLook;
   readonly text: Paint;
+}
+/** How a cell comes out by the table's style alone. */
+interface Styled extends Colored {
   readonly bold: boolean;
 }
 
-function cellXml(cell: SetCell, box: TableBox, look: CellLook, styled: Styled, context: TextContext): string {
+function cellXml(cell: SetCell, size: number, own: Colored, styled: Styled, context: TextContext): string {
   const { theme } = context;
-  const { size } = box;
   const spans = `${cell.columns > 1 ? ` gridSpan="${cell.columns}"` : ''}${cell.rows > 1 ? ` rowSpan="${cell.rows}"` : ''}`;
-  const color = cellInk(theme, placeOf(cell, box));
   const extra = {
     attributes: ` sz="${hundredths(size)}"`,
-    fill: color === styled.text ? '' : paintFill(color),
+    fill: own.text === styled.text ? '' : paintFill(own.text),
     mono: false,
     faces: '',
   };
   const runs = styled.bold ? cell.runs.map(({ bold: _, ...run }) => run) : cell.runs;
   const text = runsXml(runs, context, extra) || `<a:endParaRPr lang="${context.language}" sz="${hundredths(size)}"/>`;
-  return `<a:tc${spans}><a:txBody><a:bodyPr/><a:lstStyle/><a:p>${cell.align === 'right' ? `<a:pPr algn="r"${sideOf(cell, theme).rtl ? ' rtl="1"' : ''}/>` : ''}${text}</a:p></a:txBody>${cellProperties(look, styled.look, cell.pad)}</a:tc>`;
+  return `<a:tc${spans}><a:txBody><a:bodyPr/><a:lstStyle/><a:p>${cell.align === 'right' ? `<a:pPr algn="r"${sideOf(cell, theme).rtl ? ' rtl="1"' : ''}/>` : ''}${text}</a:p></a:txBody>${cellProperties(own.look, styled.look, cell.pad)}</a:tc>`;
 }
 
 /** What a merged cell covers looks as it does. */
