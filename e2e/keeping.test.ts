@@ -157,6 +157,8 @@ test('Escape keeps what was written, and keys typed while an editor is fetched a
     await route.continue();
   });
   await bringIn(page, alvex, { name: 'escape.md', content: SOURCE });
+  const slow = await page.context().newCDPSession(page);
+  await slow.send('Emulation.setCPUThrottlingRate', { rate: 8 });
   await slide(page, 1).getByLabel('Write: One').dblclick();
   await page.getByRole('textbox', { name: 'Title' }).fill('Kept by Escape');
   await page.keyboard.press('Escape');

@@ -78,7 +78,8 @@ test('everything goes by the keyboard', async ({ page }) => {
   await at('south').click();
   await page.keyboard.press('c');
   await expect(page.getByTestId('slide-count')).toHaveText('5 slides');
-  await page.keyboard.press('PageDown');
+  // One goes on with the passage, on the slide that it starts.
+  await expect(at('south').getByRole('button')).toBeFocused();
   await page.keyboard.press('j');
   await expect(page.getByTestId('slide-count')).toHaveText('4 slides');
   await at('north').click();
@@ -107,6 +108,17 @@ test('everything goes by the keyboard', async ({ page }) => {
   await page.keyboard.press('ArrowDown');
   await expect(keys).toBeHidden();
   await expect(page.getByTestId('slide-count')).toHaveText('6 slides');
+});
+
+test('keys that come faster than slides are made are all done, in order', async ({ page }) => {
+  const slow = await page.context().newCDPSession(page);
+  await slow.send('Emulation.setCPUThrottlingRate', { rate: 8 });
+  await page.locator('[data-block]').filter({ hasText: 'south' }).click();
+  // Split and joined again twice; then split, the second half hidden, and a slide of one's own behind it.
+  for (const key of 'cjcjcha') await page.keyboard.press(key);
+  await expect(page.getByTestId('slide-count')).toHaveText('6 slides');
+  await expect(slide(page, 3).getByText('hidden', { exact: true })).toBeVisible();
+  await expect.poll(() => titles(page, 4)).toEqual(['Tide', 'Gates', 'Gates', 'New slide']);
 });
 
 test('a point, a passage and a slide are dragged', async ({ page }) => {

@@ -179,6 +179,7 @@ export {
   partOf,
   type SlideId,
   pageKey,
+  slideAt,
 } from './ids/index.ts';
 export {
   chooseLayouts,

@@ -29,6 +29,8 @@ export interface DeckState {
   readonly destinations: ReadonlyMap<string, Destination>;
   /** Blocks whose mark was turned by hand. */
   readonly turned: ReadonlySet<string>;
+  /** Whether edits were made that `view` does not show yet. */
+  readonly pending: boolean;
 }
 
 const EMPTY: DeckState = {
@@ -44,6 +46,7 @@ const EMPTY: DeckState = {
   view: null,
   destinations: new Map(),
   turned: new Set(),
+  pending: false,
 };
 
 export const useDeck = create<DeckState>(() => EMPTY);
@@ -65,7 +68,10 @@ export const takeDocument = ({ language, blocks, diagnostics, presets }: Told<'d
 export const takeStructure = ({ groups, made, findings }: Told<'structure'>): void =>
   set({ structure: { groups, made, findings } });
 
-export function takeView({ destinations: changed, turned, seen: _, document, ...view }: View): void {
+export const awaitView = (): void => set({ pending: true });
+
+/** @param isLast Whether it shows all edits that were made. */
+export function takeView({ destinations: changed, turned, seen: _, document, ...view }: View, isLast: boolean): void {
   const state = get();
   set({
     ...(document === undefined ? {} : withDocument(state.blockById, document)),
@@ -73,6 +79,7 @@ export function takeView({ destinations: changed, turned, seen: _, document, ...
     destinations: changed.length === 0 ? state.destinations : new Map([...state.destinations, ...changed]),
     view,
     phase: 'open',
+    pending: !isLast,
   });
 }
 

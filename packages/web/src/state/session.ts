@@ -4,6 +4,7 @@ import type { Edit, LogEntry } from '@alvex/core';
 import type { Told } from '../worker/protocol.ts';
 import { CoreLink, setLink } from './core-link.ts';
 import {
+  awaitView,
   clearDeck,
   failDeck,
   renamed,
@@ -97,7 +98,7 @@ class DeckSession {
         return;
       case 'view':
         takeOrder(message.view.pages, message.view.seen);
-        takeView(message.view);
+        takeView(message.view, message.seq === this.#seq);
         return;
       case 'pages':
         takePages(message);
@@ -118,13 +119,15 @@ class DeckSession {
       this.#document = url;
       this.#ready = false;
       this.#link.tell({ kind: 'open', url });
-    } else if (this.#ready)
+    } else if (this.#ready) {
+      awaitView();
       this.#link.tell({
         kind: 'edits',
         edits: [...this.#beginning, ...history.done],
         seq: ++this.#seq,
         templates: templatesUrl(this.id),
       });
+    }
   }
 }
 

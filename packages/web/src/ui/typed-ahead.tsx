@@ -1,5 +1,4 @@
-/** Keeps what is typed while an editor is still being fetched, and gives it to the editor when that has the focus. */
-import type { Editor } from '@tiptap/react';
+/** Keeps what is typed while an editor is still being fetched, and gives it to the editor as soon as that stands on the page. */
 import { useLayoutEffect, type ReactNode } from 'react';
 
 const LONGEST_MS = 10_000;
@@ -19,8 +18,9 @@ function take(event: KeyboardEvent): void {
 }
 
 function start(): void {
+  // It may be drawn anew while it waits: what was typed until then stays.
+  if (stop === undefined) typed = '';
   stop?.();
-  typed = '';
   window.addEventListener('keydown', take, true);
   const timer = setTimeout(() => stop?.(), LONGEST_MS);
   stop = () => {
@@ -31,21 +31,11 @@ function start(): void {
 }
 
 /** @returns What was typed since the editor was asked for; from now on keys go where they go. */
-function takeTyped(): string {
+export function takeTyped(): string {
   stop?.();
   const text = typed;
   typed = '';
   return text;
-}
-
-/** Writes it where the cursor is. */
-export function insertTyped(editor: Editor): void {
-  takeTyped()
-    .split('\n')
-    .forEach((line, i) => {
-      if (i > 0) editor.commands.splitBlock();
-      if (line !== '') editor.view.dispatch(editor.state.tr.insertText(line));
-    });
 }
 
 /** Stands in place of an editor that is being fetched. */

@@ -1,7 +1,7 @@
 /** Writes a stretch of the document in place; what is written is kept after a moment, and when one leaves. */
-import { insertTyped } from '../../ui/typed-ahead.tsx';
+import { useWriter } from '../../ui/use-writer.tsx';
 import { chakra } from '@chakra-ui/react';
-import { EditorContent, useEditor, type Editor } from '@tiptap/react';
+import { EditorContent, type Editor } from '@tiptap/react';
 import { useEffect, useRef } from 'react';
 import { writeChange, type Block, type BlockId, type WrittenBlock } from '@alvex/core';
 import { useDeck } from '../../state/deck-store.ts';
@@ -99,12 +99,9 @@ export default function StretchEditor({ ids }: { readonly ids: readonly BlockId[
     );
   };
 
-  const editor = useEditor({
+  const editor = useWriter('start', {
     extensions: EXTENSIONS,
     content: toEditor(start.current),
-    autofocus: 'start',
-    injectCSS: false,
-    onFocus: ({ editor: focused }) => insertTyped(focused),
     editorProps: { attributes: { 'aria-label': t('Text of the document'), role: 'textbox', 'aria-multiline': 'true' } },
     onUpdate: ({ editor: current, transaction }) => {
       if (transaction.getMeta('naming') === true) return;
@@ -118,6 +115,7 @@ export default function StretchEditor({ ids }: { readonly ids: readonly BlockId[
     latest.current = keep;
   });
   useEffect(() => {
+    if (editor === null) return;
     const now = () => latest.current(editor);
     window.addEventListener('pagehide', now);
     document.addEventListener('visibilitychange', now);
@@ -127,6 +125,7 @@ export default function StretchEditor({ ids }: { readonly ids: readonly BlockId[
       now();
     };
   }, [editor]);
+  if (editor === null) return null;
   const close = () => {
     keep(editor);
     write(null);

@@ -1,5 +1,9 @@
 /** One cursor: the passage that has the focus is the current one, and focus is never lost when what had it goes. */
+import type { PageKey } from '@alvex/core';
 import { useEffect, type RefObject } from 'react';
+import { useDeck } from '../../state/deck-store.ts';
+import { usePages } from '../../state/pages-store.ts';
+import { useSelected } from '../../state/selection.ts';
 
 const isWriting = (element: Element): boolean =>
   element.matches('input, textarea, select, [role="slider"]') || (element as HTMLElement).isContentEditable;
@@ -15,9 +19,17 @@ export function mayTakeFocus(element: Element): boolean {
 /** What stands for a row: its current passage, else its first, else whatever can be reached in it. */
 const CURSORS = ['[aria-current="true"] [data-mark]', '[data-mark][tabindex="0"]', '[role="button"]', 'button'];
 
-export function focusRow(list: Element | null, index: number): boolean {
-  const row = list?.querySelector(`[data-index="${index}"]`);
-  for (const selector of CURSORS) {
+/** Whether a row is there whose current passage is still to come. */
+function isToCome(key: PageKey): boolean {
+  const { block, row } = useSelected.getState();
+  return row === key && block !== null && usePages.getState().rows.get(key)?.passages.includes(block) === true;
+}
+
+function focusRow(list: Element, index: number): boolean {
+  const row = list.querySelector(`[data-index="${index}"]`);
+  const key = useDeck.getState().view?.pages.order[index];
+  const selectors = key !== undefined && isToCome(key) ? CURSORS.slice(0, 1) : CURSORS;
+  for (const selector of selectors) {
     const found = row?.querySelector<HTMLElement | SVGElement>(selector);
     if (found === null || found === undefined) continue;
     found.focus({ preventScroll: true });
@@ -28,12 +40,16 @@ export function focusRow(list: Element | null, index: number): boolean {
 
 const FRAMES = 60;
 
-/** The same, as soon as the row is there. */
-export function focusRowSoon(list: Element | null, index: number, frames = FRAMES): void {
-  if (frames > 0 && !focusRow(list, index)) requestAnimationFrame(() => focusRowSoon(list, index, frames - 1));
+/** Gives the current row the focus as soon as it is there, unless another has become current meanwhile. */
+export function focusCurrentSoon(list: Element | null, row: PageKey, frames = FRAMES): void {
+  requestAnimationFrame(() => {
+    if (list === null || frames === 0 || useSelected.getState().row !== row) return;
+    const index = useDeck.getState().view?.pages.order.indexOf(row) ?? -1;
+    if (!focusRow(list, index)) focusCurrentSoon(list, row, frames - 1);
+  });
 }
 
-/** Where what had the focus goes away, as a slide that is taken out or a panel that is closed, its row takes the focus, or the row in its place. @param shown Whether the list is there. */
+/** Where what had the focus goes away, as a slide that is taken out or a panel that is closed, the current row takes the focus, else its row, or the row in its place. @param shown Whether the list is there. */
 export function useFocusKept(list: RefObject<HTMLElement | null>, shown: boolean): void {
   useEffect(() => {
     const element = list.current;
@@ -44,8 +60,13 @@ export function useFocusKept(list: RefObject<HTMLElement | null>, shown: boolean
       if (row !== null) last = { focused: target as Element, index: Number(row.getAttribute('data-index')) };
     };
     const restore = () => {
-      if (last === undefined || last.focused.isConnected || document.activeElement !== document.body) return;
-      for (let index = last.index; index >= 0; index--) if (focusRow(element, index)) return;
+      if (last === undefined || last.focused.isConnected) return;
+      if (document.activeElement !== document.body && document.activeElement !== element) return;
+      const { row } = useSelected.getState();
+      const current = row === null ? -1 : (useDeck.getState().view?.pages.order.indexOf(row) ?? -1);
+      const found = current < 0 ? nearest(element, last.index) : focusRow(element, current);
+      // Until the row is there, keys go to the list.
+      if (!found) element.focus({ preventScroll: true });
     };
     const changes = new MutationObserver(restore);
     changes.observe(element, { childList: true, subtree: true });
@@ -55,4 +76,9 @@ export function useFocusKept(list: RefObject<HTMLElement | null>, shown: boolean
       element.removeEventListener('focusin', remember);
     };
   }, [list, shown]);
+}
+
+function nearest(list: Element, index: number): boolean {
+  for (let i = index; i >= 0; i--) if (focusRow(list, i)) return true;
+  return false;
 }

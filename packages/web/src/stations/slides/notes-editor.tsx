@@ -1,12 +1,12 @@
 /** Writes what is spoken with a slide: paragraphs, lists, bold, italic, links. What is written is kept when one leaves. */
 import { Box, chakra } from '@chakra-ui/react';
-import { EditorContent, useEditor, useEditorState, type Editor } from '@tiptap/react';
+import { EditorContent, useEditorState, type Editor } from '@tiptap/react';
 import StarterKit from '@tiptap/starter-kit';
 import { Bold, Italic, List, ListOrdered } from 'lucide-react';
 import { useEffect, useRef } from 'react';
 import type { Note, NoteText } from '@alvex/core';
 import { Action } from '../../ui/recipes.tsx';
-import { insertTyped } from '../../ui/typed-ahead.tsx';
+import { useWriter } from '../../ui/use-writer.tsx';
 import { t } from '../../words/words.ts';
 import { notesFromEditor, notesToEditor, sameNotes } from './written-notes.ts';
 
@@ -54,15 +54,13 @@ interface Props {
 
 export default function NotesEditor({ notes, keep, close }: Props) {
   const frame = useRef<HTMLDivElement>(null);
-  const editor = useEditor({
+  const editor = useWriter('end', {
     extensions: EXTENSIONS,
     content: notesToEditor(notes),
-    autofocus: 'end',
-    injectCSS: false,
-    onFocus: ({ editor: focused }) => insertTyped(focused),
     editorProps: { attributes: { 'aria-label': t('Speaker notes'), role: 'textbox', 'aria-multiline': 'true' } },
   });
   const leave = () => {
+    if (editor === null) return close();
     const written = notesFromEditor(editor.getJSON());
     if (!sameNotes(written, notes)) keep(written);
     close();
@@ -83,6 +81,7 @@ export default function NotesEditor({ notes, keep, close }: Props) {
       window.removeEventListener('pagehide', outside);
     };
   }, []);
+  if (editor === null) return null;
   return (
     <Paper
       ref={frame}

@@ -3,17 +3,21 @@ import { afterEach, beforeEach, expect, test } from '@jest/globals';
 import { convert, foldLog, singleEdits, type Edit, type SlideId } from '@alvex/core';
 import type { KeyboardEvent } from 'react';
 import { doc, h, li, p } from '../../../../core/src/test/build.ts';
-import { clearDeck, useDeck } from '../../state/deck-store.ts';
+import { awaitView, clearDeck, useDeck } from '../../state/deck-store.ts';
 import { DeckLog, setLog, useLog } from '../../state/log-store.ts';
 import { Unsent } from '../../state/unsent.ts';
 import { clearPages, usePages } from '../../state/pages-store.ts';
 import { clearSelection, select, useSelected } from '../../state/selection.ts';
 import type { Row, View } from '../../worker/protocol.ts';
 import { choosePart, choosePassage, chooseSlide, clearChosen, useChosen } from './chosen.ts';
-import { onSlideKey } from './slide-keys.ts';
+import { forgetKeys, onSlideKey } from './slide-keys.ts';
 
 // Nobody has turned letters off.
-Object.assign(globalThis, { localStorage: { getItem: () => null } });
+Object.assign(globalThis, {
+  localStorage: { getItem: () => null },
+  requestAnimationFrame: (act: () => void) => setTimeout(act, 0),
+  cancelAnimationFrame: clearTimeout,
+});
 
 class FakeElement {
   readonly tagName: string;
@@ -59,6 +63,7 @@ function show(edits: readonly Edit[] = []): void {
         key,
         slide: slide.id,
         kind: slide.kind,
+        title: slide.title,
         content: slide.content,
         all: slide.content,
         notes: slide.notes,
@@ -93,6 +98,7 @@ beforeEach(() => {
   select(null, useDeck.getState().view!.pages.order[0]!);
 });
 afterEach(() => {
+  forgetKeys();
   clearChosen();
   log.close();
   clearDeck('none');
@@ -150,6 +156,9 @@ test('marks of all that are chosen are turned as one action', () => {
 test('a passage is cut, joined, spoken, moved and left out', () => {
   choosePassage(id('neap') as never, keyOf(0) as never);
   press('c');
+  // One goes on where the passage is then.
+  expect(useSelected.getState()).toEqual({ block: id('neap'), row: `c${id('neap')}:0` });
+  choosePassage(id('neap') as never, keyOf(0) as never);
   press('s');
   press('Delete');
   press('ArrowDown', { altKey: true });
@@ -202,6 +211,8 @@ test('a point of one’s own is worked on by itself', () => {
   choosePart('OWN2' as never, null, keyOf(0) as never);
   press('>');
   press('c');
+  expect(useSelected.getState().row).toMatch(/^A/);
+  choosePart('OWN2' as never, null, keyOf(0) as never);
   press('s');
   press('Delete');
   expect(made().map(({ kind }) => kind)).toEqual(['level', 'split', 'speak', 'reword']);
@@ -221,5 +232,46 @@ test('nothing is taken from one who writes, or from the browser', () => {
   expect(press('c', { ctrlKey: true })).toBe(false);
   expect(press('Tab')).toBe(false);
   expect(press('q')).toBe(false);
+  expect(made()).toEqual([]);
+});
+
+const nextFrame = (): Promise<void> => new Promise((resolve) => setTimeout(resolve, 5));
+
+test('keys wait for what the key before makes, in order', async () => {
+  choosePassage(id('neap') as never, keyOf(0) as never);
+  press('c');
+  awaitView();
+  for (const key of ['PageDown', 'j', 'PageDown']) press(key);
+  await nextFrame();
+  expect([made().length, jumps]).toEqual([1, []]);
+  show(made());
+  useDeck.setState({ pending: false });
+  await nextFrame();
+  // Joined with the slide above, one goes on from there.
+  expect(jumps).toEqual([2, 2]);
+  expect(made().at(-1)).toEqual({ kind: 'join', block: id('Gates') });
+});
+
+test('keys wait until the slide that they mean is known', async () => {
+  const { rows } = usePages.getState();
+  const revs = new Map([...rows.keys()].map((key) => [key, 1]));
+  const newest = new Map([...rows].map(([key, row]) => [key, { ...row, rev: 1 }]));
+  usePages.setState({ revs, rows: new Map([...newest].slice(0, 1)) });
+  select(null, keyOf(0) as never);
+  press('PageDown');
+  press('h');
+  await nextFrame();
+  expect([jumps, made()]).toEqual([[], []]);
+  usePages.setState({ rows: newest });
+  await nextFrame();
+  expect(made()).toEqual([{ kind: 'hide', slides: [slideAt(1)], hidden: true }]);
+});
+
+test('keys that wait are forgotten where one goes elsewhere', async () => {
+  awaitView();
+  press('h');
+  forgetKeys();
+  useDeck.setState({ pending: false });
+  await nextFrame();
   expect(made()).toEqual([]);
 });

@@ -4,15 +4,17 @@ import {
   destinationsOf,
   pageKey,
   plain,
+  slideAt,
   textKindOf,
   together,
   type Edit,
+  type BlockId,
   type PartId,
   type SlideId,
   type PageKey,
 } from '@alvex/core';
 import { useDeck } from '../../state/deck-store.ts';
-import { usePages } from '../../state/pages-store.ts';
+import { usePages, wantPage } from '../../state/pages-store.ts';
 import { select, useSelected } from '../../state/selection.ts';
 import { edit } from '../../state/log-store.ts';
 import { isWriting } from '../../ui/is-writing.ts';
@@ -22,11 +24,61 @@ import type { Row } from '../../worker/protocol.ts';
 import { choosePassage, clearChosen, useChosen } from './chosen.ts';
 import { levelled, mayCutAt, newId, slideOrder, spokenInstead, stepPart, stepSlides } from './slide-work.ts';
 
+const KEYS: ReadonlySet<string> = new Set(
+  'Escape PageDown PageUp ArrowDown ArrowUp ArrowLeft ArrowRight Delete n N a c j s < > d h'.split(' '),
+);
+
+type Press = Pick<KeyboardEvent, 'key' | 'altKey' | 'shiftKey' | 'ctrlKey' | 'metaKey'>;
+type Jump = (index: number) => void;
+
 /** @param jump Scrolls to a page and makes it the current one. */
-export function onSlideKey(event: KeyboardEvent, jump: (index: number) => void): void {
-  if (event.ctrlKey || event.metaKey || !mayBeKey(event) || isWriting(event.target)) return;
-  if (event.key === 'Enter' || event.key === 'Tab' || event.key === ' ') return;
-  if (act(event, jump)) event.preventDefault();
+export function onSlideKey(event: KeyboardEvent, jump: Jump): void {
+  const { key, altKey, shiftKey, ctrlKey, metaKey } = event;
+  if (ctrlKey || metaKey || !mayBeKey(event) || isWriting(event.target) || !KEYS.has(key)) return;
+  // The browser's way back and forth.
+  if (altKey && (key === 'ArrowLeft' || key === 'ArrowRight')) return;
+  event.preventDefault();
+  waiting.push([{ key, altKey, shiftKey, ctrlKey, metaKey }, jump]);
+  actOnWaiting();
+}
+
+/** Pressed while the one before is still being done. What a key does depends on what that one makes, so they wait for it, in order. */
+let waiting: (readonly [Press, Jump])[] = [];
+let unwatch: (() => void) | undefined;
+let frame = 0;
+
+/** What was pressed and not done yet is not done any more, as when one goes elsewhere meanwhile. */
+export function forgetKeys(): void {
+  waiting = [];
+  unwatch?.();
+  unwatch = undefined;
+  cancelAnimationFrame(frame);
+}
+
+function actOnWaiting(): void {
+  while (waiting.length > 0 && isSettled()) act(...waiting.shift()!);
+  if (waiting.length === 0) return forgetKeys();
+  if (unwatch !== undefined) return;
+  // Once it is on the page, as then the cursor is where the work goes on.
+  const soon = () => {
+    cancelAnimationFrame(frame);
+    frame = requestAnimationFrame(actOnWaiting);
+  };
+  const stops = [useDeck.subscribe(soon), usePages.subscribe(soon)];
+  unwatch = () => stops.forEach((stop) => stop());
+}
+
+/** Whether all edits are in what is shown, and the current page and those beside it are known as they are now. */
+function isSettled(): boolean {
+  if (useDeck.getState().pending) return false;
+  const { index, order } = here();
+  const { revs, rows } = usePages.getState();
+  const missing = [index - 1, index, index + 1].flatMap((i) => {
+    const key = index < 0 ? undefined : order[i];
+    return key === undefined || revs.get(key) === rows.get(key)?.rev ? [] : [key];
+  });
+  missing.forEach(wantPage);
+  return missing.length === 0;
 }
 
 interface Here {
@@ -47,44 +99,36 @@ function rowAt(index: number): Row | undefined {
   return key === undefined ? undefined : usePages.getState().rows.get(key);
 }
 
-/** @returns Whether the key meant something. */
-function act(event: KeyboardEvent, jump: (index: number) => void): boolean {
-  const { key } = event;
+function act(press: Press, jump: Jump): void {
+  const { key } = press;
   const { index, row, order } = here();
   const step = key === 'ArrowDown' || key === 'PageDown' || key === 'ArrowRight' ? 1 : -1;
   switch (key) {
     case 'Escape':
-      clearChosen();
-      return true;
+      return clearChosen();
     case 'PageDown':
     case 'PageUp':
-      jump(Math.max(0, Math.min(order.length - 1, index + step)));
-      return true;
+      return jump(Math.max(0, Math.min(order.length - 1, index + step)));
     case 'ArrowDown':
     case 'ArrowUp':
-      if (event.altKey) moveChosen(step);
-      else stepPassage(step, event, jump);
-      return true;
+      return press.altKey ? moveChosen(step) : stepPassage(step, press, jump);
     case 'ArrowLeft':
     case 'ArrowRight':
-      if (event.altKey) return false;
-      turnChosen(step);
-      return true;
+      return turnChosen(step);
     case 'n':
     case 'N': {
       const next = nextSpill(index, key === 'n' ? 1 : -1);
       if (next >= 0) jump(next);
-      return true;
+      return;
     }
     case 'a':
-      addSlide(row?.slide ?? null);
-      return true;
+      return addSlide(row?.slide ?? null);
     default:
-      return row !== undefined && onRow(key, row);
+      if (row !== undefined) onRow(key, row);
   }
 }
 
-function onRow(key: string, row: Row): boolean {
+function onRow(key: string, row: Row): void {
   const { destinations } = useDeck.getState();
   const selectedBlock = useSelected.getState().block;
   const { slides, passages } = useChosen.getState();
@@ -92,25 +136,24 @@ function onRow(key: string, row: Row): boolean {
   switch (key) {
     case 'c':
       if (selectedBlock !== null && mayCutAt(row, selectedBlock, destinations.get(selectedBlock) ?? 'out'))
-        edit({ kind: 'cut', block: selectedBlock });
+        cutAt(row, selectedBlock);
       else splitAtPart(row);
-      return true;
+      return;
     case 'j':
-      if (row.join !== null) edit(row.join);
-      return true;
+      return join(row);
     case 's':
     case '<':
     case '>': {
       const parts = chosenParts(row);
       edit(...(key === 's' ? spokenInstead(row, parts) : levelled(row, parts, key === '>' ? 1 : -1)));
-      return true;
+      return;
     }
     case 'd':
       edit({ kind: 'duplicate', slide: row.slide, as: newId() });
-      return true;
+      return;
     case 'h':
       edit({ kind: 'hide', slides: some, hidden: !row.hidden });
-      return true;
+      return;
     case 'Delete':
       if (slides.size > 0) edit({ kind: 'remove', slides: some });
       else if (passages.size > 0)
@@ -119,9 +162,6 @@ function onRow(key: string, row: Row): boolean {
         const parts = chosenParts(row);
         edit(...parts.map((part): Edit => ({ kind: 'reword', part, runs: [] })));
       }
-      return true;
-    default:
-      return false;
   }
 }
 
@@ -136,10 +176,27 @@ function chosenParts(row: Row): readonly PartId[] {
   return row.all.filter((one) => one.blocks.some((block) => blocks.has(block))).map(({ id }) => id);
 }
 
+/** One goes on with the passage, on the slide that it starts; where it is spoken, what comes behind it starts one. */
+function cutAt(row: Row, block: BlockId): void {
+  if (row.all.some(({ blocks }) => blocks.includes(block))) select(block, pageKey(slideAt('c', block), 0));
+  edit({ kind: 'cut', block });
+}
+
+/** One goes on with the passage, on the slide above. */
+function join(row: Row): void {
+  if (row.join === null) return;
+  const { index, order } = here();
+  select(row.passages[0] ?? null, order[index - 1] ?? row.key);
+  edit(row.join);
+}
+
 /** A slide of one's own parts, or one whose parts were moved, is parted where the chosen part stands. */
 function splitAtPart(row: Row): void {
   const [part] = chosenParts(row);
-  if (part !== undefined && row.all[0]?.id !== part) edit({ kind: 'split', slide: row.slide, part, as: newId() });
+  if (part === undefined || row.all[0]?.id === part) return;
+  const as = newId();
+  select(useSelected.getState().block, pageKey(as, 0));
+  edit({ kind: 'split', slide: row.slide, part, as });
 }
 
 function moveChosen(by: 1 | -1): void {
@@ -162,19 +219,19 @@ function moveChosen(by: 1 | -1): void {
   if (made !== undefined) edit(made);
 }
 
-function stepPassage(by: 1 | -1, event: KeyboardEvent, jump: (index: number) => void): void {
+function stepPassage(by: 1 | -1, press: Press, jump: Jump): void {
   const { index, row, order } = here();
   const selectedBlock = useSelected.getState().block;
   if (row === undefined) return jump(Math.max(0, index));
   const at = selectedBlock === null ? -1 : row.passages.indexOf(selectedBlock);
   const next = at < 0 ? row.passages[by > 0 ? 0 : row.passages.length - 1] : row.passages[at + by];
-  if (next !== undefined) return choosePassage(next, row.key, event);
+  if (next !== undefined) return choosePassage(next, row.key, press);
   const beside = index + by;
   const other = rowAt(beside);
   if (beside < 0 || beside >= order.length) return;
   jump(beside);
   const passage = by > 0 ? other?.passages[0] : other?.passages.at(-1);
-  if (passage !== undefined) choosePassage(passage, order[beside]!, event);
+  if (passage !== undefined) choosePassage(passage, order[beside]!, press);
 }
 
 function turnChosen(by: 1 | -1): void {

@@ -12,12 +12,12 @@ import { Small, Unseen } from '../../ui/recipes.tsx';
 import { VirtualRows } from '../../ui/virtual-rows.tsx';
 import { t } from '../../words/words.ts';
 import { clearChosen } from './chosen.ts';
-import { focusRowSoon, useFocusKept } from './focus.ts';
+import { focusCurrentSoon, useFocusKept } from './focus.ts';
 import { FacingRow } from './facing-row.tsx';
 import { TwoOutlines } from './outlines.tsx';
 import { Ribbon } from './ribbon.tsx';
 import { SlidesBar, type Reading } from './slides-bar.tsx';
-import { onSlideKey } from './slide-keys.ts';
+import { forgetKeys, onSlideKey } from './slide-keys.ts';
 
 const ROW_LEAST = 290;
 const PASSAGE = 34;
@@ -33,6 +33,14 @@ export function SlidesStation() {
   const [search, setSearch] = useSearchParams();
   const [reading, setReading] = useState<Reading>('facing');
   useEffect(() => clearChosen, []);
+  useEffect(() => {
+    // Keys that wait were meant for what was current when they were pressed.
+    window.addEventListener('pointerdown', forgetKeys, true);
+    return () => {
+      window.removeEventListener('pointerdown', forgetKeys, true);
+      forgetKeys();
+    };
+  }, []);
   // What is dragged to an edge brings the slides beyond it.
   useEffect(() => {
     const element = scroller.current;
@@ -55,17 +63,23 @@ export function SlidesStation() {
   const go = (i: number) => {
     jump(i);
     // Rows of other places stand there until the next frame.
-    requestAnimationFrame(() => focusRowSoon(scroller.current, i));
+    requestAnimationFrame(() => focusCurrentSoon(scroller.current, order[i]!));
   };
-  // A slide that was added is gone to as soon as it is there.
+  // A slide that was made is gone to as soon as it is there; in the place of one that is no more, the next is current.
   const before = useRef(order);
-  const added = useEffectEvent(() => {
-    const { row } = useSelected.getState();
-    const at = row === null || before.current.includes(row) ? -1 : order.indexOf(row);
-    if (at >= 0 && before.current.length > 0) go(at);
+  const follow = useEffectEvent(() => {
+    const { row, block } = useSelected.getState();
+    const was = before.current;
     before.current = order;
+    if (row === null || was.length === 0) return;
+    const at = order.indexOf(row);
+    if (at >= 0 && !was.includes(row)) {
+      virtualizer.scrollToIndex(at, { align: 'auto' });
+      focusCurrentSoon(scroller.current, row);
+    } else if (at < 0 && !useDeck.getState().pending)
+      select(block, order[Math.max(0, Math.min(was.indexOf(row), order.length - 1))] ?? null);
   });
-  useEffect(() => added(), [order]);
+  useEffect(() => follow(), [order]);
 
   // Other stations lead here with the block that was looked at.
   const at = blockAt(search);
