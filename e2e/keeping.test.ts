@@ -172,6 +172,26 @@ test('Escape keeps what was written, and keys typed while an editor is fetched a
   await expect(slide(page, 1).getByLabel('Write speaker notes')).toHaveText('Say this aloud');
 });
 
+test('what stands in a field is kept when one leaves by the browser’s way back', async ({ page, alvex }) => {
+  await bringIn(page, alvex, { name: 'leaving.md', content: SOURCE });
+  await station(page, 'Check').click();
+  await station(page, 'Slides').click();
+  await slide(page, 1).getByLabel('Write: One').dblclick();
+  const title = page.getByRole('textbox', { name: 'Title' });
+  await title.fill('Written while leaving');
+  await page.goBack();
+  await expect(page).toHaveURL(/check/);
+  await page.goForward();
+  await expect(slide(page, 1).getByLabel('Write: Written while leaving')).toBeVisible();
+  const pace = page.getByLabel('Words a minute');
+  await pace.fill('90');
+  const address = page.url();
+  await page.close({ runBeforeUnload: true });
+  const again = await page.context().newPage();
+  await again.goto(address);
+  await expect(again.getByLabel('Words a minute')).toHaveValue('90');
+});
+
 test('a server that was put back to an older state gets this window’s work again', async ({ page, alvex }) => {
   await bringIn(page, alvex, { name: 'older.md', content: SOURCE });
   for (const [from, to] of [

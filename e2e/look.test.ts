@@ -152,6 +152,17 @@ test('a table becomes a chart whose numbers are edited, and a table again', asyn
   await panel(page).getByLabel('Grown, 2025').fill('2100');
   await page.keyboard.press('Enter');
   await expect(drawn(page, 4).filter({ hasText: '2,100' })).toBeVisible();
+  // From cell to cell by Tab, faster than the chart is drawn.
+  await panel(page).getByLabel('Grown, 2024').focus();
+  for (const number of ['1300', '530', '2200', '810']) {
+    await page.keyboard.press('ControlOrMeta+a');
+    await page.keyboard.type(number);
+    await page.keyboard.press('Tab');
+    // The name of the next row.
+    if (number === '530') await page.keyboard.press('Tab');
+  }
+  for (const number of ['1,300', '530', '2,200', '810'])
+    await expect(drawn(page, 4).filter({ hasText: number })).toBeVisible();
   await panel(page).getByLabel('Title of the chart').fill('Guests by year');
   await page.keyboard.press('Enter');
   await expect(drawn(page, 4).filter({ hasText: 'Guests by year' })).toBeVisible();

@@ -50,6 +50,24 @@ test('a rule below one heading sends its text elsewhere', async ({ page }) => {
   await expect(slide(page, 2).locator('[data-block]').last()).toHaveAttribute('data-destination', 'notes');
 });
 
+test('plugs that are moved quickly one after another are all moved', async ({ page }) => {
+  const slow = await page.context().newCDPSession(page);
+  await slow.send('Emulation.setCPUThrottlingRate', { rate: 8 });
+  const plugs = page.getByRole('radiogroup', { name: 'Body text' });
+  await plugs.getByRole('radio', { name: 'speaker notes' }).focus();
+  // As many steps as keys, the focus going along; and another kind of text before the deck has answered.
+  await page.keyboard.press('ArrowLeft');
+  await page.keyboard.press('ArrowLeft');
+  await page.getByRole('radiogroup', { name: 'Heading 2' }).getByRole('radio', { name: 'slide title' }).click();
+  await expect(plugs.getByRole('radio', { name: 'point, level 5' })).toBeChecked();
+  await kept(page);
+  await page.reload();
+  await expect(plugs.getByRole('radio', { name: 'point, level 5' })).toBeChecked();
+  await expect(
+    page.getByRole('radiogroup', { name: 'Heading 2' }).getByRole('radio', { name: 'slide title' }),
+  ).toBeChecked();
+});
+
 test('an agenda keeps step with the slides; sources come from links; section openers are turned on', async ({
   page,
 }) => {

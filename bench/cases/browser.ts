@@ -17,6 +17,7 @@ try {
     const measured = await page.evaluate(async (text) => {
       const area = document.querySelector<HTMLTextAreaElement>('textarea[aria-label="Title"]')!;
       area.value = text;
+      area.dispatchEvent(new Event('input', { bubbles: true }));
       const frames: number[] = [];
       let last = performance.now();
       let running = true;

@@ -5,9 +5,11 @@ import {
   restructureBlocks,
   singleEdits,
   type Block,
+  type BranchRule,
   type Destination,
   type Diagnostic,
   type Edit,
+  type LevelMap,
   type LogEntry,
 } from '@alvex/core';
 import { create } from 'zustand';
@@ -31,6 +33,13 @@ export interface DeckState {
   readonly turned: ReadonlySet<string>;
   /** Whether edits were made that `view` does not show yet. */
   readonly pending: boolean;
+  /** The map that was laid on the document last, where `view` does not show it yet. */
+  readonly laid: LaidMap | null;
+}
+
+export interface LaidMap {
+  readonly map: LevelMap;
+  readonly branches: readonly BranchRule[];
 }
 
 const EMPTY: DeckState = {
@@ -47,6 +56,7 @@ const EMPTY: DeckState = {
   destinations: new Map(),
   turned: new Set(),
   pending: false,
+  laid: null,
 };
 
 export const useDeck = create<DeckState>(() => EMPTY);
@@ -80,6 +90,7 @@ export function takeView({ destinations: changed, turned, seen: _, document, ...
     view,
     phase: 'open',
     pending: !isLast,
+    laid: isLast ? null : state.laid,
   });
 }
 
@@ -91,15 +102,24 @@ function withDocument(
   return { ...indexed(order.flatMap((id) => fresh.get(id) ?? before.get(id) ?? [])), presets };
 }
 
-/** Changes of structure are seen at once; what the worker makes of them follows. */
-export function showStructure(entries: readonly LogEntry[]): void {
-  const { blocks } = get();
+/** Changes of structure and of the map are seen at once, and built upon; what the worker makes of them follows. */
+export function showAhead(entries: readonly LogEntry[]): void {
+  const { blocks, laid } = get();
   const changes = singleEdits(entries.filter((entry): entry is Edit => entry.kind !== 'undo' && entry.kind !== 'redo'));
+  const last = changes.findLast((change) => change.kind === 'map');
+  const isBack = entries.some(({ kind }) => kind === 'undo' || kind === 'redo');
+  if (last !== undefined) set({ laid: { map: last.map, branches: last.branches ?? [] } });
+  else if (isBack && laid !== null) set({ laid: null });
   // Of another edition, whose blocks come with the worker's answer.
   if (changes.some(({ kind }) => kind === 'edition')) return;
   const changed = restructureBlocks(blocks, changes.filter(isStructureChange)).blocks;
   if (changed !== blocks) set(indexed(changed));
 }
+
+/** The map in force: what was laid last counts before the deck shows it. */
+export const mapInForce = ({ laid, view }: DeckState): LaidMap | null =>
+  laid ?? (view === null ? null : { map: view.map, branches: view.mapBranches });
+export const useMap = (): LevelMap | undefined => useDeck((state) => state.laid?.map ?? state.view?.map);
 
 /** Language of the document, so that it is not read aloud in that of the interface. */
 export const useLanguage = (): string | undefined => useDeck((state) => state.language ?? undefined);

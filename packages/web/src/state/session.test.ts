@@ -1,8 +1,16 @@
 import { afterEach, beforeEach, expect, test } from '@jest/globals';
-import { blockText, ID_FORMAT, plainLook, type Block, type BlockId } from '@alvex/core';
+import {
+  blockText,
+  ID_FORMAT,
+  plainLook,
+  type Block,
+  type BlockId,
+  type Destination,
+  type TextKind,
+} from '@alvex/core';
 import { document, FakeWorker, held, log, openFake, sent, summary, view } from '../test/fake-deck.ts';
 import { ask } from './core-link.ts';
-import { useDeck } from './deck-store.ts';
+import { mapInForce, useDeck } from './deck-store.ts';
 import { edit, goBack, goForward, redo, undo, useLog } from './log-store.ts';
 import { usePages, wantPage } from './pages-store.ts';
 import { closeDeck, openDeck } from './session.ts';
@@ -191,6 +199,24 @@ test('what was turned by hand is known, and stays while it is not said again', (
   expect([...useDeck.getState().turned]).toEqual(['x']);
   say(4, []);
   expect(useDeck.getState().turned.size).toBe(0);
+});
+
+test('a map is built upon before the deck shows it; an undone one is not', () => {
+  const shown = view();
+  FakeWorker.last.say({ kind: 'view', seq: 1, ms: 1, view: shown });
+  const turn = (kind: TextKind, to: Destination): void =>
+    edit({ kind: 'map', name: null, map: { ...mapInForce(useDeck.getState())!.map, [kind]: to } });
+  turn('body', 'slide');
+  turn('list1', 'notes');
+  expect(mapInForce(useDeck.getState())!.map).toMatchObject({ body: 'slide', list1: 'notes' });
+  undo();
+  expect(mapInForce(useDeck.getState())!.map).toBe(shown.map);
+  turn('body', 'out');
+  const newest = FakeWorker.last.asked('edits');
+  FakeWorker.last.say({ kind: 'view', seq: newest.seq - 1, ms: 1, view: view() });
+  expect(useDeck.getState()).toMatchObject({ pending: true, laid: { map: { body: 'out' } } });
+  FakeWorker.last.say({ kind: 'view', seq: newest.seq, ms: 1, view: view() });
+  expect(useDeck.getState()).toMatchObject({ pending: false, laid: null });
 });
 
 test('with nothing to undo or to do again nothing is added, and after closing nothing at all', () => {

@@ -8,7 +8,7 @@ import {
   clearDeck,
   failDeck,
   renamed,
-  showStructure,
+  showAhead,
   takeDocument,
   takeStructure,
   takeView,
@@ -54,7 +54,7 @@ class DeckSession {
       renamed(deck);
       this.#beginning = beginning;
       const changed = (entries: readonly LogEntry[]): void => {
-        showStructure(entries);
+        showAhead(entries);
         this.#convert();
       };
       this.#log = new DeckLog(this.id, { version: deck.version, log, by }, left, changed, this.#store);

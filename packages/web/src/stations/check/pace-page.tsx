@@ -1,13 +1,14 @@
 /** How long the talk takes: by slide, by section, against the time that there is, and as it was rehearsed. */
 import { Box, chakra } from '@chakra-ui/react';
-import { useState, type ReactNode } from 'react';
+import type { ReactNode } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { QUICKEST, SLOWEST } from '@alvex/core';
 import { useDeck } from '../../state/deck-store.ts';
 import { edit } from '../../state/log-store.ts';
 import { useAnswer } from '../../state/use-answer.ts';
 import { dayAndTime, duration } from '../../ui/format.ts';
-import { Action, Field, Heading, Notice, Small } from '../../ui/recipes.tsx';
+import { isWithin, KeptField } from '../../ui/kept-field.tsx';
+import { Action, Heading, Notice, Small } from '../../ui/recipes.tsx';
 import { t } from '../../words/words.ts';
 import type { Pace } from '../../worker/protocol.ts';
 import { LONG_SLIDE } from './long-slide.ts';
@@ -116,26 +117,18 @@ function NumberField({
   readonly to: number;
   readonly keep: (amount: number | null) => void;
 }) {
-  const [written, setWritten] = useState(value === null ? '' : String(value));
-  const take = () => {
-    const amount = written.trim() === '' ? null : Number(written);
-    if (amount === value) return;
-    if (amount === null || (amount >= from && amount <= to)) keep(amount);
-    else setWritten(value === null ? '' : String(value));
-  };
   return (
     <chakra.label display="flex" gap="8px" alignItems="center">
       {label}
-      <Field
+      <KeptField
         type="number"
         min={from}
         max={to}
         w="74px"
         py="2px"
-        value={written}
-        onChange={(event) => setWritten(event.target.value)}
-        onBlur={take}
-        onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
+        value={value === null ? '' : String(value)}
+        fits={(text) => text.trim() === '' || isWithin(Number(text), from, to)}
+        keep={(text) => keep(text.trim() === '' ? null : Number(text))}
       />
     </chakra.label>
   );

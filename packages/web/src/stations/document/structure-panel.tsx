@@ -19,7 +19,8 @@ import {
 import { ask } from '../../state/core-link.ts';
 import { useDeck } from '../../state/deck-store.ts';
 import { edit } from '../../state/log-store.ts';
-import { Action, Field, Heading, Small } from '../../ui/recipes.tsx';
+import { KeptField } from '../../ui/kept-field.tsx';
+import { Action, Heading, Small } from '../../ui/recipes.tsx';
 import { rich, t } from '../../words/words.ts';
 import { FINDINGS, REPAIRS } from './labels.ts';
 import { repairAll } from './line-actions.ts';
@@ -261,7 +262,6 @@ function FindingRow({ finding, block, go }: Props & { readonly finding: Finding;
     else setAsking(repair);
   };
   const describe = (alt: string) => {
-    setAsking(null);
     if (alt.trim() !== '' && block.kind === 'picture') edit({ kind: 'describe', block: block.id, alt });
   };
   return (
@@ -280,15 +280,13 @@ function FindingRow({ finding, block, go }: Props & { readonly finding: Finding;
         </chakra.span>
       </Box>
       {asking !== null ? (
-        <Field
+        <KeptField
           autoFocus
           aria-label={t('Description of the picture')}
           placeholder={t('What the picture shows')}
-          onBlur={(event) => describe(event.target.value)}
-          onKeyDown={(event) => {
-            if (event.key === 'Enter') event.currentTarget.blur();
-            if (event.key === 'Escape') setAsking(null);
-          }}
+          value=""
+          keep={describe}
+          left={() => setAsking(null)}
         />
       ) : (
         <Box display="flex" gap="4px" flexWrap="wrap">

@@ -5,8 +5,10 @@ import { FOOT_PLACES, type Foot, type FootPlace } from '@alvex/core';
 import { ApiError, pictureUrl, sendPicture } from '../../api/client.ts';
 import { useDeck, useLanguage } from '../../state/deck-store.ts';
 import { edit } from '../../state/log-store.ts';
+import { useAhead } from '../../state/use-ahead.ts';
 import { FileButton } from '../../ui/file-button.tsx';
-import { Action, Field, Heading, Notice, Small, Unseen } from '../../ui/recipes.tsx';
+import { KeptField } from '../../ui/kept-field.tsx';
+import { Action, Heading, Notice, Small, Unseen } from '../../ui/recipes.tsx';
 import { t } from '../../words/words.ts';
 import { OwnSlides, tellingSlides, type ShelfProps } from '../shared/own-slides.tsx';
 
@@ -34,9 +36,13 @@ const today = (language: string | undefined): string =>
 
 export function FootShelf({ look, pages }: ShelfProps) {
   const keys = useMemo(() => tellingSlides(pages, SHOWN), [pages]);
-  const { foot } = look;
+  const [foot, setFoot] = useAhead(look.foot);
   const language = useLanguage();
-  const set = (change: Partial<Foot>) => edit({ kind: 'foot', foot: { ...foot, ...change } });
+  const set = (change: Partial<Foot>) => {
+    const next = { ...foot, ...change };
+    setFoot(next);
+    edit({ kind: 'foot', foot: next });
+  };
   return (
     <>
       <Heading>{t('Foot and logo')}</Heading>
@@ -145,17 +151,7 @@ function Words({
   readonly set: (text: string) => void;
 }) {
   return (
-    <Field
-      key={value}
-      aria-label={label}
-      defaultValue={value}
-      maxLength={200}
-      w="100%"
-      maxW="260px"
-      placeholder={hint}
-      onBlur={(event) => event.target.value !== value && set(event.target.value)}
-      onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
-    />
+    <KeptField aria-label={label} value={value} maxLength={200} w="100%" maxW="260px" placeholder={hint} keep={set} />
   );
 }
 
@@ -178,12 +174,11 @@ function Logo({ foot, set }: { readonly foot: Foot; readonly set: (change: Parti
       {logo !== null && (
         <>
           <img src={pictureUrl(deck, logo.picture.id)} alt={logo.alt} style={{ height: 30, maxWidth: 120 }} />
-          <Field
-            key={logo.alt}
+          <KeptField
             aria-label={t('Description of the logo')}
-            defaultValue={logo.alt}
+            value={logo.alt}
             w="130px"
-            onBlur={(event) => event.target.value !== logo.alt && set({ logo: { ...logo, alt: event.target.value } })}
+            keep={(alt) => set({ logo: { ...logo, alt } })}
           />
         </>
       )}

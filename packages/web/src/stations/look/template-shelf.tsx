@@ -5,6 +5,7 @@ import type { LayoutName, TemplateUse } from '@alvex/core';
 import { DeckSlide } from '../../canvas/deck-slide.tsx';
 import { useDeck } from '../../state/deck-store.ts';
 import { edit } from '../../state/log-store.ts';
+import { useAhead } from '../../state/use-ahead.ts';
 import { useAnswer } from '../../state/use-answer.ts';
 import { FileButton } from '../../ui/file-button.tsx';
 import { count, decimal, listed, quoted } from '../../ui/format.ts';
@@ -210,12 +211,15 @@ interface MatchProps {
 }
 
 /** Which of its layouts stands for each of ours: those that the deck uses first. */
-function MatchList({ use, answer, used }: MatchProps) {
+function MatchList({ use: inForce, answer, used }: MatchProps) {
+  const [use, setUse] = useAhead(inForce);
   const [all, setAll] = useState(false);
   const shown = answer.matches.filter(({ layout }) => all || used.has(layout));
   const set = (layout: LayoutName, part: string) => {
     const { [layout]: _, ...others } = use.layouts;
-    edit({ kind: 'template', template: { ...use, layouts: part === '' ? others : { ...others, [layout]: part } } });
+    const template = { ...use, layouts: part === '' ? others : { ...others, [layout]: part } };
+    setUse(template);
+    edit({ kind: 'template', template });
   };
   return (
     <section aria-label={t('Layouts of the template')}>

@@ -12,8 +12,10 @@ import {
 } from '@alvex/core';
 import { fontUrl } from '../../api/client.ts';
 import { edit } from '../../state/log-store.ts';
+import { useAhead } from '../../state/use-ahead.ts';
 import { RULED_LABELS } from '../../ui/labels.ts';
-import { Action, Field, Heading, Select, Small } from '../../ui/recipes.tsx';
+import { isWithin, KeptField } from '../../ui/kept-field.tsx';
+import { Action, Heading, Select, Small } from '../../ui/recipes.tsx';
 import { t } from '../../words/words.ts';
 import { OwnSlides, tellingSlides, type ShelfProps } from '../shared/own-slides.tsx';
 
@@ -144,8 +146,7 @@ interface PointsProps {
 }
 function PointsField({ label, value, from, to, keep }: PointsProps) {
   return (
-    <Field
-      key={value}
+    <KeptField
       aria-label={label}
       title={label}
       type="number"
@@ -153,20 +154,18 @@ function PointsField({ label, value, from, to, keep }: PointsProps) {
       max={to}
       placeholder="pt"
       w="62px"
-      defaultValue={value ?? ''}
-      onBlur={({ target }) => {
-        const points = Number(target.value);
-        const wanted = target.value === '' || !(points >= from && points <= to) ? undefined : points;
-        if (wanted !== value) keep(wanted);
-      }}
-      onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
+      value={`${value ?? ''}`}
+      fits={(text) => text === '' || isWithin(Number(text), from, to)}
+      keep={(text) => keep(text === '' ? undefined : Number(text))}
     />
   );
 }
 
-function Rule({ role, rule }: { readonly role: RuledRole; readonly rule: TextRule | undefined }) {
+function Rule({ role, rule: shown }: { readonly role: RuledRole; readonly rule: TextRule | undefined }) {
+  const [rule, setRule] = useAhead(shown);
   const set = (change: { readonly [K in keyof TextRule]?: TextRule[K] | undefined }) => {
     const next = Object.fromEntries(Object.entries({ ...rule, ...change }).filter(([, value]) => value !== undefined));
+    setRule(next);
     edit({ kind: 'type', role, rule: Object.keys(next).length === 0 ? null : next });
   };
   const flag = (value: boolean | undefined): string => (value === undefined ? '' : value ? 'yes' : 'no');

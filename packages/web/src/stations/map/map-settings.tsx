@@ -16,7 +16,7 @@ import {
 } from '@alvex/core';
 import { usePrivateParts } from '../shared/private-parts.ts';
 import { useSpokenParts } from '../shared/spoken-parts.ts';
-import { useDeck } from '../../state/deck-store.ts';
+import { useDeck, useMap } from '../../state/deck-store.ts';
 import { edit } from '../../state/log-store.ts';
 import { percent, quoted } from '../../ui/format.ts';
 import { DENSITY_LABELS, DESTINATION_LABELS, FULL_LABELS, KIND_LABELS, MATTER_LABELS } from '../../ui/labels.ts';
@@ -147,7 +147,7 @@ export function MatterSetting() {
 /** Section openers are a matter of the map: every heading level one destination up or down. */
 function SectionSwitch() {
   const branches = useSpokenParts();
-  const map = useDeck((state) => state.view?.map);
+  const map = useMap();
   const levels = useDeck((state) => state.blocks)
     .filter((block) => block.kind === 'heading' && block.left === undefined)
     .map((block) => (block.kind === 'heading' ? block.level : 0));

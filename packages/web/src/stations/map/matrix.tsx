@@ -12,7 +12,7 @@ import {
   type Destination,
   type TextKind,
 } from '@alvex/core';
-import { useDeck } from '../../state/deck-store.ts';
+import { mapInForce, useDeck, useMap } from '../../state/deck-store.ts';
 import { edit } from '../../state/log-store.ts';
 import { listed } from '../../ui/format.ts';
 import { DESTINATION_LABELS, KIND_LABELS } from '../../ui/labels.ts';
@@ -107,7 +107,7 @@ const SAMPLES = 3;
 
 export function Matrix() {
   const blocks = useDeck((state) => state.blocks);
-  const map = useDeck((state) => state.view?.map);
+  const map = useMap();
   const destinations = useDeck((state) => state.destinations);
   const found = useMemo(() => countKinds(blocks), [blocks]);
   const stands = useMemo(() => levelsOf(blocks, destinations), [blocks, destinations]);
@@ -144,9 +144,9 @@ export function Matrix() {
 }
 
 function turn(kind: TextKind, to: Destination): void {
-  const { view } = useDeck.getState();
-  if (view !== null && view.map[kind] !== to)
-    edit({ kind: 'map', name: null, map: { ...view.map, [kind]: to }, branches: view.mapBranches });
+  const laid = mapInForce(useDeck.getState());
+  if (laid !== null && laid.map[kind] !== to)
+    edit({ kind: 'map', name: null, map: { ...laid.map, [kind]: to }, branches: laid.branches });
 }
 
 function onKeyDown(event: KeyboardEvent<HTMLButtonElement>, kind: TextKind, to: Destination): void {

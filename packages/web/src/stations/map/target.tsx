@@ -7,6 +7,7 @@ import { useDeck } from '../../state/deck-store.ts';
 import { edit } from '../../state/log-store.ts';
 import { count, quoted } from '../../ui/format.ts';
 import { MAP_LABELS } from '../../ui/labels.ts';
+import { useLeaving } from '../../ui/use-leaving.tsx';
 import { Action, Field, Select, Small } from '../../ui/recipes.tsx';
 import { t } from '../../words/words.ts';
 import type { Answers, Leaving } from '../../worker/protocol.ts';
@@ -31,20 +32,23 @@ type Answered = Answers['suggestion'] & { readonly wanted: Target | null };
 
 export function TargetSetting() {
   const target = useDeck((state) => state.view?.target ?? null);
-  const [written, setWritten] = useState(String(target?.amount ?? ''));
+  const [written, setWritten] = useState(`${target?.amount ?? ''}`);
   const [unit, setUnit] = useState<Target['unit']>(target?.unit ?? 'minutes');
   const [suggestion, setSuggestion] = useState<Answered | 'thinking' | null>(null);
   // Undo, or another window, may have changed it.
+  const shown = `${target?.amount ?? ''}`;
+  const shownUnit = target?.unit;
   useEffect(() => {
-    setWritten(String(target?.amount ?? ''));
-    if (target !== null) setUnit(target.unit);
-  }, [target]);
+    setWritten(shown);
+    if (shownUnit !== undefined) setUnit(shownUnit);
+  }, [shown, shownUnit]);
   const keep = (of: Target['unit']): Target | null => {
     const amount = Number(written);
     const wanted = Number.isFinite(amount) && amount > 0 ? { unit: of, amount } : null;
     if (wanted?.amount !== target?.amount || wanted?.unit !== target?.unit) edit({ kind: 'target', target: wanted });
     return wanted;
   };
+  useLeaving(() => void keep(unit));
   const suggest = async (wanted: Target | null) => {
     setSuggestion('thinking');
     setSuggestion({ ...(await ask({ what: 'suggestion', target: wanted })), wanted });

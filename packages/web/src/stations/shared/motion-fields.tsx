@@ -1,7 +1,7 @@
 /** Chooses how slides come, and whether their points come one by one. */
 import { chakra } from '@chakra-ui/react';
-import { useState } from 'react';
 import { TRANSITIONS, type Motion } from '@alvex/core';
+import { useAhead } from '../../state/use-ahead.ts';
 import { TRANSITION_LABELS } from '../../ui/labels.ts';
 import { Action } from '../../ui/recipes.tsx';
 import { t } from '../../words/words.ts';
@@ -17,13 +17,7 @@ export function MotionFields({
   readonly motion: Motion;
   readonly choose: (motion: Motion) => void;
 }) {
-  // What was chosen shows at once: a second choice builds on it before the deck has answered.
-  const [seen, setSeen] = useState(motion);
-  const [own, setOwn] = useState(motion);
-  if (seen.transition !== motion.transition || seen.points !== motion.points) {
-    setSeen(motion);
-    setOwn(motion);
-  }
+  const [own, setOwn] = useAhead(motion);
   const set = (change: Partial<Motion>) => {
     const next = { ...own, ...change };
     setOwn(next);

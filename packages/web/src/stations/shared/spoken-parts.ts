@@ -1,11 +1,11 @@
 /** Rules of the map for parts that are not for the audience: they go with every map, until the author takes them back. */
 import type { BranchRule } from '@alvex/core';
 import { useMemo } from 'react';
-import { useDeck } from '../../state/deck-store.ts';
+import { mapInForce, useDeck } from '../../state/deck-store.ts';
 
 const NONE: readonly BranchRule[] = [];
 
 export function useSpokenParts(): readonly BranchRule[] {
-  const rules = useDeck((state) => state.view?.mapBranches) ?? NONE;
+  const rules = useDeck((state) => mapInForce(state)?.branches) ?? NONE;
   return useMemo(() => rules.filter(({ to }) => to === 'notes'), [rules]);
 }

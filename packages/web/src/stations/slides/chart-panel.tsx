@@ -15,18 +15,21 @@ import {
   type TablePart,
 } from '@alvex/core';
 import { edit } from '../../state/log-store.ts';
+import { useAhead } from '../../state/use-ahead.ts';
 import { useAnswer } from '../../state/use-answer.ts';
 import { CHART_LABELS, CHART_REASONS } from '../../ui/labels.ts';
-import { Action, Field, Notice, Select, Small } from '../../ui/recipes.tsx';
+import { KeptField } from '../../ui/kept-field.tsx';
+import { Action, Notice, Select, Small } from '../../ui/recipes.tsx';
 import { t } from '../../words/words.ts';
 import type { Row } from '../../worker/protocol.ts';
 import { PanelPart, PanelRow } from './panel-part.tsx';
 
 export function ChartPanel({ row, part }: { readonly row: Row; readonly part: TablePart }) {
-  const { answer } = useAnswer({ what: 'chart', slide: row.slide, part: part.id });
+  const { answer, late } = useAnswer({ what: 'chart', slide: row.slide, part: part.id });
   const [numbers, setNumbers] = useState(false);
-  if (answer === null || answer === undefined) return null;
-  const { settings, data, sum, offers, drawn } = answer;
+  const [settings, setSettings] = useAhead(answer?.settings, late);
+  if (answer === null || answer === undefined || settings === undefined) return null;
+  const { data: read, sum, offers, drawn } = answer;
   const own = settings.data;
   const withSum = (numbers: NonNullable<ChartSettings['data']>) => (sum === null ? numbers : { ...numbers, of: sum });
   const stale = own?.of !== undefined && sum !== null && own.of !== sum;
@@ -35,14 +38,11 @@ export function ChartPanel({ row, part }: { readonly row: Row; readonly part: Ta
     row.fixed === 'table' || row.fixed === 'chart' || row.fixed === 'chart-points'
       ? [{ kind: 'layout', slides: [row.slide], layout: null }]
       : [];
-  const set = (change: Partial<ChartSettings>) =>
-    edit({
-      kind: 'all',
-      edits: [
-        ...(row.fixed === 'table' ? unfixed : []),
-        { kind: 'chart', part: part.id, chart: { ...settings, ...change } },
-      ],
-    });
+  const set = (change: Partial<ChartSettings>) => {
+    const chart = { ...settings, ...change };
+    setSettings(chart);
+    edit({ kind: 'all', edits: [...(row.fixed === 'table' ? unfixed : []), { kind: 'chart', part: part.id, chart }] });
+  };
   const asTable = () => edit({ kind: 'all', edits: [...unfixed, { kind: 'chart', part: part.id, chart: null }] });
   const reason = new Map(offers.map((offer) => [offer.kind, CHART_REASONS[offer.reason]]));
   const kinds = [...offers.map(({ kind }) => kind), ...CHART_KINDS.filter((kind) => !reason.has(kind))];
@@ -59,7 +59,7 @@ export function ChartPanel({ row, part }: { readonly row: Row; readonly part: Ta
             look={drawn && settings.kind === kind ? 'chosen' : 'plain'}
             aria-pressed={drawn && settings.kind === kind}
             title={reason.get(kind)}
-            onClick={() => set(kindChange(kind, data))}
+            onClick={() => set(kindChange(kind, read))}
           >
             {CHART_LABELS[kind]}
           </Action>
@@ -100,7 +100,7 @@ export function ChartPanel({ row, part }: { readonly row: Row; readonly part: Ta
             </Select>
             <Flag label={t('Numbers')} value={settings.labels} set={(labels) => set({ labels })} />
             <Flag label={t('Grid lines')} value={settings.grid} set={(grid) => set({ grid })} />
-            <Colors settings={settings} data={data} set={(colors) => set({ colors })} />
+            <Colors settings={settings} data={read} set={(colors) => set({ colors })} />
             <Action size="small" look="quiet" aria-expanded={numbers} onClick={() => setNumbers(!numbers)}>
               {t('Edit the numbers')}
             </Action>
@@ -120,9 +120,8 @@ export function ChartPanel({ row, part }: { readonly row: Row; readonly part: Ta
           )}
           {numbers && (
             <Numbers
-              key={JSON.stringify(settings.data)}
-              data={settings.data ?? data}
-              format={data?.format}
+              data={settings.data ?? read}
+              format={read?.format}
               own={settings.data !== null}
               set={(next) => set({ data: next === null ? null : withSum(next) })}
             />
@@ -155,15 +154,13 @@ function Words({
   readonly set: (value: string | null) => void;
 }) {
   return (
-    <Field
-      key={value}
+    <KeptField
       aria-label={label}
       placeholder={label}
-      defaultValue={value ?? ''}
+      value={value ?? ''}
       maxLength={200}
       w="130px"
-      onBlur={(event) => (event.target.value || null) !== value && set(event.target.value || null)}
-      onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
+      keep={(text) => set(text || null)}
     />
   );
 }
@@ -257,16 +254,12 @@ function Numbers({ data, format = PLAIN, own, set }: NumbersProps) {
             <th />
             {series.map(({ name }, i) => (
               <th key={i} scope="col">
-                <Field
+                <KeptField
                   aria-label={t('Name of series {i}', { i: i + 1 })}
-                  defaultValue={name}
+                  value={name}
                   w="90px"
-                  onBlur={(event) =>
-                    event.target.value !== name &&
-                    set({
-                      categories,
-                      series: series.map((one, at) => (at === i ? { ...one, name: event.target.value } : one)),
-                    })
+                  keep={(text) =>
+                    set({ categories, series: series.map((one, at) => (at === i ? { ...one, name: text } : one)) })
                   }
                 />
               </th>
@@ -277,29 +270,26 @@ function Numbers({ data, format = PLAIN, own, set }: NumbersProps) {
           {categories.map((name, k) => (
             <tr key={k}>
               <th scope="row">
-                <Field
+                <KeptField
                   aria-label={t('Name of row {k}', { k: k + 1 })}
-                  defaultValue={name}
+                  value={name}
                   w="130px"
-                  onBlur={(event) =>
-                    event.target.value !== name && set({ categories: categories.with(k, event.target.value), series })
-                  }
+                  keep={(text) => set({ categories: categories.with(k, text), series })}
                 />
               </th>
               {series.map(({ name: of, values }, i) => (
                 <td key={i}>
-                  <Field
+                  <KeptField
                     aria-label={`${of}, ${name}`}
-                    defaultValue={write(values[k] ?? null)}
+                    value={write(values[k] ?? null)}
                     w="90px"
                     inputMode="decimal"
                     aria-invalid={refused === `${k} ${i}`}
-                    onBlur={(event) => {
-                      const value = read(event.target.value);
+                    keep={(text) => {
+                      const value = read(text);
                       setRefused(value === undefined ? `${k} ${i}` : null);
                       if (value !== undefined && value !== (values[k] ?? null)) change(k, i, value);
                     }}
-                    onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
                   />
                 </td>
               ))}

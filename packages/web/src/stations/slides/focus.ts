@@ -59,6 +59,10 @@ export function useFocusKept(list: RefObject<HTMLElement | null>, shown: boolean
       const row = (target as Element).closest('[data-index]');
       if (row !== null) last = { focused: target as Element, index: Number(row.getAttribute('data-index')) };
     };
+    // It goes elsewhere by itself: nothing is lost, whatever is drawn anew meanwhile.
+    const forget = ({ relatedTarget }: FocusEvent) => {
+      if (relatedTarget !== null) last = undefined;
+    };
     const restore = () => {
       if (last === undefined || last.focused.isConnected) return;
       if (document.activeElement !== document.body && document.activeElement !== element) return;
@@ -71,9 +75,11 @@ export function useFocusKept(list: RefObject<HTMLElement | null>, shown: boolean
     const changes = new MutationObserver(restore);
     changes.observe(element, { childList: true, subtree: true });
     element.addEventListener('focusin', remember);
+    element.addEventListener('focusout', forget);
     return () => {
       changes.disconnect();
       element.removeEventListener('focusin', remember);
+      element.removeEventListener('focusout', forget);
     };
   }, [list, shown]);
 }

@@ -5,7 +5,9 @@ import { PICTURE_FILTERS, PLAIN_DRESS, runsText, usualDress, type PictureDress, 
 import { pictureUrl } from '../../api/client.ts';
 import { useDeck } from '../../state/deck-store.ts';
 import { edit } from '../../state/log-store.ts';
-import { Action, Field, Select, Small } from '../../ui/recipes.tsx';
+import { useAhead } from '../../state/use-ahead.ts';
+import { KeptField } from '../../ui/kept-field.tsx';
+import { Action, Select, Small } from '../../ui/recipes.tsx';
 import { t } from '../../words/words.ts';
 import type { Row } from '../../worker/protocol.ts';
 import { PanelPart, PanelRow } from './panel-part.tsx';
@@ -19,8 +21,12 @@ const EDGES = [t('left'), t('top'), t('right'), t('bottom')];
 export function PicturePanel({ row, part }: { readonly row: Row; readonly part: PicturePart }) {
   const deck = useDeck((state) => state.deck?.id ?? '');
   const [replacing, setReplacing] = useState(false);
-  const dress = part.dress ?? usualDress(row.layout);
-  const set = (change: Partial<PictureDress>) => edit({ kind: 'frame', part: part.id, dress: { ...dress, ...change } });
+  const [dress, setDress] = useAhead(part.dress ?? usualDress(row.layout));
+  const set = (change: Partial<PictureDress>) => {
+    const next = { ...dress, ...change };
+    setDress(next);
+    edit({ kind: 'frame', part: part.id, dress: next });
+  };
   return (
     <PanelPart head={t('Picture')}>
       <Box display="flex" gap="12px" alignItems="flex-start" flexWrap="wrap">
@@ -67,21 +73,19 @@ export function PicturePanel({ row, part }: { readonly row: Row; readonly part: 
             {EDGES.map((edge, i) => (
               <chakra.label key={edge} fontSize="xs" color="soft">
                 {edge}{' '}
-                <Field
-                  key={dress.crop[i]}
+                <KeptField
                   type="number"
                   min={0}
                   max={MOST_CUT * 100}
                   step={1}
                   w="48px"
                   aria-label={t('Cut off at the {edge}, per cent', { edge })}
-                  defaultValue={Math.round(dress.crop[i]! * 100)}
-                  onBlur={(event) => {
-                    const share = Math.min(MOST_CUT, Math.max(0, Number(event.target.value) || 0) / 100);
+                  value={`${Math.round(dress.crop[i]! * 100)}`}
+                  keep={(text) => {
+                    const share = Math.min(MOST_CUT, Math.max(0, Number(text) || 0) / 100);
                     if (share !== dress.crop[i])
                       set({ crop: dress.crop.with(i, share) as unknown as PictureDress['crop'] });
                   }}
-                  onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
                 />
               </chakra.label>
             ))}
@@ -172,16 +176,14 @@ function Description({ row, part }: { readonly row: Row; readonly part: PictureP
   const missing = part.alt === null || part.alt.trim() === '';
   return (
     <PanelRow>
-      <Field
-        key={part.alt}
+      <KeptField
         aria-label={t('Description')}
         placeholder={t('What the picture shows, for those who do not see it')}
-        defaultValue={part.alt ?? ''}
+        value={part.alt ?? ''}
         flex="1"
         minW="220px"
         borderColor={missing ? 'amber' : undefined}
-        onBlur={(event) => event.target.value !== (part.alt ?? '') && describe(event.target.value)}
-        onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
+        keep={describe}
       />
       {missing && suggested !== null && (
         <Action size="small" onClick={() => describe(suggested)} title={suggested}>

@@ -4,6 +4,7 @@ import { plain, retext, runsText, type Runs, type PartId } from '@alvex/core';
 import { useEffect, useRef } from 'react';
 import { edit } from '../../state/log-store.ts';
 import { usePages } from '../../state/pages-store.ts';
+import { useLeaving } from '../../ui/use-leaving.tsx';
 import { t } from '../../words/words.ts';
 import type { Row } from '../../worker/protocol.ts';
 
@@ -42,24 +43,27 @@ export function SlideWriter({
     area.current?.focus();
     area.current?.select();
   }, []);
-  const pieces = text?.bullet === true ? text.pieces.slice(1) : text?.pieces;
-  const first = pieces?.[0];
-  if (text === undefined || runs === undefined || first === undefined) return null;
-  const left = Math.min(...pieces!.map((piece) => piece.x));
+  /** Null where nothing was written since it was kept. */
+  const written = useRef<string | null>(null);
   const keep = () => {
-    const written = area.current?.value.trim() ?? '';
-    close();
-    if (written === runsText(runs)) return;
+    const words = written.current?.trim();
+    written.current = null;
+    if (words === undefined || runs === undefined || words === runsText(runs)) return;
     if (target === 'title') {
       // A slide is never without a title.
-      if (written !== '') edit({ kind: 'retitle', slide: row.slide, runs: retext(runs, written) });
+      if (words !== '') edit({ kind: 'retitle', slide: row.slide, runs: retext(runs, words) });
     } else
       edit({
         kind: 'reword',
         part: target,
-        runs: written === '' ? [] : runs.length === 0 ? plain(written) : retext(runs, written),
+        runs: words === '' ? [] : runs.length === 0 ? plain(words) : retext(runs, words),
       });
   };
+  useLeaving(keep);
+  const pieces = text?.bullet === true ? text.pieces.slice(1) : text?.pieces;
+  const first = pieces?.[0];
+  if (text === undefined || runs === undefined || first === undefined) return null;
+  const left = Math.min(...pieces!.map((piece) => piece.x));
   const size = drawing!.size;
   const percent = (value: number, of: number) => `${(value / of) * 100}%`;
   return (
@@ -67,7 +71,11 @@ export function SlideWriter({
       ref={area}
       aria-label={target === 'title' ? t('Title') : t('Text')}
       defaultValue={runsText(runs)}
-      onBlur={keep}
+      onInput={(event) => (written.current = event.currentTarget.value)}
+      onBlur={() => {
+        close();
+        keep();
+      }}
       onKeyDown={(event) => {
         event.stopPropagation();
         // Escape keeps what was written; undoing takes it back.

@@ -5,7 +5,8 @@ import type { Edit, SlideId } from '@alvex/core';
 import { useDeck } from '../../state/deck-store.ts';
 import { useSelected } from '../../state/selection.ts';
 import { edit } from '../../state/log-store.ts';
-import { Action, Field } from '../../ui/recipes.tsx';
+import { isWithin, KeptField } from '../../ui/kept-field.tsx';
+import { Action } from '../../ui/recipes.tsx';
 import { t } from '../../words/words.ts';
 import { chooseSlides, clearChosen, useChosen } from './chosen.ts';
 import { addSlide, nextSpill } from './slide-keys.ts';
@@ -85,19 +86,18 @@ export function SlidesBar({ reading, read, jump }: Props) {
       <Box ml="auto" display="flex" gap="8px" alignItems="center">
         <chakra.label display="flex" gap="6px" alignItems="center" whiteSpace="nowrap">
           {t('spoken at')}
-          <Field
-            key={pace}
+          <KeptField
             type="number"
             min={20}
             max={500}
             step={5}
-            defaultValue={pace}
+            value={`${pace}`}
             aria-label={t('Words a minute')}
             w="62px"
             py="1px"
             fontSize="sm"
-            onBlur={(event) => setPace(event.target.value, pace)}
-            onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
+            fits={(text) => isWithin(Number(text), 20, 500)}
+            keep={(text) => edit({ kind: 'pace', rate: Math.round(Number(text)) })}
           />
           {t('words a minute')}
         </chakra.label>
@@ -107,11 +107,6 @@ export function SlidesBar({ reading, read, jump }: Props) {
 }
 
 const lastSlide = (): SlideId | null => useDeck.getState().view?.pages.slides.at(-1) ?? null;
-
-function setPace(written: string, before: number): void {
-  const rate = Math.round(Number(written));
-  if (rate >= 20 && rate <= 500 && rate !== before) edit({ kind: 'pace', rate });
-}
 
 function ChosenActions({ chosen }: { readonly chosen: ReadonlySet<SlideId> }) {
   const pages = useDeck((state) => state.view?.pages);
