@@ -2,7 +2,7 @@
 import { getOrMake, remembered } from '../base/index.ts';
 import { plain, readWords, runsText, type Runs } from '../content/index.ts';
 import type { Slide } from '../deck/index.ts';
-import { blockIndex, type DocumentModel } from '../document/index.ts';
+import type { DocumentModel, Heading } from '../document/index.ts';
 import { titleFrom } from '../shorten/index.ts';
 import { documentLanguage } from './document-language.ts';
 
@@ -20,10 +20,7 @@ export function toldApart(slides: readonly Slide[], document: DocumentModel): re
     turns.set(title, turn);
     if (title === '' || turn === 1) return slide;
     const names = titles[at - 1] === title ? [contentName] : [parentName, contentName];
-    const [runs] = [...names.flatMap((name) => named(slide, name(slide, document))), numbered(slide, turn)].filter(
-      (one) => !taken.has(runsText(one).trim()),
-    );
-    const said = runs ?? numbered(slide, turn);
+    const said = firstFree(slide, names, document, taken) ?? numbered(slide, turn);
     const text = runsText(said).trim();
     taken.add(text);
     return getOrMake(renamed(slide), text, () => ({ ...slide, title: { ...slide.title, runs: said } }));
@@ -31,6 +28,21 @@ export function toldApart(slides: readonly Slide[], document: DocumentModel): re
 }
 // The same slide every time, down to its identity, so that nothing is laid out anew.
 const renamed = remembered((_: Slide) => new Map<string, Slide>());
+
+type Name = (slide: Slide, document: DocumentModel) => string | undefined;
+
+function firstFree(
+  slide: Slide,
+  names: readonly Name[],
+  document: DocumentModel,
+  taken: ReadonlySet<string>,
+): Runs | undefined {
+  for (const name of names) {
+    const found = named(slide, name(slide, document)).find((runs) => !taken.has(runsText(runs).trim()));
+    if (found !== undefined) return found;
+  }
+  return undefined;
+}
 
 const titleOf = ({ title }: Slide): string => runsText(title.runs).trim();
 const ended = (text: string): string => text.trim().replace(/[.:;,]$/, '');
@@ -47,21 +59,33 @@ const numbered = ({ title }: Slide, turn: number): Runs => [...title.runs, ...pl
 
 /** The heading that the slide's own stands below, but for the document's title. */
 function parentName({ title }: Slide, document: DocumentModel): string | undefined {
-  const { blocks } = document;
-  const at = blockIndex(document).places.get(title.blocks[0] ?? '') ?? -1;
-  const own = blocks[at];
-  if (own?.kind !== 'heading') return undefined;
-  for (let i = at - 1; i >= 0; i--) {
-    const block = blocks[i]!;
-    if (block.kind !== 'heading' || block.left !== undefined || block.level >= own.level) continue;
-    const text = ended(runsText(block.runs));
-    return text === document.title || readWords(text) > LONGEST_NAME ? undefined : text;
-  }
-  return undefined;
+  const parent = parents(document).get(title.blocks[0] ?? '');
+  if (parent === undefined) return undefined;
+  const text = ended(runsText(parent.runs));
+  return text === document.title || readWords(text) > LONGEST_NAME ? undefined : text;
 }
 
+/** The heading that each heading stands below. */
+const parents = remembered(({ blocks }: DocumentModel): ReadonlyMap<string, Heading> => {
+  const above: Heading[] = [];
+  const found = new Map<string, Heading>();
+  for (const block of blocks) {
+    if (block.kind !== 'heading') continue;
+    const parent = above.findLast(({ level }) => level < block.level);
+    if (parent !== undefined) found.set(block.id, parent);
+    if (block.left !== undefined) continue;
+    while (above.length > 0 && above.at(-1)!.level >= block.level) above.pop();
+    above.push(block);
+  }
+  return found;
+});
+
 /** Its first short point; of one that has none what its text is about. */
-function contentName({ content, notes }: Slide, document: DocumentModel): string | undefined {
+const contentName: Name = (slide, document) =>
+  getOrMake(contentNames(document), slide, () => nameOfContent(slide, document) ?? null) ?? undefined;
+const contentNames = remembered((_: DocumentModel) => new WeakMap<Slide, string | null>());
+
+function nameOfContent({ content, notes }: Slide, document: DocumentModel): string | undefined {
   const texts = content.flatMap((part) => ('runs' in part && part.kind === 'point' ? [runsText(part.runs)] : []));
   const said = texts.length > 0 ? texts : notes.map(({ runs }) => runsText(runs));
   const short = texts.find((text) => readWords(text) <= LONGEST_NAME);
