@@ -5,9 +5,10 @@ import type { Slide } from '../deck/index.ts';
 import type { DocumentModel } from '../document/index.ts';
 import { mapDocument, presetMap } from '../mapping/index.ts';
 import { code, doc, h, li, p, picture, random, randomDocument, table, THEMES } from '../test/build.ts';
-import { SLIDE_HEIGHT, SLIDE_WIDTH } from '../theme/index.ts';
+import { SLIDE_HEIGHT, SLIDE_WIDTH, type TemplateUse } from '../theme/index.ts';
 import { layOutSlide } from './lay-out-slide.ts';
-import type { Page } from './page.ts';
+import type { Page, TextBox } from './page.ts';
+import { measurePara } from './set-text.ts';
 import { splitColumns } from './split-columns.ts';
 
 const [theme] = THEMES;
@@ -134,6 +135,30 @@ describe('too much for one slide', () => {
     expect(page!.fit.state).toBe('spills');
     expect(runsText(page!.notes[0]!.runs)).toBe(title);
     expectInside([page!]);
+  });
+
+  test('a title too long for its column stands above the content, in two lines, where the theme has such a place', () => {
+    const long = 'Applying a plan of many parts to those gates that are named by the plan itself';
+    for (const theme of THEMES) {
+      const [short, page] = reading(doc(h(1, 'Gates'), li('a'), li('b'), h(1, long), li('c'), li('d'))).map(
+        (slide) => layOutSlide(slide, { theme, pictures, full: 'continue' })[0]!,
+      );
+      const [title, body] = ['title', 'body'].map((role) =>
+        page!.boxes.find((box): box is TextBox => box.kind === 'text' && box.frame.role === role),
+      );
+      expect(short!.longTitle).toBeUndefined();
+      expect(page!.longTitle).toBe(theme.longTitled === undefined ? undefined : true);
+      if (page!.longTitle !== true) continue;
+      expect(title!.frame.y + title!.frame.height).toBeLessThanOrEqual(body!.frame.y);
+      const size = title!.scale * title!.frame.style.sizes[0]!;
+      expect(measurePara(title!.paras[0]!, title!.frame, theme, size).lines.length).toBeLessThanOrEqual(2);
+      expect(size).toBeGreaterThanOrEqual(22);
+      // On a template its own places count.
+      const inTemplate = { ...theme, template: { hash: 'x' } as TemplateUse };
+      const slides = reading(doc(h(1, long), li('c'), li('d')));
+      expect(layOutSlide(slides[0]!, { theme: inTemplate, pictures, full: 'continue' })[0]!.longTitle).toBeUndefined();
+    }
+    expect(THEMES.filter(({ longTitled }) => longTitled !== undefined).map(({ name }) => name)).toContain('foreshore');
   });
 
   test('a long table is continued with its head, and a row taller than a slide is divided', () => {

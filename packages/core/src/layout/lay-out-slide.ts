@@ -3,7 +3,7 @@ import { ptFromEmu, remembered } from '../base/index.ts';
 import { isUnspaced, mergeRuns, plain, runsReadWords, runsText, sliceRuns, type Runs } from '../content/index.ts';
 import type { Content, MatterKind, Note, Slide } from '../deck/index.ts';
 import type { Line } from '../fonts/index.ts';
-import { frameIn, frameOf, layoutNamed, type Frame, type LayoutName, type Theme } from '../theme/index.ts';
+import { frameIn, frameOf, layoutNamed, type Frame, type Layout, type LayoutName, type Theme } from '../theme/index.ts';
 import { chosenPages } from './chosen-pages.ts';
 import { FITS, mostWords, parasOf, textBox, wordsIn, type Draft, type LayoutOptions } from './draft.ts';
 import { evenFrame, largestSize, twoColumns, withinPage } from './fit-text.ts';
@@ -15,8 +15,7 @@ import { pageKey, titleNote, type BlockId } from '../ids/index.ts';
 
 export function layOutSlide(slide: Slide, deckOptions: LayoutOptions): readonly Page[] {
   const options = slide.full === undefined ? deckOptions : { ...deckOptions, full: slide.full };
-  const { theme } = options;
-  const drafts = draftsOf(slide, options);
+  const { drafts, theme } = titledDrafts(slide, options);
   const titled = drafts.map((draft, i) => withTitle(draft, pageTitle(slide, i, drafts.length), theme));
   const places = placesOf(titled.map(({ draft }) => draft));
   const notes = notesByPage(slide, places, titled.length);
@@ -37,11 +36,51 @@ export function layOutSlide(slide: Slide, deckOptions: LayoutOptions): readonly 
     index,
     count: titled.length,
     layout: draft.layout,
+    ...(theme === options.theme ? {} : { longTitle: true as const }),
     boxes: draft.boxes,
     notes: notes[index]!,
     passages: passages[index]!,
     fit: draft.fit,
   }));
+}
+
+/** In the theme's own places, or in those for long titles, where it has some and a title needs them. */
+function titledDrafts(
+  slide: Slide,
+  options: LayoutOptions,
+): { readonly drafts: readonly Draft[]; readonly theme: Theme } {
+  const { theme } = options;
+  const usual = { drafts: draftsOf(slide, options), theme };
+  const wide = longTitledTheme(theme);
+  if (wide === theme || slide.kind !== 'content' || slide.matter !== undefined) return usual;
+  const isTooLong = ({ layout }: Draft, i: number): boolean =>
+    isLong(pageTitle(slide, i, usual.drafts.length), layout, theme);
+  if (!usual.drafts.some(isTooLong)) return usual;
+  const drafts = draftsOf(slide, { ...options, theme: wide });
+  // What a layout draws beside its places stands where it stands.
+  const fits = drafts.every(({ layout }) => sameMarks(layoutNamed(theme, layout), layoutNamed(wide, layout)));
+  return fits ? { drafts, theme: wide } : usual;
+}
+
+/** The theme with the places in which a page is laid out. */
+export const themeOfPage = ({ longTitle }: Page, theme: Theme): Theme =>
+  longTitle === true ? longTitledTheme(theme) : theme;
+
+const longTitledTheme = remembered((theme: Theme): Theme =>
+  theme.longTitled === undefined || theme.template !== undefined ? theme : { ...theme, layouts: theme.longTitled },
+);
+const sameMarks = ({ marks }: Layout, { marks: others }: Layout): boolean =>
+  JSON.stringify(marks) === JSON.stringify(others);
+
+/** Whether a title takes too many lines, or stands below the sizes of the theme, in its own place. */
+function isLong(runs: Runs, layout: LayoutName, theme: Theme): boolean {
+  if (runs.length === 0) return false;
+  const frame = frameOf(layoutNamed(theme, layout), 'title')!;
+  const para = titlePara(runs);
+  const size = titleSize(para, frame, theme, mostTitleLines(layout));
+  if (size === undefined || size < frame.style.sizes.at(-1)!) return true;
+  const { lines } = measurePara(para, evenFrame(para, frame, theme, size), theme, size);
+  return lines.length > mostTitleLines(layout) || endsAlone(para, lines);
 }
 
 const MATTER_LAYOUTS: Readonly<Partial<Record<MatterKind, LayoutName>>> = {
@@ -139,12 +178,14 @@ const unlinked = remembered((runs: Runs): Runs =>
   runs.some(({ link }) => link !== undefined) ? mergeRuns(runs.map(({ link: _, ...run }) => run)) : runs,
 );
 
+const titlePara = (runs: Runs): Para => ({ part: null, style: 'title', level: 1, runs });
+
 /** Adds the title; one that fits at no size is cut with an ellipsis, and stands in the notes in full. */
 function withTitle(draft: Draft, runs: Runs, theme: Theme): { draft: Draft; titleCut: boolean } {
   const frame = frameOf(layoutNamed(theme, draft.layout), 'title')!;
   const { sizes } = frame.style;
   if (runs.length === 0) return { draft, titleCut: false };
-  const para: Para = { part: null, style: 'title', level: 1, runs };
+  const para = titlePara(runs);
   const size = titleSize(para, frame, theme, mostTitleLines(draft.layout));
   if (size !== undefined) {
     const box = textBox([para], evenFrame(para, frame, theme, size), theme, size);

@@ -171,6 +171,8 @@ export interface Page {
   readonly index: number /* 0.. */;
   readonly count: number;
   readonly layout: LayoutName;
+  /** Its title was too long for the theme’s own place: title and content stand in others. */
+  readonly longTitle?: true;
   readonly boxes: readonly Box[];
   readonly notes: readonly Note[];
   readonly passages: readonly BlockId[];

@@ -13,6 +13,7 @@ import {
   mostTitleLines,
   paraSetting,
   stackHeight,
+  themeOfPage,
   wordsIn,
   type Box,
   type Page,
@@ -128,7 +129,7 @@ function extent(box: Box, theme: Theme): readonly [number, number] {
 
 /** How much of the room below the title the content reaches over, from its upper to its lower edge; 1 is all of it. */
 export function reach(page: Page, theme: Theme): number {
-  const room = frameIn(theme, 'points', 'body');
+  const room = frameIn(themeOfPage(page, theme), 'points', 'body');
   const extents = contentBoxes(page).map((box) => extent(box, theme));
   const top = Math.min(...extents.map(([from]) => from));
   const bottom = Math.max(...extents.map(([, to]) => to));

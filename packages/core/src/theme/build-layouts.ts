@@ -10,6 +10,8 @@ export type Area = readonly [x: number, y: number, width: number, height: number
 export interface LayoutDesign {
   readonly title: Area;
   readonly content: Area;
+  /** Where both stand on slides whose title is too long for its own place. */
+  readonly longTitle?: { readonly title: Area; readonly content: Area };
   readonly gutter: number;
   readonly titleAnchor: Frame['anchor'];
   readonly titleAlign: Align;

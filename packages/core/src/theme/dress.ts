@@ -96,7 +96,15 @@ function made(look: DeckLook): Theme {
     hand: design.hand,
     size: { width: SLIDE_WIDTH, height: SLIDE_HEIGHT },
     layouts: layoutsOf(design, look, palette),
+    ...longTitled(design, look, palette),
   };
+}
+
+function longTitled(design: ThemeDesign, look: DeckLook, palette: Palette): Pick<Theme, 'longTitled'> {
+  const { longTitle, ...layout } = design.layout;
+  if (longTitle === undefined) return {};
+  const other = { ...design, name: `${design.name} long`, layout: { ...layout, ...longTitle } };
+  return { longTitled: layoutsOf(other, look, palette) };
 }
 
 /** How speaker notes are set where they are printed or kept, in points. */

@@ -237,6 +237,8 @@ export interface Theme {
   readonly corners: 'square' | 'round';
   readonly hand: ThemeHand;
   readonly layouts: readonly Layout[];
+  /** The same with other places of title and content, for slides whose title is too long for its own. */
+  readonly longTitled?: readonly Layout[];
   readonly size: { readonly width: Emu; readonly height: Emu };
   /** The template on whose parts the deck is built. */
   readonly template?: TemplateUse;

@@ -23,6 +23,7 @@ export const foreshore: ThemeDesign = {
   layout: {
     title: [0.45, 0.7, 3.55, 5.9],
     content: [4.65, 0.75, 8.2, 5.95],
+    longTitle: { title: [4.65, 0.7, 8.2, 1.0], content: [4.65, 1.95, 8.2, 4.75] },
     words: 'bar',
     gutter: 0.4,
     titleAnchor: 'top',
