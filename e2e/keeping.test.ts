@@ -1,5 +1,7 @@
 /** Work is kept: across a restart, two windows, and a server that is away for a while. */
-import { readFileSync } from 'node:fs';
+import { execFileSync } from 'node:child_process';
+import { readFileSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
 import { bringIn, expect, kept, slide, test, station } from './alvex.ts';
 
 const SOURCE = '# One\n\n- a point\n- another\n\n# Two\n\nSome words.\n';
@@ -265,6 +267,22 @@ test('a deck is saved as one file and comes back with its edits; a deleted one i
   await expect(list).toBeHidden();
   const decks = page.getByRole('region', { name: 'Decks', exact: true });
   await expect(decks.getByRole('listitem').filter({ hasText: 'whole.md' })).toHaveCount(2);
+});
+
+test('the rules of a deck are saved, and the command line makes decks by them', async ({ page, alvex }, info) => {
+  await bringIn(page, alvex, { name: 'mill.md', content: SOURCE });
+  await station(page, 'Map').click();
+  await page.getByRole('radiogroup', { name: 'Body text' }).getByRole('radio', { name: 'text on the slide' }).click();
+  await station(page, 'Hand over').click();
+  const [download] = await Promise.all([page.waitForEvent('download'), page.getByText('Save the rules').click()]);
+  const folder = info.outputPath('project');
+  await download.saveAs(join(folder, download.suggestedFilename()));
+  writeFileSync(join(folder, 'mill.md'), SOURCE);
+  const alvexCommand = join(import.meta.dirname, '../bin/alvex');
+  execFileSync(alvexCommand, ['build', folder]);
+  const said = execFileSync(alvexCommand, ['outline', join(folder, 'decks/mill.pptx')], { encoding: 'utf8' });
+  // What was spoken stands on the slide.
+  expect(said).toMatch(/"kind": ?"listItem"[^}]*"runs": ?\[\s*\{\s*"text": ?"Some words\."/);
 });
 
 test('text that is written from the right begins at the right, and says its language', async ({ page, alvex }) => {

@@ -10,7 +10,8 @@ import { findInputs } from './inputs.ts';
 import { plannedOutputs, type OutputName } from './outputs.ts';
 import { readProject } from './project.ts';
 import { checkRecipe, makeDeck, type Recipe } from './recipe.ts';
-import { openDocument, secondsOfDeck } from '@alvex/core';
+import { openDocument, presetMap, secondsOfDeck } from '@alvex/core';
+import { doc, h, p } from '../../core/src/test/build.ts';
 
 const folder = mkdtempSync(join(tmpdir(), 'alvex-batch-'));
 afterAll(() => rmSync(folder, { recursive: true, force: true }));
@@ -163,6 +164,23 @@ describe('a project file', () => {
     expect(jobs[1]!.recipe).not.toHaveProperty('minutes');
   });
 
+  test('has the rules that a deck saved; what is named by itself goes before them', async () => {
+    const map = { ...presetMap('talk', doc(h(1, 'A'))), body: 'slide' };
+    const rules = [
+      { kind: 'map', name: null, map },
+      { kind: 'theme', theme: 'pebble' },
+      { kind: 'prose', prose: { as: 'whole' } },
+    ];
+    const { jobs } = await readProject(project({ documents: ['c.md'], rules }));
+    expect(jobs[0]!.recipe.rules).toEqual(rules);
+    const document = doc(h(1, 'A'), p('Said and shown.'), h(1, 'B'), p('As well.'));
+    const made = async (recipe: Recipe) => (await makeDeck(document, recipe)).converted;
+    const by = await made({ rules: rules as never });
+    expect([by.theme.name, by.map.body]).toEqual(['pebble', 'slide']);
+    expect((await made({ rules: rules as never, theme: 'slipway' })).theme.name).toBe('slipway');
+    expect((await made({ rules: rules as never, map: 'reading' })).mapName).toBe('reading');
+  });
+
   test('may say nothing: then all documents beside it become presentations', async () => {
     const { jobs } = await readProject(dirname(project({})));
     expect(jobs.map(({ outputs }) => outputs[0]!.path.split('/project/')[1])).toEqual([
@@ -177,6 +195,9 @@ describe('a project file', () => {
     [{ tow: [] }, 'the file has no setting tow'],
     [{ to: ['ppt'] }, 'to/0 must be equal to one of the allowed values'],
     [{ theme: 'none' }, 'alvex.json: There is no theme none'],
+    [{ rules: [{ kind: 'theme' }] }, 'rules: /0'],
+    [{ rules: [{ kind: 'none' }] }, 'rules: /0'],
+    [{ rules: [{ kind: 'cut', block: 'x' }] }, '“cut” is of places in one document'],
     [{ documents: ['none.md'] }, 'There is no file none.md.'],
   ])('%j is told', async (content, message) => {
     await expect(readProject(project(content))).rejects.toThrow(message);

@@ -1,4 +1,5 @@
 /** The project file `alvex.json`: which documents of a folder become which decks, so that a build makes them the same each time. */
+import { ruleOf, type SingleEdit } from '@alvex/core';
 import { Ajv } from 'ajv';
 import { existsSync, readFileSync, statSync } from 'node:fs';
 import { dirname, join, resolve } from 'node:path';
@@ -11,6 +12,8 @@ import { UsageError } from './usage-error.ts';
 export const PROJECT_FILE = 'alvex.json';
 
 type Settings = Omit<Recipe, 'into' | 'behind'>;
+/** Rules are checked apart: their schemas are many. */
+type Named = Omit<Settings, 'rules'>;
 interface Project extends Settings {
   readonly documents?: readonly (
     string | ({ readonly file: string; readonly to?: readonly OutputName[] } & Settings)
@@ -23,7 +26,7 @@ const text = { type: 'string', minLength: 1 } as const;
 const names = { type: 'array', items: text } as const;
 const flag = { type: 'boolean' } as const;
 const number = { type: 'number' } as const;
-const SETTINGS: Readonly<Record<keyof Settings, object>> = {
+const SETTINGS: Readonly<Record<keyof Named, object>> = {
   ...{ map: text, length: text, minutes: number, theme: text, palette: text, dark: flag, fontPair: text },
   ...{ with: names, without: names, full: text, footer: text, date: text, language: text, template: text, as: text },
   ...{ fonts: flag, thumbnail: flag, pages: text, paper: text, notes: flag, width: number, only: number },
@@ -34,6 +37,7 @@ const SCHEMA = {
   additionalProperties: false,
   properties: {
     ...SETTINGS,
+    rules: { type: 'array' },
     documents: {
       type: 'array',
       minItems: 1,
@@ -44,7 +48,7 @@ const SCHEMA = {
             type: 'object',
             additionalProperties: false,
             required: ['file'],
-            properties: { ...SETTINGS, file: text, to },
+            properties: { ...SETTINGS, rules: { type: 'array' }, file: text, to },
           },
         ],
       },
@@ -69,6 +73,10 @@ export async function readProject(at: string): Promise<Build> {
   if (!existsSync(file)) throw new UsageError(`There is no ${PROJECT_FILE} in ${at}.`);
   const folder = dirname(resolve(file));
   const project = parsed(readFileSync(file, 'utf8'), file);
+  const told = [project, ...(project.documents ?? [])].flatMap((one) =>
+    typeof one === 'string' ? [] : (one.rules ?? []),
+  );
+  if (told.length > 0) await checkRules(told, file);
   const { documents = ['.'], out = 'decks', to: all = ['pptx'], ...settings } = project;
   const target = resolve(folder, out);
   const planned = await Promise.all(
@@ -90,6 +98,16 @@ export async function readProject(at: string): Promise<Build> {
     outputs,
   }));
   return { jobs, folder };
+}
+
+/** @throws UsageError for what is no edit, and for what is of places in one document. */
+async function checkRules(rules: readonly SingleEdit[], file: string): Promise<void> {
+  const { validateRules } = await import('@alvex/contract/validate');
+  const checked = validateRules(rules);
+  if (!checked.ok) throw new UsageError(`${file}: rules: ${checked.fault}.`);
+  const bound = rules.find((rule) => ruleOf(rule) === undefined);
+  if (bound !== undefined)
+    throw new UsageError(`${file}: rules: “${bound.kind}” is of places in one document, and no rule.`);
 }
 
 /** Of a map, a length and minutes, what is said of one document stands in the place of what is said of all. */

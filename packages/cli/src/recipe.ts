@@ -58,6 +58,8 @@ export interface Recipe {
   readonly notes?: boolean;
   readonly width?: number;
   readonly only?: number;
+  /** Edits that say something of any document, as a deck saves them. */
+  readonly rules?: readonly SingleEdit[];
 }
 
 /** @throws UsageError for names that are none of ours, and for what excludes each other. */
@@ -125,11 +127,14 @@ export async function makeDeck(
 ): Promise<Made> {
   const tag = languageTag(recipe.language);
   const document = tag === undefined ? read : { ...read, language: tag };
-  const look = lookEdits(recipe);
-  const { minutes, length } = recipe;
+  const { minutes, length, rules = [] } = recipe;
+  // What is named by itself goes before what a deck saved.
+  const look = [...rules.filter((rule) => !isPlan(rule)), ...lookEdits(recipe)];
   const map = (recipe.map ?? PRESET_NAMES[0]) as PresetName;
   const first: readonly SingleEdit[] =
-    map === 'fitted' ? beginning(document, look) : [{ kind: 'map', name: map, ...presetRecipe(map, document) }];
+    map === 'fitted'
+      ? beginning(document, look, rules.filter(isPlan))
+      : [{ kind: 'map', name: map, ...presetRecipe(map, document) }];
   const edits: readonly Edit[] = [...first, ...look, ...template];
   const converted = convert(document, edits, undefined, templates);
   if (minutes === undefined && length === undefined) return { converted };
@@ -142,6 +147,9 @@ export async function makeDeck(
     ...(fit === null ? {} : { fitted: fittedText(fit, made) }),
   };
 }
+
+/** What lays out which text goes where. */
+const isPlan = ({ kind }: SingleEdit): boolean => kind === 'map' || kind === 'prose' || kind === 'speech';
 
 function fittedText(
   { seconds, speech, without, near }: NonNullable<Awaited<ReturnType<typeof fitting>>>,

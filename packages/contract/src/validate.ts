@@ -1,5 +1,6 @@
 /** Validators of what the server receives (Ajv). Apart from the schemas: Ajv writes code, which a page's policy forbids. */
-import { Ajv, type ErrorObject } from 'ajv';
+import type { SingleEdit } from '@alvex/core';
+import { Ajv, type ErrorObject, type ValidateFunction } from 'ajv';
 import addFormats from 'ajv-formats';
 import {
   AppendEntries,
@@ -16,6 +17,10 @@ import {
   type NewParts as Parts,
   type RenameDeck as Rename,
 } from './schemas.ts';
+import { SINGLE_EDITS } from './edits/edit-schemas.ts';
+import { list, oneOf } from './edits/parts.ts';
+
+const MOST_RULES = 200;
 
 const STRICT = { discriminator: true, strict: true, strictRequired: false, allowUnionTypes: true } as const;
 const ajv = new Ajv(STRICT);
@@ -25,9 +30,13 @@ const ofQueries = new Ajv({ ...STRICT, coerceTypes: true });
 
 export type Validated<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly fault: string };
 
+/** Compiled when it is first asked: not everybody asks all of them. */
 function validator<T>(schema: object, by = ajv): (value: unknown) => Validated<T> {
-  const check = by.compile(schema);
-  return (value) => (check(value) ? { ok: true, value: value as T } : { ok: false, fault: faultText(check.errors) });
+  let compiled: ValidateFunction | undefined;
+  return (value) => {
+    const check = (compiled ??= by.compile(schema));
+    return check(value) ? { ok: true, value: value as T } : { ok: false, fault: faultText(check.errors) };
+  };
 }
 
 const faultText = (errors: readonly ErrorObject[] | null | undefined): string => (errors ?? []).map(faultOf).join('; ');
@@ -45,4 +54,8 @@ export const validateNewOwnMap = validator<OwnMap>(NewOwnMap);
 export const validateRenameOwnMap = validator<{ readonly name: string }>(RenameOwnMap);
 /** @param query Numbers in it are made numbers. */
 export const validateFileChoices = validator<Choices>(FileChoices, ofQueries);
+/** Of a project file. */
+export const validateRules: (value: unknown) => Validated<readonly SingleEdit[]> = validator<readonly SingleEdit[]>(
+  list(oneOf(SINGLE_EDITS), MOST_RULES),
+);
 export const validateDeckContents = validator<Contents>(DeckContents);

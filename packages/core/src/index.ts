@@ -140,6 +140,8 @@ export {
   type EditionEdit,
   editPictures,
   editSentence,
+  ruleOf,
+  rulesOf,
   foldLog,
   undoable,
   type Writer,

@@ -17,6 +17,8 @@ export interface EditKind<E> {
   readonly makes?: (edit: E) => SlideId | PartId;
   /** Pictures that it brings in. */
   readonly pictures?: (edit: E) => readonly Picture[];
+  /** Where it says something of any document: of two of the same the last counts, and nothing of it is of this document alone. */
+  readonly rule?: (edit: E) => { readonly of: string; readonly edit: E };
   /** For the history, and where it lost its place. */
   readonly says: (edit: E) => Sentence;
 }

@@ -26,6 +26,17 @@ const report = doc(
   p('Do not mention the roof.'),
 );
 
+test('another map may be given: what is for the speaker stays with the speaker', () => {
+  const plan = [{ kind: 'map', name: null, map: { ...presetRecipe('talk', report).map, body: 'slide' } }] as const;
+  const { deck, ledger } = convert(report, beginning(report, [], plan));
+  const shown = deck.slides.flatMap(({ content }) =>
+    content.flatMap((part) => ('runs' in part ? runsText(part.runs) : '')),
+  );
+  expect(shown.join(' ')).toContain('The pond fills twice a day.');
+  expect(shown.join(' ')).not.toContain('Do not mention the roof.');
+  expect(ledger.lost).toBe(0);
+});
+
 test('a first deck has its layouts chosen, no bare slides, and keeps for the speaker what is for the speaker', () => {
   const made = convert(report, beginning(report));
   const { pages, deck, ledger, unplaced } = made;

@@ -11,11 +11,23 @@ import { leaveContents, proposedHeadings, restructure, type StructureChange } fr
 import { chosenMap, optionsOf, overridesOf, themeOf, type Templates } from './convert.ts';
 import { judgeOf } from './judge.ts';
 
-/** @param look Edits that choose a look, where there is one already. */
-export function beginning(read: DocumentModel, look: readonly SingleEdit[] = []): readonly SingleEdit[] {
+/**
+ * @param look Edits that choose a look, where there is one already.
+ * @param plan The same of the map, in place of that which fits.
+ */
+export function beginning(
+  read: DocumentModel,
+  look: readonly SingleEdit[] = [],
+  plan: readonly SingleEdit[] = [],
+): readonly SingleEdit[] {
   const headings = headingsOf(read);
   const { document } = restructure(read, headings);
-  return [...headings, ...arrangedFor(document, [firstMap(document)], look)];
+  const first = firstMap(document);
+  // What is not for the audience is spoken by any map.
+  const spoken = ('branches' in first ? (first.branches ?? []) : []).filter(({ to }) => to === 'notes');
+  const planned = plan.map((edit): SingleEdit => (edit.kind === 'map' ? { ...edit, branches: spoken } : edit));
+  const map = planned.some(({ kind }) => kind === 'map') ? planned : [first, ...planned];
+  return [...headings, ...arrangedFor(document, map, look)];
 }
 
 /** The map that fits, unless the file says with which headings slides begin. */

@@ -7,6 +7,7 @@ import { dropRefused, layOnServer, retryRefused, sendWaiting } from '../state/lo
 import { refusedOf } from '../state/unsent.ts';
 import { editText } from '../ui/edit-text.ts';
 import { Action, Notice } from '../ui/recipes.tsx';
+import { jsonFile, saveFile } from '../ui/save-file.ts';
 import { t } from '../words/words.ts';
 
 /** Does what may fail; a failure stands in place of the sentence. */
@@ -23,12 +24,7 @@ function useTrying(): readonly [string | null, (work: () => Promise<unknown>) =>
 export function Refused({ edits, reason }: { readonly edits: number; readonly reason: string | null }) {
   const [shown, setShown] = useState(false);
   const { id = '' } = useParams();
-  const download = (): void => {
-    const url = URL.createObjectURL(new Blob([JSON.stringify(refusedOf(id), null, 2)], { type: 'application/json' }));
-    const link = Object.assign(document.createElement('a'), { href: url, download: `refused-edits-${id}.json` });
-    link.click();
-    URL.revokeObjectURL(url);
-  };
+  const download = (): void => saveFile(`refused-edits-${id}.json`, jsonFile(refusedOf(id)));
   return (
     <Notice tone="fault" role="status" py="3px" display="flex" alignItems="center" gap="6px" flexWrap="wrap">
       <span title={reason ?? undefined}>

@@ -8,6 +8,7 @@ export interface BreaksEdit {
 
 export const breaks: EditKind<BreaksEdit> = {
   carry: (edit) => edit,
+  rule: (edit) => ({ of: 'breaks', edit }),
   decide(draft, { start }) {
     draft.breaks = start;
   },

@@ -9,6 +9,7 @@ export interface FontsEdit {
 
 export const fonts: EditKind<FontsEdit> = {
   carry: (edit) => edit,
+  rule: (edit) => ({ of: 'fonts', edit }),
   decide(draft, { pair }) {
     draft.look = { ...draft.look, fonts: pair };
   },

@@ -9,6 +9,8 @@ export interface FootEdit {
 
 export const foot: EditKind<FootEdit> = {
   carry: (edit) => edit,
+  // The file of a logo is the deck's.
+  rule: (edit) => ({ of: 'foot', edit: { ...edit, foot: { ...edit.foot, logo: null } } }),
   decide(draft, { foot: chosen }) {
     draft.look = { ...draft.look, foot: chosen };
   },

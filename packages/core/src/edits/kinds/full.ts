@@ -9,6 +9,7 @@ export interface FullEdit {
 
 export const full: EditKind<FullEdit> = {
   carry: (edit) => edit,
+  rule: (edit) => ({ of: 'full', edit }),
   decide(draft, { rule }) {
     draft.full = rule;
   },

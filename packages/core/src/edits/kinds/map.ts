@@ -18,6 +18,7 @@ export const map: EditKind<MapEdit> = {
     edit.branches === undefined
       ? edit
       : { ...edit, branches: edit.branches.map((one) => ({ ...one, block: ids.block(one.block) })) },
+  rule: ({ branches: _, ...edit }) => ({ of: 'map', edit }),
   decide(draft, { name, map, prose, branches = [] }) {
     draft.map = { name, map, branches };
     draft.prose = prose ?? draft.prose;

@@ -10,6 +10,7 @@ export interface MatterEdit {
 
 export const matter: EditKind<MatterEdit> = {
   carry: (edit) => edit,
+  rule: (edit) => ({ of: `matter ${edit.part}`, edit }),
   decide(draft, { part, on }) {
     draft.matter.set(part, on);
   },

@@ -8,6 +8,7 @@ export interface ModeEdit {
 
 export const mode: EditKind<ModeEdit> = {
   carry: (edit) => edit,
+  rule: (edit) => ({ of: 'mode', edit }),
   decide(draft, { dark }) {
     draft.look = { ...draft.look, dark };
   },

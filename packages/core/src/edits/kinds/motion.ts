@@ -9,6 +9,7 @@ export interface MotionEdit {
 
 export const motion: EditKind<MotionEdit> = {
   carry: (edit) => edit,
+  rule: (edit) => ({ of: 'motion', edit }),
   decide(draft, edit) {
     draft.motion = edit.motion;
   },

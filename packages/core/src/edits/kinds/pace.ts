@@ -9,6 +9,7 @@ export interface PaceEdit {
 
 export const pace: EditKind<PaceEdit> = {
   carry: (edit) => edit,
+  rule: (edit) => ({ of: 'pace', edit }),
   decide(draft, { rate }) {
     draft.pace = rate;
   },

@@ -9,6 +9,7 @@ export interface PaletteEdit {
 
 export const palette: EditKind<PaletteEdit> = {
   carry: (edit) => edit,
+  rule: (edit) => ({ of: 'palette', edit }),
   decide(draft, { palette: choice }) {
     draft.look = { ...draft.look, palette: choice };
   },

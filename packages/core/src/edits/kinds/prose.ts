@@ -9,6 +9,7 @@ export interface ProseEdit {
 
 export const prose: EditKind<ProseEdit> = {
   carry: (edit) => edit,
+  rule: (edit) => ({ of: 'prose', edit }),
   decide(draft, { prose }) {
     draft.prose = prose;
   },

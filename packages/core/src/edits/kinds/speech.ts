@@ -9,6 +9,7 @@ export interface SpeechEdit {
 
 export const speech: EditKind<SpeechEdit> = {
   carry: (edit) => edit,
+  rule: (edit) => ({ of: 'speech', edit }),
   decide(draft, { share }) {
     draft.speech = share;
   },

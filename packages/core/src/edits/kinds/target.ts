@@ -9,6 +9,7 @@ export interface TargetEdit {
 
 export const target: EditKind<TargetEdit> = {
   carry: (edit) => edit,
+  rule: (edit) => ({ of: 'target', edit }),
   decide(draft, { target }) {
     draft.target = target;
   },

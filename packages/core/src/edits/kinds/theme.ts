@@ -9,6 +9,7 @@ export interface ThemeEdit {
 
 export const theme: EditKind<ThemeEdit> = {
   carry: (edit) => edit,
+  rule: (edit) => ({ of: 'theme', edit }),
   decide(draft, { theme: name }) {
     draft.look = { ...draft.look, theme: name };
   },

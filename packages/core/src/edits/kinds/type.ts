@@ -10,6 +10,7 @@ export interface TypeEdit {
 
 export const type: EditKind<TypeEdit> = {
   carry: (edit) => edit,
+  rule: (edit) => ({ of: `type ${edit.role}`, edit }),
   decide(draft, { role, rule }) {
     const { [role]: _, ...others } = draft.look.rules;
     draft.look = { ...draft.look, rules: rule === null ? others : { ...others, [role]: rule } };

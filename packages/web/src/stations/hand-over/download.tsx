@@ -11,6 +11,7 @@ import { useLog } from '../../state/log-store.ts';
 import { fileSize } from '../../ui/format.ts';
 import { FORMAT_LABELS } from '../../ui/labels.ts';
 import { Action, ProgressBar, Small } from '../../ui/recipes.tsx';
+import { saveFile } from '../../ui/save-file.ts';
 import { t } from '../../words/words.ts';
 
 export interface FormatProps {
@@ -58,14 +59,11 @@ export function Download({ card, format, deck, view, fail, choices, holds, title
     fail(null);
     try {
       const file = await fetchFile(url, (done, ahead) => setWriting({ stop, done, waiting: ahead }), stop.signal);
-      const link = document.createElement('a');
-      link.href = URL.createObjectURL(file);
-      link.download =
+      const name =
         only === undefined ? `${fileNameOf(deck.name, 'deck')}.${ending}` : numberedName(only, 1, title ?? '', ending);
-      link.click();
-      setTimeout(() => URL.revokeObjectURL(link.href), 60_000);
+      saveFile(name, file);
       handedOver(card, url, file.size);
-      setSaved(t('Saved: {download}, {holds}, {size}.', { download: link.download, holds, size: fileSize(file.size) }));
+      setSaved(t('Saved: {download}, {holds}, {size}.', { download: name, holds, size: fileSize(file.size) }));
     } catch (error) {
       if (stop.signal.aborted) setSaved(t('Cancelled. Nothing was saved.'));
       else {

@@ -4,12 +4,14 @@ import { Download } from 'lucide-react';
 import { useState, type ComponentType, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import type { DeckSummary } from '@alvex/contract';
+import { rulesOf } from '@alvex/core';
 import { originalUrl, wholeDeckUrl } from '../../api/client.ts';
 import { useDeck } from '../../state/deck-store.ts';
 import { inOrderOfUse, usedLast } from '../../state/handed.ts';
 import { useAnswer } from '../../state/use-answer.ts';
 import { useLog } from '../../state/log-store.ts';
 import { Action, Heading, Notice, Small } from '../../ui/recipes.tsx';
+import { jsonFile, saveFile } from '../../ui/save-file.ts';
 import { t } from '../../words/words.ts';
 import { Card, Inside } from './card.tsx';
 import { DocumentCard } from './document-card.tsx';
@@ -122,16 +124,24 @@ function WholeCard({ deck }: { readonly deck: DeckSummary }) {
       <Inside>
         <li>{t('the document in all editions, pictures, the template, and all your edits')}</li>
         <li>{t('brought in on the page of decks, here or on another computer, it is the same deck')}</li>
+        <li>{t('or its rules alone (map, look): the command line makes decks of other documents by them')}</li>
       </Inside>
-      <Box>
+      <Box display="flex" flexWrap="wrap" gap="8px">
         {waiting > 0 ? (
           <Small>{t('{n} edits must be kept on the server first.', { count: waiting })}</Small>
         ) : (
           <OriginalLink url={wholeDeckUrl(deck.id)}>{t('Save the deck')}</OriginalLink>
         )}
+        <Action onClick={() => saveRules(deck)}>{t('Save the rules')}</Action>
       </Box>
     </Card>
   );
+}
+
+/** A project file for the command line: what is decided for the deck, without what is done to places in it. */
+function saveRules({ fileName }: DeckSummary): void {
+  const rules = rulesOf(useLog.getState().history.done);
+  saveFile('alvex.json', jsonFile({ documents: [fileName], to: ['pptx'], rules }));
 }
 
 function OriginalLink({ url, children }: { readonly url: string; readonly children: ReactNode }) {

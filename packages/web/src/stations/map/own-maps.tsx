@@ -1,13 +1,14 @@
 /** Level maps of the author's own: kept here for every deck, named, taken away, carried to another computer as JSON. */
 import { Box, chakra } from '@chakra-ui/react';
 import type { OwnMap } from '@alvex/contract';
-import { DENSITIES, destinationsOf, TEXT_KINDS, type LevelMap, type Prose } from '@alvex/core';
+import { DENSITIES, destinationsOf, fileNameOf, TEXT_KINDS, type LevelMap, type Prose } from '@alvex/core';
 import { useEffect, useRef, useState } from 'react';
 import { ApiError, dropMap, keepMap, listMaps, renameMap } from '../../api/client.ts';
 import { useSpokenParts } from '../shared/spoken-parts.ts';
 import { useDeck } from '../../state/deck-store.ts';
 import { edit } from '../../state/log-store.ts';
 import { Action, Field, Small } from '../../ui/recipes.tsx';
+import { jsonFile, saveFile } from '../../ui/save-file.ts';
 import { t } from '../../words/words.ts';
 
 const Panel = chakra('div', {
@@ -133,16 +134,8 @@ export function OwnMaps() {
   );
 }
 
-function save({ name, map, prose }: OwnMap): void {
-  const url = URL.createObjectURL(
-    new Blob([`${JSON.stringify({ name, map, prose }, null, 2)}\n`], { type: 'application/json' }),
-  );
-  const link = document.createElement('a');
-  link.href = url;
-  link.download = `${name.replace(/[\\/:*?"<>|]+/g, ' ').trim() || 'map'}.json`;
-  link.click();
-  URL.revokeObjectURL(url);
-}
+const save = ({ name, map, prose }: OwnMap): void =>
+  saveFile(`${fileNameOf(name, 'map')}.json`, jsonFile({ name, map, prose }));
 
 /** A map as it was saved; undefined for anything else. */
 function readMap(text: string): { name: string; map: LevelMap; prose: Prose } | undefined {
