@@ -8,7 +8,8 @@ import type { Edit, SingleEdit } from '../edits/index.ts';
 import type { Page } from '../layout/index.ts';
 import { documentLanguage } from '../mapping/index.ts';
 import { convert, type Converted, type Templates } from './convert.ts';
-import { waysFor, type Way } from './repair-ways.ts';
+import type { Way } from './repair-way.ts';
+import { waysFor } from './repair-ways.ts';
 
 /** A deck that can be repaired. */
 export interface Repairable {

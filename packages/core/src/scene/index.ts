@@ -29,6 +29,7 @@ export * from './describe.ts';
 export * from './draw-chart.ts';
 export * from './fonts-used.ts';
 export * from './draw-slide.ts';
+export * from './drawn-slide.ts';
 export * from './drawn-shape.ts';
 export * from './drawn-text.ts';
 export { pictureGround } from './picture-ground.ts';

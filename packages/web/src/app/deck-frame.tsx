@@ -1,22 +1,20 @@
 /** The frame around every station of one deck: name, the line of stations, and whether the work is kept. */
 import { Box, chakra } from '@chakra-ui/react';
-import { ArrowRight, History, Keyboard, Moon, Presentation, Redo2, Undo2 } from 'lucide-react';
+import { ArrowRight } from 'lucide-react';
 import { useEffect, useEffectEvent, useRef, useState } from 'react';
 import { Link, NavLink, Outlet, useLocation, useParams } from 'react-router';
 import { useDeck } from '../state/deck-store.ts';
-import { canTakeBack, redo, undo, useLog } from '../state/log-store.ts';
+import { redo, undo } from '../state/log-store.ts';
 import { openDeck } from '../state/session.ts';
-import { switchMode } from '../ui/color-mode.ts';
-import { clock } from '../ui/format.ts';
-import { Action, Heading, Notice, Small, Unseen } from '../ui/recipes.tsx';
+import { Action, Heading, Small, Unseen } from '../ui/recipes.tsx';
 import { DeckName } from './deck-name.tsx';
-import { Behind, Gone, Refused } from './keeping-notices.tsx';
 import { mayBeKey } from '../ui/keys.ts';
 import { isWriting } from '../ui/is-writing.ts';
 import { t } from '../words/words.ts';
 import { HistoryPanel } from './history-panel.tsx';
 import { KeysPanel } from './keys-panel.tsx';
 import { FIRST_STATION, STATIONS, type StationEntry } from './stations.ts';
+import { Keeping, type Panel } from './keeping.tsx';
 
 const Bar = chakra('header', {
   base: {
@@ -243,7 +241,6 @@ const SAID_MS = 400;
 const NOTHING = (): number => 0;
 
 /** What stands open at the right. */
-type Panel = 'history' | 'keys' | null;
 
 function Station({ path, label, purpose, attention = NOTHING }: StationEntry) {
   const things = useDeck(attention);
@@ -252,106 +249,5 @@ function Station({ path, label, purpose, attention = NOTHING }: StationEntry) {
       {label}
       {things > 0 && <Count aria-label={t(', {n} things to look at', { count: things })}>{things}</Count>}
     </NavLink>
-  );
-}
-
-/** Where there is hardly room, heard and not seen: whether the work is kept matters more. */
-const Narrowed = chakra('span', {
-  base: {
-    '@media (max-width: 480px)': {
-      position: 'absolute',
-      w: '1px',
-      h: '1px',
-      overflow: 'hidden',
-      clipPath: 'inset(50%)',
-    },
-  },
-});
-
-function Present() {
-  const slides = useDeck((state) => state.view?.pages.hidden.filter((hidden) => !hidden).length ?? 0);
-  if (slides === 0) return null;
-  return (
-    <Link to="present" title={t('Present it: a window for the audience, one for you')}>
-      <Action as="span" size="small" whiteSpace="nowrap">
-        <Presentation size={14} aria-hidden="true" />
-        <Narrowed>{t('Present')}</Narrowed>
-      </Action>
-    </Link>
-  );
-}
-
-function Keeping({ panel, turn }: { readonly panel: Panel; readonly turn: (panel: Panel) => void }) {
-  const sync = useLog((state) => state.sync);
-  const canUndo = useLog((state) => canTakeBack(state) > 0);
-  const canRedo = useLog((state) => state.history.undone.length > 0);
-  return (
-    <Box display="flex" justifyContent="flex-end" alignItems="center" gap="6px" color="soft" fontSize="sm" minW="0">
-      {sync.refused > 0 && <Refused edits={sync.refused} reason={sync.reason} />}
-      {sync.state === 'waiting' ? (
-        <Notice tone="attention" role="status" py="3px">
-          {t('Server away: {n} edits kept in this browser only', { count: sync.waiting })}
-        </Notice>
-      ) : sync.state === 'gone' ? (
-        <Gone waiting={sync.waiting} />
-      ) : sync.state === 'behind' ? (
-        <Behind />
-      ) : (
-        <chakra.span role="status" mr="6px" whiteSpace="nowrap" minW="0" overflow="hidden" textOverflow="ellipsis">
-          {sync.state === 'sending'
-            ? t('keeping …')
-            : sync.at === null
-              ? t('all kept')
-              : t('kept {at}', { at: clock(sync.at) })}
-          {sync.merged > 0 && t(' · {n} edits from another window', { count: sync.merged })}
-        </chakra.span>
-      )}
-      <Present />
-      <Action
-        look="quiet"
-        size="small"
-        aria-label={t('Undo')}
-        title={t('Undo (Ctrl+Z)')}
-        disabled={!canUndo}
-        onClick={undo}
-      >
-        <Undo2 size={15} />
-      </Action>
-      <Action
-        look="quiet"
-        size="small"
-        aria-label={t('Redo')}
-        title={t('Redo (Ctrl+Shift+Z)')}
-        disabled={!canRedo}
-        onClick={redo}
-      >
-        <Redo2 size={15} />
-      </Action>
-      <Action
-        look="quiet"
-        size="small"
-        aria-label={t('History')}
-        title={t('What was done')}
-        aria-expanded={panel === 'history'}
-        onClick={() => turn('history')}
-      >
-        <History size={15} />
-      </Action>
-      <chakra.span css={{ '@media (max-width: 640px)': { display: 'none' } }}>
-        <Action
-          look="quiet"
-          size="small"
-          aria-label={t('Keys')}
-          title={t('What keys do (?)')}
-          aria-expanded={panel === 'keys'}
-          onClick={() => turn('keys')}
-        >
-          <Keyboard size={15} />
-        </Action>
-      </chakra.span>
-      <Action look="quiet" size="small" aria-label={t('Light or dark')} title={t('Light or dark')} onClick={switchMode}>
-        <Moon size={15} />
-      </Action>
-    </Box>
   );
 }

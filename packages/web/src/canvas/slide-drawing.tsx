@@ -1,7 +1,7 @@
 /** Draws a slide as SVG from drawing data; the paragraphs on it can be chosen and opened for writing. */
 import { memo, type KeyboardEvent, type MouseEvent } from 'react';
 import { groupBy, type DrawnShape, type DrawnPiece, type DrawnText, type PartId, type SlideId } from '@alvex/core';
-import type { Drawing } from '../worker/protocol.ts';
+import type { Drawing } from '../worker/shown.ts';
 import { t } from '../words/words.ts';
 import { Backdrop } from './backdrop.tsx';
 import { PictureDrawing } from './drawn-picture.tsx';

@@ -1,6 +1,6 @@
 /** What the speaker's and the audience's window say to each other; the same messages could come from another device. */
 import type { SlideId, Transition } from '@alvex/core';
-import type { Drawing } from '../worker/protocol.ts';
+import type { Drawing } from '../worker/shown.ts';
 import type { Drawn, Place } from './strokes.ts';
 import type { Move, Screen } from './talk.ts';
 

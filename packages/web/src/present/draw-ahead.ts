@@ -2,7 +2,7 @@
 import { useEffect } from 'react';
 import { pictureUrl } from '../api/client.ts';
 import { usePages, wantPage } from '../state/pages-store.ts';
-import type { Drawing } from '../worker/protocol.ts';
+import type { Drawing } from '../worker/shown.ts';
 import type { ShownSlide } from './shown-slides.ts';
 
 const STEP = 12; // slides at a time, so that the worker has time for what is seen

@@ -4,7 +4,7 @@ import { edit } from '../state/log-store.ts';
 import { uuid } from '../worker/uuid.ts';
 import { Action } from '../ui/recipes.tsx';
 import { t } from '../words/words.ts';
-import type { Pages } from '../worker/protocol.ts';
+import type { Pages } from '../worker/shown.ts';
 import { endTalk } from './kept-talk.ts';
 import { rehearsalOf } from './rehearsal-of.ts';
 import type { Move, Talk } from './talk.ts';

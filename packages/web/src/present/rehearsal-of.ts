@@ -1,6 +1,6 @@
 /** What a rehearsal that ends now took, slide by slide. */
 import type { Rehearsal, SlideId } from '@alvex/core';
-import type { Pages } from '../worker/protocol.ts';
+import type { Pages } from '../worker/shown.ts';
 import { spentBy, type Talk } from './talk.ts';
 
 /** @returns null where the clock never ran. */

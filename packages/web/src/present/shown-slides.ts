@@ -1,6 +1,6 @@
 /** The slides of a talk. */
 import { pageKey, type PageKey, type SlideId, type Transition } from '@alvex/core';
-import type { Pages } from '../worker/protocol.ts';
+import type { Pages } from '../worker/shown.ts';
 
 export interface ShownSlide {
   readonly key: PageKey;

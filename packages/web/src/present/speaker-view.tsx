@@ -9,7 +9,7 @@ import { usePage } from '../state/use-page.ts';
 import { Action, Small } from '../ui/recipes.tsx';
 import { RunsText } from '../ui/runs.tsx';
 import { t } from '../words/words.ts';
-import type { Pages } from '../worker/protocol.ts';
+import type { Pages } from '../worker/shown.ts';
 import { AllSlides } from './all-slides.tsx';
 import { fillScreen } from './audience-page.tsx';
 import { EndRehearsal } from './end-rehearsal.tsx';

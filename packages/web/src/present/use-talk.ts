@@ -3,7 +3,7 @@ import { useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } fr
 import type { SlideId } from '@alvex/core';
 import { usePage } from '../state/use-page.ts';
 import { t } from '../words/words.ts';
-import type { Pages } from '../worker/protocol.ts';
+import type { Pages } from '../worker/shown.ts';
 import { TalkLine, type SlideToShow, type SpeakerSays, type StageSays } from './channel.ts';
 import { keepTalk, resumedTalk, type Mode } from './kept-talk.ts';
 import { useStrokes } from './use-strokes.ts';

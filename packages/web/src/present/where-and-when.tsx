@@ -6,7 +6,7 @@ import { clock } from '../ui/format.ts';
 import { Action } from '../ui/recipes.tsx';
 import { RunsText } from '../ui/runs.tsx';
 import { rich, t } from '../words/words.ts';
-import type { Pages } from '../worker/protocol.ts';
+import type { Pages } from '../worker/shown.ts';
 import { ahead, clockTime, type Talk } from './talk.ts';
 import type { ShownSlide } from './shown-slides.ts';
 

@@ -1,5 +1,6 @@
 /** The link to the worker that holds the core: messages, questions and their answers. */
-import type { Answered, Answers, Asking, FromWorker, Told, ToWorker, What } from '../worker/protocol.ts';
+import type { Answered, FromWorker, Told, ToWorker } from '../worker/protocol.ts';
+import type { Answers, Asking, What } from '../worker/questions.ts';
 import { raw, t } from '../words/words.ts';
 
 interface Waiting {

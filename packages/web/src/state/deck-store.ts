@@ -13,7 +13,8 @@ import {
   type LogEntry,
 } from '@alvex/core';
 import { create } from 'zustand';
-import type { ChangedDocument, Presets, Structure, Told, View } from '../worker/protocol.ts';
+import type { Told } from '../worker/protocol.ts';
+import type { ChangedDocument, Presets, Structure, View } from '../worker/shown.ts';
 
 export interface DeckState {
   readonly phase: 'none' | 'opening' | 'open' | 'failed';

@@ -1,7 +1,7 @@
 /** Pages of the open deck that were seen, and which are asked for. */
 import type { DeckLook, PageKey } from '@alvex/core';
 import { create } from 'zustand';
-import type { Drawing, Pages, Row, SeenPages } from '../worker/protocol.ts';
+import type { Drawing, Pages, Row, SeenPages } from '../worker/shown.ts';
 import { currentLink } from './core-link.ts';
 
 interface PagesState {

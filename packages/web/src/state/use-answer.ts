@@ -1,6 +1,6 @@
 /** An answer of the worker's, asked for again whenever the deck has changed. */
 import { useEffect, useState } from 'react';
-import type { Answers, Asking, What } from '../worker/protocol.ts';
+import type { Answers, Asking, What } from '../worker/questions.ts';
 import { ask } from './core-link.ts';
 import { useDeck } from './deck-store.ts';
 

@@ -1,7 +1,7 @@
 /** A page of the open deck as it is seen: its row and drawing, asked for when they are missing or old. */
 import type { PageKey } from '@alvex/core';
 import { useEffect } from 'react';
-import type { Drawing, Row } from '../worker/protocol.ts';
+import type { Drawing, Row } from '../worker/shown.ts';
 import { usePages, wantPage } from './pages-store.ts';
 
 export function usePage(key: PageKey): { readonly row: Row | undefined; readonly drawing: Drawing | undefined } {

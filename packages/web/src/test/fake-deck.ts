@@ -2,7 +2,8 @@
 import { plainLook, type LogEntry } from '@alvex/core';
 import { doc, h, p } from '../../../core/src/test/build.ts';
 import { openDeck } from '../state/session.ts';
-import type { FromWorker, ToWorker, View } from '../worker/protocol.ts';
+import type { FromWorker, ToWorker } from '../worker/protocol.ts';
+import type { View } from '../worker/shown.ts';
 
 /** Stands in for the worker: remembers what it is told, and says what the test makes it say. */
 export class FakeWorker {

@@ -4,7 +4,7 @@ import { convert, presetRecipe, type DocumentModel, type Edit, type SlideId, tak
 import { doc, h, li, p, table } from '../../../core/src/test/build.ts';
 import { answer } from './answers.ts';
 import type { Held } from './held.ts';
-import type { Answers, Asking, What } from './protocol.ts';
+import type { Answers, Asking, What } from './questions.ts';
 
 const LONG = 'The pond behind the wall holds the water of two tides until the wheel needs it. ';
 const mill = doc(

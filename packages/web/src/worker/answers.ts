@@ -72,7 +72,7 @@ import type {
   Take,
   TemplateAnswer,
   What,
-} from './protocol.ts';
+} from './questions.ts';
 import { wordsOf } from './words.ts';
 
 type Answerers = { readonly [W in What]: (question: Asking<W>, held: Held) => Answers[W] | Promise<Answers[W]> };

@@ -30,7 +30,8 @@ import {
 } from '@alvex/core';
 import { answer } from './answers.ts';
 import { drawPage } from './draw.ts';
-import type { ChangedDocument, FromWorker, Presets, SeenPages, ToWorker, View } from './protocol.ts';
+import type { FromWorker, ToWorker } from './protocol.ts';
+import type { ChangedDocument, Presets, SeenPages, View } from './shown.ts';
 import { countPages, knowPages, makeRow, matterInForce, type Known } from './rows.ts';
 import { wordsOf } from './words.ts';
 

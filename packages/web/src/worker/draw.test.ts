@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import { convert, type DocumentModel, type Page } from '@alvex/core';
 import { doc, h, li, p, picture, random, randomDocument, table, THEMES } from '../../../core/src/test/build.ts';
 import { drawPage } from './draw.ts';
-import type { Drawing } from './protocol.ts';
+import type { Drawing } from './shown.ts';
 
 const [WIDTH, HEIGHT] = [960, 540]; // points
 const pictures = [{ id: 'a' as never, mime: 'image/png' as const, width: 400, height: 300 }];

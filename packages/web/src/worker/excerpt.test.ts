@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import { convert } from '@alvex/core';
 import { doc, h, li, p, random, randomDocument, table } from '../../../core/src/test/build.ts';
 import { excerpt } from './excerpt.ts';
-import type { Asking } from './protocol.ts';
+import type { Asking } from './questions.ts';
 
 const mill = convert(
   doc(

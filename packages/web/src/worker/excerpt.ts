@@ -9,7 +9,7 @@ import {
   type Converted,
   type DocumentModel,
 } from '@alvex/core';
-import type { Asking, ExcerptLine } from './protocol.ts';
+import type { Asking, ExcerptLine } from './questions.ts';
 
 const MOST = 24; // lines
 const LONGEST = 90; // characters, of which more are seen nowhere

@@ -18,7 +18,7 @@ import {
   type SlideId,
 } from '@alvex/core';
 import type { Held } from './held.ts';
-import type { Answers, Pace, Saving } from './protocol.ts';
+import type { Answers, Pace, Saving } from './questions.ts';
 
 export function pace({ converted }: Held): Pace {
   const { pages, decisions } = converted;

@@ -13,7 +13,7 @@ import {
 } from '@alvex/core';
 import { uuid } from './uuid.ts';
 import type { Held } from './held.ts';
-import type { Answers, Asking } from './protocol.ts';
+import type { Answers, Asking } from './questions.ts';
 
 const AT_ONCE = 40; // pages between which edits are answered
 

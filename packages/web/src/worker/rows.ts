@@ -13,7 +13,7 @@ import {
   type Theme,
   type PageKey,
 } from '@alvex/core';
-import type { Counts, RemovedLine, Row } from './protocol.ts';
+import type { Counts, RemovedLine, Row } from './shown.ts';
 import { wordsOf } from './words.ts';
 
 type Join = Extract<Edit, { kind: 'join' | 'merge' }>;

@@ -25,17 +25,17 @@ import {
   type ZipReader,
 } from '../../container/index.ts';
 import type { PictureSource, Scene } from '../../scene/index.ts';
-import { layoutNamed, type LayoutColors, type MendedColor, type TemplateUse } from '../../theme/index.ts';
-import { SCHEME } from './colors.ts';
+import { layoutNamed, type TemplateUse } from '../../theme/index.ts';
 import { notesMasterPart } from './notes-part.ts';
 import { partedBehind, SECTIONS_URI, sectionList, sectionsIn, sectionsOf, type Section } from './section-list.ts';
 import { SlideParts, TYPES } from './slide-parts.ts';
-import { appProperties, describedBy } from './properties.ts';
-import { coreProperties, CORE_REL, CORE_TYPE, THUMBNAIL_REL } from '../opc/package.ts';
+import { describedBy } from './properties.ts';
+import { coreProperties, CORE_REL, CORE_TYPE, THUMBNAIL_REL, relationships, type Rel } from '../opc/package.ts';
 import { emptyShows, withoutSlides } from './without-slides.ts';
 import { tableStyle, tableStyles } from './table-style.ts';
 import { themePart } from './theme-part.ts';
-import { relationships, type Rel } from '../opc/package.ts';
+import { withMended } from './mended-colors.ts';
+import { countedAgain, propertiesOf } from './template-properties.ts';
 
 const FIRST_SLIDE_ID = 256;
 const REL = 'http://schemas.openxmlformats.org/officeDocument/2006/relationships';
@@ -250,35 +250,6 @@ const withOthers = (rels: XmlNode, without: ReadonlySet<string>, more: readonly 
     ]),
   );
 
-/** What the file says of itself, in the place of what the template said of itself; a file that says nothing is left so. */
-function propertiesOf(source: ZipReader, scene: Scene): readonly (readonly [part: string, xml: string])[] {
-  const writes = {
-    'core-properties': () => coreProperties(describedBy(scene)),
-    'extended-properties': () => appProperties(scene),
-  } as const;
-  return [...readRelationships(source, '').values()].flatMap(({ type, target }) =>
-    (type === 'core-properties' || type === 'extended-properties') && source.has(target)
-      ? [[target, writes[type]()] as const]
-      : [],
-  );
-}
-
-/** What a file says of its slides: their number, and no longer their titles and words, which whoever edits it counts again. */
-function countedAgain(source: ZipReader, slides: number): readonly (readonly [part: string, xml: string])[] {
-  return [...readRelationships(source, '').values()].flatMap(({ type, target }) => {
-    if (type !== 'extended-properties' || !source.has(target)) return [];
-    const root = readXmlTree(source, target);
-    const content = root.content.flatMap((one) => {
-      const name = 'children' in one ? localName(one) : '';
-      if (COUNTED.has(name)) return [];
-      return 'children' in one && name === 'Slides' ? [withContent(one, [{ text: `${slides}` }])] : [one];
-    });
-    return [[target, writeXmlTree(withContent(root, content))] as const];
-  });
-}
-const COUNTED = new Set(['HeadingPairs', 'TitlesOfParts', 'Words', 'Paragraphs', 'Notes', 'HiddenSlides', 'TotalTime']);
-const localName = ({ written }: XmlNode): string => written.name.slice(written.name.indexOf(':') + 1);
-
 /** Their table styles with ours among them; the one that new tables get stays theirs. */
 function withTableStyle(root: XmlNode, style: string): string {
   const made = parseXmlTree(`<a:made xmlns:a="${root.namespace}">${style}</a:made>`).children[0]!;
@@ -370,27 +341,4 @@ function contentTypes(
     .map(([ending, type]) => `<Default Extension="${ending}" ContentType="${type}"/>`);
   const ours = parseXmlTree(`<Types xmlns="${root.namespace}">${defaults.join('')}${parts.overrides.join('')}</Types>`);
   return writeXmlTree(withContent(root, [...kept, ...ours.children]));
-}
-
-/** Where a colour of the template could not be read, slides say how it is made of one of its own; its theme stays as it is. */
-function withMended(xml: string, mended: LayoutColors['mended'] | undefined): string {
-  if (mended === undefined) return xml;
-  const filled = withColors(xml, mended.fills);
-  return filled.replace(TEXT_PROPERTIES, (properties) => withColors(properties, mended.inks));
-}
-/** Of text and its bullets; in table styles too. */
-const TEXT_PROPERTIES = /<a:(rPr|defRPr|buClr|tcTxStyle)\b[^>]*(?<!\/)>.*?<\/a:\1>/gs;
-
-function withColors(xml: string, colors: readonly MendedColor[]): string {
-  if (colors.length === 0) return xml;
-  const mended = new Map(colors.map((color) => [SCHEME[color.name], color]));
-  const share = (value: number): number => Math.round(value * 100_000);
-  return xml.replace(/<a:schemeClr val="(\w+)"(\/?)>(?!<a:lum)/g, (whole, name: string, alone: string) => {
-    const color = mended.get(name);
-    if (color === undefined) return whole;
-    const factor = color.factor === 1 ? '' : `<a:lumMod val="${share(color.factor)}"/>`;
-    const changes = `${factor}${color.plus === 0 ? '' : `<a:lumOff val="${share(color.plus)}"/>`}`;
-    const open = `<a:schemeClr val="${SCHEME[color.from]}"`;
-    return alone === '' ? `${open}>${changes}` : changes === '' ? `${open}/>` : `${open}>${changes}</a:schemeClr>`;
-  });
 }

@@ -7,7 +7,7 @@ import { useAnswer } from '../../state/use-answer.ts';
 import { duration, percent, quoted } from '../../ui/format.ts';
 import { Action, Heading, Small } from '../../ui/recipes.tsx';
 import { t } from '../../words/words.ts';
-import type { Saving, Savings } from '../../worker/protocol.ts';
+import type { Saving, Savings } from '../../worker/questions.ts';
 
 interface Props {
   readonly minutes: number | null;

@@ -15,7 +15,7 @@ import {
 } from 'recharts';
 import { duration, quoted } from '../../ui/format.ts';
 import { t } from '../../words/words.ts';
-import type { Pace } from '../../worker/protocol.ts';
+import type { Pace } from '../../worker/questions.ts';
 import { LONG_SLIDE } from './long-slide.ts';
 
 const PINE = 'var(--chakra-colors-pine)';

@@ -10,7 +10,7 @@ import { dayAndTime, duration } from '../../ui/format.ts';
 import { isWithin, KeptField } from '../../ui/kept-field.tsx';
 import { Action, Heading, Notice, Small } from '../../ui/recipes.tsx';
 import { t } from '../../words/words.ts';
-import type { Pace } from '../../worker/protocol.ts';
+import type { Pace } from '../../worker/questions.ts';
 import { LONG_SLIDE } from './long-slide.ts';
 import { PaceChart } from './pace-chart.tsx';
 import { Fit } from './fit.tsx';

@@ -20,7 +20,7 @@ import { PassageMark } from '../shared/passage-mark.tsx';
 import { Action, Heading, Notice, Select, Small } from '../../ui/recipes.tsx';
 import { VirtualRows } from '../../ui/virtual-rows.tsx';
 import { t } from '../../words/words.ts';
-import type { PlacedEntry } from '../../worker/protocol.ts';
+import type { PlacedEntry } from '../../worker/questions.ts';
 
 const Entry = chakra('div', {
   base: {

@@ -15,7 +15,7 @@ import {
   type MouseEvent,
 } from 'react';
 import { useSearchParams } from 'react-router';
-import { blockWords, diagnosticIn, placeText, type Block, type BlockId, type Level } from '@alvex/core';
+import { blockWords, diagnosticIn, placeText, type BlockId, type Level } from '@alvex/core';
 import { originalUrl } from '../../api/client.ts';
 import { useDeck } from '../../state/deck-store.ts';
 import { edit, useLog } from '../../state/log-store.ts';
@@ -32,6 +32,7 @@ import { LineBar } from './line-bar.tsx';
 import { Outline } from './outline.tsx';
 import { StructurePanel } from './structure-panel.tsx';
 import { chooseOnly, clearSelection, extendTo, toggle, useSelection, write } from './use-selection.ts';
+import { itemsOf, likelyHeight } from './text-items.ts';
 
 const StretchEditor = lazy(() => import('./stretch-editor.tsx'));
 
@@ -70,37 +71,6 @@ const Panel = chakra('aside', {
     },
   },
 });
-
-/** Of a line, of each further one of its text, and of a row of a table, as far as one can tell before they are seen. */
-const HEIGHTS = { line: 34, further: 21, row: 30 } as const; // CSS pixels
-const LINE_LETTERS = 62;
-type Item =
-  { readonly kind: 'line'; readonly block: Block } | { readonly kind: 'writing'; readonly ids: readonly BlockId[] };
-
-/** Lines as they are shown: those that are being written are one item. */
-function itemsOf(blocks: readonly Block[], writing: readonly BlockId[] | null): readonly Item[] {
-  if (writing === null) return blocks.map((block) => ({ kind: 'line', block }));
-  const inside = new Set<string>(writing);
-  const items: Item[] = [];
-  let shown = false;
-  for (const block of blocks)
-    if (!inside.has(block.id)) items.push({ kind: 'line', block });
-    else if (!shown) {
-      shown = true;
-      items.push({ kind: 'writing', ids: writing });
-    }
-  return items;
-}
-
-/** Near enough that hardly more lines are drawn at first than are seen. */
-function likelyHeight(item: Item): number {
-  if (item.kind === 'writing') return HEIGHTS.line;
-  const { block } = item;
-  if (block.kind === 'table') return HEIGHTS.line + block.table.rows.length * HEIGHTS.row;
-  if (!('runs' in block)) return HEIGHTS.line;
-  const letters = block.runs.reduce((sum, { text }) => sum + text.length, 0);
-  return HEIGHTS.line + Math.floor(letters / LINE_LETTERS) * HEIGHTS.further;
-}
 
 export function DocumentStation() {
   const blocks = useDeck((state) => state.blocks);

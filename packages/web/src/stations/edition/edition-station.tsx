@@ -13,7 +13,7 @@ import { count } from '../../ui/format.ts';
 import { Action, ColumnPage, Heading, Notice, Small } from '../../ui/recipes.tsx';
 import { VirtualRows } from '../../ui/virtual-rows.tsx';
 import { t } from '../../words/words.ts';
-import type { Reviewed } from '../../worker/protocol.ts';
+import type { Reviewed } from '../../worker/questions.ts';
 import { editionEdit, NO_CHOICES, turned, workKey, type Choices } from './choices.ts';
 import { candidateIn, type Candidate } from './edition-path.ts';
 

@@ -2,7 +2,7 @@
 import { Box } from '@chakra-ui/react';
 import type { Sheet } from '@alvex/core';
 import { pieceText, SlideDrawing } from '../../canvas/slide-drawing.tsx';
-import type { Drawing } from '../../worker/protocol.ts';
+import type { Drawing } from '../../worker/shown.ts';
 
 interface Props {
   readonly sheet: Sheet;

@@ -9,7 +9,7 @@ import { useDeck } from '../../state/deck-store.ts';
 import { quoted } from '../../ui/format.ts';
 import { Small } from '../../ui/recipes.tsx';
 import { t } from '../../words/words.ts';
-import type { TemplateAnswer } from '../../worker/protocol.ts';
+import type { TemplateAnswer } from '../../worker/questions.ts';
 
 const HEIGHT = 92;
 const GAP = 30;

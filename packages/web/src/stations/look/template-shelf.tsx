@@ -12,7 +12,7 @@ import { count, decimal, listed, quoted } from '../../ui/format.ts';
 import { LAYOUT_LABELS } from '../../ui/labels.ts';
 import { Action, Heading, Notice, Select, Small } from '../../ui/recipes.tsx';
 import { t } from '../../words/words.ts';
-import type { TemplateAnswer } from '../../worker/protocol.ts';
+import type { TemplateAnswer } from '../../worker/questions.ts';
 import { replacing, TEMPLATE_FILES, useTemplateFile } from '../shared/use-template-file.ts';
 import { tellingSlides, type ShelfProps } from '../shared/own-slides.tsx';
 import { PresentationStrip } from './presentation-strip.tsx';

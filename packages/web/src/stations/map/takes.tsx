@@ -11,7 +11,7 @@ import { count, duration, percent } from '../../ui/format.ts';
 import { DENSITY_LABELS, FULL_LABELS, MAP_LABELS } from '../../ui/labels.ts';
 import { Action, Heading, Small } from '../../ui/recipes.tsx';
 import { rich, t } from '../../words/words.ts';
-import type { Take } from '../../worker/protocol.ts';
+import type { Take } from '../../worker/questions.ts';
 
 export const MOST_TAKES = 3;
 

@@ -10,7 +10,7 @@ import { MAP_LABELS } from '../../ui/labels.ts';
 import { useLeaving } from '../../ui/use-leaving.tsx';
 import { Action, Field, Select, Small } from '../../ui/recipes.tsx';
 import { t } from '../../words/words.ts';
-import type { Answers, Leaving } from '../../worker/protocol.ts';
+import type { Answers, Leaving } from '../../worker/questions.ts';
 import { MOST_PRESENTED } from '../shared/long-deck.ts';
 import { Setting } from './map-settings.tsx';
 import { suggestionText } from './suggestion-text.ts';

@@ -6,7 +6,7 @@ import { SlideDrawing } from '../../canvas/slide-drawing.tsx';
 import { useDeck } from '../../state/deck-store.ts';
 import { usePages, wantDressed } from '../../state/pages-store.ts';
 import { t } from '../../words/words.ts';
-import type { Pages } from '../../worker/protocol.ts';
+import type { Pages } from '../../worker/shown.ts';
 
 export interface ShelfProps {
   readonly look: DeckLook;

@@ -21,7 +21,7 @@ import { CHART_LABELS, CHART_REASONS } from '../../ui/labels.ts';
 import { KeptField } from '../../ui/kept-field.tsx';
 import { Action, Notice, Select, Small } from '../../ui/recipes.tsx';
 import { t } from '../../words/words.ts';
-import type { Row } from '../../worker/protocol.ts';
+import type { Row } from '../../worker/shown.ts';
 import { PanelPart, PanelRow } from './panel-part.tsx';
 
 export function ChartPanel({ row, part }: { readonly row: Row; readonly part: TablePart }) {

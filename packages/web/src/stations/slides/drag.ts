@@ -3,7 +3,7 @@ import type { ElementDragPayload } from '@atlaskit/pragmatic-drag-and-drop/eleme
 import type { BlockId, MovableId, SlideId } from '@alvex/core';
 import { useDeck } from '../../state/deck-store.ts';
 import { edit } from '../../state/log-store.ts';
-import type { Row } from '../../worker/protocol.ts';
+import type { Row } from '../../worker/shown.ts';
 import { placeSlides, slideOrder } from './slide-work.ts';
 
 export type Dragged =

@@ -11,7 +11,7 @@ import { usePage } from '../../state/use-page.ts';
 import { Mark } from '../../ui/mark.tsx';
 import { Action, Small } from '../../ui/recipes.tsx';
 import { t } from '../../words/words.ts';
-import type { RemovedLine, Row } from '../../worker/protocol.ts';
+import type { RemovedLine, Row } from '../../worker/shown.ts';
 import { choosePart, useChosen } from './chosen.ts';
 import { draggedOf, dropParts, dropSlides, takes } from './drag.ts';
 import { NotesBox } from './notes-box.tsx';

@@ -6,7 +6,7 @@ import { ask } from '../../state/core-link.ts';
 import { edit } from '../../state/log-store.ts';
 import { Action, Field, Small } from '../../ui/recipes.tsx';
 import { t } from '../../words/words.ts';
-import type { Row } from '../../worker/protocol.ts';
+import type { Row } from '../../worker/shown.ts';
 import { PanelPart } from './panel-part.tsx';
 
 const SHOWN = 9;

@@ -10,7 +10,7 @@ import { Action, Warning } from '../../ui/recipes.tsx';
 import { CatchTyping } from '../../ui/typed-ahead.tsx';
 import { RunsText } from '../../ui/runs.tsx';
 import { t } from '../../words/words.ts';
-import type { Row } from '../../worker/protocol.ts';
+import type { Row } from '../../worker/shown.ts';
 import { numberOf } from './written-notes.ts';
 
 /** Notes that are read here; all of them are there to be written. */

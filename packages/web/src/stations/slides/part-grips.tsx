@@ -6,7 +6,7 @@ import { branchOfPoint, type PartId, type DrawnText } from '@alvex/core';
 import { SLIDE_POINTS } from '../../canvas/slide-drawing.tsx';
 import { usePages } from '../../state/pages-store.ts';
 import { t } from '../../words/words.ts';
-import type { Row } from '../../worker/protocol.ts';
+import type { Row } from '../../worker/shown.ts';
 import { draggedOf, dropParts, takes } from './drag.ts';
 
 const Grip = chakra('div', {

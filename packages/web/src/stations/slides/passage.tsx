@@ -10,7 +10,7 @@ import { usePages } from '../../state/pages-store.ts';
 import { useSelected } from '../../state/selection.ts';
 import { BlockText } from '../../ui/block-text.tsx';
 import { t } from '../../words/words.ts';
-import type { Row } from '../../worker/protocol.ts';
+import type { Row } from '../../worker/shown.ts';
 import { choosePassage, useChosen } from './chosen.ts';
 import { mayTakeFocus } from './focus.ts';
 import { draggedOf, dropParts, firstPartOf, takes } from './drag.ts';

@@ -22,7 +22,7 @@ import { FileButton } from '../../ui/file-button.tsx';
 import { Action, Field, Notice, Small } from '../../ui/recipes.tsx';
 import { t } from '../../words/words.ts';
 import { useAnswer } from '../../state/use-answer.ts';
-import type { Row } from '../../worker/protocol.ts';
+import type { Row } from '../../worker/shown.ts';
 import { PanelPart, PanelRow } from './panel-part.tsx';
 import { newId } from './slide-work.ts';
 

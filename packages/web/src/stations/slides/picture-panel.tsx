@@ -9,7 +9,7 @@ import { useAhead } from '../../state/use-ahead.ts';
 import { KeptField } from '../../ui/kept-field.tsx';
 import { Action, Select, Small } from '../../ui/recipes.tsx';
 import { t } from '../../words/words.ts';
-import type { Row } from '../../worker/protocol.ts';
+import type { Row } from '../../worker/shown.ts';
 import { PanelPart, PanelRow } from './panel-part.tsx';
 import { PictureChooser } from './picture-chooser.tsx';
 import { MOST_CUT } from './crop.ts';

@@ -21,7 +21,7 @@ import { count } from '../../ui/format.ts';
 import { FULL_ACTIONS, FULL_LABELS, LAYOUT_LABELS, MATTER_LABELS } from '../../ui/labels.ts';
 import { Action, Warning } from '../../ui/recipes.tsx';
 import { t } from '../../words/words.ts';
-import type { Row } from '../../worker/protocol.ts';
+import type { Row } from '../../worker/shown.ts';
 import { chooseSlide, useChosen } from './chosen.ts';
 import { ImprovePanel } from './improve-panel.tsx';
 import { LookPanel } from './look-panel.tsx';

@@ -8,7 +8,7 @@ import { DeckLog, setLog, useLog } from '../../state/log-store.ts';
 import { Unsent } from '../../state/unsent.ts';
 import { clearPages, usePages } from '../../state/pages-store.ts';
 import { clearSelection, select, useSelected } from '../../state/selection.ts';
-import type { Row, View } from '../../worker/protocol.ts';
+import type { Row, View } from '../../worker/shown.ts';
 import { choosePart, choosePassage, chooseSlide, clearChosen, useChosen } from './chosen.ts';
 import { forgetKeys, onSlideKey } from './slide-keys.ts';
 

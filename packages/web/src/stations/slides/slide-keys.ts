@@ -20,7 +20,7 @@ import { edit } from '../../state/log-store.ts';
 import { isWriting } from '../../ui/is-writing.ts';
 import { mayBeKey } from '../../ui/keys.ts';
 import { t } from '../../words/words.ts';
-import type { Row } from '../../worker/protocol.ts';
+import type { Row } from '../../worker/shown.ts';
 import { choosePassage, clearChosen, useChosen } from './chosen.ts';
 import { levelled, mayCutAt, newId, slideOrder, spokenInstead, stepPart, stepSlides } from './slide-work.ts';
 

@@ -16,7 +16,7 @@ import {
   speakParts,
 } from '@alvex/core';
 import { uuid } from '../../worker/uuid.ts';
-import type { Row } from '../../worker/protocol.ts';
+import type { Row } from '../../worker/shown.ts';
 
 /** Slides in their order, each once however many pages it takes. */
 export const slideOrder = (slides: readonly SlideId[]): readonly SlideId[] => [...new Set(slides)];

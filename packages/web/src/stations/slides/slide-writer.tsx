@@ -6,7 +6,7 @@ import { edit } from '../../state/log-store.ts';
 import { usePages } from '../../state/pages-store.ts';
 import { useLeaving } from '../../ui/use-leaving.tsx';
 import { t } from '../../words/words.ts';
-import type { Row } from '../../worker/protocol.ts';
+import type { Row } from '../../worker/shown.ts';
 
 const Area = chakra('textarea', {
   base: {
