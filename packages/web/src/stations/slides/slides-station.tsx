@@ -76,8 +76,7 @@ export function SlidesStation() {
     if (at >= 0 && !was.includes(row)) {
       virtualizer.scrollToIndex(at, { align: 'auto' });
       focusCurrentSoon(scroller.current, row);
-    } else if (at < 0 && !useDeck.getState().pending)
-      select(block, order[Math.max(0, Math.min(was.indexOf(row), order.length - 1))] ?? null);
+    } else if (at < 0 && was.includes(row)) select(block, order[Math.min(was.indexOf(row), order.length - 1)] ?? null);
   });
   useEffect(() => follow(), [order]);
 
