@@ -169,6 +169,39 @@ describe('of one page', () => {
   });
 });
 
+describe('of a slide that goes on over pages', () => {
+  /** Two pages of points. */
+  const long = (odd: string, said: string): Drafts => [
+    h(1, 'Work'),
+    ...Array.from({ length: 14 }, (_, i) =>
+      li(
+        `${['Mend', 'Clear', 'Paint', 'Oil', 'Lift'][i % 5]!} the ${['gate', 'pit', 'wheel', 'stone', 'sill', 'chain', 'roof'][i % 7]!} before the tide of day ${i} comes up the creek`,
+      ),
+    ),
+    li(odd),
+    p(said),
+  ];
+  const once = (kind: RemarkKind, drafts: Drafts): number => kinds(drafts).filter((one) => one === kind).length;
+
+  test('what is said of the slide is remarked once, at its first page', () => {
+    const drafts = long('Closing the sluice for good in the autumn of the year', 'Said of the work.');
+    expect(convert(doc(...drafts), []).pages.length).toBeGreaterThan(1);
+    expect(once('unlike-points', drafts)).toBe(1);
+    expect(once('unlike-points', long('Close the sluice for good in the autumn of the year', 'Said.'))).toBe(0);
+  });
+
+  test('a name on it counts once', () => {
+    const named = (count: number): Drafts => [
+      ...long('Close the sluice of Sallow-Quay', 'Said.'),
+      ...Array.from({ length: count }, (_, i) => [h(1, `Sallow Quay ${i}`), ...points(5), p('Said.')]).flat(),
+    ];
+    expect(remarked(named(2)).find(({ kind }) => kind === 'spelt-twice')).toMatchObject({
+      text: 'Sallow-Quay',
+      count: 1,
+    });
+  });
+});
+
 describe('of pages beside others', () => {
   test('a title that stands on an earlier slide, and one that says nothing', () => {
     const twice = remarked([...good('Gates'), ...good('Wheel'), ...good('Gates')]);

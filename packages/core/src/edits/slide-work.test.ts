@@ -6,7 +6,9 @@ import { documentWords, type DocumentModel } from '../document/index.ts';
 import { makeLedger, mapDocument, presetMap } from '../mapping/index.ts';
 import { doc, h, li, p, picture, random, randomDocument, table } from '../test/build.ts';
 import { randomSlideEdit } from '../test/random-edits.ts';
+import { decide } from './decide.ts';
 import type { Edit } from './edit.ts';
+import { KINDS, type SingleEdit } from './kinds.ts';
 import { replay } from './replay.ts';
 import type { SlideId, PartId } from '../ids/index.ts';
 
@@ -363,5 +365,91 @@ describe('where what is spoken stands among the notes', () => {
       'of two',
       'of the title',
     ]);
+  });
+});
+
+describe('only what is meant is worked on', () => {
+  test('one point is worded anew, the others stay', () => {
+    expect(short(after({ kind: 'reword', part: partNamed('head'), runs: plain('brow') }))[0]).toBe(
+      'Tide: 1 spring, 2 brow, 1 neap | The spring tide lasts five hours.',
+    );
+  });
+  test('notes of a point that is taken off go with the one before it, those of others stay', () => {
+    const notesOf = (some: Deck) =>
+      some.slides.flatMap(({ notes }) => notes.map(({ runs, anchor }) => [runsText(runs), anchor]));
+    const neap = partNamed('neap');
+    const said: Edit = {
+      kind: 'renote',
+      slide: tide,
+      replaces: [],
+      anchor: neap,
+      notes: [{ kind: 'paragraph', depth: 0, ordered: false, runs: plain('Of neap.') }],
+    };
+    const off = notesOf(after(said, { kind: 'reword', part: neap, runs: [] }));
+    expect(off).toContainEqual(['Of neap.', partNamed('head')]);
+    expect(off).toContainEqual(['The spring tide lasts five hours.', partNamed('spring')]);
+    const first = notesOf(after({ kind: 'reword', part: partNamed('spring'), runs: [] }));
+    expect(first).toContainEqual(['The spring tide lasts five hours.', null]);
+  });
+  test('a rule below a heading takes the place of the one for the same kind of text there, and of no other', () => {
+    const [head, other] = [mill.blocks[0]!.id, mill.blocks[5]!.id];
+    const rule = (block: typeof head, text: 'body' | 'list1', to: 'slide' | 'notes' | null): Edit => ({
+      kind: 'branch',
+      block,
+      text,
+      to,
+    });
+    const rules = [rule(head, 'body', 'slide'), rule(head, 'list1', 'notes'), rule(other, 'body', 'slide')] as const;
+    const branches = (...edits: readonly Edit[]) =>
+      decide(edits as readonly SingleEdit[]).branches.map(({ block, text, to }) => [block, text, to]);
+    expect(branches(...rules, rule(head, 'body', 'notes'))).toEqual([
+      [head, 'list1', 'notes'],
+      [other, 'body', 'slide'],
+      [head, 'body', 'notes'],
+    ]);
+    expect(branches(...rules, rule(head, 'body', null))).toEqual([
+      [head, 'list1', 'notes'],
+      [other, 'body', 'slide'],
+    ]);
+  });
+  test('an opener has no room for a picture', () => {
+    const opened = doc(h(1, 'One'), h(2, 'Gates'), li('a'), h(1, 'Two'), h(2, 'Roof'), li('b'));
+    const map = { ...presetMap('talk', opened), heading1: 'section', heading2: 'title' } as const;
+    const sections = mapDocument(opened, map);
+    const own = { id: 'x' as never, mime: 'image/png', width: 10, height: 10 } as const;
+    const put = (slide: SlideId): Edit => ({
+      kind: 'place',
+      slide,
+      part: 'OWN' as PartId,
+      after: null,
+      picture: own,
+      alt: 'A',
+    });
+    const [opener, content] = ['section', 'content'].map(
+      (kind) => sections.slides.find((one) => one.kind === kind)!.id,
+    );
+    expect(replay(sections, [put(opener!)], ids(opened)).unplaced).toMatchObject([{ reason: 'no-room' }]);
+    expect(replay(sections, [put(content!)], ids(opened)).unplaced).toEqual([]);
+  });
+  test('a picture that is spoken and says nothing is left out; one that says something is not', () => {
+    const shown = doc(
+      h(1, 'Mill'),
+      li('wheel'),
+      picture('a'),
+      h(1, 'Quay'),
+      li('boat'),
+      picture('b', 'A boat at the quay'),
+    );
+    const slides = mapDocument(shown, presetMap('talk', shown));
+    const part = (at: number): PartId => slides.slides[at]!.content.find(({ kind }) => kind === 'picture')!.id;
+    const leftOut = (at: number) =>
+      replay(slides, [{ kind: 'speak', parts: [part(at)] }], ids(shown)).deck.leftOut.map(({ block }) => block);
+    expect(leftOut(0)).toEqual([shown.blocks[2]!.id]);
+    expect(leftOut(1)).toEqual([]);
+  });
+  test('the history tells layouts that were chosen from layouts that were taken back', () => {
+    const said = (layouts: Extract<SingleEdit, { kind: 'arrange' }>['layouts']) =>
+      KINDS.arrange.says({ kind: 'arrange', layouts }).code;
+    expect([said([]), said([{ slide: tide, layout: 'points' }])]).toEqual(['arrange-back', 'arrange']);
   });
 });

@@ -1,12 +1,12 @@
 import { describe, expect, test } from '@jest/globals';
 import { runsText } from '../content/index.ts';
 import { blockText, documentWords, type DocumentModel, type Level } from '../document/index.ts';
-import { code, doc, h, li, p, picture, random, randomDocument, table } from '../test/build.ts';
+import { code, doc, h, li, p, picture, random, randomDocument, table, type Draft } from '../test/build.ts';
 import { shortBlock } from '../test/short-block.ts';
 import type { StructureChange } from './change.ts';
 import type { Finding } from './finding.ts';
 import { findings } from './findings.ts';
-import { impliedHeadings, linesLike, lookAlikes } from './look-alikes.ts';
+import { impliedHeadings, linesLike, lookAlikes, madeHeadings } from './look-alikes.ts';
 import { raiseSkipped } from './raise-skipped.ts';
 import { branchOf, restructure } from './restructure.ts';
 import type { BlockId } from '../ids/index.ts';
@@ -323,3 +323,60 @@ test('a mark for the speaker counts at the beginning of a paragraph alone', () =
   expect(marked('Then comes a speaker note: smile')).toBe(0);
   expect(marked('Speaker notes are printed on paper')).toBe(0);
 });
+
+describe('what is proposed holds what it means, and no more', () => {
+  const lines = ['The gates', 'The wheel', 'The pond'].map((text, i) => p(`${text} ..... ${i + 1}`));
+  const goes = (...drafts: readonly Draft[]): readonly string[] => {
+    const document = doc(...drafts);
+    const found = findings(document, { titleFits: () => true, settled: () => false }).find(
+      ({ kind }) => kind === 'contents-list',
+    );
+    const [change] = found?.repairs[0]?.changes ?? [];
+    return change?.kind === 'leave'
+      ? change.blocks.map((id) => blockText(document.blocks.find((block) => block.id === id)!))
+      : [];
+  };
+
+  test('a list of contents goes with the word above it that says so, not with another', () => {
+    const body = [h(1, 'The gates'), p(TEXT)];
+    expect(goes(p('Contents'), ...lines, ...body)).toEqual(['Contents', ...lines.map((one) => text(one))]);
+    expect(goes(p('Inhaltsverzeichnis'), ...lines, ...body)[0]).toBe('Inhaltsverzeichnis');
+    expect(goes(p('Read this first'), ...lines, ...body)).toEqual(lines.map((one) => text(one)));
+    expect(goes(...lines.slice(0, 2), ...body)).toEqual([]);
+  });
+
+  test('lines that became headings are told; those that were, and those left out, are not', () => {
+    const original = doc(h(1, 'Old'), p('New'), p('Gone'), p(TEXT));
+    const [, fresh, gone] = original.blocks.map(({ id }) => id) as [BlockId, BlockId, BlockId];
+    const level = (block: BlockId) => ({ block, as: { kind: 'heading', level: 2 } }) as const;
+    const { document } = restructure(original, [
+      { kind: 'shape', shapes: [level(fresh), level(gone)] },
+      { kind: 'leave', blocks: [gone], as: 'hidden' },
+    ]);
+    expect(madeHeadings(original, document).flatMap(({ blocks }) => blocks)).toEqual([fresh]);
+    expect(madeHeadings(original, original)).toEqual([]);
+  });
+
+  test('tables, pictures, breaks and footnotes stay what they are, whatever they are told to be', () => {
+    const document = doc(h(1, 'A'), table([['x', 'y']]), picture('q'), p('text'));
+    for (const block of document.blocks.slice(1, 3)) {
+      const kept = restructure(document, [
+        { kind: 'shape', shapes: [{ block: block.id, as: { kind: 'heading', level: 1 } }] },
+      ]).document.blocks.find(({ id }) => id === block.id)!;
+      expect(kept.kind).toBe(block.kind);
+    }
+  });
+
+  test('groups of lines that look alike stand by level, then the larger first', () => {
+    const head = (text: string, size: number) => bold(text, size);
+    const document = doc(
+      ...[head('Big one', 20), p(TEXT), head('Big two', 20), p(TEXT)],
+      ...['a', 'b', 'c', 'd'].flatMap((name) => [head(`Small ${name}`, 15), p(TEXT)]),
+    );
+    const groups = lookAlikes(document);
+    expect(groups.map(({ blocks }) => blocks.length)).toEqual([2, 4]);
+    expect(groups.map(({ level }) => level)).toEqual([...groups.map(({ level }) => level)].sort());
+  });
+});
+
+const text = (draft: Draft): string => ('runs' in draft ? runsText(draft.runs) : '');
