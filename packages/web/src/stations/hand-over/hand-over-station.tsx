@@ -113,6 +113,7 @@ function OriginalCard({ deck }: { readonly deck: DeckSummary }) {
 
 /** All of it, for another computer or for later. */
 function WholeCard({ deck }: { readonly deck: DeckSummary }) {
+  const [saved, setSaved] = useState<number | null>(null);
   const waiting = useLog((state) => state.sync.waiting);
   return (
     <Card
@@ -132,16 +133,18 @@ function WholeCard({ deck }: { readonly deck: DeckSummary }) {
         ) : (
           <OriginalLink url={wholeDeckUrl(deck.id)}>{t('Save the deck')}</OriginalLink>
         )}
-        <Action onClick={() => saveRules(deck)}>{t('Save the rules')}</Action>
+        <Action onClick={() => setSaved(saveRules(deck))}>{t('Save the rules')}</Action>
+        {saved !== null && <Small role="status">{t('Saved: {n} rules, as alvex.json.', { count: saved })}</Small>}
       </Box>
     </Card>
   );
 }
 
-/** A project file for the command line: what is decided for the deck, without what is done to places in it. */
-function saveRules({ fileName }: DeckSummary): void {
+/** A project file for the command line: what is decided for the deck, without what is done to places in it. @returns How many rules. */
+function saveRules({ fileName }: DeckSummary): number {
   const rules = rulesOf(useLog.getState().history.done);
   saveFile('alvex.json', jsonFile({ documents: [fileName], to: ['pptx'], rules }));
+  return rules.length;
 }
 
 function OriginalLink({ url, children }: { readonly url: string; readonly children: ReactNode }) {
