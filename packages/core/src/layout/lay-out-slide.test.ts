@@ -4,7 +4,7 @@ import { runsText, type Picture, type PictureId } from '../content/index.ts';
 import type { Slide } from '../deck/index.ts';
 import type { DocumentModel } from '../document/index.ts';
 import { mapDocument, presetMap } from '../mapping/index.ts';
-import { code, doc, h, li, p, picture, random, randomDocument, table, THEMES } from '../test/build.ts';
+import { code, doc, h, li, p, picture, random, randomDocument, table, THEMES, type Draft } from '../test/build.ts';
 import { SLIDE_HEIGHT, SLIDE_WIDTH, type TemplateUse } from '../theme/index.ts';
 import { layOutSlide } from './lay-out-slide.ts';
 import type { Page, TextBox } from './page.ts';
@@ -159,6 +159,24 @@ describe('too much for one slide', () => {
       expect(layOutSlide(slides[0]!, { theme: inTemplate, pictures, full: 'continue' })[0]!.longTitle).toBeUndefined();
     }
     expect(THEMES.filter(({ longTitled }) => longTitled !== undefined).map(({ name }) => name)).toContain('foreshore');
+  });
+
+  test('a cover is not set small so that no word stands alone on its last line', () => {
+    for (const theme of THEMES) {
+      const [cover] = reading(
+        doc(
+          { ...p('1.6. Lebenszyklus einer Veröffentlichung'), role: 'title' } as Draft,
+          h(1, 'A'),
+          li('b'),
+          h(1, 'B'),
+          li('c'),
+        ),
+      );
+      const page = layOutSlide(cover!, { theme, pictures, full: 'continue' })[0]!;
+      const title = page.boxes.find((box): box is TextBox => box.kind === 'text' && box.frame.role === 'title')!;
+      const { sizes } = title.frame.style;
+      expect([page.layout, title.scale * sizes[0]! >= sizes.at(-1)!]).toEqual(['cover', true]);
+    }
   });
 
   test('a long table is continued with its head, and a row taller than a slide is divided', () => {

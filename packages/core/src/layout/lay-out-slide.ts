@@ -3,7 +3,16 @@ import { ptFromEmu, remembered } from '../base/index.ts';
 import { isUnspaced, mergeRuns, plain, runsReadWords, runsText, sliceRuns, type Runs } from '../content/index.ts';
 import type { Content, MatterKind, Note, Slide } from '../deck/index.ts';
 import type { Line } from '../fonts/index.ts';
-import { frameIn, frameOf, layoutNamed, type Frame, type Layout, type LayoutName, type Theme } from '../theme/index.ts';
+import {
+  footPlace,
+  frameIn,
+  frameOf,
+  layoutNamed,
+  type Frame,
+  type Layout,
+  type LayoutName,
+  type Theme,
+} from '../theme/index.ts';
 import { chosenPages } from './chosen-pages.ts';
 import { FITS, mostWords, parasOf, textBox, wordsIn, type Draft, type LayoutOptions } from './draft.ts';
 import { evenFrame, largestSize, twoColumns, withinPage } from './fit-text.ts';
@@ -77,7 +86,7 @@ function isLong(runs: Runs, layout: LayoutName, theme: Theme): boolean {
   if (runs.length === 0) return false;
   const frame = frameOf(layoutNamed(theme, layout), 'title')!;
   const para = titlePara(runs);
-  const size = titleSize(para, frame, theme, mostTitleLines(layout));
+  const size = titleSize(para, frame, theme, layout);
   if (size === undefined || size < frame.style.sizes.at(-1)!) return true;
   const { lines } = measurePara(para, evenFrame(para, frame, theme, size), theme, size);
   return lines.length > mostTitleLines(layout) || endsAlone(para, lines);
@@ -186,7 +195,7 @@ function withTitle(draft: Draft, runs: Runs, theme: Theme): { draft: Draft; titl
   const { sizes } = frame.style;
   if (runs.length === 0) return { draft, titleCut: false };
   const para = titlePara(runs);
-  const size = titleSize(para, frame, theme, mostTitleLines(draft.layout));
+  const size = titleSize(para, frame, theme, draft.layout);
   if (size !== undefined) {
     const box = textBox([para], evenFrame(para, frame, theme, size), theme, size);
     const state = draft.fit.state === 'fits' && size < sizes[0]! ? 'tight' : draft.fit.state;
@@ -208,17 +217,19 @@ function withTitle(draft: Draft, runs: Runs, theme: Theme): { draft: Draft; titl
 /** Lines of a title; on a cover they are few words in a narrow column beside a picture. */
 export const mostTitleLines = (layout: LayoutName): number => (layout === 'cover-picture' ? 4 : 2);
 
-/** The largest size at which a title takes no more lines than it may, the last of which is no single word; else the largest that fits. */
-function titleSize(para: Para, frame: Frame, theme: Theme, most: number): number | undefined {
+/**
+ * The largest size at which a title takes no more lines than it may, the last of which is no single word; else the largest
+ * that fits. An opening is better large with a word alone on its last line than set small.
+ */
+function titleSize(para: Para, frame: Frame, theme: Theme, layout: LayoutName): number | undefined {
   const { sizes } = frame.style;
   const all = [...sizes, ...TITLE_FLOOR.filter((small) => small < sizes.at(-1)!)];
   const fitting = all.filter((size) => largestSize([para], frame, theme, [size]) !== undefined);
-  return (
-    fitting.find((size) => {
-      const { lines } = measurePara(para, evenFrame(para, frame, theme, size), theme, size);
-      return lines.length <= most && !endsAlone(para, lines);
-    }) ?? fitting[0]
-  );
+  const linesAt = (size: number) => measurePara(para, evenFrame(para, frame, theme, size), theme, size).lines;
+  const isShort = (size: number): boolean => linesAt(size).length <= mostTitleLines(layout);
+  const isGood = (size: number): boolean => isShort(size) && !endsAlone(para, linesAt(size));
+  const own = footPlace(layout) === 'content' ? [] : fitting.filter((size) => size >= sizes.at(-1)!);
+  return own.find(isGood) ?? own.find(isShort) ?? fitting.find(isGood) ?? fitting[0];
 }
 
 /** Whether one word stands alone on the last of several lines; where no spaces are set, as few characters as one word has. */
