@@ -282,7 +282,7 @@ test('the rules of a deck are saved, and the command line makes decks by them', 
   execFileSync(alvexCommand, ['build', folder]);
   const said = execFileSync(alvexCommand, ['outline', join(folder, 'decks/mill.pptx')], { encoding: 'utf8' });
   // What was spoken stands on the slide.
-  expect(said).toMatch(/"kind": ?"listItem"[^}]*"runs": ?\[\s*\{\s*"text": ?"Some words\."/);
+  expect(said).toMatch(/"kind": "listItem",\s*"text": "Some words\."/);
 });
 
 test('text that is written from the right begins at the right, and says its language', async ({ page, alvex }) => {
