@@ -226,10 +226,13 @@ function titleSize(para: Para, frame: Frame, theme: Theme, layout: LayoutName): 
   const all = [...sizes, ...TITLE_FLOOR.filter((small) => small < sizes.at(-1)!)];
   const fitting = all.filter((size) => largestSize([para], frame, theme, [size]) !== undefined);
   const linesAt = (size: number) => measurePara(para, evenFrame(para, frame, theme, size), theme, size).lines;
-  const isShort = (size: number): boolean => linesAt(size).length <= mostTitleLines(layout);
-  const isGood = (size: number): boolean => isShort(size) && !endsAlone(para, linesAt(size));
+  const isShort = (size: number, lines = linesAt(size)): boolean => lines.length <= mostTitleLines(layout);
+  const isGood = (size: number): boolean => {
+    const lines = linesAt(size);
+    return isShort(size, lines) && !endsAlone(para, lines);
+  };
   const own = footPlace(layout) === 'content' ? [] : fitting.filter((size) => size >= sizes.at(-1)!);
-  return own.find(isGood) ?? own.find(isShort) ?? fitting.find(isGood) ?? fitting[0];
+  return own.find(isGood) ?? own.find((size) => isShort(size)) ?? fitting.find(isGood) ?? fitting[0];
 }
 
 /** Whether one word stands alone on the last of several lines; where no spaces are set, as few characters as one word has. */

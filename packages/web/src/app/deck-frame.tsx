@@ -240,8 +240,6 @@ const SAID_MS = 400;
 
 const NOTHING = (): number => 0;
 
-/** What stands open at the right. */
-
 function Station({ path, label, purpose, attention = NOTHING }: StationEntry) {
   const things = useDeck(attention);
   return (

@@ -10,6 +10,7 @@ import { Action, Notice } from '../ui/recipes.tsx';
 import { Behind, Gone, Refused } from './keeping-notices.tsx';
 import { t } from '../words/words.ts';
 
+/** What stands open at the right. */
 export type Panel = 'history' | 'keys' | null;
 
 /** Where there is hardly room, heard and not seen: whether the work is kept matters more. */

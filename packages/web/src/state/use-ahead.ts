@@ -1,4 +1,4 @@
-/** Something that is set as a whole, as the map or the settings of a chart. */
+/** Something that is set as a whole, as the settings of a chart or the foot. */
 import { useState } from 'react';
 import { useDeck } from './deck-store.ts';
 
