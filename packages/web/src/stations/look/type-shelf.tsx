@@ -172,7 +172,14 @@ function Rule({ role, rule: shown }: { readonly role: RuledRole; readonly rule: 
   const asked = (text: string): boolean | undefined => (text === '' ? undefined : text === 'yes');
   const name = RULED_LABELS[role];
   const back = rule !== undefined && (
-    <Action size="small" look="quiet" onClick={() => edit({ kind: 'type', role, rule: null })}>
+    <Action
+      size="small"
+      look="quiet"
+      onClick={() => {
+        setRule(undefined);
+        edit({ kind: 'type', role, rule: null });
+      }}
+    >
       {t('as the theme')}
     </Action>
   );

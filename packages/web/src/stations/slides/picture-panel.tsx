@@ -98,7 +98,14 @@ export function PicturePanel({ row, part }: { readonly row: Row; readonly part: 
           {t('Another picture in its place')}
         </Action>
         {part.dress !== undefined && (
-          <Action size="small" look="quiet" onClick={() => edit({ kind: 'frame', part: part.id, dress: null })}>
+          <Action
+            size="small"
+            look="quiet"
+            onClick={() => {
+              setDress(usualDress(row.layout));
+              edit({ kind: 'frame', part: part.id, dress: null });
+            }}
+          >
             {t('as it came')}
           </Action>
         )}
