@@ -75,6 +75,19 @@ export const joinedAt = ({ codes }: Plan, i: number): boolean => (codes[i]! & JO
 /** Whether a topic begins there, with a slide of its own. */
 export const topicAt = ({ codes }: Plan, i: number): boolean => (codes[i]! & TOPIC) !== 0;
 
+/** Running text that no hand has turned and that the map wants somewhere. */
+export function isProseAt(plan: Plan, block: Block, i: number): boolean {
+  const destination = destinationAt(plan, i);
+  const wanted = destination !== 'out' && destination !== 'title' && destination !== 'section';
+  return wanted && block.kind === 'paragraph' && block.role === undefined && !turnedAt(plan, i);
+}
+
+/** Whether a slide begins there, if there are words. */
+export function startsSlideAt(plan: Plan, i: number): boolean {
+  const destination = destinationAt(plan, i);
+  return (destination === 'title' || destination === 'section' || topicAt(plan, i)) && !joinedAt(plan, i);
+}
+
 /** Rows of the table that turns kinds into destinations: the level map's, then the roles that no map decides. */
 const ROLES = { out: TEXT_KINDS.length, onSlide: TEXT_KINDS.length + 1, title: TEXT_KINDS.length + 2 } as const;
 const ordinal = (destination: Destination): number => DESTINATIONS.indexOf(destination);
