@@ -21,3 +21,11 @@ export function textOf(element: Element): string {
   }
   return text;
 }
+
+/** Of a picture, a video or a sound, or of the first in it that says one. */
+export const sourceOf = (element: Element): string | undefined =>
+  attribute(element, 'src') ??
+  element.childNodes
+    .filter(isElement)
+    .map((child) => attribute(child, 'src'))
+    .find((src) => src !== undefined);

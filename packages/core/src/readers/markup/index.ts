@@ -1,2 +1,4 @@
-export * from './read-markup.ts';
+export { languageOfPage } from './page-language.ts';
+export { readMarkup, type MarkupContext } from './read-markup.ts';
+export { readPage } from './read-page.ts';
 export * from './source-text.ts';
