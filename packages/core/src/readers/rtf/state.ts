@@ -117,3 +117,38 @@ export function withLook(state: State, name: string, value: number | undefined):
       return undefined;
   }
 }
+
+/** A control word of a paragraph. @returns Whether it was one. */
+export function paragraphWord(paragraph: ParagraphState, name: string, value: number | undefined): boolean {
+  switch (name) {
+    case 's':
+      paragraph.style = value ?? 0;
+      return true;
+    case 'outlinelevel':
+      paragraph.outline = value;
+      return true;
+    case 'qc':
+      paragraph.align = 'center';
+      return true;
+    case 'qr':
+      paragraph.align = 'right';
+      return true;
+    case 'rtlpar':
+      paragraph.direction = 'rtl';
+      return true;
+    case 'ltrpar':
+      paragraph.direction = 'ltr';
+      return true;
+    case 'ls':
+      paragraph.list = value;
+      return true;
+    case 'ilvl':
+      paragraph.depth = Math.min((value ?? 0) + 1, 9);
+      return true;
+    case 'intbl':
+      paragraph.inTable = true;
+      return true;
+    default:
+      return false;
+  }
+}
