@@ -43,6 +43,8 @@ export type HeadingReason =
 const LONGEST = 120; // characters
 const SHORT = 9; // words
 const LEAST_CONFIDENCE = 0.45;
+/** Sums of weights are not exact. */
+const ROUNDING = 1e-9;
 const SPACE_ABOVE = 2; // points more than usual
 
 /** The size in which most of the running text is set, in points; undefined where the format does not say. */
@@ -132,7 +134,7 @@ function weigh(
   );
   if (traits.numbered === 1 && inRow && !traits.bold && ratio < 1.12) score -= 0.35;
   if (ratio < 0.92) score -= 0.3;
-  return score < LEAST_CONFIDENCE ? undefined : { block, traits, confidence: Math.min(1, score), reasons };
+  return score < LEAST_CONFIDENCE - ROUNDING ? undefined : { block, traits, confidence: Math.min(1, score), reasons };
 }
 
 const follows = (block: Block): boolean =>

@@ -1,0 +1,335 @@
+/** What structure finds in documents, what its repairs make of them, and how editions are matched: the golden files say it. */
+import { test } from '@jest/globals';
+import { join } from 'node:path';
+import { runsText } from '../content/index.ts';
+import type { Block, DocumentModel, Level, Look } from '../document/index.ts';
+import { code, doc, h, li, note, p, picture, quote, random, table, type Draft } from '../test/build.ts';
+import { COURSE, DOCUMENTS, LETTER } from '../test/documents.ts';
+import { GOLDEN, holdTo } from '../test/golden.ts';
+import { shortBlock } from '../test/short-block.ts';
+import {
+  findings,
+  headingEvidence,
+  impliedHeadings,
+  isStructureChange,
+  joinDocuments,
+  leaveContents,
+  linesLike,
+  lookAlikes,
+  matchEditions,
+  privateHeadings,
+  proposedHeadings,
+  raiseSkipped,
+  restructure,
+  type FindingDetail,
+  type StructureChange,
+} from './index.ts';
+
+const under = (title: string, lines: readonly string[]): readonly string[] => [`== ${title}`, ...lines, ''];
+const file = (name: string): string => join(GOLDEN, 'structure', `${name}.txt`);
+const shown = (block: Block): string =>
+  `${block.left === undefined ? '' : `(${block.left}) `}${shortBlock(block).slice(0, 70)}`;
+const said = (detail: FindingDetail): string => (detail === null ? '' : ` ${Object.values(detail).join(' ')}`);
+const titleFits = (runs: Parameters<typeof runsText>[0]): boolean => runsText(runs).length < 70;
+
+const looking = (text: string, look: Look): Draft => ({ ...p(text), look }) as Draft;
+const body = (text: string): Draft => looking(text, { size: 11 });
+const FILL =
+  'The gate is opened by the flood and shut by the ebb, and nobody needs to stand beside it while it does so.';
+
+/** Lines that look like headings by one trait or several, and lines that nearly do. */
+const LOOKING = doc(
+  looking('Report on the mill', { size: 20, align: 'center' }),
+  body(FILL),
+  looking('The gates', { size: 15 }),
+  body(FILL),
+  looking('Of oak', { size: 12.4 }),
+  body(FILL),
+  looking('Of iron', { size: 12.2 }),
+  body(FILL),
+  looking('A bold line', { size: 11, bold: true }),
+  body(FILL),
+  looking('A bold line that ends.', { size: 11, bold: true }),
+  body(FILL),
+  looking('A bold line that names:', { size: 11, bold: true }),
+  body(FILL),
+  looking('CAPITALS', { size: 11 }),
+  body(FILL),
+  looking('Spaced and bold', { size: 11, bold: true, spaceBefore: 18 }),
+  body(FILL),
+  looking('Chapter 3 The wheel', { size: 11 }),
+  body(FILL),
+  looking('3.1 The shaft', { size: 11 }),
+  body(FILL),
+  looking('3.1.2 Of elm', { size: 11 }),
+  body(FILL),
+  looking('4. First of a row', { size: 11 }),
+  looking('5. Second of a row', { size: 11 }),
+  looking('6. Third of a row', { size: 11 }),
+  body(FILL),
+  looking('A line that is larger but goes on and on with more words than any heading has any use for', { size: 15 }),
+  body(FILL),
+  looking('Small print', { size: 9, bold: true }),
+  body(FILL),
+  looking('The end', { size: 15 }),
+);
+/** The same without sizes, as plain text has it. */
+const PLAIN = doc(
+  p('REPORT'),
+  p(FILL),
+  p('1. The gates'),
+  p(FILL),
+  p('1.1 Of oak'),
+  p(FILL),
+  p('1.2 Of iron'),
+  p(FILL),
+  p('2. The wheel'),
+  p(FILL),
+  p('Appendix A'),
+  p(FILL),
+);
+/** Whatever findings tell of. */
+const FAULTY = doc(
+  p('Before the first heading something is said.'),
+  h(3, 'Begins too deep'),
+  p(FILL),
+  h(1, 'Sallow Quay'),
+  h(3, 'Skips a level'),
+  li('- typed with a dash'),
+  h(2, ''),
+  h(2, 'A title that is far too long to stand on a slide, and goes on until nobody reads it any more'),
+  p(FILL),
+  h(2, 'Again'),
+  p(FILL),
+  h(2, 'Again'),
+  p(FILL),
+  h(2, 'Bare'),
+  h(2, 'Has one child'),
+  h(3, 'The only child'),
+  p(FILL),
+  h(2, 'Deep'),
+  li('One'),
+  li('Two', 2),
+  li('Three', 3),
+  li('Four', 4),
+  li('Five', 5),
+  li('Six', 6),
+  h(2, 'Typed lists'),
+  p('- one'),
+  p('- two'),
+  p('- three'),
+  p('1) first'),
+  p('2) second'),
+  p('a) letter'),
+  p('b) letter'),
+  p('* alone'),
+  h(2, 'Long'),
+  p(`${FILL} `.repeat(12)),
+  picture('a'),
+  picture('b', 'described'),
+  h(2, 'Contents'),
+  li('Sallow Quay 1'),
+  li('Again 2'),
+  li('Bare 3'),
+  h(2, 'Running heads'),
+  p('The Sallow Quay papers'),
+  p(FILL),
+  p('The Sallow Quay papers'),
+  p(FILL),
+  p('The Sallow Quay papers'),
+  p(FILL),
+  p('The Sallow Quay papers'),
+  h(2, 'Speaker notes'),
+  p('Not for all.'),
+  h(2, 'Internal'),
+  li('Nor this.'),
+  h(2, 'Tables'),
+  table([
+    ['a', 'b'],
+    ['c', 'd'],
+  ]),
+  code('x'),
+  quote('q'),
+  note('n'),
+);
+const ALL: Readonly<Record<string, DocumentModel>> = { ...DOCUMENTS, looking: LOOKING, plain: PLAIN, faulty: FAULTY };
+
+test('what speaks for headings', () => {
+  holdTo(
+    file('headings'),
+    Object.entries(ALL).flatMap(([name, document]) => {
+      const implied = impliedHeadings(document);
+      return [
+        ...under(
+          `${name}, evidence`,
+          headingEvidence(document).map(
+            ({ block, confidence, reasons }) =>
+              `${confidence.toFixed(2)} ${runsText(block.runs).slice(0, 40)}: ${reasons.map((reason) => Object.values(reason).join(' ')).join(', ')}`,
+          ),
+        ),
+        ...under(
+          `${name}, looks`,
+          lookAlikes(document).map(
+            ({ key, blocks, level, confidence, reasons }) =>
+              `${blocks.length} × ${key} → ${level}, ${confidence.toFixed(2)}: ${reasons.map(({ why }) => why).join(', ')}`,
+          ),
+        ),
+        ...under(`${name}, marked`, [
+          ...restructure(document, implied)
+            .document.blocks.filter(({ kind }) => kind === 'heading')
+            .map(shown),
+          `proposed: ${proposedHeadings(document).length}`,
+          `alike: ${document.blocks.map(({ id }) => linesLike(document.blocks, id).length).join(' ')}`,
+          `private: ${privateHeadings(document).map(shown).join(', ')}`,
+        ]),
+      ];
+    }),
+  );
+});
+
+test('findings, and what each repair makes of the document', () => {
+  holdTo(
+    file('findings'),
+    Object.entries(ALL).flatMap(([name, document]) =>
+      under(
+        name,
+        findings(document, { titleFits }).flatMap(({ kind, block, detail, repairs }) => [
+          `${kind} at ${document.blocks.findIndex(({ id }) => id === block)}${said(detail)}`,
+          ...repairs.map(({ name: repair, changes, ask }) => {
+            const made = restructure(document, changes.filter(isStructureChange)).document.blocks;
+            const before = new Set(document.blocks.map(shown));
+            const turned = changes.filter((change) => change.kind === 'turn').length;
+            const fresh = made.map(shown).filter((line) => !before.has(line));
+            return `  ${repair}${ask === undefined ? '' : ` (${ask})`}: ${made.length} blocks${turned === 0 ? '' : `, ${turned} turned`}${fresh.length === 0 ? '' : ` | ${fresh.join(' | ')}`}`;
+          }),
+        ]),
+      ),
+    ),
+  );
+});
+
+test('levels raised, contents left out, documents joined, and every kind of change', () => {
+  const of = (document: DocumentModel, text: string) =>
+    document.blocks.find((block) => 'runs' in block && runsText(block.runs) === text)!.id;
+  const changes: Readonly<Record<string, StructureChange>> = {
+    'made headings': {
+      kind: 'shape',
+      shapes: [
+        { block: of(COURSE, 'Walk the bank'), as: { kind: 'heading', level: 4 } },
+        { block: of(COURSE, 'Care'), as: { kind: 'paragraph' } },
+      ],
+    },
+    'made items and a quotation': {
+      kind: 'shape',
+      shapes: [
+        { block: of(COURSE, 'Care'), as: { kind: 'listItem', depth: 2, ordered: true } },
+        { block: of(COURSE, 'Ice at the gate weighs a ton.'), as: { kind: 'quote' } },
+        { block: of(COURSE, 'The trustees, spring'), as: { kind: 'title' } },
+      ],
+    },
+    moved: { kind: 'move', blocks: [of(COURSE, 'The wheel'), of(COURSE, 'Wait')], before: of(COURSE, 'The pond') },
+    'moved to the end': { kind: 'move', blocks: [of(COURSE, 'The pond')], before: null },
+    'left out': { kind: 'leave', blocks: [of(COURSE, 'The pond'), of(COURSE, 'Walk the bank')], as: 'deleted' },
+    'brought back': {
+      kind: 'keep',
+      blocks: COURSE.blocks.filter(({ left }) => left !== undefined).map(({ id }) => id),
+    },
+    written: {
+      kind: 'write',
+      replaces: [of(COURSE, 'Walk the bank'), of(COURSE, 'Look for moles')],
+      after: null,
+      blocks: [
+        { kind: 'paragraph', id: of(COURSE, 'Walk the bank'), runs: [{ text: 'Walked' }] },
+        { kind: 'heading', level: 2, id: 'w1' as never, runs: [{ text: 'New' }] },
+      ],
+    },
+    'written behind': {
+      kind: 'write',
+      replaces: [],
+      after: of(COURSE, 'Wait'),
+      blocks: [{ kind: 'listItem', depth: 1, ordered: false, id: 'w2' as never, runs: [{ text: 'More' }] }],
+    },
+    described: {
+      kind: 'describe',
+      block: COURSE.blocks.find(({ kind }) => kind === 'picture')!.id,
+      alt: 'Another text',
+    },
+  };
+  const part = (name: string, document: DocumentModel) => ({ name, document });
+  holdTo(file('changes'), [
+    ...under(
+      'raised',
+      restructure(FAULTY, [raiseSkipped(FAULTY.blocks)])
+        .document.blocks.filter(({ kind }) => kind === 'heading')
+        .map(shown),
+    ),
+    ...Object.entries(ALL).flatMap(([name, document]) =>
+      under(
+        `${name}, contents`,
+        leaveContents(document)
+          .blocks.filter(({ left }) => left !== undefined)
+          .map(shown),
+      ),
+    ),
+    ...under(
+      'joined',
+      joinDocuments([part('course.md', COURSE), part('letter.md', LETTER), part('plain.txt', PLAIN)]).blocks.map(shown),
+    ),
+    ...Object.entries(changes).flatMap(([name, change]) => {
+      const { document, ...others } = restructure(COURSE, [change]);
+      return under(name, [...document.blocks.map(shown), JSON.stringify(others)]);
+    }),
+  ]);
+});
+
+/** A later edition: words changed, blocks moved, gone and new. */
+function edited(blocks: readonly Block[], seed: number): readonly Block[] {
+  const next = random(seed);
+  const changed = blocks.flatMap((block): readonly Block[] => {
+    const roll = next();
+    const id = `n${next()}` as never;
+    if (roll < 0.08) return [];
+    if (roll < 0.16)
+      return [
+        { ...block, id },
+        {
+          kind: 'paragraph',
+          id: `${String(id)}x` as never,
+          place: {},
+          runs: [{ text: `A new one, ${Math.floor(next() * 1000)}` }],
+        },
+      ];
+    if (roll < 0.35 && 'runs' in block) {
+      const words = runsText(block.runs).split(' ');
+      words[Math.floor(next() * words.length)] = 'altered';
+      return [{ ...block, id, runs: [{ text: words.join(' ') }] }];
+    }
+    if (roll < 0.42 && block.kind === 'heading')
+      return [{ ...block, id, level: Math.min(6, block.level + 1) as Level }];
+    return [{ ...block, id }];
+  });
+  const from = Math.floor(next() * changed.length * 0.6);
+  const moved = changed.splice(from, 4);
+  changed.splice(Math.floor(next() * changed.length), 0, ...moved);
+  return changed;
+}
+
+test('editions', () => {
+  holdTo(
+    file('editions'),
+    Object.entries(ALL).flatMap(([name, { blocks }]) =>
+      [1, 2, 3].flatMap((seed) => {
+        const after = edited(blocks, seed);
+        const place = (all: readonly Block[], id: string): string => String(all.findIndex((block) => block.id === id));
+        return under(
+          `${name}, ${seed}`,
+          matchEditions(blocks, after).map((match) => {
+            const before = 'before' in match ? place(blocks, match.before) : '';
+            const now = 'after' in match ? place(after, match.after) : '';
+            return `${match.kind} ${before} → ${now}${'moved' in match && match.moved ? ', moved' : ''}`;
+          }),
+        );
+      }),
+    ),
+  );
+});
