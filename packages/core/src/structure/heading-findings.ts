@@ -85,7 +85,7 @@ export function headingFindings(
     const behind = next.get(id);
     if (behind === undefined || (behind.kind === 'heading' && behind.level <= level))
       found.push({ kind: 'bare-heading', block: id, detail: { is: 'level', level }, repairs: [makeText(id)] });
-    const children = childrenOf(headings, i).filter((child) => runsText(child.runs).trim() !== '');
+    const children = childrenOf(headings, i);
     if (children.length === 1 && i + 1 < headings.length)
       found.push({
         kind: 'lone-sub-heading',
@@ -123,13 +123,13 @@ function nextHeadings(blocks: readonly Block[]): ReadonlyMap<BlockId, Block> {
   return next;
 }
 
-/** Headings directly below; a level that was skipped counts as below. */
+/** Headings with words directly below, the first two of them; a level that was skipped counts as below. */
 function childrenOf(headings: readonly Heading[], at: number): readonly Heading[] {
   const { level } = headings[at]!;
   const children: Heading[] = [];
   let least = 7;
   for (let i = at + 1; i < headings.length && headings[i]!.level > level; i++) {
-    if (headings[i]!.level <= least) {
+    if (headings[i]!.level <= least && runsText(headings[i]!.runs).trim() !== '') {
       least = headings[i]!.level;
       children.push(headings[i]!);
     }

@@ -273,7 +273,7 @@ describe('findings', () => {
     ]);
     expect(
       after(document, ...(lists.flatMap(({ repairs }) => repairs[0]!.changes) as readonly StructureChange[])),
-    ).toEqual(['h1 A', '- oak', '- elm', 'p text', '1. one', '2. two', 'p 1984 was wet', 'p – alone']);
+    ).toEqual(['h1 A', '- oak', '- elm', 'p text', '1) one', '2) two', 'p 1984 was wet', 'p – alone']);
   });
 
   test('a paragraph over the length is divided between sentences, and no word is lost', () => {

@@ -120,12 +120,14 @@ export function typedLists(blocks: readonly Block[]): readonly Finding[] {
                 blocks: items.map(({ block, mark }) => {
                   const length = blockText(block).length;
                   const ordered = mark.kind === 'number';
+                  const number = mark.number ?? 1;
+                  const counted = mark.mark === `${number}.` ? { number } : { number, label: mark.mark };
                   return {
                     kind: 'listItem',
                     id: block.id,
                     depth: 1,
                     ordered,
-                    ...(ordered ? { number: mark.number ?? 1 } : {}),
+                    ...(ordered ? counted : {}),
                     runs: trimRuns(sliceRuns(block.runs, length - mark.text.length, length)),
                   };
                 }),
