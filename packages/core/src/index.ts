@@ -93,7 +93,6 @@ export {
   MATTER_KINDS,
   type MatterKind,
   type Motion,
-  STILL,
   type LinkGoals,
   type Transition,
   TRANSITIONS,
@@ -149,7 +148,6 @@ export {
   type Label,
   type LogEntry,
   type NoteText,
-  type AcceptEdit,
   isAccepted,
   type Rehearsal,
   readEntry,
@@ -204,7 +202,6 @@ export {
   type Costed,
   asMade,
   costMap,
-  sectionsToLeave,
   type LeftSections,
   documentLanguage,
   type Ledger,
@@ -214,7 +211,6 @@ export {
   PRESET_NAMES,
   presetMap,
   type PresetName,
-  mapForLevel,
   presetRecipe,
   suggest,
   type MapTarget,
@@ -222,7 +218,6 @@ export {
   textKindOf,
 } from './mapping/index.ts';
 export {
-  arrangedFor,
   beginning,
   compareOutlines,
   compareTakes,
@@ -261,7 +256,6 @@ export {
   type Mended,
   repairsOf,
   type Way,
-  type WayName,
   reviewEdition,
   readingOf,
   goalsOf,
@@ -272,7 +266,6 @@ export {
   type Templates,
   type WordChange,
   writeDeck,
-  timeSpeaking,
   type Choice,
   convertedWith,
   fitting,
@@ -333,7 +326,6 @@ export {
   PRINTS,
   type Sheet,
   type SheetOptions,
-  type SheetText,
 } from './sheets/index.ts';
 export { type Purpose, PURPOSES, startOutline } from './starter/index.ts';
 export {

@@ -8,6 +8,7 @@ import { COURSE, DOCUMENTS, LETTER } from '../test/documents.ts';
 import { GOLDEN, holdTo } from '../test/golden.ts';
 import { shortBlock } from '../test/short-block.ts';
 import {
+  branchOf,
   findings,
   headingEvidence,
   impliedHeadings,
@@ -16,6 +17,7 @@ import {
   leaveContents,
   linesLike,
   lookAlikes,
+  madeHeadings,
   matchEditions,
   privateHeadings,
   proposedHeadings,
@@ -29,6 +31,9 @@ const under = (title: string, lines: readonly string[]): readonly string[] => [`
 const file = (name: string): string => join(GOLDEN, 'structure', `${name}.txt`);
 const shown = (block: Block): string =>
   `${block.left === undefined ? '' : `(${block.left}) `}${shortBlock(block).slice(0, 70)}`;
+/** With all that a reader saw of it. */
+const shownWhole = ({ id: _, ...block }: Block): string =>
+  `${shown({ id: _, ...block } as Block)} ${JSON.stringify({ ...block, runs: undefined, table: undefined, text: undefined, kind: undefined, level: undefined })}`;
 const said = (detail: FindingDetail): string => (detail === null ? '' : ` ${Object.values(detail).join(' ')}`);
 const titleFits = (runs: Parameters<typeof runsText>[0]): boolean => runsText(runs).length < 70;
 
@@ -88,6 +93,32 @@ const PLAIN = doc(
   p('Appendix A'),
   p(FILL),
 );
+/** Links within, in text and in a table, to places that another part may name too. */
+const LINKED = doc(
+  { ...h(1, 'The pond'), names: ['pond'] } as Draft,
+  p([
+    { text: 'see ' },
+    { text: 'the pond', link: '#pond' },
+    { text: ' and ' },
+    { text: 'a page', link: 'https://example.org/' },
+  ]),
+  {
+    ...table([['x', 'y']]),
+    table: {
+      columns: 1,
+      rows: [{ header: false, cells: [{ runs: [{ text: 'pond', link: '#pond' }], columns: 1, rows: 1 }] }],
+    },
+  } as Draft,
+  { ...li('Third', 1, 3), label: 'iii)' } as Draft,
+);
+const linksIn = (block: Block): string =>
+  JSON.stringify(
+    'runs' in block
+      ? block.runs.flatMap(({ link }) => link ?? [])
+      : block.kind === 'table'
+        ? block.table.rows.flatMap(({ cells }) => cells.flatMap(({ runs }) => runs.flatMap(({ link }) => link ?? [])))
+        : [],
+  );
 /** Whatever findings tell of. */
 const FAULTY = doc(
   p('Before the first heading something is said.'),
@@ -152,7 +183,35 @@ const FAULTY = doc(
   quote('q'),
   note('n'),
 );
-const ALL: Readonly<Record<string, DocumentModel>> = { ...DOCUMENTS, looking: LOOKING, plain: PLAIN, faulty: FAULTY };
+const paragraphs = (count: number): Draft =>
+  p(Array.from({ length: count }, (_, i) => `Sentence ${i} of it says a thing.`).join(' '));
+/** At the edge of what findings tell of. */
+const EDGES = doc(
+  p('A title', 'title'),
+  p('Names and a date'),
+  p('Below the title'),
+  h(2, 'First: with a rest behind a colon that makes it long enough to be divided in two'),
+  paragraphs(17),
+  paragraphs(21),
+  paragraphs(40),
+  paragraphs(70),
+  h(2, 'Is this a question? It is, and then there is more of it that could well be text below it'),
+  h(6, 'Deep'),
+  p('Deep text.'),
+  h(3, 'Less deep'),
+  h(4, 'Below'),
+  p('Text.'),
+  h(1, 'Last'),
+);
+const UNTITLED = doc(p('Fifty words stand before it. '.repeat(10)), h(2, 'First'), p('Text.'), h(2, 'Second'));
+const ALL: Readonly<Record<string, DocumentModel>> = {
+  ...DOCUMENTS,
+  looking: LOOKING,
+  plain: PLAIN,
+  faulty: FAULTY,
+  edges: EDGES,
+  untitled: UNTITLED,
+};
 
 test('what speaks for headings', () => {
   holdTo(
@@ -273,13 +332,153 @@ test('levels raised, contents left out, documents joined, and every kind of chan
     ),
     ...under(
       'joined',
-      joinDocuments([part('course.md', COURSE), part('letter.md', LETTER), part('plain.txt', PLAIN)]).blocks.map(shown),
+      joinDocuments([
+        part('course.md', { ...COURSE, language: 'en' as never }),
+        part('letter.md', { ...LETTER, language: 'de' as never }),
+        part('plain.txt', PLAIN),
+        part('linked.md', LINKED),
+      ]).blocks.map((block) => `${shownWhole(block)} ${linksIn(block)}`),
     ),
     ...Object.entries(changes).flatMap(([name, change]) => {
       const { document, ...others } = restructure(COURSE, [change]);
-      return under(name, [...document.blocks.map(shown), JSON.stringify(others)]);
+      const before = new Set(COURSE.blocks.map(shownWhole));
+      return under(name, [
+        document.blocks.map(({ id }) => COURSE.blocks.findIndex((block) => block.id === id)).join(' '),
+        ...document.blocks.map(shownWhole).filter((line) => !before.has(line)),
+        JSON.stringify(others),
+      ]);
     }),
   ]);
+});
+
+/** Lists of contents as documents have them, and what only looks like one. */
+const CONTENTS: Readonly<Record<string, readonly Draft[]>> = {
+  'pages behind dots': [
+    h(1, 'Contents'),
+    p('The pond .......... 1'),
+    p('The wheel ......... 4'),
+    p('The stones ........ 9'),
+    p('Annex ............ 12'),
+  ],
+  'no pages': [p('Contents'), li('The pond'), li('The wheel'), li('The stones'), li('Something else')],
+  'one paragraph': [h(1, 'Contents'), p('The pond .... 1\nThe wheel .... 4\nThe stones .... 9')],
+  'one line': [p('The pond ........ 1 The wheel ........ 4 The stones ........ 9')],
+  'a table': [
+    h(1, 'Contents'),
+    table([
+      ['The pond', '1'],
+      ['The wheel', '4'],
+      ['The stones', '9'],
+    ]),
+  ],
+  'over two pages': [
+    p('Contents'),
+    p('The pond 1'),
+    p('The wheel 4'),
+    { kind: 'break', type: 'page' },
+    { ...p('Sallow Quay'), left: 'running-head' } as Draft,
+    p('The stones 9'),
+    p('The flour 11'),
+  ],
+  'two entries': [p('Contents'), li('The pond'), li('The wheel')],
+  'running text': [p('The pond is told of first.'), p('The wheel is told of then.'), p('The stones come last.')],
+  'half of them': [
+    li('The pond'),
+    li('Nothing'),
+    li('Else'),
+    li('The wheel'),
+    li('The stones'),
+    li('More'),
+    li('And more'),
+    li('And so on'),
+  ],
+};
+const CHAPTERS: readonly Draft[] = ['The pond', 'The wheel', 'The stones', 'The flour'].flatMap((name) => [
+  h(1, name),
+  p(FILL),
+]);
+
+test('lists of contents', () => {
+  holdTo(
+    file('contents'),
+    Object.entries(CONTENTS).flatMap(([name, drafts]) => {
+      const before = leaveContents(doc(...drafts, ...CHAPTERS));
+      const behind = leaveContents(doc(...CHAPTERS, ...drafts));
+      const titled = leaveContents(doc(p('Report', 'title'), ...drafts, p('A note.'), ...CHAPTERS));
+      return [before, behind, titled].flatMap(({ blocks }, i) =>
+        under(
+          `${name} ${['before', 'behind', 'below a title'][i]}`,
+          blocks.filter(({ left }) => left !== undefined).map(shown),
+        ),
+      );
+    }),
+  );
+});
+
+/** One change after another, of every kind, with blocks that are there and some that are not. */
+function changesOf(blocks: readonly Block[], seed: number): readonly StructureChange[] {
+  const next = random(seed);
+  const any = () => (next() < 0.05 ? ('gone' as never) : blocks[Math.floor(next() * blocks.length)]!.id);
+  const some = () => Array.from({ length: 1 + Math.floor(next() * 4) }, any);
+  return Array.from({ length: 24 }, (_, i): StructureChange => {
+    const roll = next();
+    if (roll < 0.25)
+      return {
+        kind: 'shape',
+        shapes: some().map((block) => ({
+          block,
+          as: (
+            [
+              { kind: 'heading', level: 2 },
+              { kind: 'paragraph' },
+              { kind: 'title' },
+              { kind: 'listItem', depth: 2, ordered: true },
+              { kind: 'listItem', depth: 1, ordered: false },
+              { kind: 'quote' },
+            ] as const
+          )[Math.floor(next() * 6)]!,
+        })),
+      };
+    if (roll < 0.5) {
+      const replaces = next() < 0.7 ? some() : [];
+      const ids = [...replaces.slice(0, 1), `w${i}` as never, ...(next() < 0.2 ? [any()] : [])];
+      return {
+        kind: 'write',
+        replaces,
+        after: next() < 0.2 ? null : any(),
+        blocks: ids.map((id, k) => ({ kind: 'paragraph', id, runs: [{ text: `Written ${i}, ${k}` }] })),
+      };
+    }
+    if (roll < 0.7) return { kind: 'move', blocks: some(), before: next() < 0.2 ? null : any() };
+    if (roll < 0.85) return { kind: 'leave', blocks: some(), as: 'deleted' };
+    if (roll < 0.95) return { kind: 'keep', blocks: some() };
+    return { kind: 'describe', block: any(), alt: `A picture ${i}` };
+  });
+}
+
+test('changes one after another', () => {
+  holdTo(
+    file('sequences'),
+    [COURSE, FAULTY].flatMap((document, d) =>
+      [1, 2, 3, 4].flatMap((seed) => {
+        const changes = changesOf(document.blocks, seed);
+        const { document: made, ...others } = restructure(document, changes);
+        const ids = (id: string): string => (document.blocks.some((block) => block.id === id) ? '' : ` ${id}`);
+        return under(`${['course', 'faulty'][d]}, ${seed}`, [
+          ...made.blocks.map((block) => `${shown(block)}${ids(block.id)}`),
+          JSON.stringify(others),
+          `made headings: ${madeHeadings(document, made)
+            .map(({ blocks }) => blocks.length)
+            .join(' ')}`,
+          `not of itself: ${madeHeadings(made, made).length}`,
+          `raised: ${made.blocks
+            .filter(({ id }) => branchOf(made.blocks, id).length > 1)
+            .map(({ id }) => branchOf(made.blocks, id).length)
+            .join(' ')}`,
+        ]);
+      }),
+    ),
+  );
 });
 
 /** A later edition: words changed, blocks moved, gone and new. */

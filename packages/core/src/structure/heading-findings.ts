@@ -187,7 +187,8 @@ export function beforeFirst(
   if (title?.kind === 'paragraph' && words <= COVER_WORDS) return [];
   const level = headings[0]!.level;
   const text = blockText(block).trim();
-  const start = text
+  const [sentence = ''] = text.split(/(?<=[.!?…])\s/u);
+  const start = sentence
     .split(/\s+/)
     .slice(0, 6)
     .join(' ')
