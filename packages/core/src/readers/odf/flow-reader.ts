@@ -1,47 +1,22 @@
 /** Reads the text of an ODT (OASIS ODF 1.3 part 3, §5 and §9): paragraphs, lists, tables, notes and frames. */
-import { runsText, safeLink, type Run, type TableCell, type TableRow } from '../../content/index.ts';
+import { runsText, safeLink } from '../../content/index.ts';
 import type { SourcePlace } from '../../base/index.ts';
 import type { Attributes, XmlHandler } from '../../container/index.ts';
-import type { Level } from '../../document/index.ts';
 import { cellRuns } from '../cell-runs.ts';
-import { cleanRuns } from '../clean-runs.ts';
 import { GatheredText } from '../gathered-text.ts';
 import { hiddenBlock } from '../hidden-text.ts';
-import { itemNumber } from '../list-label.ts';
-import { ofScript, type ByScript } from '../spoken.ts';
+import { ofScript } from '../spoken.ts';
 import { draftBreak, type Draft } from '../read-result.ts';
 import type { OdtContext } from './context.ts';
 import { Frames } from './frames.ts';
-import { OUTLINE, type Style } from './styles.ts';
+import { Grids } from './grids.ts';
+import { ParagraphBlocks, type Paragraph } from './paragraph-blocks.ts';
+import { lookOf } from './span-look.ts';
+import type { Style } from './styles.ts';
 
-interface Paragraph {
-  readonly text: GatheredText;
-  readonly style: Style;
-  /** Of a heading, by its element. */
-  readonly level: number | undefined;
-  readonly before: Draft[];
-  readonly after: Draft[];
-  /** What comments at it say. */
-  readonly remarks: string[];
-  /** `text:is-list-header`: a heading without its number (§19.838). */
-  readonly listHeader: boolean;
-  readonly item: { depth: number; ordered: boolean; number: number; label: string } | undefined;
-}
 interface List {
   readonly style: string | undefined;
   next: number | undefined;
-}
-interface Grid {
-  readonly rows: { readonly header: boolean; readonly cells: TableCell[] }[];
-  header: boolean;
-  readonly outside: Draft[];
-  readonly place: SourcePlace;
-}
-interface Cell {
-  readonly drafts: Draft[];
-  readonly columns: number;
-  readonly rows: number;
-  readonly repeated: number;
 }
 /** Subtrees that hold no text of the document. */
 const SKIPPED = new Set([
@@ -56,9 +31,6 @@ const SKIPPED = new Set([
   'office:binary-data',
 ]);
 
-const MOST_REPEATED = 100;
-const LOWEST = 6; // level of headings
-
 export class OdtFlowReader implements XmlHandler {
   readonly #context: OdtContext;
   #out: (draft: Draft) => void;
@@ -68,13 +40,11 @@ export class OdtFlowReader implements XmlHandler {
   #itemOpen = false;
   readonly #spans: Style[] = [];
   readonly #links: (string | undefined)[] = [];
-  readonly #grids: Grid[] = [];
-  readonly #cells: Cell[] = [];
+  readonly #grids = new Grids();
   readonly #frames: Frames;
   #contents = 0;
   #hiddenSections = 0;
-  /** How many headings of each level there are so far, as the outline counts them. */
-  readonly #headings: number[] = [];
+  readonly #blocks: ParagraphBlocks;
   #annotation: Draft[] = [];
   #note: { label: string; readonly drafts: Draft[] } | undefined;
   #inCitation = false;
@@ -84,6 +54,7 @@ export class OdtFlowReader implements XmlHandler {
   constructor(context: OdtContext, out: (draft: Draft) => void) {
     this.#context = context;
     this.#out = out;
+    this.#blocks = new ParagraphBlocks(context);
     this.#frames = new Frames(context, { place: () => this.#place(), out: (draft) => this.#add(draft) });
   }
 
@@ -150,19 +121,19 @@ export class OdtFlowReader implements XmlHandler {
         break;
       case 'table:table':
         this.#frames.hasText();
-        this.#grids.push({ rows: [], header: false, outside: [], place: this.#place() });
+        this.#grids.start(this.#place());
         break;
       case 'table:table-header-rows':
-        if (this.#grids.length > 0) this.#grids.at(-1)!.header = true;
+        this.#grids.header(true);
         break;
       case 'table:table-row':
-        this.#grids.at(-1)?.rows.push({ header: this.#grids.at(-1)!.header, cells: [] });
+        this.#grids.row();
         break;
       case 'table:covered-table-cell':
         this.#skip = 1;
         break;
       case 'table:table-cell':
-        this.#startCell(a);
+        this.#enter(this.#grids.startCell(a));
         break;
       case 'draw:text-box':
         this.#frames.hasText();
@@ -227,13 +198,14 @@ export class OdtFlowReader implements XmlHandler {
         this.#contents--;
         break;
       case 'table:table-header-rows':
-        if (this.#grids.length > 0) this.#grids.at(-1)!.header = false;
+        this.#grids.header(false);
         break;
       case 'table:table-cell':
-        this.#endCell();
+        this.#leave();
+        this.#grids.endCell();
         break;
       case 'table:table':
-        this.#endTable();
+        for (const draft of this.#grids.end()) this.#out(draft);
         break;
       case 'draw:text-box':
       case 'draw:custom-shape':
@@ -264,7 +236,7 @@ export class OdtFlowReader implements XmlHandler {
       text: new GatheredText(),
       style,
       level,
-      before: style.breakBefore && this.#cells.length === 0 ? [draftBreak('page', this.#place())] : [],
+      before: style.breakBefore && !this.#grids.inCell ? [draftBreak('page', this.#place())] : [],
       after: [],
       remarks: [],
       listHeader: a['text:is-list-header'] === 'true',
@@ -297,7 +269,7 @@ export class OdtFlowReader implements XmlHandler {
     this.#paragraph = undefined;
     if (paragraph === undefined) return { drafts: [], after: [] };
     const remark = paragraph.remarks.join('\n');
-    const made = this.#block(paragraph);
+    const made = this.#blocks.of(paragraph, this.#place(), this.#contents > 0);
     paragraph.text.spoken.direction ??= paragraph.style.direction;
     const spoken = paragraph.text.spoken.take();
     const block = made === undefined ? undefined : { ...made, ...spoken, ...(remark === '' ? {} : { remark }) };
@@ -309,52 +281,6 @@ export class OdtFlowReader implements XmlHandler {
     };
   }
 
-  #block({ text, style, level, item, listHeader }: Paragraph): Draft | undefined {
-    const place = this.#place();
-    const raw = text.runs.map(({ text: t }) => t).join('');
-    const empty = raw.trim() === '';
-    const runs = empty ? [] : cleanRuns(text.runs, place, this.#context.report);
-    if (this.#contents > 0) return empty ? undefined : { kind: 'paragraph', role: 'contents', runs, place };
-    const { use } = style;
-    if (use === 'title' && !empty) return { kind: 'paragraph', role: 'title', runs, place };
-    const outline = level ?? (style.outline || (typeof use === 'number' ? use : undefined));
-    if (outline !== undefined) {
-      if (outline > LOWEST) this.#context.report.add('level-raised', place, { level: outline });
-      const label = empty || listHeader ? '' : this.#headingLabel(outline, item);
-      const heading: Draft = { kind: 'heading', level: Math.min(Math.max(1, outline), LOWEST) as Level, runs, place };
-      return label === '' ? heading : { ...heading, label };
-    }
-    if (empty) return undefined;
-    if (use === 'subtitle' || use === 'caption' || use === 'contents')
-      return { kind: 'paragraph', role: use, runs, place };
-    if (use === 'quote') return { kind: 'quote', runs, place };
-    if (use === 'code' || (text.allMono && style.mono)) return { kind: 'code', text: raw, place };
-    if (item !== undefined) {
-      const { depth, ordered, number, label } = item;
-      return {
-        kind: 'listItem',
-        depth,
-        ordered,
-        ...itemNumber(ordered, number, label),
-        runs,
-        place,
-      };
-    }
-    const look = text.look(style.align === 'end' ? 'right' : style.align, style.size);
-    return { kind: 'paragraph', runs, place, ...(look === undefined ? {} : { look }) };
-  }
-
-  /** The number that the outline's style sets before a heading, or the list in which it stands. */
-  #headingLabel(level: number, item: Paragraph['item']): string {
-    if (item !== undefined) return item.ordered ? item.label : '';
-    const { styles } = this.#context;
-    const counts = this.#headings;
-    counts.length = Math.min(counts.length, level);
-    for (let above = counts.length; above < level; above++) counts[above] = styles.list(OUTLINE, above + 1).start - 1;
-    counts[level - 1]!++;
-    return styles.label(OUTLINE, counts);
-  }
-
   #text(text: string): void {
     const paragraph = this.#paragraph;
     if (paragraph === undefined || text === '') return;
@@ -363,38 +289,13 @@ export class OdtFlowReader implements XmlHandler {
       return;
     }
     if (paragraph.text.empty && text === ' ') return;
-    const { style } = paragraph;
-    let bold = style.bold ?? false;
-    let size = style.size ?? 0;
-    let mono = style.mono ?? false;
-    let [caps, italic, strike] = [style.caps, false, false];
-    let position: Run['position'];
-    let language: ByScript = { ...this.#context.styles.language, ...style.language };
-    for (const span of this.#spans) {
-      if (span.hidden) {
-        paragraph.text.hidden += text;
-        return;
-      }
-      bold = span.bold ?? bold;
-      size = span.size ?? size;
-      mono = span.mono ?? mono;
-      italic = span.italic ?? italic;
-      caps ||= span.caps;
-      strike ||= span.strike;
-      position = span.position ?? position;
-      if (span.language !== undefined) language = { ...language, ...span.language };
+    const look = lookOf(paragraph.style, this.#spans, this.#links.at(-1), this.#context.styles.language);
+    if (look === undefined) {
+      paragraph.text.hidden += text;
+      return;
     }
-    const link = this.#links.at(-1);
-    const look: Omit<Run, 'text'> = {
-      ...(bold && !style.bold ? { bold: true } : {}),
-      ...(italic ? { italic: true } : {}),
-      ...(strike ? { strike: true } : {}),
-      ...(mono && !style.mono ? { code: true } : {}),
-      ...(position === undefined ? {} : { position }),
-      ...(link === undefined ? {} : { link }),
-    };
-    paragraph.text.spoken.add(text, ofScript(language, text));
-    paragraph.text.append(text, look, size, bold, caps, mono);
+    paragraph.text.spoken.add(text, ofScript(look.language, text));
+    paragraph.text.append(text, look.run, look.size, look.bold, look.caps, look.mono);
   }
 
   /** Goes into a place with paragraphs of its own. */
@@ -436,41 +337,8 @@ export class OdtFlowReader implements XmlHandler {
     this.#context.report.add('comments-left', this.#place(), { text: text });
   }
 
-  #startCell(a: Attributes): void {
-    const drafts: Draft[] = [];
-    this.#cells.push({
-      drafts,
-      columns: spanOf(a['table:number-columns-spanned']),
-      rows: spanOf(a['table:number-rows-spanned']),
-      repeated: spanOf(a['table:number-columns-repeated']),
-    });
-    this.#enter((draft) => drafts.push(draft));
-  }
-
-  #endCell(): void {
-    const cell = this.#cells.pop();
-    const grid = this.#grids.at(-1);
-    this.#leave();
-    if (cell === undefined || grid === undefined) return;
-    const { columns, rows } = cell;
-    const made: TableCell = { runs: cellRuns(cell.drafts, grid.outside), columns, rows };
-    for (let i = 0; i < cell.repeated; i++) grid.rows.at(-1)?.cells.push(made);
-  }
-
-  #endTable(): void {
-    const grid = this.#grids.pop();
-    if (grid === undefined) return;
-    const rows: TableRow[] = grid.rows.filter((row) => row.cells.length > 0);
-    const columns = Math.max(0, ...rows.map((row) => row.cells.reduce((sum, cell) => sum + cell.columns, 0)));
-    if (rows.some((row) => row.cells.some((cell) => cell.runs.length > 0)))
-      this.#out({ kind: 'table', table: { rows, columns }, place: grid.place });
-    for (const draft of grid.outside) this.#out(draft);
-  }
-
   #add(draft: Draft): void {
     if (this.#paragraph) (this.#paragraph.text.empty ? this.#paragraph.before : this.#paragraph.after).push(draft);
     else this.#out(draft);
   }
 }
-
-const spanOf = (value: string | undefined): number => Math.min(Math.max(1, Number(value ?? 1) || 1), MOST_REPEATED);
