@@ -34,7 +34,7 @@ const shown = (block: Block): string =>
 /** With all that a reader saw of it. */
 const shownWhole = ({ id: _, ...block }: Block): string =>
   `${shown({ id: _, ...block } as Block)} ${JSON.stringify({ ...block, runs: undefined, table: undefined, text: undefined, kind: undefined, level: undefined })}`;
-const said = (detail: FindingDetail): string => (detail === null ? '' : ` ${Object.values(detail).join(' ')}`);
+const about = (detail: FindingDetail): string => (detail === null ? '' : ` ${Object.values(detail).join(' ')}`);
 const titleFits = (runs: Parameters<typeof runsText>[0]): boolean => runsText(runs).length < 70;
 
 const looking = (text: string, look: Look): Draft => ({ ...p(text), look }) as Draft;
@@ -253,7 +253,7 @@ test('findings, and what each repair makes of the document', () => {
       under(
         name,
         findings(document, { titleFits }).flatMap(({ kind, block, detail, repairs }) => [
-          `${kind} at ${document.blocks.findIndex(({ id }) => id === block)}${said(detail)}`,
+          `${kind} at ${document.blocks.findIndex(({ id }) => id === block)}${about(detail)}`,
           ...repairs.map(({ name: repair, changes, ask }) => {
             const made = restructure(document, changes.filter(isStructureChange)).document.blocks;
             const before = new Set(document.blocks.map(shown));
@@ -479,6 +479,86 @@ test('changes one after another', () => {
       }),
     ),
   );
+});
+
+/** Lines that stand out, more and more of them, where nothing is marked and where something is. */
+const STANDING_OUT: Readonly<Record<string, (text: string) => Draft>> = {
+  larger: (text) => looking(text, { size: 14 }),
+  'just larger': (text) => looking(text, { size: 12.4 }),
+  bold: (text) => looking(text, { size: 11, bold: true }),
+  'bold and spaced': (text) => looking(text, { size: 11, bold: true, spaceBefore: 12 }),
+  counted: (text) => looking(`2.1 ${text}`, { size: 11 }),
+  capitals: (text) => looking(text.toUpperCase(), { size: 11 }),
+};
+
+test('headings are proposed by how many lines stand out', () => {
+  const names = ['The gates', 'The wheel', 'The stones', 'The flour'];
+  holdTo(
+    file('proposed'),
+    Object.entries(STANDING_OUT).flatMap(([name, line]) =>
+      [0, 1, 2, 3].flatMap((marked) =>
+        under(
+          `${name}, ${marked} marked`,
+          [0, 1, 2, 4].map((count) => {
+            const document = doc(
+              ...Array.from({ length: marked }, (_, i) => [h(1, `Marked ${i}`), body(FILL)]).flat(),
+              ...names.slice(0, count).flatMap((text) => [line(text), body(FILL)]),
+              body(FILL),
+            );
+            const lines = (changes: readonly StructureChange[]): string =>
+              changes
+                .flatMap((change) => (change.kind === 'shape' ? change.shapes : []))
+                .map(({ as }) => (as.kind === 'heading' ? as.level : as.kind))
+                .join(' ');
+            return `${count}: implied ${lines(impliedHeadings(document)) || '-'}, proposed ${lines(proposedHeadings(document)) || '-'}`;
+          }),
+        ),
+      ),
+    ),
+  );
+});
+
+test('parts for the speaker alone', () => {
+  const said = [
+    'Speaker notes',
+    'Notes for the trainer',
+    '3.1 Speaker notes',
+    'Not for distribution',
+    'Confidential remarks about the quay',
+    'Nur für Vortragende',
+    'Vortragende',
+    'The speaker',
+    `Nur für ${'x'.repeat(30)}`,
+    `Nur für ${'x'.repeat(31)}`,
+  ];
+  const marked = [
+    '[Speaker note: say it slowly]',
+    'Speaker note – say it',
+    'A speaker note: it is said',
+    'Internal only: ask first',
+    'Internal only',
+  ];
+  const document = doc(
+    ...said.flatMap((text, i) => [h(i % 2 === 0 ? 1 : 2, text), p(`Below ${i}.`), h(3, `Deeper ${i}`), li('An item')]),
+    h(1, 'Open'),
+    ...marked.map((text) => p(text)),
+    { ...p('A remark says it.'), remark: 'internal only, please' } as Draft,
+    { ...h(2, 'A heading whose remark says it'), remark: 'Not for the audience' } as Draft,
+    p('Below it.'),
+  );
+  const settled = new Set(document.blocks.slice(0, 4).map(({ id }) => id));
+  const listed = (options: Parameters<typeof findings>[1]): readonly string[] =>
+    findings(document, options)
+      .filter(({ kind }) => kind === 'private-part')
+      .map(
+        ({ block, detail, repairs }) =>
+          `${shown(document.blocks.find(({ id }) => id === block)!)}${about(detail)}: ${repairs.map(({ name, changes }) => `${name} ${changes.length}`).join(', ')}`,
+      );
+  holdTo(file('private'), [
+    ...under('found', listed({ titleFits })),
+    ...under('some settled', listed({ titleFits, settled: (id) => settled.has(id) })),
+    ...under('headings', privateHeadings(document).map(shown)),
+  ]);
 });
 
 /** A later edition: words changed, blocks moved, gone and new. */

@@ -163,6 +163,7 @@ const LEAST_HEADINGS = 2;
 const LARGER = 1.12;
 const SURER = 0.65;
 
-const SURE = 0.55;
+/** More than a short line that is bold, or a little larger, above text. */
+const SURE = 0.56;
 /** Short bold lines above text reach it: where a format could mark headings, they are how people write them. */
 const LIKELY = 0.5;

@@ -182,8 +182,8 @@ test('a note that nothing refers to is kept; other properties are told; numbers 
     'title Tides',
     'p Text.',
     'footnote used',
-    '3. three',
-    '4. four',
+    '3) three',
+    '4) four',
     'footnote unused words',
   ]);
   expect(document.blocks.map((block) => 'label' in block && block.label)).toEqual([false, false, '1', '3)', '4)', '2']);

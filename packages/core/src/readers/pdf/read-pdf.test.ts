@@ -338,7 +338,7 @@ test('what a tagged file says of its parts comes first', async () => {
     'h1 Tides',
     `p ${PROSE}`,
     'h3 Springs',
-    '1. High water',
+    '(a) High water',
     '  - 12 boats came in',
     'table Part | Cost\nWheel | 12',
     'picture The pond at low water',

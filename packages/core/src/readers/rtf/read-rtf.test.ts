@@ -107,7 +107,7 @@ test('a reset within the text of a mark changes no level; styles based on headin
     ),
   ).document;
   expect(document.blocks.map((block) => [block.left, shortBlock(block)])).toEqual([
-    [undefined, '  2. second level'],
+    [undefined, '  (b) second level'],
     [undefined, 'h2 Chapter'],
     ['hidden', 'p secret'],
     [undefined, 'p ac'],

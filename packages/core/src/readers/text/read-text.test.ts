@@ -35,8 +35,8 @@ test('lists nest by indent; lines that go on belong to their item', () => {
     '- oak from the wood',
     '- elm',
     '  - forty',
-    '1. one',
-    '2. two',
+    '1) one',
+    '2) two',
   ]);
 });
 
