@@ -1,17 +1,10 @@
 /** Draws a chart: axes at round numbers, bars, lines or pieces, labels and legend, measured with the theme's fonts. */
-import { emuFromPt, ptFromEmu } from '../base/index.ts';
+import { ptFromEmu } from '../base/index.ts';
 import { accentOf, coloredByCategory, isMirrored, writeNumber, type Chart } from '../charts/index.ts';
-import { fontFace } from '../fonts/index.ts';
 import type { ChartBox } from '../layout/index.ts';
-import {
-  inkOn,
-  type ChartHand,
-  type ColorName,
-  type Geometry,
-  type Hex,
-  type Palette,
-  type Theme,
-} from '../theme/index.ts';
+import { inkOn, type ColorName, type Palette, type Theme } from '../theme/index.ts';
+import { scaleOf, type Scale } from './chart-axis.ts';
+import { CHART_TYPE, ChartPen } from './chart-pen.ts';
 import { outline, type DrawnShape } from './drawn-shape.ts';
 import { asWritten, mirroredPiece, mirroredShape } from './mirror-chart.ts';
 import type { Piece } from './drawn-text.ts';
@@ -28,28 +21,8 @@ interface Area {
   readonly height: number;
 }
 
-/** Sizes of type in points; also written into the file. */
-export const CHART_TYPE = { title: 20, text: 16 } as const;
 /** Areas stand before each other: what is behind is seen. Also written into the file. */
 export const OVERLAP_OPACITY = 0.65;
-/** Round steps for an axis (Heckbert, "Nice numbers for graph labels", Graphics Gems, 1990). */
-export function axisSteps(
-  least: number,
-  most: number,
-  wanted = 5,
-): { readonly from: number; readonly to: number; readonly step: number } {
-  const span = most - least || Math.abs(most) || 1;
-  const rough = span / wanted;
-  const power = 10 ** Math.floor(Math.log10(rough));
-  const step = [1, 2, 2.5, 5, 10].map((factor) => factor * power).find((candidate) => candidate >= rough * 0.999)!;
-  const round = (value: number): number => Number(value.toPrecision(12));
-  return {
-    from: round(Math.floor(least / step + 1e-9) * step),
-    to: round(Math.ceil(most / step - 1e-9) * step),
-    step: round(step),
-  };
-}
-
 export function drawChart({ chart, frame }: ChartBox, theme: Theme, colors: Colors): DrawnChart {
   return new Drawing(chart, theme, colors).draw({
     x: ptFromEmu(frame.x),
@@ -58,16 +31,6 @@ export function drawChart({ chart, frame }: ChartBox, theme: Theme, colors: Colo
     height: ptFromEmu(frame.height),
   });
 }
-
-const DOTS = { circle: 'ellipse', square: 'rect', diamond: 'diamond' } as const satisfies Record<
-  ChartHand['dots'],
-  Geometry
->;
-/** Lengths of dashes and gaps in points, as receivers draw lines of one point (ECMA-376-1 §20.1.10.48). */
-const DASHES = { solid: undefined, dash: '4 3', dot: '1 1' } as const satisfies Record<
-  ChartHand['grid'],
-  string | undefined
->;
 
 type Colors = Pick<SlideColors, 'palette' | 'inks'>;
 
@@ -78,21 +41,15 @@ export function inkWithin(chart: Chart, palette: Palette, i: number): 'ground' |
   return inkOn(palette, all ? chart.categories.map((_, k) => accent(k)) : [accent(i)]);
 }
 
-type Anchor = 'start' | 'middle' | 'end';
-
 class Drawing {
   readonly #chart: Chart;
   readonly #theme: Theme;
-  readonly #palette: Palette;
-  readonly #inks: Palette;
-  readonly #shapes: DrawnShape[] = [];
-  readonly #pieces: Piece[] = [];
+  readonly #pen: ChartPen;
 
-  constructor(chart: Chart, theme: Theme, { palette, inks }: Colors) {
+  constructor(chart: Chart, theme: Theme, colors: Colors) {
     this.#chart = chart;
     this.#theme = theme;
-    this.#palette = palette;
-    this.#inks = inks;
+    this.#pen = new ChartPen(chart, theme, colors);
   }
 
   draw(area: Area): DrawnChart {
@@ -103,7 +60,7 @@ class Drawing {
     let left = area;
     if (settings.title !== null && settings.title !== '') {
       const [x, anchor] = stays ? ([area.x + area.width, 'end'] as const) : ([area.x, 'start'] as const);
-      this.#text(settings.title, x, area.y + CHART_TYPE.title, anchor, {
+      this.#pen.text(settings.title, x, area.y + CHART_TYPE.title, anchor, {
         size: CHART_TYPE.title,
         bold: true,
         most: area.width,
@@ -116,54 +73,9 @@ class Drawing {
     else this.#axes(left);
     const middle = area.x + area.width / 2;
     return {
-      shapes: turned ? this.#shapes.map((shape) => mirroredShape(shape, middle)) : this.#shapes,
-      pieces: this.#pieces.map((piece) => asWritten(turned ? mirroredPiece(piece, middle) : piece, this.#theme)),
+      shapes: turned ? this.#pen.shapes.map((shape) => mirroredShape(shape, middle)) : this.#pen.shapes,
+      pieces: this.#pen.pieces.map((piece) => asWritten(turned ? mirroredPiece(piece, middle) : piece, this.#theme)),
     };
-  }
-
-  #color(i: number): Hex {
-    return this.#palette[`accent${accentOf(this.#chart, i)}` as 'accent1'];
-  }
-
-  #width(text: string, size = CHART_TYPE.text as number, bold = false): number {
-    return fontFace(this.#theme.fonts.body, bold ? 'bold' : 'regular').width(text) * size;
-  }
-
-  #text(
-    text: string,
-    x: number,
-    y: number,
-    anchor: Anchor,
-    { size = CHART_TYPE.text as number, bold = false, color = this.#inks.text, most = Infinity } = {},
-  ): void {
-    let shown = text;
-    while (shown.length > 1 && this.#width(shown, size, bold) > most)
-      shown = `${shown.replace(/…$/, '').slice(0, -1).trimEnd()}…`;
-    const width = this.#width(shown, size, bold);
-    const from = anchor === 'start' ? x : anchor === 'middle' ? x - width / 2 : x - width;
-    this.#pieces.push({
-      text: shown,
-      x: emuFromPt(from),
-      baseline: emuFromPt(y),
-      width: emuFromPt(width),
-      family: this.#theme.fonts.body,
-      size,
-      bold,
-      italic: false,
-      strike: false,
-      link: undefined,
-      color,
-    });
-  }
-
-  #fill(d: string, fill: Hex, opacity = 1): void {
-    this.#shapes.push({ d, fill, stroke: null, strokeWidth: 0, ...(opacity === 1 ? {} : { opacity }) });
-  }
-  get #dashes(): string | undefined {
-    return DASHES[this.#theme.hand.chart.grid];
-  }
-  #line(d: string, stroke: Hex, strokeWidth: number, dashes?: string): void {
-    this.#shapes.push({ d, fill: null, stroke, strokeWidth, ...(dashes === undefined ? {} : { dashes }) });
   }
 
   /** @param fromLeft What would stand at the right stands at the left. */
@@ -173,11 +85,11 @@ class Drawing {
     const row = CHART_TYPE.text * 1.7;
     const box = CHART_TYPE.text * 0.8;
     const key = (name: string, i: number, x: number, y: number, most: number): void => {
-      this.#fill(outline('rect', { x, y: y - box * 0.9, width: box, height: box }), this.#color(i));
-      this.#text(name, x + box + 6, y, 'start', { most: most - box - 6 });
+      this.#pen.fill(outline('rect', { x, y: y - box * 0.9, width: box, height: box }), this.#pen.color(i));
+      this.#pen.text(name, x + box + 6, y, 'start', { most: most - box - 6 });
     };
     if (settings.legend === 'right') {
-      const widest = Math.min(area.width * 0.34, Math.max(...names.map((name) => this.#width(name))) + box + 8);
+      const widest = Math.min(area.width * 0.34, Math.max(...names.map((name) => this.#pen.width(name))) + box + 8);
       const x = fromLeft ? area.x : area.x + area.width - widest;
       const top = area.y + Math.max(0, (area.height - names.length * row) / 2);
       names.forEach((name, i) => {
@@ -191,7 +103,7 @@ class Drawing {
       let x = 0;
       let line = 0;
       names.forEach((name, i) => {
-        const width = Math.min(most, this.#width(name) + box + 6) + 18;
+        const width = Math.min(most, this.#pen.width(name) + box + 6) + 18;
         if (x > 0 && x + width > area.width) [x, line] = [0, line + 1];
         lines.push({ name, i, x, line });
         x += width;
@@ -225,33 +137,22 @@ class Drawing {
       const back = hollow
         ? `L${at(to, inner)}A${inner} ${inner} 0 ${large} 0 ${at(angle, inner)}Z`
         : `L${cx.toFixed(2)} ${cy.toFixed(2)}Z`;
-      this.#shapes.push({ d: rim + back, fill: this.#color(i), stroke: this.#palette.ground, strokeWidth: 1.5 });
+      this.#pen.shapes.push({
+        d: rim + back,
+        fill: this.#pen.color(i),
+        stroke: this.#pen.palette.ground,
+        strokeWidth: 1.5,
+      });
       if (settings.labels && turn > 0.28) {
         const middle = angle + turn / 2;
         const r = hollow ? (radius + inner) / 2 : radius * 0.66;
-        this.#text(writeNumber(value, format), cx + r * Math.sin(middle), cy - r * Math.cos(middle) + 4, 'middle', {
-          color: this.#inks[inkWithin(this.#chart, this.#palette, i)],
+        this.#pen.text(writeNumber(value, format), cx + r * Math.sin(middle), cy - r * Math.cos(middle) + 4, 'middle', {
+          color: this.#pen.inks[inkWithin(this.#chart, this.#pen.palette, i)],
           bold: true,
         });
       }
       angle = to;
     });
-  }
-
-  /** Room that the numbers and titles of an axis take. */
-  #scale(values: readonly number[], fromZero: boolean) {
-    const least = Math.min(...values, fromZero ? 0 : Infinity);
-    const most = Math.max(...values, fromZero ? 0 : -Infinity);
-    const axis = axisSteps(least, most);
-    const { format } = this.#chart;
-    const needed = (step: number): number => Math.min(6, Math.max(0, -Math.floor(Math.log10(step) + 1e-9)));
-    const decimals = Number.isInteger(axis.step)
-      ? 0
-      : Math.max(needed(axis.step), axis.step.toString().split('.')[1]?.length ?? 0);
-    const ticks = Array.from({ length: Math.round((axis.to - axis.from) / axis.step) + 1 }, (_, i) =>
-      Number((axis.from + i * axis.step).toPrecision(12)),
-    );
-    return { ...axis, ticks, label: (value: number) => writeNumber(value, format, decimals) };
   }
 
   #axes(area: Area): void {
@@ -260,7 +161,7 @@ class Drawing {
     const stacked = settings.kind === 'stacked';
     const sums = categories.map((_, k) => series.reduce((sum, { values }) => sum + Math.max(0, values[k] ?? 0), 0));
     const all = stacked ? sums : series.flatMap(({ values }) => values.filter((value) => value !== null));
-    const scale = this.#scale(all.length === 0 ? [0, 1] : all, settings.kind !== 'line');
+    const scale = scaleOf(this.#chart, all.length === 0 ? [0, 1] : all, settings.kind !== 'line');
     const size = CHART_TYPE.text;
     const plot = this.#plot(area, flat, scale);
     const { x, y, width, height } = plot;
@@ -271,47 +172,44 @@ class Drawing {
     for (const tick of scale.ticks) {
       const at = along(tick);
       if (settings.grid)
-        this.#line(
+        this.#pen.line(
           flat ? `M${at.toFixed(2)} ${y}v${height}` : `M${x} ${at.toFixed(2)}h${width}`,
-          this.#palette.panel,
+          this.#pen.palette.panel,
           1,
-          this.#dashes,
+          this.#pen.dashes,
         );
-      if (flat) this.#text(scale.label(tick), at, y + height + size * 1.25, 'middle', { color: this.#inks.muted });
-      else this.#text(scale.label(tick), x - 6, at + size * 0.35, 'end', { color: this.#inks.muted });
+      if (flat)
+        this.#pen.text(scale.label(tick), at, y + height + size * 1.25, 'middle', { color: this.#pen.inks.muted });
+      else this.#pen.text(scale.label(tick), x - 6, at + size * 0.35, 'end', { color: this.#pen.inks.muted });
     }
     const room = (flat ? height : width) / categories.length;
     const every = flat
       ? Math.ceil((size * 1.3) / room)
-      : Math.ceil(Math.min(60, Math.max(...categories.map((name) => this.#width(name)))) / room);
+      : Math.ceil(Math.min(60, Math.max(...categories.map((name) => this.#pen.width(name)))) / room);
     categories.forEach((name, k) => {
       if (k % every !== 0) return;
-      if (flat) this.#text(name, x - 6, y + (k + 0.5) * room + size * 0.35, 'end', { most: x - area.x - 6 });
-      else this.#text(name, x + (k + 0.5) * room, y + height + size * 1.35, 'middle', { most: room * every - 4 });
+      if (flat) this.#pen.text(name, x - 6, y + (k + 0.5) * room + size * 0.35, 'end', { most: x - area.x - 6 });
+      else this.#pen.text(name, x + (k + 0.5) * room, y + height + size * 1.35, 'middle', { most: room * every - 4 });
     });
     if (settings.kind === 'line' || settings.kind === 'area') this.#lines(plot, along, room);
     else this.#bars(plot, along, room, flat, stacked);
     const zero = along(Math.max(scale.from, Math.min(0, scale.to)));
-    this.#line(
+    this.#pen.line(
       flat ? `M${zero.toFixed(2)} ${y}v${height}` : `M${x} ${zero.toFixed(2)}h${width}`,
-      this.#palette.muted,
+      this.#pen.palette.muted,
       this.#theme.hand.chart.base,
     );
     this.#axisTitles(area, plot, flat);
   }
 
-  #plot(
-    area: Area,
-    flat: boolean,
-    scale: { readonly ticks: readonly number[]; label: (value: number) => string },
-  ): Area {
+  #plot(area: Area, flat: boolean, scale: Scale): Area {
     const { settings, categories } = this.#chart;
     const size = CHART_TYPE.text;
     const names = flat ? categories : scale.ticks.map(scale.label);
     const upTitle = settings.upTitle ? size * 1.5 : 0;
-    const left = Math.min(area.width * 0.34, Math.max(...names.map((name) => this.#width(name))) + 8);
+    const left = Math.min(area.width * 0.34, Math.max(...names.map((name) => this.#pen.width(name))) + 8);
     const bottom = size * 1.9 + (settings.acrossTitle ? size * 1.5 : 0);
-    const right = flat ? this.#width(scale.label(scale.ticks.at(-1) ?? 0)) / 2 + (settings.labels ? 30 : 4) : 4;
+    const right = flat ? this.#pen.width(scale.label(scale.ticks.at(-1) ?? 0)) / 2 + (settings.labels ? 30 : 4) : 4;
     const top = (settings.labels && !flat ? size * 1.4 : size * 0.5) + upTitle;
     return { x: area.x + left, y: area.y + top, width: area.width - left - right, height: area.height - bottom - top };
   }
@@ -319,9 +217,9 @@ class Drawing {
   #axisTitles(area: Area, plot: Area, flat: boolean): void {
     const { acrossTitle, upTitle } = this.#chart.settings;
     const [below, above] = flat ? [upTitle, acrossTitle] : [acrossTitle, upTitle];
-    const look = { color: this.#inks.muted, bold: true, most: area.width };
-    if (below) this.#text(below, plot.x + plot.width / 2, area.y + area.height - 3, 'middle', look);
-    if (above) this.#text(above, area.x, area.y + CHART_TYPE.text, 'start', look);
+    const look = { color: this.#pen.inks.muted, bold: true, most: area.width };
+    if (below) this.#pen.text(below, plot.x + plot.width / 2, area.y + area.height - 3, 'middle', look);
+    if (above) this.#pen.text(above, area.x, area.y + CHART_TYPE.text, 'start', look);
   }
 
   #bars({ x, y }: Area, along: (value: number) => number, room: number, flat: boolean, stacked: boolean): void {
@@ -342,22 +240,23 @@ class Drawing {
         const rect = flat
           ? { x: low, y: start, width: long, height: thick * 0.94 }
           : { x: start, y: low, width: thick * 0.94, height: long };
-        this.#fill(outline('rect', rect), this.#color(i));
+        this.#pen.fill(outline('rect', rect), this.#pen.color(i));
         if (!settings.labels) return;
         const text = writeNumber(value, format);
         const within = stacked;
-        if (!flat && this.#width(text) > room * 0.98) return;
+        if (!flat && this.#pen.width(text) > room * 0.98) return;
         if (within && long < CHART_TYPE.text * (flat ? 3 : 1.3)) return;
-        const color = this.#inks[within ? inkWithin(this.#chart, this.#palette, i) : 'text'];
+        const color = this.#pen.inks[within ? inkWithin(this.#chart, this.#pen.palette, i) : 'text'];
         if (flat)
-          this.#text(
+          this.#pen.text(
             text,
             within ? low + long / 2 : Math.max(from, to) + 4,
             start + thick / 2 + 4,
             within ? 'middle' : 'start',
             { color },
           );
-        else this.#text(text, start + (thick * 0.94) / 2, within ? low + long / 2 + 4 : low - 4, 'middle', { color });
+        else
+          this.#pen.text(text, start + (thick * 0.94) / 2, within ? low + long / 2 + 4 : low - 4, 'middle', { color });
       });
     });
   }
@@ -366,7 +265,7 @@ class Drawing {
     const { series, settings, format } = this.#chart;
     const filled = settings.kind === 'area';
     series.forEach(({ values }, i) => {
-      const color = this.#color(i);
+      const color = this.#pen.color(i);
       // A gap in the numbers is a gap in the line.
       const stretches: (readonly [number, number])[][] = [[]];
       values.forEach((value, k) => {
@@ -376,24 +275,21 @@ class Drawing {
       for (const stretch of stretches.filter(({ length }) => length > 0)) {
         const d = `M${stretch.map(([px, py]) => `${px.toFixed(2)} ${py.toFixed(2)}`).join('L')}`;
         if (filled)
-          this.#fill(
+          this.#pen.fill(
             `${d}L${stretch.at(-1)![0].toFixed(2)} ${along(0).toFixed(2)}L${stretch[0]![0].toFixed(2)} ${along(0).toFixed(2)}Z`,
             color,
             series.length > 1 ? OVERLAP_OPACITY : 1,
           );
         else {
-          this.#line(d, color, 2.5);
+          this.#pen.line(d, color, 2.5);
           for (const [px, py] of stretch)
-            this.#fill(
-              outline(DOTS[this.#theme.hand.chart.dots], { x: px - 3.5, y: py - 3.5, width: 7, height: 7 }),
-              color,
-            );
+            this.#pen.fill(outline(this.#pen.dot, { x: px - 3.5, y: py - 3.5, width: 7, height: 7 }), color);
         }
       }
       if (settings.labels && !filled)
         values.forEach((value, k) => {
-          if (value !== null && this.#width(writeNumber(value, format)) < room)
-            this.#text(writeNumber(value, format), x + (k + 0.5) * room, along(value) - 8, 'middle');
+          if (value !== null && this.#pen.width(writeNumber(value, format)) < room)
+            this.#pen.text(writeNumber(value, format), x + (k + 0.5) * room, along(value) - 8, 'middle');
         });
     });
   }
@@ -406,28 +302,29 @@ class Drawing {
         return value === null || at === null ? [] : [{ i, k, at, value }];
       }),
     );
-    const up = this.#scale(dots.length === 0 ? [0, 1] : dots.map(({ value }) => value), false);
-    const across = this.#scale(dots.length === 0 ? [0, 1] : dots.map(({ at }) => at), false);
+    const up = scaleOf(this.#chart, dots.length === 0 ? [0, 1] : dots.map(({ value }) => value), false);
+    const across = scaleOf(this.#chart, dots.length === 0 ? [0, 1] : dots.map(({ at }) => at), false);
     const plot = this.#plot(area, false, up);
     const { x, y, width, height } = plot;
     const px = (value: number): number => x + ((value - across.from) / (across.to - across.from)) * width;
     const py = (value: number): number => y + height - ((value - up.from) / (up.to - up.from)) * height;
     for (const tick of up.ticks) {
-      if (settings.grid) this.#line(`M${x} ${py(tick).toFixed(2)}h${width}`, this.#palette.panel, 1, this.#dashes);
-      this.#text(up.label(tick), x - 6, py(tick) + 4, 'end', { color: this.#inks.muted });
+      if (settings.grid)
+        this.#pen.line(`M${x} ${py(tick).toFixed(2)}h${width}`, this.#pen.palette.panel, 1, this.#pen.dashes);
+      this.#pen.text(up.label(tick), x - 6, py(tick) + 4, 'end', { color: this.#pen.inks.muted });
     }
     for (const tick of across.ticks)
-      this.#text(across.label(tick), px(tick), y + height + CHART_TYPE.text * 1.35, 'middle', {
-        color: this.#inks.muted,
+      this.#pen.text(across.label(tick), px(tick), y + height + CHART_TYPE.text * 1.35, 'middle', {
+        color: this.#pen.inks.muted,
       });
-    this.#line(`M${x} ${y}v${height}h${width}`, this.#palette.muted, this.#theme.hand.chart.base);
+    this.#pen.line(`M${x} ${y}v${height}h${width}`, this.#pen.palette.muted, this.#theme.hand.chart.base);
     for (const { i, k, at, value } of dots) {
-      this.#fill(
-        outline(DOTS[this.#theme.hand.chart.dots], { x: px(at) - 5, y: py(value) - 5, width: 10, height: 10 }),
-        this.#color(i),
+      this.#pen.fill(
+        outline(this.#pen.dot, { x: px(at) - 5, y: py(value) - 5, width: 10, height: 10 }),
+        this.#pen.color(i),
       );
       if (settings.labels)
-        this.#text(categories[k] ?? '', px(at) + 8, py(value) + 4, 'start', { most: x + width - px(at) - 8 });
+        this.#pen.text(categories[k] ?? '', px(at) + 8, py(value) + 4, 'start', { most: x + width - px(at) - 8 });
     }
     this.#axisTitles(area, plot, false);
   }

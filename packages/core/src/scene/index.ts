@@ -26,6 +26,7 @@ export {
 export { accentOf, coloredByCategory, formatCode, isMirrored, type Chart } from '../charts/index.ts';
 export type { PictureDress } from '../deck/index.ts';
 export * from './describe.ts';
+export { CHART_TYPE } from './chart-pen.ts';
 export * from './draw-chart.ts';
 export * from './fonts-used.ts';
 export * from './draw-slide.ts';

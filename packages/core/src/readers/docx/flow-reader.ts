@@ -7,6 +7,7 @@ import type { Attributes, XmlHandler } from '../../container/index.ts';
 import { draftBreak, type Draft } from '../read-result.ts';
 import type { PartContext } from './context.ts';
 import { Drawings } from './drawings.ts';
+import { Flows, type Flow } from './flows.ts';
 import { fieldLink, Fields } from './fields.ts';
 import { hiddenBlock } from '../hidden-text.ts';
 import { ParagraphDraft, paragraphBlock } from './paragraph.ts';
@@ -16,19 +17,6 @@ import { isOn } from './styles.ts';
 import { symbolCharacter } from './symbols.ts';
 import { ofScript } from '../spoken.ts';
 import { TableDraft } from '../table-draft.ts';
-
-/** A place that holds paragraphs: the body, a cell, a text box, a note. */
-interface Flow {
-  readonly out: (draft: Draft) => void;
-  paragraph: ParagraphDraft | undefined;
-  table: TableDraft | undefined;
-}
-interface Cell {
-  readonly drafts: Draft[];
-  span: number;
-  continues: boolean;
-  readonly outer: Flow;
-}
 
 /** Subtrees that hold no text of the document: deletions, former properties, what a field or a control is set to. */
 const SKIPPED = new Set([
@@ -46,12 +34,12 @@ const SKIPPED = new Set([
   'w:numberingChange',
 ]);
 
+const SIGNS = { 'w:tab': '\t', 'w:cr': '\n', 'w:noBreakHyphen': '\u2011' } as const;
+
 export class FlowReader implements XmlHandler {
   readonly #context: PartContext;
   readonly #nextNote = { footnote: 0, endnote: 0 };
-  #flow: Flow;
-  readonly #outerFlows: Flow[] = [];
-  readonly #cells: Cell[] = [];
+  readonly #flows: Flows;
   readonly #fields = new Fields();
   readonly #drawings: Drawings;
   readonly #links: (string | undefined)[] = [];
@@ -67,11 +55,15 @@ export class FlowReader implements XmlHandler {
 
   constructor(context: PartContext, out: (draft: Draft) => void) {
     this.#context = context;
-    this.#flow = { out, paragraph: undefined, table: undefined };
+    this.#flows = new Flows(out, context.report);
     this.#drawings = new Drawings(context, {
       place: () => this.#place(),
       out: (draft) => (this.#flow.paragraph ? this.#flow.paragraph.aside.push(draft) : this.#flow.out(draft)),
     });
+  }
+
+  get #flow(): Flow {
+    return this.#flows.now;
   }
 
   open(name: string, a: Attributes): void {
@@ -103,18 +95,14 @@ export class FlowReader implements XmlHandler {
       case 'w:rt':
         this.#readingAid = '';
         break;
-      case 'w:tab':
-        this.#text('\t');
-        break;
       case 'w:br':
         if (a['w:type'] === 'page') this.#pageBreak();
         else if (a['w:type'] !== 'column') this.#text('\n');
         break;
+      case 'w:tab':
       case 'w:cr':
-        this.#text('\n');
-        break;
       case 'w:noBreakHyphen':
-        this.#text('\u2011');
+        this.#text(SIGNS[name]);
         break;
       case 'w:sym':
         this.#symbol(a);
@@ -136,10 +124,8 @@ export class FlowReader implements XmlHandler {
         this.#capture = 'code';
         break;
       case 'w:footnoteReference':
-        this.#note('footnote', a['w:id']);
-        break;
       case 'w:endnoteReference':
-        this.#note('endnote', a['w:id']);
+        this.#note(name === 'w:footnoteReference' ? 'footnote' : 'endnote', a['w:id']);
         break;
       case 'w:commentReference':
         this.#comment(a['w:id']);
@@ -155,11 +141,7 @@ export class FlowReader implements XmlHandler {
         this.#flow.table = new TableDraft(this.#place());
         break;
       case 'w:tblLook':
-        if (
-          this.#flow.table &&
-          (a['w:firstRow'] === '1' || a['w:firstRow'] === 'true' || (parseInt(a['w:val'] ?? '0', 16) & 0x20) !== 0)
-        )
-          this.#flow.table.firstRowIsHeader = true;
+        if (this.#flow.table && firstRowIsHeader(a)) this.#flow.table.firstRowIsHeader = true;
         break;
       case 'w:tr':
         this.#flow.table?.startRow();
@@ -171,16 +153,16 @@ export class FlowReader implements XmlHandler {
         if (this.#flow.table?.row) this.#flow.table.row.header = isOn(a);
         break;
       case 'w:tc':
-        this.#startCell();
+        this.#flows.startCell();
         break;
       case 'w:gridSpan':
-        if (this.#cells.length > 0) this.#cells.at(-1)!.span = Math.min(Math.max(1, Number(a['w:val']) || 1), 100);
+        this.#flows.spanCell(Number(a['w:val']));
         break;
       case 'w:vMerge':
-        if (this.#cells.length > 0) this.#cells.at(-1)!.continues = (a['w:val'] ?? 'continue') === 'continue';
+        this.#flows.continueCell((a['w:val'] ?? 'continue') === 'continue');
         break;
       case 'w:txbxContent':
-        this.#startBox();
+        this.#flows.startBox();
         break;
       case 'mc:Choice':
       case 'mc:Fallback':
@@ -234,13 +216,13 @@ export class FlowReader implements XmlHandler {
         this.#contentsControls.pop();
         break;
       case 'w:tc':
-        this.#endCell();
+        this.#flows.endCell();
         break;
       case 'w:tbl':
-        this.#endTable();
+        this.#flows.endTable();
         break;
       case 'w:txbxContent':
-        this.#flow = this.#outerFlows.pop()!;
+        this.#flows.endBox();
         break;
       default:
         this.#drawings.close(name);
@@ -343,7 +325,7 @@ export class FlowReader implements XmlHandler {
 
   #pageBreak(): void {
     const { paragraph } = this.#flow;
-    if (paragraph && this.#cells.length === 0) paragraph.aside.push(draftBreak('page', paragraph.place));
+    if (paragraph && !this.#flows.inCell) paragraph.aside.push(draftBreak('page', paragraph.place));
   }
 
   #hyperlink(a: Attributes): string | undefined {
@@ -365,34 +347,8 @@ export class FlowReader implements XmlHandler {
     if (text === undefined) this.#context.report.add('comment-not-read', this.#place());
     else this.#context.report.add('comments-left', this.#place(), { text: text });
   }
-
-  #startCell(): void {
-    const drafts: Draft[] = [];
-    this.#cells.push({ drafts, span: 1, continues: false, outer: this.#flow });
-    this.#flow = { out: (draft) => drafts.push(draft), paragraph: undefined, table: undefined };
-  }
-
-  #endCell(): void {
-    const cell = this.#cells.pop();
-    if (cell === undefined) return;
-    this.#flow = cell.outer;
-    this.#flow.table?.addCell(cell.drafts, cell.span, cell.continues);
-  }
-
-  #endTable(): void {
-    const { table } = this.#flow;
-    if (table === undefined) return;
-    for (const draft of table.finish(this.#context.report)) {
-      if (draft.kind === 'table' && this.#cells.length > 0) this.#context.report.add('table-flattened', table.place);
-      this.#flow.out(draft);
-    }
-    this.#flow.table = undefined;
-  }
-
-  #startBox(): void {
-    const host = this.#flow.paragraph;
-    const out = host === undefined ? this.#flow.out : (draft: Draft) => host.after.push(draft);
-    this.#outerFlows.push(this.#flow);
-    this.#flow = { out, paragraph: undefined, table: undefined };
-  }
 }
+
+/** `w:tblLook` in its newer and its older form (§17.4.55). */
+const firstRowIsHeader = (a: Attributes): boolean =>
+  a['w:firstRow'] === '1' || a['w:firstRow'] === 'true' || (parseInt(a['w:val'] ?? '0', 16) & 0x20) !== 0;
