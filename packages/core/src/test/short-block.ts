@@ -8,7 +8,13 @@ export function shortBlock(block: Block): string {
       return `h${block.level} ${text}`.trim();
     case 'listItem': {
       const mark =
-        block.checked === undefined ? (block.ordered ? (block.label ?? `${block.number}.`) : '-') : block.checked ? '[x]' : '[ ]';
+        block.checked === undefined
+          ? block.ordered
+            ? (block.label ?? `${block.number}.`)
+            : '-'
+          : block.checked
+            ? '[x]'
+            : '[ ]';
       return `${'  '.repeat(block.depth - 1)}${mark} ${text}`;
     }
     case 'paragraph':
