@@ -1,13 +1,14 @@
 /** Which rules slides break at the edge of each, page by page: the golden file says it. */
 import { test } from '@jest/globals';
 import { join } from 'node:path';
+import type { Emu } from '../base/index.ts';
 import { runsText } from '../content/index.ts';
 import { FULL_RULES } from '../deck/index.ts';
 import { layOutSlide, type Page } from '../layout/index.ts';
 import { code, doc, h, li, p, picture, quote, table, THEMES, type Draft } from '../test/build.ts';
 import { GOLDEN, holdTo } from '../test/golden.ts';
 import { slideFor, STRESS, STRESS_PICTURES } from '../test/stress-slides.ts';
-import { dress, LAYOUT_NAMES, plainLook, type Theme } from '../theme/index.ts';
+import { dress, LAYOUT_NAMES, plainLook, type Hex, type Palette, type Rect, type Theme } from '../theme/index.ts';
 import { mapDocument, presetMap } from '../mapping/index.ts';
 import { readiness } from './index.ts';
 import { reach } from './rules.ts';
@@ -104,4 +105,93 @@ test('at the edge of each rule, and in every layout', () => {
       ),
     ),
   ]);
+});
+
+/** Places that get smaller, and colours that come nearer to their ground. */
+test('where text spills, and where it can no more be told from what is behind it', () => {
+  const worn = THEMES.find(({ name }) => name === 'plainsong')!;
+  const options = { theme: worn, pictures: new Map(), full: 'report' as const };
+  const laid = (...drafts: readonly Draft[]): Page => {
+    const document = doc(...drafts);
+    return layOutSlide(mapDocument(document, presetMap('reading', document)).slides[0]!, options)[0]!;
+  };
+  const rules = (page: Page, theme: Theme = worn): string =>
+    readiness({ pages: [page], theme, document: { pictures } }).faults[0]!.join(' ') || 'well';
+  const resized = (page: Page, by: (frame: Rect) => Partial<Rect>): Page => ({
+    ...page,
+    boxes: page.boxes.map((box) => (box.kind === 'text' ? { ...box, frame: { ...box.frame, ...by(box.frame) } } : box)),
+  });
+  const pages: Readonly<Record<string, Page>> = {
+    points: laid(h(1, 'Gates'), ...items(6, 5)),
+    'a long word': laid(
+      h(1, 'Gates'),
+      li('Rindfleischetikettierungsüberwachungsaufgabenübertragungsgesetz'),
+      ...items(2, 4),
+    ),
+    'long lines': laid(h(1, 'Gates'), ...items(3, 20)),
+  };
+  const greys = counts(0x30, 0xf0, 0x10).map((value) => value.toString(16).toUpperCase().repeat(3) as Hex);
+  const inked = (palette: Partial<Palette>): Theme => ({ ...worn, palette: { ...worn.palette, ...palette } });
+  const figure = chosen('icon-grid');
+  holdTo(join(GOLDEN, 'spills.txt'), [
+    ...Object.entries(pages).flatMap(([name, page]) => [
+      ...under(
+        `${name}, less high`,
+        counts(0, 40, 1).map(
+          (less) => `${less}: ${rules(resized(page, ({ height }) => ({ height: (height - less * 12_700) as Emu })))}`,
+        ),
+      ),
+      ...under(
+        `${name}, less wide`,
+        counts(0, 640, 8).map(
+          (less) => `${less}: ${rules(resized(page, ({ width }) => ({ width: (width - less * 12_700) as Emu })))}`,
+        ),
+      ),
+    ]),
+    ...under(
+      'ink',
+      greys.map((ink) => `${ink}: ${rules(pages['points']!, inked({ text: ink }))}`),
+    ),
+    ...under(
+      'ground',
+      greys.map((ground) => `${ground}: ${rules(pages['points']!, inked({ ground }))}`),
+    ),
+    ...under(
+      'panels of a figure',
+      greys.map((panel) => `${panel}: ${rules(figure, inked({ panel }))}`),
+    ),
+    ...under(
+      'on a mark of the layout',
+      greys.map((accent1) => {
+        const layouts = worn.layouts.map((one) => ({
+          ...one,
+          marks: [{ x: 0, y: 0, ...worn.size, color: 'accent1' }],
+        }));
+        return `${accent1}: ${rules(pages['points']!, { ...inked({ accent1 }), layouts } as unknown as Theme)}`;
+      }),
+    ),
+    ...under(
+      'behind, in part',
+      [[], ['FFFFFF'], ['202020'], ['FFFFFF', '202020'], ['FFFFFF', 'FFFFFF', 'FFFFFF', '202020']].map((behind) => {
+        const on: Page = {
+          ...pages['points']!,
+          boxes: pages['points']!.boxes.map((box) =>
+            box.kind === 'text' ? { ...box, frame: { ...box.frame, behind: behind as Hex[] } } : box,
+          ),
+        };
+        return `${behind.join(' ')}: ${rules(on)}`;
+      }),
+    ),
+    ...under(
+      'colours of a slide',
+      [null, true, false].map((dark) => {
+        const page = pages['points']!;
+        return `${dark}: ${rules({ ...page, slide: { ...page.slide, colors: { palette: null, dark } } })}`;
+      }),
+    ),
+  ]);
+
+  function chosen(layout: 'icon-grid'): Page {
+    return layOutSlide(slideFor(layout, STRESS['two sides']!), { ...options, pictures: STRESS_PICTURES })[0]!;
+  }
 });
