@@ -484,6 +484,7 @@ test('changes one after another', () => {
 /** Lines that stand out, more and more of them, where nothing is marked and where something is. */
 const STANDING_OUT: Readonly<Record<string, (text: string) => Draft>> = {
   larger: (text) => looking(text, { size: 14 }),
+  'much larger': (text) => looking(text, { size: 16 }),
   'just larger': (text) => looking(text, { size: 12.4 }),
   bold: (text) => looking(text, { size: 11, bold: true }),
   'bold and spaced': (text) => looking(text, { size: 11, bold: true, spaceBefore: 12 }),
@@ -597,8 +598,15 @@ test('editions', () => {
   holdTo(
     file('editions'),
     Object.entries(ALL).flatMap(([name, { blocks }]) =>
-      [1, 2, 3].flatMap((seed) => {
-        const after = edited(blocks, seed);
+      [1, 2, 3, 4, 5].flatMap((seed) => {
+        const rest = edited(blocks, seed);
+        // Its first block changed, or one before it.
+        const first = {
+          ...blocks[0]!,
+          id: 'first' as never,
+          ...('runs' in blocks[0]! ? { runs: [{ text: 'All other words here' }] } : {}),
+        } as Block;
+        const after = seed === 4 ? [first, ...rest.slice(1)] : seed === 5 ? [first, ...rest] : rest;
         const place = (all: readonly Block[], id: string): string => String(all.findIndex((block) => block.id === id));
         return under(
           `${name}, ${seed}`,
