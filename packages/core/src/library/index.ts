@@ -1,3 +1,3 @@
 export { englishFor } from './glossary.ts';
-export * from './scenes.ts';
+export * from './library.ts';
 export * from './search.ts';

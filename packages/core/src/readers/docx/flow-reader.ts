@@ -296,12 +296,8 @@ export class FlowReader implements XmlHandler {
       return;
     }
     if (text.trim() !== '') this.#drawings.produced++;
-    const language = run.language ?? style.language;
-    const { styles } = this.#context;
-    paragraph.spoken.add(
-      text,
-      ofScript(language === undefined ? styles.language : { ...styles.language, ...language }, text),
-    );
+    const language = { ...this.#context.styles.language, ...(run.language ?? style.language) };
+    paragraph.spoken.add(text, ofScript(language, text));
     const link = this.#links.at(-1) ?? this.#fields.link;
     let look = run.look;
     if (link !== undefined) look = { ...look, link };

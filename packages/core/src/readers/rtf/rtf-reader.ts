@@ -101,11 +101,11 @@ export class RtfReader {
   }
 
   word(name: string, value: number | undefined): void {
-    if (name !== '*') this.#flushBytes();
     if (name === '*') {
       this.#starred = true;
       return;
     }
+    this.#flushBytes();
     const starred = this.#starred;
     this.#starred = false;
     if (name === 'u') return this.#unicode(value ?? 0);
@@ -148,8 +148,6 @@ export class RtfReader {
         this.#picture = new RtfPicture();
         this.#set({ destination: 'picture' });
         return true;
-      case 'shppict':
-        return true;
       case 'fldinst':
         this.#fields.begin(this.#stack.length - 1);
         this.#set({ destination: 'instruction' });
@@ -181,7 +179,7 @@ export class RtfReader {
     }
     if (name === 'object') this.#report.add('object-not-read', this.#flow.place);
     // The result of an object is what the reader of the page sees of it.
-    if (name === 'object' || name === 'result') return true;
+    if (name === 'object' || name === 'result' || name === 'shppict') return true;
     if (SKIPPED.has(name) || (starred && !KNOWN_STARRED.has(name))) {
       this.#set({ destination: 'skip' });
       return true;
