@@ -170,9 +170,14 @@ function gutterOf(items: readonly Item[]): number | undefined {
   if (extents.length < 2 * LEAST_ROWS) return undefined;
   const from = Math.min(...extents.map(([x]) => x));
   const to = Math.max(...extents.map(([, right]) => right));
-  const bins = new Uint16Array(Math.ceil((to - from) / BIN) + 1);
-  for (const [x, right] of extents)
-    for (let i = Math.floor((x - from) / BIN); i <= Math.floor((right - from) / BIN); i++) bins[i]!++;
+  // How many begin in a bin, less those that ended before it; then how many there are.
+  const bins = new Int32Array(Math.ceil((to - from) / BIN) + 1);
+  for (const [x, right] of extents) {
+    bins[Math.floor((x - from) / BIN)]!++;
+    const behind = Math.floor((right - from) / BIN) + 1;
+    if (behind < bins.length) bins[behind]!--;
+  }
+  for (let i = 1; i < bins.length; i++) bins[i]! += bins[i - 1]!;
   const most = Math.max(...bins);
   let best: { at: number; width: number } | undefined;
   for (let i = Math.floor(bins.length * 0.25); i < bins.length * 0.75;) {

@@ -116,6 +116,7 @@ function press(key: string, more: Partial<KeyboardEvent> = {}): boolean {
     metaKey: false,
     target: new FakeElement() as unknown as EventTarget,
     preventDefault: () => (taken = true),
+    stopPropagation: () => undefined,
     ...more,
   };
   onSlideKey(event as KeyboardEvent, (index) => {
@@ -274,4 +275,19 @@ test('keys that wait are forgotten where one goes elsewhere', async () => {
   useDeck.setState({ pending: false });
   await nextFrame();
   expect(made()).toEqual([]);
+});
+
+test('what takes back waits for the keys before it, and takes back their work', async () => {
+  select(null, keyOf(0) as never);
+  press('h');
+  awaitView();
+  press('d');
+  const stopped = press('z', { ctrlKey: true });
+  expect(stopped).toBe(true);
+  useDeck.setState({ pending: false });
+  await nextFrame();
+  expect(useLog.getState().history.done.map(({ kind }) => kind)).toEqual(['hide']);
+  expect(useLog.getState().history.undone.map(({ kind }) => kind)).toEqual(['duplicate']);
+  // With nothing before it, it is the page's.
+  expect(press('z', { ctrlKey: true })).toBe(false);
 });

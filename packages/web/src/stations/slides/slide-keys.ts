@@ -16,7 +16,7 @@ import {
 import { useDeck } from '../../state/deck-store.ts';
 import { usePages, wantPage } from '../../state/pages-store.ts';
 import { select, useSelected } from '../../state/selection.ts';
-import { edit } from '../../state/log-store.ts';
+import { edit, redo, undo } from '../../state/log-store.ts';
 import { isWriting } from '../../ui/is-writing.ts';
 import { mayBeKey } from '../../ui/keys.ts';
 import { t } from '../../words/words.ts';
@@ -34,7 +34,11 @@ type Jump = (index: number) => void;
 /** @param jump Scrolls to a page and makes it the current one. */
 export function onSlideKey(event: KeyboardEvent, jump: Jump): void {
   const { key, altKey, shiftKey, ctrlKey, metaKey } = event;
-  if (ctrlKey || metaKey || !mayBeKey(event) || isWriting(event.target) || !KEYS.has(key)) return;
+  if (isWriting(event.target)) return;
+  // What is taken back is the work of the keys before it: it waits with them, where they wait.
+  const takesBack = (ctrlKey || metaKey) && key.toLowerCase() === 'z' && waiting.length > 0;
+  if (takesBack) event.stopPropagation();
+  else if (ctrlKey || metaKey || !mayBeKey(event) || !KEYS.has(key)) return;
   // The browser's way back and forth.
   if (altKey && (key === 'ArrowLeft' || key === 'ArrowRight')) return;
   event.preventDefault();
@@ -101,6 +105,7 @@ function rowAt(index: number): Row | undefined {
 
 function act(press: Press, jump: Jump): void {
   const { key } = press;
+  if (press.ctrlKey || press.metaKey) return press.shiftKey ? redo() : undo();
   const { index, row, order } = here();
   const step = key === 'ArrowDown' || key === 'PageDown' || key === 'ArrowRight' ? 1 : -1;
   switch (key) {
