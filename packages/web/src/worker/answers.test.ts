@@ -360,4 +360,16 @@ describe('the pace', () => {
     expect(after.deck.slides.at(-backUp.length)).toMatchObject({ hidden: true });
     expect(after.ledger.lost).toBe(0);
   });
+
+  test('is no answer where the deck became another meanwhile, however late', async () => {
+    const minutes = (await minutesOf([])) * 0.3;
+    let pauses = 0;
+    await ask({ what: 'savings', minutes }, { ...heldLong(), pause: async () => ++pauses > 0 });
+    expect(pauses).toBeGreaterThan(2);
+    for (let late = 1; late <= pauses; late++) {
+      let asked = 0;
+      const gone = { ...heldLong(), pause: async () => ++asked < late };
+      expect(await ask({ what: 'savings', minutes }, gone)).toBeNull();
+    }
+  });
 });
