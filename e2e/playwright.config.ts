@@ -5,7 +5,8 @@ export default defineConfig({
   testDir: '.',
   outputDir: '../test-results',
   fullyParallel: false,
-  workers: 1,
+  // Each has a server and a database of its own.
+  workers: 2,
   timeout: 180_000,
   expect: { timeout: 20_000 },
   forbidOnly: Boolean(process.env.CI),

@@ -6,7 +6,7 @@ import { getOrMake, remembered } from '../base/index.ts';
 import { plain, runsText, type Run, type Runs } from '../content/index.ts';
 import type { Content, Deck, MatterKind, Point, Slide } from '../deck/index.ts';
 import { blockRuns, findTitle, type DocumentModel } from '../document/index.ts';
-import { marginal, suggestTitle, vectorsOf, worths, type Language } from '../shorten/index.ts';
+import { suggestTitle, vectorsOf, worths, type Language } from '../shorten/index.ts';
 import { documentLanguage } from './document-language.ts';
 import { madeWords } from './made-words.ts';
 import { matterPart, matterSlide, type BlockId } from '../ids/index.ts';
@@ -138,8 +138,13 @@ const PARTS_WITHOUT_SECTIONS = 5;
 
 /** The point that says most of each section; where there are no sections, of each of a few stretches. */
 function keyPoints(slides: readonly Slide[], language: Language): readonly Point[] {
-  const groups = groupsOf(slides);
-  const best = groups.flatMap((group) => bestPoints(group, language).slice(0, 1));
+  const said = new Set<string>();
+  const best = groupsOf(slides).flatMap((group) => {
+    // What was said of one part is not said of another.
+    const found = bestPoints(group, language).find(({ runs }) => !said.has(runsText(runs)));
+    if (found !== undefined) said.add(runsText(found.runs));
+    return found ?? [];
+  });
   return best.slice(0, MOST_KEY_POINTS).map((point) => ({
     kind: 'point',
     level: 1,
@@ -176,6 +181,7 @@ function spread(points: readonly Point[]): readonly Point[] {
 // Most edits change no point that is ranked; then the choice stays.
 const chosen = new WeakMap<Point, { readonly points: readonly Point[]; readonly best: readonly Point[] }>();
 
+/** The points of a group, those that say most first. */
 function bestPoints(group: readonly Slide[], language: Language): readonly Point[] {
   const points = spread(group.flatMap(candidates));
   const [first] = points;
@@ -191,12 +197,7 @@ function bestPoints(group: readonly Slide[], language: Language): readonly Point
     vectors,
     language,
   );
-  const best = marginal(
-    worth,
-    vectors,
-    worth.map(() => 1),
-    1,
-  ).map((i) => points[i]!);
+  const best = [...points.keys()].sort((a, b) => worth[b]! - worth[a]!).map((i) => points[i]!);
   chosen.set(first, { points, best });
   return best;
 }
