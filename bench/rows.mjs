@@ -154,6 +154,16 @@ export function measure({ wanted, run, inTurns, row, join, out }) {
       slowest <= 100,
     );
   }
+  if (wanted('opening')) {
+    const opened = run('opening');
+    const { untouched } = opened.extra;
+    row(
+      'the same in the page: from its address to its first slide',
+      `${times(opened.ms / untouched)} (${ms(opened.ms)} / ${ms(untouched)})`,
+      '≤ 1.5 ×',
+      opened.ms / untouched <= 1.5,
+    );
+  }
   if (wanted('work')) {
     const of = (subject) => run('work', subject);
     const replay = of('replay');

@@ -115,6 +115,21 @@ test('work goes on through a restart of the server in the middle', async ({ page
   await expect(slide(page, 2).getByLabel('Write: While it was down')).toBeVisible();
 });
 
+test('every station can be gone to while the server is down', async ({ page, alvex }) => {
+  await bringIn(page, alvex, { name: 'stations.md', content: SOURCE });
+  await page.waitForFunction(() =>
+    performance.getEntriesByType('resource').some(({ name }) => name.includes('hand-over-station')),
+  );
+  await alvex.stop();
+  for (const name of ['Document', 'Map', 'Look', 'Check', 'Hand over', 'Overview', 'Slides']) {
+    await station(page, name).click();
+    await expect(station(page, name)).toHaveAttribute('aria-current', 'page');
+    await expect(page.getByRole('main')).not.toContainText('could not be shown');
+  }
+  await expect(slide(page, 1)).toBeVisible();
+  await alvex.start();
+});
+
 test('undo takes back one’s own, not what another person wrote since', async ({ page, alvex, browser }) => {
   await bringIn(page, alvex, { name: 'persons.md', content: SOURCE });
   const elsewhere = await browser.newContext();

@@ -3,6 +3,7 @@ import { CHROMIUM } from './browser.ts';
 
 export default defineConfig({
   testDir: '.',
+  globalSetup: './build-once.ts',
   outputDir: '../test-results',
   fullyParallel: false,
   // Each has a server and a database of its own.

@@ -1,4 +1,4 @@
-/** `npm start`: installs what is missing, builds what is old, starts the database and the server, prints the address. */
+/** `npm start`: installs what is missing, builds what is old, starts the database and the server, prints the address. With `--build` it only builds. */
 import { spawn, spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, readdirSync, rmSync, statSync } from 'node:fs';
 import { dirname, join } from 'node:path';
@@ -19,6 +19,7 @@ if (isOld()) {
   console.log('Building');
   if (spawnSync('node', [join(root, 'scripts/build.mjs')], { stdio: 'inherit' }).status !== 0) process.exit(1);
 }
+if (process.argv.includes('--build')) process.exit(0);
 mkdirSync(data, { recursive: true });
 const folder = join(data, 'database');
 // What was being sent when the server last ended is of no use any more.

@@ -1,0 +1,25 @@
+/** Loads the stations one after another while nothing else is done: each is there when the server is not, or has become another. */
+import { useEffect } from 'react';
+import { STATIONS } from './stations.ts';
+
+const FIRST_MS = 2000;
+
+/** @param ready Whether what one looks at is there. */
+export function useStationsAhead(ready: boolean): void {
+  useEffect(() => {
+    if (!ready) return undefined;
+    let waiting = 0;
+    const next = (at: number): void => {
+      const load = (): void => {
+        // What cannot be loaded is told when one goes there.
+        STATIONS[at]?.load().then(
+          () => next(at + 1),
+          () => undefined,
+        );
+      };
+      waiting = window.setTimeout(() => requestIdleCallback(load), at === 0 ? FIRST_MS : 0);
+    };
+    next(0);
+    return () => clearTimeout(waiting);
+  }, [ready]);
+}
