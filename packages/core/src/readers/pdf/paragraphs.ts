@@ -182,6 +182,7 @@ const codeText = (lines: readonly Line[]): string => {
 
 /** Where marks begin, by page and column, from the left. */
 function markRanks(lines: readonly Line[], marks: Marks): (line: Line) => readonly number[] {
+  if (marks.size === 0) return () => [];
   const keyOf = ({ page, column }: Line): string => `${page} ${column[0]}`;
   const marked = groupBy(
     lines.filter((line) => marks.has(line)),

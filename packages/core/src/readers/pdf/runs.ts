@@ -20,23 +20,31 @@ const lineRuns = (line: Line, plainBold: boolean): Runs =>
 
 /** Joins lines with spaces; a word that was hyphenated at a line's end is one word again. */
 export function joinLines(lines: readonly Line[], words: ReadonlySet<string>, plainBold: boolean): Runs {
-  let runs: Runs = [];
+  let runs: Run[] = [];
+  let length = 0;
+  /** From the last space between lines on. */
+  let tail = '';
   for (const line of lines) {
     const next = lineRuns(line, plainBold);
-    if (runs.length === 0) {
-      runs = next;
-      continue;
+    const text = runsText(next);
+    const kept = hyphenated(tail, text, words);
+    if (kept === undefined) {
+      if (runs.length > 0) runs.push({ text: ' ' });
+      length += (runs.length > 0 ? 1 : 0) + text.length;
+      tail = text;
+    } else {
+      if (!kept) runs = [...sliceRuns(runs, 0, length - 1)];
+      length += text.length - (kept ? 0 : 1);
+      tail = (kept ? tail : tail.slice(0, -1)) + text;
     }
-    const before = runsText(runs);
-    const kept = hyphenated(before, runsText(next), words);
-    if (kept === undefined) runs = [...runs, { text: ' ' }, ...next];
-    else runs = [...(kept ? runs : sliceRuns(runs, 0, before.length - 1)), ...next];
+    runs.push(...next);
   }
   return mergeRuns(runs);
 }
 
 /** @returns undefined when no word is hyphenated there; else whether the hyphen belongs to the word. */
 function hyphenated(before: string, after: string, words: ReadonlySet<string>): boolean | undefined {
+  if (!AT_END.test(before)) return undefined;
   if (before.endsWith('\u00ad')) return false;
   const start = /(\p{L}+)[-‐]$/u.exec(before)?.[1];
   const rest = /^\p{Ll}+/u.exec(after)?.[0];
@@ -46,9 +54,12 @@ function hyphenated(before: string, after: string, words: ReadonlySet<string>): 
   return words.has(`${start}-${rest}`.toLowerCase());
 }
 
-/** All words of the text, for deciding about hyphens. */
+const AT_END = /[-‐\u00ad]$/;
+
+/** All words of the text, for deciding about hyphens; none where no line ends with one. */
 export function wordsOf(lines: readonly { readonly text: string }[]): ReadonlySet<string> {
   const words = new Set<string>();
+  if (!lines.some(({ text }) => AT_END.test(text.trimEnd()))) return words;
   for (const { text } of lines)
     for (const word of text.toLowerCase().match(/\p{L}+(?:-\p{L}+)*/gu) ?? []) words.add(word);
   return words;
