@@ -3,7 +3,7 @@ import { test } from '@jest/globals';
 import { join } from 'node:path';
 import { DENSITIES } from '../deck/index.ts';
 import { headingLevels, type DocumentModel } from '../document/index.ts';
-import { doc, h, li, note, p } from '../test/build.ts';
+import { code, doc, h, li, note, p } from '../test/build.ts';
 import { COURSE, DOCUMENTS, LETTER } from '../test/documents.ts';
 import { GOLDEN, holdTo } from '../test/golden.ts';
 import { shortDeck } from '../test/short-deck.ts';
@@ -74,6 +74,62 @@ test('marks, cuts, joins, rules, mixed passages and running text by density', ()
       { ...presetRecipe('reading', COURSE), prose: { as: 'short', density: 'half' } },
     ),
   ]);
+});
+
+/** Where the file says which headings make slides, and headings, items and notes at the edge of what is told of them. */
+const SLIDED: DocumentModel = {
+  ...doc(
+    h(1, 'Named'),
+    li('Oak. It is at hand, and cheap. Nobody minds.'),
+    li('One sentence that, however, could lose a part of it, as they say'),
+    h(1, ''),
+    p('What stands below a heading without words gives it a name.'),
+    h(2, ''),
+    li('An item below an empty one of a lower level'),
+    h(1, 'Only a label'),
+    p('Every day:'),
+    h(1, 'Only a footnote'),
+    note('Seen in May.'),
+    h(1, 'A label and a footnote'),
+    p('Every day:'),
+    note('Seen in May. Nobody minds.'),
+    h(1, 'Code with little said before it'),
+    p('What it does is told here, before it is seen.'),
+    code(Array.from({ length: 9 }, (_, i) => `line ${i}`).join('\n')),
+    h(1, 'More code'),
+    p('What it does is told here, before it is seen.'),
+    code(Array.from({ length: 10 }, (_, i) => `line ${i}`).join('\n')),
+    h(1, 'Said again'),
+    p('Said again.'),
+    p('And something else is said here that is no title.'),
+    h(1, 'Sentences'),
+    p('One. Two and three. Four, five and six are said at some length here. Seven. Eight is the last of them all.'),
+  ),
+  slidesAt: 1,
+};
+
+test('slides that the file names, and what is told at the edges', () => {
+  const { slidesAt: _, ...unsaid } = SLIDED;
+  holdTo(
+    file('slided'),
+    [SLIDED, unsaid].flatMap((document: DocumentModel, i) => [
+      ...PRESET_NAMES.flatMap((preset) =>
+        under(
+          `${preset}, ${i === 0 ? 'slides at 1' : 'not said'}`,
+          shortDeck(document, deckBy(document, presetRecipe(preset, document))),
+        ),
+      ),
+      ...DENSITIES.flatMap((density) =>
+        under(
+          `${density}, ${i}`,
+          shortDeck(
+            document,
+            deckBy(document, { ...presetRecipe('decision', document), prose: { as: 'short', density } }),
+          ),
+        ),
+      ),
+    ]),
+  );
 });
 
 test('front and back matter, and where openers stand', () => {
