@@ -17,7 +17,9 @@ export function useStationsAhead(ready: boolean): void {
           () => undefined,
         );
       };
-      waiting = window.setTimeout(() => requestIdleCallback(load), at === 0 ? FIRST_MS : 0);
+      // Not every browser says when it has nothing to do.
+      const soon = (): void => void ('requestIdleCallback' in window ? requestIdleCallback(load) : load());
+      waiting = window.setTimeout(soon, at === 0 ? FIRST_MS : 0);
     };
     next(0);
     return () => clearTimeout(waiting);
