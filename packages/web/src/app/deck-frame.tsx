@@ -13,7 +13,7 @@ import { isWriting } from '../ui/is-writing.ts';
 import { t } from '../words/words.ts';
 import { HistoryPanel } from './history-panel.tsx';
 import { KeysPanel } from './keys-panel.tsx';
-import { useStationsAhead } from './load-ahead.ts';
+import { useAllAhead } from './load-ahead.ts';
 import { FIRST_STATION, STATIONS, type StationEntry } from './stations.ts';
 import { Keeping, type Panel } from './keeping.tsx';
 
@@ -144,7 +144,7 @@ export function DeckFrame() {
   }, []);
   const phase = useDeck((state) => state.phase);
   const failure = useDeck((state) => state.failure);
-  useStationsAhead(phase === 'open');
+  useAllAhead(phase === 'open');
   return (
     <Box h="100%" display="flex" flexDirection="column">
       <Skip href="#work">{t('Skip to the work')}</Skip>
