@@ -9,7 +9,7 @@ import { OUTPUT_NAMES, plannedOutputs, type OutputName } from './outputs.ts';
 import { checkRecipe, type Recipe } from './recipe.ts';
 import { UsageError } from './usage-error.ts';
 
-export const PROJECT_FILE = 'alvex.json';
+const PROJECT_FILE = 'alvex.json';
 
 type Settings = Omit<Recipe, 'into' | 'behind'>;
 /** Rules are checked apart: their schemas are many. */

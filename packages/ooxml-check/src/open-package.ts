@@ -17,7 +17,7 @@ export type Relationships = ReadonlyMap<string, Relationship>;
 
 const CONTENT_TYPES = '[Content_Types].xml';
 
-export const relationshipsName = (part: string): string =>
+const relationshipsName = (part: string): string =>
   posix.join(posix.dirname(part), '_rels', `${posix.basename(part)}.rels`);
 
 export class Package {
@@ -174,4 +174,4 @@ const partName = (source: string, target: string): string => {
   return path.startsWith('/') ? path.slice(1) : posix.normalize(posix.join(posix.dirname(source), path));
 };
 
-export const messageOf = (error: unknown): string => (error instanceof Error ? error.message : String(error)).trim();
+const messageOf = (error: unknown): string => (error instanceof Error ? error.message : String(error)).trim();

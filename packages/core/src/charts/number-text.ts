@@ -23,7 +23,7 @@ const NUMBER = /^([^\d+\-−–(]{0,4}?)\s*([(+\-−–]?)\s*(\d[\d.,'’\u00a0\
 const SPACES = /[\s\u00a0\u202f]/g;
 
 /** Whether a comma is the sign for decimals in a language (CLDR, number symbols). */
-export const decimalComma = (language: string | null): boolean =>
+const decimalComma = (language: string | null): boolean =>
   /^(bg|cs|da|de|el|es|et|fi|fr|hr|hu|id|it|lt|lv|nb|nl|nn|no|pl|pt|ro|ru|sk|sl|sr|sv|tr|uk|vi)\b/i.test(
     language ?? '',
   );

@@ -13,7 +13,7 @@ export type { NoteText } from './kinds/renote.ts';
 export { readEntry } from './read-entry.ts';
 export { replay, type Replayed } from './replay.ts';
 export { ruleOf, rulesOf } from './rules.ts';
-export { SENTENCE_CODES, type Label, type Sentence, type SentenceCode } from './sentence.ts';
+export { type Label, type Sentence, type SentenceCode } from './sentence.ts';
 export { passageOf, speakParts } from './speak-parts.ts';
 export { spoken } from './spoken.ts';
 export type { Mix, TakeSettings, WaySettings } from './take.ts';

@@ -1,7 +1,7 @@
 /** What an edit did, as a code with what it is about; hosts have the words. */
 import type { BlockId } from '../ids/index.ts';
 
-export const SENTENCE_CODES = [
+const SENTENCE_CODES = [
   'accept',
   'accept-all',
   'accept-all-back',

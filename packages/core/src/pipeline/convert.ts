@@ -72,7 +72,7 @@ export interface Converted {
 }
 
 /** Of decks that were made without a beginning. */
-export const DEFAULT_MAP: PresetName = 'talk';
+const DEFAULT_MAP: PresetName = 'talk';
 
 /**
  * Converts a document.

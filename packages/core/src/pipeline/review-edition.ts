@@ -89,7 +89,7 @@ function written(block: Block, id: BlockId): WrittenBlock {
 /** Differences beyond this are not looked for: the whole text counts as another. */
 const MOST_DIFFERENT = 2000;
 
-export function wordChanges(before: string, after: string): readonly WordChange[] {
+function wordChanges(before: string, after: string): readonly WordChange[] {
   if (before === '' || after === '')
     return [
       ...(before === '' ? [] : [{ text: before, in: 'before' as const }]),

@@ -10,7 +10,7 @@ export interface Scale {
 }
 
 /** Round steps for an axis (Heckbert, "Nice numbers for graph labels", Graphics Gems, 1990). */
-export function axisSteps(
+function axisSteps(
   least: number,
   most: number,
   wanted = 5,

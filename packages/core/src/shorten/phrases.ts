@@ -14,7 +14,7 @@ export interface Phrase {
 const LONGEST = 7; // words
 
 /** The phrases of `text` within `range`, in order. */
-export function phrasesOf(text: string, range: Range, language: Language): readonly Phrase[] {
+function phrasesOf(text: string, range: Range, language: Language): readonly Phrase[] {
   const { stop } = KNOWLEDGE[language];
   const found: { start: number; end: number; words: string[] }[] = [];
   let open: { start: number; end: number; words: string[] } | undefined;

@@ -10,7 +10,7 @@ export type Vector = ReadonlyMap<string, number>;
 
 const STEM = 7; // letters; inflections of most European languages differ behind them
 
-export const stemsOf = (text: string, language: Language): readonly string[] => {
+const stemsOf = (text: string, language: Language): readonly string[] => {
   const { stop } = KNOWLEDGE[language];
   return wordsOf(text)
     .filter((word) => !stop.has(word))

@@ -73,7 +73,7 @@ function shapeAt(
 }
 
 /** The shade of a gradient at a point. */
-export function shadeAt([x, y]: readonly [number, number], gradient: Gradient): Seen {
+function shadeAt([x, y]: readonly [number, number], gradient: Gradient): Seen {
   const { stops } = gradient;
   let t: number;
   if ('from' in gradient) {

@@ -45,10 +45,6 @@ export function hexOf({ l, c, h }: Lch): Hex {
   return asHex(chroma.oklch(l, 0, h));
 }
 
-/** The colour itself where it reads on all grounds, else the nearest of its hue that does. */
-export const readableOn = (hex: Hex, grounds: readonly Hex[], darker: boolean, ratio = 4.5): Hex =>
-  readable(lchOf(hex), grounds, ratio, darker);
-
 /** Of two colours in OKLab. */
 export function distance(a: Hex, b: Hex): number {
   const [[l1, a1, b1], [l2, a2, b2]] = [chroma(`#${a}`).oklab(), chroma(`#${b}`).oklab()];

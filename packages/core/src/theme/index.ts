@@ -1,7 +1,7 @@
 export * from './backdrop.ts';
 export * from './backdrop-colors.ts';
 export { buildLayouts, type Area, type LayoutDesign } from './build-layouts.ts';
-export { contrastRatio, isHex, readableOn, type Hex } from './color.ts';
+export { contrastRatio, isHex, type Hex } from './color.ts';
 export * from './design.ts';
 export * from './designs/index.ts';
 export * from './dress.ts';

@@ -32,7 +32,7 @@ export const ROLES = [
 ] as const;
 export type Role = (typeof ROLES)[number];
 /** What repeats on every slide at the foot. */
-export const FOOT_ROLES = ['footer', 'date', 'number'] as const satisfies readonly Role[];
+const FOOT_ROLES = ['footer', 'date', 'number'] as const satisfies readonly Role[];
 export type FootRole = (typeof FOOT_ROLES)[number];
 export const isFoot = (role: Role): role is FootRole => (FOOT_ROLES as readonly Role[]).includes(role);
 
@@ -80,17 +80,7 @@ export interface LevelStyle {
 }
 
 /** Outlines of shapes: all stand in ECMA-376-1 §20.1.10.56 too, with their usual proportions. */
-export const GEOMETRIES = [
-  'rect',
-  'round',
-  'ellipse',
-  'triangle',
-  'diamond',
-  'chevron',
-  'tag',
-  'arrow',
-  'trapezoid',
-] as const;
+const GEOMETRIES = ['rect', 'round', 'ellipse', 'triangle', 'diamond', 'chevron', 'tag', 'arrow', 'trapezoid'] as const;
 export type Geometry = (typeof GEOMETRIES)[number];
 
 /** A drawn shape of the layout, behind everything. */

@@ -5,7 +5,7 @@ import type { Validated } from '@alvex/contract/validate';
 import { AppError } from '../services/app-error.ts';
 
 /** @throws ReadError `too-large`. */
-export async function readBody(request: IncomingMessage, limit: number = LIMITS.fileBytes): Promise<Uint8Array> {
+async function readBody(request: IncomingMessage, limit: number = LIMITS.fileBytes): Promise<Uint8Array> {
   if (Number(request.headers['content-length'] ?? 0) > limit) {
     request.resume();
     throw new ReadError('too-large');

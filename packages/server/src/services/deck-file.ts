@@ -20,7 +20,7 @@ import { wholeLog } from './log.ts';
 /** What a deck's file is called. */
 export const DECK_ENDING = 'alvex';
 /** Raised when files are made in another way. */
-export const DECK_FILE_FORMAT = 1;
+const DECK_FILE_FORMAT = 1;
 
 /** @throws AppError `deck-not-found`. */
 export async function deckFile(

@@ -53,7 +53,7 @@ function withPages(
   };
 }
 
-export const lookKey = (look: DeckLook): string => JSON.stringify(look);
+const lookKey = (look: DeckLook): string => JSON.stringify(look);
 
 export function takeDressed(look: DeckLook, drawings: readonly Drawing[]): void {
   const dressed = new Map(get().dressed);

@@ -23,7 +23,7 @@ export interface Origin {
   readonly styles: XmlNode | undefined;
 }
 
-export const treeOf = (root: XmlNode | undefined): XmlNode | undefined => nodeAt(root, 'p:cSld', 'p:spTree');
+const treeOf = (root: XmlNode | undefined): XmlNode | undefined => nodeAt(root, 'p:cSld', 'p:spTree');
 
 const placeholderIn = (shape: XmlNode): XmlNode | undefined =>
   nodeAt(

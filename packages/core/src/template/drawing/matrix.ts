@@ -1,8 +1,6 @@
 /** Affine matrices, as SVG writes them. */
 import type { Bounds, Matrix } from '../../theme/index.ts';
 
-export const IDENTITY: Matrix = [1, 0, 0, 1, 0, 0];
-
 /** The second within the first: what it draws is then placed by the first. */
 export const within = ([a, b, c, d, e, f]: Matrix, [A, B, C, D, E, F]: Matrix): Matrix => [
   a * A + c * B,

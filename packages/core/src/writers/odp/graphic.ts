@@ -184,7 +184,7 @@ function lineBetween(from: ConnectorBox['from'], to: ConnectorBox['to']): Attrib
   return { 'svg:viewBox': `0 0 ${width} ${height}`, 'svg:d': `M${at(from)}L${at(to)}` };
 }
 /** The head of lines, which the styles of the file define. */
-export const ARROW = 'Arrow';
+const ARROW = 'Arrow';
 export const arrowMarker = element('draw:marker', {
   'draw:name': ARROW,
   'svg:viewBox': '0 0 20 20',

@@ -14,7 +14,7 @@ import { StyleSheet } from '../odf/style-sheet.ts';
 import { firstParts, metaPart, pictureEntries, type ManifestEntry, type NamedPicture } from '../odf/package.ts';
 import { element, NS, VERSION, XML } from '../odf/xml.ts';
 
-export const ODP_TYPE = 'application/vnd.oasis.opendocument.presentation';
+const ODP_TYPE = 'application/vnd.oasis.opendocument.presentation';
 /** The part that shows a file in small (part 2, §3.7), a PNG. */
 const THUMBNAIL = 'Thumbnails/thumbnail.png';
 const CHART_TYPE = 'application/vnd.oasis.opendocument.chart';

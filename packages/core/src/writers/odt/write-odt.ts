@@ -20,7 +20,7 @@ import { element, imageXml, languageProperties, NS, points, VERSION, XML } from 
 import { Media } from '../slides/media.ts';
 import { FONT_FACES, INK, MONO, stylesPart, TEXT_WIDTH } from './styles-part.ts';
 
-export const ODT_TYPE = 'application/vnd.oasis.opendocument.text';
+const ODT_TYPE = 'application/vnd.oasis.opendocument.text';
 const INDENT = 18; // points
 const HIGHEST = 560; // points, of a picture
 

@@ -13,7 +13,7 @@ import { Action, Heading, Small } from '../../ui/recipes.tsx';
 import { rich, t } from '../../words/words.ts';
 import type { Take } from '../../worker/questions.ts';
 
-export const MOST_TAKES = 3;
+const MOST_TAKES = 3;
 
 const Grid = chakra('div', { base: { display: 'grid', columnGap: '18px', alignItems: 'start', overflowX: 'auto' } });
 const Head = chakra('section', {
@@ -23,7 +23,7 @@ const Sheet = chakra('figure', { base: { m: '0 0 12px', fontSize: 'xs', color: '
 const Tag = chakra('span', { base: { color: 'amberText', bg: 'amberWash', px: '5px', mr: '6px' } });
 
 /** The settings in force, as a take keeps them. */
-export function useSettings(): TakeSettings | null {
+function useSettings(): TakeSettings | null {
   const view = useDeck((state) => state.view);
   return useMemo(
     () =>
@@ -42,7 +42,7 @@ export function useSettings(): TakeSettings | null {
   );
 }
 
-export const keepTake = (settings: TakeSettings): void =>
+const keepTake = (settings: TakeSettings): void =>
   edit({ kind: 'take', take: `t${uuid().slice(0, 8)}`, settings });
 
 const PROSE_TEXT = {
