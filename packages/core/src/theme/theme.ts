@@ -80,8 +80,8 @@ export interface LevelStyle {
 }
 
 /** Outlines of shapes: all stand in ECMA-376-1 §20.1.10.56 too, with their usual proportions. */
-const GEOMETRIES = ['rect', 'round', 'ellipse', 'triangle', 'diamond', 'chevron', 'tag', 'arrow', 'trapezoid'] as const;
-export type Geometry = (typeof GEOMETRIES)[number];
+export type Geometry =
+  'rect' | 'round' | 'ellipse' | 'triangle' | 'diamond' | 'chevron' | 'tag' | 'arrow' | 'trapezoid';
 
 /** A drawn shape of the layout, behind everything. */
 export interface Mark extends Rect {
