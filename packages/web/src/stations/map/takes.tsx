@@ -42,8 +42,7 @@ function useSettings(): TakeSettings | null {
   );
 }
 
-const keepTake = (settings: TakeSettings): void =>
-  edit({ kind: 'take', take: `t${uuid().slice(0, 8)}`, settings });
+const keepTake = (settings: TakeSettings): void => edit({ kind: 'take', take: `t${uuid().slice(0, 8)}`, settings });
 
 const PROSE_TEXT = {
   whole: t('exact words'),
