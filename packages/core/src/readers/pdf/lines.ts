@@ -1,4 +1,5 @@
 /** Puts the pieces of a page together into lines, in reading order: down one column, then down the next. */
+import { remembered } from '../../base/index.ts';
 import type { Item, PdfPage } from './page.ts';
 
 /** Pieces that stand side by side without a gap: a line of a column, or a cell of a table. */
@@ -52,7 +53,7 @@ function lineOf(segments: readonly Segment[], page: number, column: readonly [nu
   };
 }
 
-function rowsOf(items: readonly Item[]): readonly (readonly Item[])[] {
+const rowsOf = remembered((items: readonly Item[]): readonly (readonly Item[])[] => {
   const rows: Item[][] = [];
   for (const item of [...items].sort((a, b) => b.y - a.y || a.x - b.x)) {
     const row = rows.at(-1);
@@ -62,7 +63,7 @@ function rowsOf(items: readonly Item[]): readonly (readonly Item[])[] {
     else rows.push([item]);
   }
   return rows.map((row) => inReadingOrder(row));
-}
+});
 
 const RIGHT_TO_LEFT = /[\u0590-\u08ff\ufb1d-\ufdff\ufe70-\ufefc]/;
 
