@@ -9,7 +9,7 @@ import { PRESET_NAMES, presetRecipe } from '../mapping/index.ts';
 import { convert, lookedAt } from '../pipeline/index.ts';
 import { code, doc, h, li, p, picture, quote, table, type Draft } from '../test/build.ts';
 import { DOCUMENTS } from '../test/documents.ts';
-import { GOLDEN, holdTo } from '../test/golden.ts';
+import { GOLDEN, holdTo, under } from '../test/golden.ts';
 import type { Looked, Remark } from './remark.ts';
 import { isOfDeck, remarksOf, remarksOn } from './remarks.ts';
 import {
@@ -22,7 +22,6 @@ import {
   titleSuggestions,
 } from './slide-advice.ts';
 
-const under = (title: string, lines: readonly string[]): readonly string[] => [`== ${title}`, ...lines, ''];
 const file = (name: string): string => join(GOLDEN, 'checks', `${name}.txt`);
 
 function shortRemark(

@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { FULL_RULES, type Slide } from '../deck/index.ts';
 import { mapDocument, presetMap } from '../mapping/index.ts';
 import { code, doc, h, li, p, picture, quote, table, THEMES, type Draft } from '../test/build.ts';
-import { GOLDEN, holdTo } from '../test/golden.ts';
+import { GOLDEN, holdTo, under } from '../test/golden.ts';
 import { shortPage } from '../test/short-page.ts';
 import { slideFor, STRESS, STRESS_PICTURES as pictures } from '../test/stress-slides.ts';
 import { dress, LAYOUT_NAMES, type Theme } from '../theme/index.ts';
@@ -18,7 +18,6 @@ const WORN: Readonly<Record<string, Theme>> = {
 };
 const TEXTS = ['eight points', 'two sides', 'a list and text', 'one line', 'numbers of a list', 'a long title'];
 
-const under = (title: string, lines: readonly string[]): readonly string[] => [`== ${title}`, ...lines, ''];
 const file = (name: string): string => join(GOLDEN, 'layout', `${name}.txt`);
 
 test.each(Object.keys(WORN))('every layout in %s', (name) => {

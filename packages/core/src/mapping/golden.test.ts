@@ -5,7 +5,7 @@ import { DENSITIES } from '../deck/index.ts';
 import { headingLevels, type DocumentModel } from '../document/index.ts';
 import { code, doc, h, li, note, p } from '../test/build.ts';
 import { COURSE, DOCUMENTS, LETTER } from '../test/documents.ts';
-import { GOLDEN, holdTo } from '../test/golden.ts';
+import { GOLDEN, holdTo, under } from '../test/golden.ts';
 import { shortDeck } from '../test/short-deck.ts';
 import { fitMap } from './fit-map.ts';
 import { sectionsToLeave } from './leave-sections.ts';
@@ -18,7 +18,6 @@ import { candidateMaps, costMap, suggest } from './suggest-map.ts';
 
 const deckBy = (document: DocumentModel, { map, prose, branches = [] }: MapRecipe, over: Partial<Overrides> = {}) =>
   mapDocument(document, map, { ...NO_OVERRIDES, prose, ...over, branches: [...branches, ...(over.branches ?? [])] });
-const under = (title: string, lines: readonly string[]): readonly string[] => [`== ${title}`, ...lines, ''];
 const file = (name: string): string => join(GOLDEN, 'mapping', `${name}.txt`);
 const named = (document: DocumentModel, text: string) =>
   document.blocks.find((block) => 'runs' in block && block.runs.map((run) => run.text).join('') === text)!.id;

@@ -6,7 +6,7 @@ import { runsText } from '../content/index.ts';
 import { FULL_RULES } from '../deck/index.ts';
 import { layOutSlide, type Page } from '../layout/index.ts';
 import { code, doc, h, li, p, picture, quote, table, THEMES, type Draft } from '../test/build.ts';
-import { GOLDEN, holdTo } from '../test/golden.ts';
+import { GOLDEN, holdTo, under } from '../test/golden.ts';
 import { slideFor, STRESS, STRESS_PICTURES } from '../test/stress-slides.ts';
 import { dress, LAYOUT_NAMES, plainLook, type Hex, type Palette, type Rect, type Theme } from '../theme/index.ts';
 import { mapDocument, presetMap } from '../mapping/index.ts';
@@ -71,7 +71,6 @@ const shown = (pages: readonly Page[], theme: Theme): readonly string[] => {
     `${ready} of ${of}, read ${read.ready}: ${pages.map((page, i) => `${page.layout} ${reach(page, theme).toFixed(3)} ${faults[i]!.join(' ') || 'well'}`).join(' | ')}`,
   ];
 };
-const under = (title: string, lines: readonly string[]): readonly string[] => [`== ${title}`, ...lines, ''];
 
 test('at the edge of each rule, and in every layout', () => {
   const [plainsong, foreshore] = ['plainsong', 'foreshore'].map((name) => THEMES.find((one) => one.name === name)!);

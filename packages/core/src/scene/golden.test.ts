@@ -13,7 +13,7 @@ import type { Table } from '../content/index.ts';
 import { layOutSlide, type ChartBox } from '../layout/index.ts';
 import { mapDocument, presetMap } from '../mapping/index.ts';
 import { doc, h, li, picture, quote, table, THEMES, type Draft } from '../test/build.ts';
-import { GOLDEN, holdTo } from '../test/golden.ts';
+import { GOLDEN, holdTo, under } from '../test/golden.ts';
 import { slideFor, STRESS, STRESS_PICTURES } from '../test/stress-slides.ts';
 import { dress, frameIn, LAYOUT_NAMES, type Theme } from '../theme/index.ts';
 import {
@@ -32,7 +32,6 @@ import {
 
 const theme = (name: string): Theme => THEMES.find((one) => one.name === name)!;
 const mirrored = dress({ ...theme('pebble').look!, mirrored: true });
-const under = (title: string, lines: readonly string[]): readonly string[] => [`== ${title}`, ...lines, ''];
 const file = (name: string): string => join(GOLDEN, 'scene', `${name}.txt`);
 const rounded = (value: unknown): string =>
   JSON.stringify(value, (_, one: unknown) => (typeof one === 'number' ? Math.round(one * 100) / 100 : one));

@@ -3,7 +3,7 @@ import { test } from '@jest/globals';
 import { join } from 'node:path';
 import { plain, runsText } from '../content/index.ts';
 import { DENSITIES, type Density } from '../deck/index.ts';
-import { GOLDEN, holdTo } from '../test/golden.ts';
+import { GOLDEN, holdTo, under } from '../test/golden.ts';
 import {
   beginningOf,
   cosine,
@@ -60,7 +60,6 @@ const TEXTS: Readonly<Record<string, readonly string[]>> = {
   ],
 };
 
-const under = (title: string, lines: readonly string[]): readonly string[] => [`== ${title}`, ...lines, ''];
 const said = (text: string, kept: Kept, density: Density = 'half'): string =>
   `${runsText(keptRuns(plain(text), kept, density))}${isWhole(kept, text) ? ' (whole)' : ''}`;
 

@@ -16,3 +16,6 @@ export function holdTo(file: string, lines: readonly string[]): void {
   expect(existsSync(file)).toBe(true);
   expect(found).toBe(readFileSync(file, 'utf8'));
 }
+
+/** Lines under a title, and an empty one behind them. */
+export const under = (title: string, lines: readonly string[]): readonly string[] => [`== ${title}`, ...lines, ''];
