@@ -21,7 +21,7 @@ const node = {
     '@alvex/contract/validate': at('packages/contract/src/validate.ts'),
     '@alvex/core': at('packages/core/src/index.ts'),
     '@alvex/contract': at('packages/contract/src/index.ts'),
-    '@alvex/ooxml-check': at('packages/ooxml-check/src/index.ts'),
+    '@alvex/package-check': at('packages/package-check/src/index.ts'),
     '@alvex/raster': at('packages/raster/src/index.ts'),
     '@alvex/output': at('packages/output/src/index.ts'),
     '@alvex/font-files': at('packages/font-files/src/index.ts'),

@@ -2,7 +2,6 @@
 
 independent.py read FILE...     a JSON list: of each file its words as text, and its headings
 independent.py slides FILE...   a JSON list: of each ODP the words of each slide and its notes
-independent.py faults FILE...   a JSON list: what the grammar of python3-odf does not know in OpenDocument packages
 independent.py make FOLDER      from a JSON list of {name, html} on standard input a DOCX and an ODT of each, in the folder
 """
 import html.parser
@@ -219,49 +218,6 @@ def make_odt(parts, path):
     document.save(path)
 
 
-# Since version 1.3 of the standard; python3-odf knows 1.2.
-NEWER = {"min-decimal-places"}
-
-
-def faults_of(path):
-    """What the grammar of python3-odf does not know in a package."""
-    import zipfile
-    from xml.etree import ElementTree
-    from odf import grammar
-
-    faults = set()
-
-    def check(element):
-        name = named(element.tag)
-        if name not in grammar.allowed_children:
-            faults.add(f"{name[1]} is no element")
-        children = grammar.allowed_children.get(name)
-        attributes = grammar.allowed_attributes.get(name)
-        for child in element:
-            if children is not None and named(child.tag) not in children:
-                faults.add(f"{name[1]} holds {named(child.tag)[1]}")
-            check(child)
-        for key in element.attrib:
-            if attributes is not None and named(key) not in attributes and named(key)[1] not in NEWER:
-                faults.add(f"{name[1]} has {named(key)[1]}")
-        for key in grammar.required_attributes.get(name, ()):
-            if "{%s}%s" % key not in element.attrib:
-                faults.add(f"{name[1]} lacks {key[1]}")
-        texts = [element.text, *(child.tail for child in element)]
-        if name not in grammar.allows_text and any((text or "").strip() for text in texts):
-            faults.add(f"{name[1]} holds text")
-
-    with zipfile.ZipFile(path) as package:
-        for part in package.namelist():
-            if part.endswith(".xml") and not part.startswith("META-INF"):
-                check(ElementTree.fromstring(package.read(part)))
-    return sorted(faults)
-
-
-def named(tag):
-    return tuple(tag[1:].split("}")) if tag.startswith("{") else ("", tag)
-
-
 def read_slides(path):
     from odf.draw import Page
     from odf.element import Text
@@ -275,9 +231,7 @@ def read_slides(path):
     return ["\n".join(said(paragraph) for paragraph in page.getElementsByType(P)) for page in pages]
 
 
-if sys.argv[1] == "faults":
-    json.dump([fault for path in sys.argv[2:] for fault in faults_of(path)], sys.stdout)
-elif sys.argv[1] == "slides":
+if sys.argv[1] == "slides":
     json.dump([read_slides(path) for path in sys.argv[2:]], sys.stdout)
 elif sys.argv[1] == "read":
     json.dump([read(path) for path in sys.argv[2:]], sys.stdout)

@@ -237,7 +237,7 @@ const tell = (lines: readonly string[]): void => lines.forEach((line) => process
 async function check(files: readonly string[]): Promise<void> {
   if (files.length === 0) throw new UsageError('Say which file.');
   // Its schemas are compiled when it is needed.
-  const { checkPackage } = await import('@alvex/ooxml-check');
+  const { checkPackage } = await import('@alvex/package-check');
   for (const file of files) {
     const faults = await checkPackage(bytesOf(file));
     print(`${file}: ${faults.length} ${faults.length === 1 ? 'fault' : 'faults'}`);
@@ -249,7 +249,7 @@ async function check(files: readonly string[]): Promise<void> {
 /** Exits with 1 when there is anything to remark. */
 async function audit(files: readonly string[]): Promise<void> {
   if (files.length === 0) throw new UsageError('Say which file.');
-  const { auditPackage, AUDIT_RULES } = await import('@alvex/ooxml-check');
+  const { auditPackage, AUDIT_RULES } = await import('@alvex/package-check');
   for (const file of files) {
     const remarks = await auditPackage(bytesOf(file));
     print(`${file}: ${remarks.length} ${remarks.length === 1 ? 'remark' : 'remarks'}`);

@@ -2,7 +2,7 @@ import { expect, test } from '@jest/globals';
 import { beginning, convert, fontsUsed, openDocument, writeDeck, type FaceUse } from '@alvex/core';
 import { create } from 'fontkit';
 import { strToU8, unzipSync, strFromU8 } from 'fflate';
-import { checkPackage } from '../../ooxml-check/src/index.ts';
+import { checkPackage } from '../../package-check/src/index.ts';
 import { embeddableFonts, fontFiles } from './index.ts';
 
 const SOURCE = '# The mill\n\n## Gates\n\n- Oak and *iron* at 30 Ω\n- Elm\n- `let gate`\n';

@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { expect, test } from '@jest/globals';
 import { beginning, convert, detectType, openDocument, openZip, runsText } from '@alvex/core';
 import sharp from 'sharp';
-import { checkPackage } from '../../ooxml-check/src/index.ts';
+import { checkPackage } from '../../package-check/src/index.ts';
 import { writeOutput } from './index.ts';
 
 const name = 'sallow-quay-feasibility-report.docx';

@@ -3,7 +3,7 @@ import { expect, test } from '@jest/globals';
 import { convert, openZip, sceneOf, type Edit } from '@alvex/core';
 import sharp from 'sharp';
 import { doc, h, li } from '../../core/src/test/build.ts';
-import { checkPackage } from '../../ooxml-check/src/index.ts';
+import { checkPackage } from '../../package-check/src/index.ts';
 import { writeOutput } from './index.ts';
 
 const mill = doc(h(1, 'Tide mill'), li('Oak'), h(1, 'Second'), li('Elm'));

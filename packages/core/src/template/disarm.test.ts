@@ -2,7 +2,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
 import { awkwardTemplate, plainTemplate, usualTemplate } from '../../../demo/src/templates.ts';
-import { checkPackage } from '../../../ooxml-check/src/index.ts';
+import { checkPackage } from '../../../package-check/src/index.ts';
 import { disarm } from './disarm.ts';
 import { readTemplate } from './read-template.ts';
 

@@ -6,7 +6,7 @@ import { chooseLayouts } from '../layout/index.ts';
 import { beginning, convert, optionsOf, sceneOf, writeDeck, type Converted } from '../pipeline/index.ts';
 import { drawSlide } from '../scene/index.ts';
 import { doc, h, li, p, picture, random, randomDocument, table } from '../test/build.ts';
-import { auditPackage, checkPackage } from '../../../ooxml-check/src/index.ts';
+import { auditPackage, checkPackage } from '../../../package-check/src/index.ts';
 import { awkwardTemplate, plainTemplate, usualTemplate } from '../../../demo/src/templates.ts';
 import {
   contrastRatio,

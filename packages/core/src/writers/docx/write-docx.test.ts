@@ -1,7 +1,7 @@
 /** Documents as DOCX: valid by the standard, and read again they are the same, for our reader and for another. */
 import { describe, expect, test } from '@jest/globals';
 import mammoth from 'mammoth';
-import { checkPackage } from '../../../../ooxml-check/src/index.ts';
+import { checkPackage } from '../../../../package-check/src/index.ts';
 import type { PictureData } from '../../content/index.ts';
 import { blockText, type Block, type DocumentModel } from '../../document/index.ts';
 import { readDocument } from '../../readers/index.ts';

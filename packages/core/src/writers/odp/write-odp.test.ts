@@ -1,5 +1,6 @@
 /** A deck as an OpenDocument presentation: placeholders of master pages, lists, notes, tables, charts and figures as what they are. */
 import { describe, expect, test } from '@jest/globals';
+import { checkPackage } from '../../../../package-check/src/index.ts';
 import { languageTag } from '../../base/index.ts';
 import { usualSettings } from '../../charts/index.ts';
 import { nodesWithin, parseXmlTree, type XmlNode } from '../../container/index.ts';
@@ -9,7 +10,7 @@ import type { Edit } from '../../edits/index.ts';
 import { beginning, convert, writeDeck, type Converted } from '../../pipeline/index.ts';
 import { doc, h, li, p, picture, random, randomDocument, table, THEMES } from '../../test/build.ts';
 import { png } from '../../test/docx.ts';
-import { everyNode, odfFaults, odfParts } from '../../test/odf-check.ts';
+import { everyNode, odfParts } from '../../test/odf-parts.ts';
 import { randomSlideEdit } from '../../test/random-edits.ts';
 import { pictureSize } from '../odf/picture-size.ts';
 
@@ -21,9 +22,9 @@ interface Written {
   readonly pages: readonly XmlNode[];
   readonly content: XmlNode;
 }
-function write(made: Converted): Written {
+async function write(made: Converted): Promise<Written> {
   const bytes = writeDeck('odp', made, data);
-  expect(odfFaults(bytes)).toEqual([]);
+  expect(await checkPackage(bytes)).toEqual([]);
   const parts = odfParts(bytes);
   const content = parseXmlTree(parts.get('content.xml')!);
   return { parts, content, pages: nodesWithin(content, 'draw:page') };
@@ -52,13 +53,14 @@ const MILL = doc(
   li('Fill', 1, 5),
 );
 
+const written = await write(
+  convert(
+    MILL,
+    beginning(MILL).filter(({ kind }) => kind === 'map'),
+  ),
+);
+
 describe('text', () => {
-  const written = write(
-    convert(
-      MILL,
-      beginning(MILL).filter(({ kind }) => kind === 'map'),
-    ),
-  );
   const [cover, gates, order] = written.pages;
 
   test('stands in the places of the master page, which has its look', () => {
@@ -92,12 +94,12 @@ describe('text', () => {
   });
 });
 
-test('numbers that no receiver counts are written, boxes to tick are signs', () => {
+test('numbers that no receiver counts are written, boxes to tick are signs', async () => {
   const labelled = (text: string, label: string, value?: number) => ({
     ...li(text, 1, value ?? false),
     label,
   });
-  const { pages } = write(
+  const { pages } = await write(
     convert(doc(h(1, 'Clauses'), labelled('Of gates', '3.1', 1), labelled('Of water', '3.2', 2)), []),
   );
   expect(nodesWithin(pages.at(-1)!, 'text:p').map(textOf)).toEqual(
@@ -105,8 +107,8 @@ test('numbers that no receiver counts are written, boxes to tick are signs', () 
   );
 });
 
-test('spaces and breaks stay what they are', () => {
-  const { pages } = write(
+test('spaces and breaks stay what they are', async () => {
+  const { pages } = await write(
     convert(doc(h(1, 'Code'), li([{ text: '  two ' }, { text: ' and\tone\nmore ', bold: true }])), []),
   );
   const [, ...texts] = nodesWithin(pages.at(-1)!, 'text:p');
@@ -116,8 +118,8 @@ test('spaces and breaks stay what they are', () => {
   expect(kinds).toEqual(['s2', 's1', 'text:tab', 'text:line-break']);
 });
 
-test('languages, directions and other scripts are said where they differ', () => {
-  const { content } = write(
+test('languages, directions and other scripts are said where they differ', async () => {
+  const { content } = await write(
     convert({ ...doc(h(1, 'Gates'), li('בית'), li('水車'), li('Wheel')), language: languageTag('en-GB')! }, []),
   );
   const said = (name: string): readonly string[] =>
@@ -126,7 +128,7 @@ test('languages, directions and other scripts are said where they differ', () =>
   expect(said('style:writing-mode')).toContain('rl-tb');
 });
 
-test('tables have heads, joined cells and lines; charts their numbers', () => {
+test('tables have heads, joined cells and lines; charts their numbers', async () => {
   const costs = doc(
     h(1, 'Costs'),
     table([
@@ -136,14 +138,14 @@ test('tables have heads, joined cells and lines; charts their numbers', () => {
     ]),
   );
   const made = convert(costs, []);
-  const tabled = write(made);
+  const tabled = await write(made);
   const [head, ...others] = nodesWithin(tabled.content, 'table:table-row').map(textOf);
   expect([head, ...others]).toEqual(['WorkSum', 'Gates31', 'Wheel12']);
   expect(nodesWithin(tabled.content, 'table:table-header-rows').map(textOf)).toEqual(['WorkSum']);
   const part = made.deck.slides.flatMap(({ content }) => content).find(({ kind }) => kind === 'table')!;
   const columns = { categories: ['Gates', 'Wheel'], series: [{ name: 'Sum', values: [31, 12] }], format: NUMBERS };
   const settings = { ...usualSettings(columns, 'bar'), labels: true, upTitle: 'Thousands' };
-  const charted = write(convert(costs, [{ kind: 'chart', part: part.id, chart: settings }]));
+  const charted = await write(convert(costs, [{ kind: 'chart', part: part.id, chart: settings }]));
   const chart = charted.parts.get('chart1/content.xml');
   if (chart === undefined) throw new Error('no chart was written');
   const root = parseXmlTree(chart);
@@ -153,13 +155,13 @@ test('tables have heads, joined cells and lines; charts their numbers', () => {
   ).toEqual(['local-table.$B$2:local-table.$B$3']);
 });
 
-test('what is cut off a picture is said in lengths of its own size', () => {
+test('what is cut off a picture is said in lengths of its own size', async () => {
   const document = doc(h(1, 'Pit'), picture('a', 'The pit'));
   const part = convert(document, [])
     .deck.slides.flatMap(({ content }) => content)
     .find(({ kind }) => kind === 'picture')!;
   const dress = { ...PLAIN_DRESS, crop: [0.25, 0.1, 0.25, 0] as const, filter: 'grey' as const, contrast: 0.2 };
-  const written = write(convert(document, [{ kind: 'frame', part: part.id, dress }]));
+  const written = await write(convert(document, [{ kind: 'frame', part: part.id, dress }]));
   const frame = nodesWithin(written.content, 'draw:frame').find((one) => nodesWithin(one, 'draw:image').length > 0)!;
   expect(nodesWithin(frame, 'svg:desc').map(textOf)).toEqual(['The pit']);
   // 400 by 300 pixels, 96 to the inch.
@@ -204,29 +206,29 @@ test('the size of a picture is that of its file, or of its pixels', () => {
   expect(of(Uint8Array.from([...head, ...chunk('IDAT', 0)]), 'image/png')).toEqual([150, 75]);
 });
 
-test('figures are groups of their items, and lines hold on to shapes', () => {
+test('figures are groups of their items, and lines hold on to shapes', async () => {
   const REPORT = doc(h(1, 'Work'), ...['Mend', 'Fill', 'Turn', 'Grind'].map((item, i) => li(item, 1, i + 1)));
   const slide = convert(REPORT, []).deck.slides.at(-1)!;
   for (const layout of ['steps', 'cycle', 'timeline', 'icon-grid', 'pyramid', 'matrix'] as const) {
-    const { pages } = write(convert(REPORT, [{ kind: 'layout', slides: [slide.id], layout }]));
+    const { pages } = await write(convert(REPORT, [{ kind: 'layout', slides: [slide.id], layout }]));
     const [figure] = nodesWithin(pages.at(-1)!, 'draw:g');
     expect([layout, textOf(nodesWithin(figure!, 'svg:desc')[0]!).split(/ → |; /)]).toEqual([
       layout,
       ['Mend', 'Fill', 'Turn', 'Grind'],
     ]);
   }
-  const { pages } = write(convert(REPORT, [{ kind: 'layout', slides: [slide.id], layout: 'cycle' }]));
+  const { pages } = await write(convert(REPORT, [{ kind: 'layout', slides: [slide.id], layout: 'cycle' }]));
   const lines = nodesWithin(pages.at(-1)!, 'draw:connector');
   expect(lines).toHaveLength(4);
   expect(lines.every(({ attributes }) => attributes['draw:start-shape'] !== undefined)).toBe(true);
   for (const { attributes } of lines) expect(attributes['svg:d']).toMatch(/^M\d+ \d+L\d+ \d+$/);
 });
 
-test('slides move, hide and stand in colours of their own as they do elsewhere', () => {
+test('slides move, hide and stand in colours of their own as they do elsewhere', async () => {
   const edits: readonly Edit[] = [{ kind: 'motion', motion: { transition: 'wipe', points: true } }];
   const map = beginning(MILL).filter(({ kind }) => kind === 'map');
   const gates = convert(MILL, map).deck.slides[1]!;
-  const written = write(convert(MILL, [...map, ...edits, { kind: 'hide', slides: [gates.id], hidden: true }]));
+  const written = await write(convert(MILL, [...map, ...edits, { kind: 'hide', slides: [gates.id], hidden: true }]));
   const page = written.pages[1]!;
   const [properties] = styleOf(written, {
     ...page,
@@ -241,24 +243,24 @@ test('slides move, hide and stand in colours of their own as they do elsewhere',
   ).toHaveLength(2);
 });
 
-test('a date is the one that was written, or that of the day on which it is seen', () => {
-  const source = (live: boolean): string | undefined => {
+test('a date is the one that was written, or that of the day on which it is seen', async () => {
+  const source = async (live: boolean): Promise<string | undefined> => {
     const foot = {
       number: [],
       footer: { text: '', on: [] },
       date: { text: '14 March', on: ['content'], live },
       logo: null,
     };
-    const content = parseXmlTree(write(convert(MILL, [{ kind: 'foot', foot } as Edit])).parts.get('content.xml')!);
+    const { content } = await write(convert(MILL, [{ kind: 'foot', foot } as Edit]));
     return nodesWithin(content, 'presentation:date-time-decl')[0]!.attributes['presentation:source'];
   };
-  expect([source(true), source(false)]).toEqual(['current-date', 'fixed']);
+  expect([await source(true), await source(false)]).toEqual(['current-date', 'fixed']);
 });
 
-test('a slide in colours of its own has a master page in them', () => {
+test('a slide in colours of its own has a master page in them', async () => {
   const map = beginning(MILL).filter(({ kind }) => kind === 'map');
   const gates = convert(MILL, map).deck.slides[1]!;
-  const { pages, parts } = write(
+  const { pages, parts } = await write(
     convert(MILL, [...map, { kind: 'colors', slides: [gates.id], palette: null, dark: true }]),
   );
   const names = pages.map(({ attributes }) => attributes['draw:master-page-name']);
@@ -278,7 +280,7 @@ test('a slide in colours of its own has a master page in them', () => {
 
 test.each(THEMES.map(({ name }) => name))(
   'random decks in the theme %s: whole packages, the same bytes, all that is shown and said',
-  (theme) => {
+  async (theme) => {
     const draw = random(theme.length);
     const document = randomDocument(draw, 30);
     const edits: Edit[] = [{ kind: 'theme', theme }];
@@ -287,7 +289,7 @@ test.each(THEMES.map(({ name }) => name))(
     }
     const made = convert(document, edits);
     const bytes = writeDeck('odp', made, data);
-    expect(odfFaults(bytes)).toEqual([]);
+    expect(await checkPackage(bytes)).toEqual([]);
     expect(writeDeck('odp', made, data)).toEqual(bytes);
     const pages = nodesWithin(parseXmlTree(odfParts(bytes).get('content.xml')!), 'draw:page');
     expect(pages).toHaveLength(made.pages.length);

@@ -1,6 +1,6 @@
 /** Figures are things that can be moved: an item is a group, its text stands in its shape, lines hold on to shapes. */
 import { describe, expect, test } from '@jest/globals';
-import { checkPackage, auditPackage } from '../../../../ooxml-check/src/index.ts';
+import { checkPackage, auditPackage } from '../../../../package-check/src/index.ts';
 import { decodeUtf8 } from '../../base/index.ts';
 import { nodesNamed, parseXmlTree, ZipReader, type XmlNode } from '../../container/index.ts';
 import { convert, writeDeck } from '../../pipeline/index.ts';

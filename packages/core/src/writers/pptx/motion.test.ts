@@ -1,7 +1,7 @@
 /** Transitions and points one by one, as the presentation says them; nothing moves unasked. */
 import { describe, expect, test } from '@jest/globals';
 import { strFromU8, unzipSync } from 'fflate';
-import { checkPackage } from '../../../../ooxml-check/src/index.ts';
+import { checkPackage } from '../../../../package-check/src/index.ts';
 import type { Edit } from '../../edits/index.ts';
 import { beginning, convert, sceneOf, writeDeck } from '../../pipeline/index.ts';
 import { drawParts, stepCount, stepsOf } from '../../scene/index.ts';

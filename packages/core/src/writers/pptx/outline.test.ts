@@ -1,7 +1,7 @@
 /** The outline of a file, read by other means than ours, is that of its deck: titles, points and their levels in placeholders. */
 import { expect, test } from '@jest/globals';
 import { readFileSync } from 'node:fs';
-import { outlineOf, type SlideOutline } from '../../../../ooxml-check/src/index.ts';
+import { outlineOf, type SlideOutline } from '../../../../package-check/src/index.ts';
 import { usualTemplate } from '../../../../demo/src/templates.ts';
 import { runsText } from '../../content/index.ts';
 import type { Page } from '../../layout/index.ts';

@@ -2,7 +2,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
 import { awkwardTemplate, plainTemplate, usualTemplate } from '../../../../demo/src/templates.ts';
-import { checkPackage } from '../../../../ooxml-check/src/index.ts';
+import { checkPackage } from '../../../../package-check/src/index.ts';
 import { nodeAt, nodesNamed, readXmlTree, ZipReader, type XmlNode } from '../../container/index.ts';
 import type { Edit } from '../../edits/index.ts';
 import { convert, writeDeck } from '../../pipeline/index.ts';

@@ -1,17 +1,27 @@
-/** XML parts as trees of libxml2, and the namespaces of the standard by the prefixes that paths use here. */
+/** XML parts as trees of libxml2, and the namespaces of the standards by the prefixes that paths use here. */
 import { ParseOption, XmlDocument, XmlElement, type XmlNode } from 'libxml2-wasm';
 
 export const NAMESPACES = {
   a: 'http://schemas.openxmlformats.org/drawingml/2006/main',
   c: 'http://schemas.openxmlformats.org/drawingml/2006/chart',
+  chart: 'urn:oasis:names:tc:opendocument:xmlns:chart:1.0',
   ct: 'http://schemas.openxmlformats.org/package/2006/content-types',
+  draw: 'urn:oasis:names:tc:opendocument:xmlns:drawing:1.0',
   ds: 'http://schemas.openxmlformats.org/officeDocument/2006/customXml',
+  manifest: 'urn:oasis:names:tc:opendocument:xmlns:manifest:1.0',
   mc: 'http://schemas.openxmlformats.org/markup-compatibility/2006',
-  p: 'http://schemas.openxmlformats.org/presentationml/2006/main',
+  office: 'urn:oasis:names:tc:opendocument:xmlns:office:1.0',
   p14: 'http://schemas.microsoft.com/office/powerpoint/2010/main',
+  p: 'http://schemas.openxmlformats.org/presentationml/2006/main',
+  presentation: 'urn:oasis:names:tc:opendocument:xmlns:presentation:1.0',
   r: 'http://schemas.openxmlformats.org/officeDocument/2006/relationships',
   rel: 'http://schemas.openxmlformats.org/package/2006/relationships',
   s: 'http://schemas.openxmlformats.org/spreadsheetml/2006/main',
+  style: 'urn:oasis:names:tc:opendocument:xmlns:style:1.0',
+  svg: 'urn:oasis:names:tc:opendocument:xmlns:svg-compatible:1.0',
+  table: 'urn:oasis:names:tc:opendocument:xmlns:table:1.0',
+  text: 'urn:oasis:names:tc:opendocument:xmlns:text:1.0',
+  xlink: 'http://www.w3.org/1999/xlink',
 } as const;
 
 /** A part as a tree, never fetching anything and never expanding an entity. @throws Error with the parser's message. */

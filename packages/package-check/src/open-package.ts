@@ -1,9 +1,9 @@
-/** Opens a package and holds it to the rules that all packages share (ECMA-376-2, Open Packaging Conventions). */
-import { Uint8ArrayReader, Uint8ArrayWriter, ZipReader } from '@zip.js/zip.js';
+/** An archive as a package, held to the rules that all packages share (ECMA-376-2, Open Packaging Conventions). */
 import type { XmlDocument } from 'libxml2-wasm';
 import { posix } from 'node:path';
 import type { Fault } from './fault.ts';
-import { attribute, elements, parseXml, repeated } from './xml.ts';
+import { Archive } from './open-archive.ts';
+import { attribute, elements } from './xml.ts';
 
 export interface Relationship {
   readonly id: string;
@@ -21,29 +21,41 @@ const relationshipsName = (part: string): string =>
   posix.join(posix.dirname(part), '_rels', `${posix.basename(part)}.rels`);
 
 export class Package {
-  readonly parts = new Map<string, Uint8Array>();
-  readonly faults: Fault[] = [];
-  readonly #trees = new Map<string, XmlDocument | undefined>();
   readonly #relationships = new Map<string, Relationships>();
   readonly #types = new Map<string, string>();
   readonly #endings = new Map<string, string>();
+  readonly #archive: Archive;
 
-  /** Reads all entries and finds what is wrong with the package as such. */
+  /** Finds what is wrong with the package as such. */
+  constructor(archive: Archive) {
+    this.#archive = archive;
+    if (archive.broken) return;
+    this.#readTypes();
+    this.#checkReach();
+  }
+
   static async open(bytes: Uint8Array): Promise<Package> {
-    const opened = new Package();
-    try {
-      await opened.#unpack(bytes);
-    } catch (error) {
-      opened.fault('', `the archive cannot be read: ${messageOf(error)}`);
-      return opened;
-    }
-    opened.#readTypes();
-    opened.#checkReach();
-    return opened;
+    return new Package(await Archive.open(bytes));
+  }
+
+  get parts(): ReadonlyMap<string, Uint8Array> {
+    return this.#archive.parts;
+  }
+
+  get faults(): readonly Fault[] {
+    return this.#archive.faults;
   }
 
   fault(part: string, message: string): void {
-    this.faults.push({ part, message });
+    this.#archive.fault(part, message);
+  }
+
+  tree(part: string): XmlDocument | undefined {
+    return this.#archive.tree(part);
+  }
+
+  dispose(): void {
+    this.#archive.dispose();
   }
 
   /** Names of all parts but the relationships' own. */
@@ -55,20 +67,6 @@ export class Package {
     return (
       this.#types.get(part.toLowerCase()) ?? this.#endings.get(part.slice(part.lastIndexOf('.') + 1).toLowerCase())
     );
-  }
-
-  /** A part as a tree; undefined, and told once, where it is not there or not well-formed. */
-  tree(part: string): XmlDocument | undefined {
-    if (this.#trees.has(part)) return this.#trees.get(part);
-    let tree: XmlDocument | undefined;
-    try {
-      const bytes = this.parts.get(part);
-      tree = bytes === undefined ? undefined : parseXml(bytes);
-    } catch (error) {
-      this.fault(part, `it is not well-formed: ${messageOf(error)}`);
-    }
-    this.#trees.set(part, tree);
-    return tree;
   }
 
   /** Of a part, or of the package for the empty name. */
@@ -83,31 +81,6 @@ export class Package {
     return [...this.relationships(part).values()].flatMap((one) =>
       one.type === type && !one.external ? [one.target] : [],
     );
-  }
-
-  dispose(): void {
-    for (const tree of this.#trees.values()) tree?.dispose();
-    this.#trees.clear();
-  }
-
-  async #unpack(bytes: Uint8Array): Promise<void> {
-    const reader = new ZipReader(new Uint8ArrayReader(bytes), { checkSignature: true, useWebWorkers: false });
-    const names: string[] = [];
-    for (const entry of await reader.getEntries()) {
-      if (entry.directory) continue;
-      names.push(entry.filename);
-      try {
-        this.parts.set(entry.filename, await entry.getData(new Uint8ArrayWriter()));
-      } catch (error) {
-        this.fault(entry.filename, `it cannot be unpacked: ${messageOf(error)}`);
-      }
-    }
-    // Names are equal whatever their case (ECMA-376-2 §9.1.1).
-    for (const name of repeated(names.map((one) => one.toLowerCase())))
-      this.fault(name, 'it stands twice in the archive');
-    for (const name of names)
-      if (/\\|\/\/|(^|\/)\.\.?(\/|$)|^\//.test(name)) this.fault(name, 'this is no name of a part');
-    await reader.close();
   }
 
   #readTypes(): void {
@@ -173,5 +146,3 @@ const partName = (source: string, target: string): string => {
   const path = decodeURI(target.split('#', 1)[0]!);
   return path.startsWith('/') ? path.slice(1) : posix.normalize(posix.join(posix.dirname(source), path));
 };
-
-const messageOf = (error: unknown): string => (error instanceof Error ? error.message : String(error)).trim();
