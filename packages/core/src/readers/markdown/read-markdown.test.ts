@@ -40,6 +40,65 @@ test('nested lists, tasks, numbers, and text below an item', () => {
   ]);
 });
 
+test('attributes in braces are no text: of headings, pictures and fences', () => {
+  const source =
+    '# Title {#top .big}\n\nSee [the costs](#money).\n\n## The `cost` so far {#money}\n\n### Aside {-}\n\n' +
+    '![A pond](https://a.example/pond.png){width=50% .wide}\n\n```{.python #sum}\nx = 1\n```\n\n```js {1,3}\ny\n```\n';
+  expect(blocks(source)).toEqual([
+    'h1 Title',
+    'p See the costs.',
+    'h2 The cost so far',
+    'h3 Aside',
+    'picture A pond',
+    'code x = 1',
+    'code y',
+  ]);
+  const { blocks: parts } = read(source).document;
+  expect(parts[2]!.names).toEqual(['money']);
+  expect(parts.flatMap((block) => (block.kind === 'code' ? [block.language] : []))).toEqual(['python', 'js']);
+});
+
+test.each(['# {x}', '# Sets {1, 2}', '# Sets { x = 1 }', 'Sets {#x}', '# `{#x}`'])(
+  'braces that are meant to be read stay: %s',
+  (source) => {
+    expect(blocks(source)[0]).toContain(source.replace(/^# /, '').replaceAll('`', ''));
+  },
+);
+
+test('boxes between colons and notices: the marks go, words and titles stay', () => {
+  expect(
+    blocks(
+      'Before\n::: warning\nDeep water\n:::\n\n:::note[Mind the gate]\nText\n- item\n:::\n\n::: {.callout title="A call"}\n:::: tip Inside it\ninner\n::::\n:::\n\n' +
+        '- a\n\n  :::info\n  in a list\n  :::\n\n> [!NOTE]\n> Read **this**.\n\n> [!TIP] At once\n',
+    ),
+  ).toEqual([
+    'p Before',
+    'p Deep water',
+    'p Mind the gate',
+    'p Text',
+    '- item',
+    'p A call',
+    'p Inside it',
+    'p inner',
+    '- a',
+    'p in a list',
+    'quote NOTE: Read this.',
+    'quote TIP: At once',
+  ]);
+  expect(blocks('a ::: b\n\n    ::: code\n')).toEqual(['p a ::: b', 'code ::: code']);
+});
+
+test('a term is an item, what is said of it stands below', () => {
+  expect(blocks('Sluice\n: Lets water *in*.\n: And out.\n\nPond\n\n: Holds it.\n\nAfter: this.\n')).toEqual([
+    '- Sluice',
+    'p Lets water in.',
+    'p And out.',
+    '- Pond',
+    'p Holds it.',
+    'p After: this.',
+  ]);
+});
+
 test('marks and links; harmful links lose their target and keep their text', () => {
   const [block] = read('**b** *i* ~~s~~ `c` [l](https://a.example) [x](javascript:alert(1)) H<sub>2</sub>O<br>next')
     .document.blocks;

@@ -1,6 +1,7 @@
-/** Reads Markdown: CommonMark 0.31 with tables, strikethrough and task lists (GFM), footnotes and front matter. */
+/** Reads Markdown: CommonMark 0.31 with tables, strikethrough and task lists (GFM), footnotes, definitions, front matter, and what dialects add. */
 import MarkdownIt from 'markdown-it';
 import type { Token } from 'markdown-it';
+import definitions from 'markdown-it-deflist';
 import footnotes from 'markdown-it-footnote';
 import { decodeText, ReadError, Report, type SourcePlace } from '../../base/index.ts';
 import { dropForbidden } from '../../container/index.ts';
@@ -24,6 +25,7 @@ import { PlaceNames } from '../place-names.ts';
 import { PictureStore } from '../picture-store.ts';
 import { BlockList, draftBreak, readResult, type Draft, type ReadOptions, type ReadResult } from '../read-result.ts';
 import { each } from '../account.ts';
+import { dialects } from './dialects.ts';
 import { markdownText } from './source-text.ts';
 import { readFrontMatter } from './front-matter.ts';
 
@@ -34,7 +36,7 @@ const PROGRESS_TOKENS = 2000;
 /** Quotes and lists within one another; the parser leaves out what is deeper. */
 const MOST_NESTING = 100;
 
-const parser = new MarkdownIt({ html: true, maxNesting: MOST_NESTING }).use(footnotes);
+const parser = new MarkdownIt({ html: true, maxNesting: MOST_NESTING }).use(footnotes).use(definitions).use(dialects);
 
 /** @throws ReadError `empty` or `bomb`. */
 export function readMarkdown(bytes: Uint8Array, { progress }: ReadOptions = {}): ReadResult {
@@ -137,6 +139,8 @@ class TokenReader {
     switch (token.type) {
       case 'heading_open': {
         const inline = this.#inline(tokens[i + 1]!);
+        const id = token.attrGet('id');
+        if (id !== null) this.#context.names.add(String(id));
         out({ kind: 'heading', level: Number(token.tag.slice(1)) as Level, runs: inline.runs, place });
         this.#aside(inline);
         return i + 2;
@@ -154,6 +158,13 @@ class TokenReader {
       case 'ordered_list_close':
         this.#lists.pop();
         break;
+      case 'dt_open':
+        // A term is an item, what is said of it stands below.
+        this.#lists.push({ ordered: false, next: 1, mark: '' });
+        this.#startsItem = true;
+        this.#paragraph(this.#inline(tokens[i + 1]!));
+        this.#lists.pop();
+        return i + 2;
       case 'list_item_open':
         this.#startsItem = true;
         break;
