@@ -3,7 +3,7 @@ import { spawnSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { unzipSync } from 'fflate';
+import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
 
 const folder = mkdtempSync(join(tmpdir(), 'alvex-cli-'));
 afterAll(() => rmSync(folder, { recursive: true, force: true }));
@@ -277,6 +277,14 @@ test('a page and a document are written, and a presentation is read', () => {
   expect(readFileSync(out('page.html', '--without-notes'), 'utf8')).not.toContain('class="notes"');
   for (const kind of [[], ['--handout']])
     expect(alvex(['check', out('mill.docx', ...kind)])).toMatchObject({ status: 0 });
+  expect(alvex(['check', out('mill.odp'), out('mill.odt')])).toMatchObject({ status: 0 });
+  const broken = unzipSync(readFileSync(join(folder, 'mill.odp')));
+  broken['content.xml'] = strToU8(
+    strFromU8(broken['content.xml']!).replace('<draw:page ', '<draw:page draw:sort="1" '),
+  );
+  writeFileSync(join(folder, 'broken.odp'), zipSync(broken));
+  const { status, stdout } = alvex(['check', join(folder, 'broken.odp')]);
+  expect([status, stdout]).toEqual([1, expect.stringMatching(/content\.xml: line \d+: .*sort/)]);
   const titles = (file: string): readonly unknown[] =>
     (JSON.parse(alvex(['deck', file, '--map', 'fitted']).stdout) as { slides: { title: unknown }[] }).slides.map(
       ({ title }) => title,

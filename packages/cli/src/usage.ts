@@ -18,7 +18,7 @@ export const USAGE = `Usage:
   alvex build [FOLDER|alvex.json]                 the decks of a folder, as its file alvex.json says; see "alvex help build"
   alvex outline FILE                              the document's blocks, as JSON
   alvex deck FILE                                 its slides and where every word went, as JSON
-  alvex check FILE.pptx ...                       what is wrong with a presentation by its standard (ECMA-376)
+  alvex check FILE ...                            what is wrong with a PPTX, DOCX, ODP or ODT by its standard
   alvex audit FILE.pptx ...                       what an expert would still remark of it, counted by rule
   alvex maps | themes | palettes THEME | fonts    names of level maps, themes, a theme's palettes, pairs of fonts
 

@@ -26,8 +26,8 @@ const TEXT = writeDeck('odt', made, [], { source: true });
 
 type Files = Record<string, Uint8Array>;
 
-/** A package with something done to its files; the type stays first and as it is, unless `type` says otherwise. */
-function changed(bytes: Uint8Array, change: (files: Files) => Zippable | void): Uint8Array {
+/** A package with something done to its files; the type stays first and as it is, unless another archive is given. */
+function changed(bytes: Uint8Array, change: (files: Files) => Zippable | undefined): Uint8Array {
   const files = unzipSync(bytes);
   const given = change(files);
   const { mimetype, ...others } = files;
@@ -44,12 +44,12 @@ const told = async (bytes: Uint8Array): Promise<readonly string[]> =>
   (await checkPackage(bytes)).map(({ part, message }) => `${part}: ${message}`);
 
 test('what is written here has no fault, packed anew or not', async () => {
-  for (const bytes of [DECK, TEXT, changed(DECK, () => {}), changed(TEXT, () => {})])
+  for (const bytes of [DECK, TEXT, changed(DECK, () => undefined), changed(TEXT, () => undefined)])
     expect(await told(bytes)).toEqual([]);
 });
 
 describe('the package', () => {
-  test.each<[string, (files: Files) => Zippable | void, string]>([
+  test.each<[string, (files: Files) => Zippable | undefined, string]>([
     ['a type that is compressed', (files) => ({ ...files }), 'mimetype: it is compressed'],
     [
       'a type that is not first',
