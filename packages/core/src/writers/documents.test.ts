@@ -7,7 +7,7 @@ import type { PictureData } from '../content/index.ts';
 import { blockText, type Block, type DocumentModel } from '../document/index.ts';
 import { openDocument } from '../pipeline/index.ts';
 import { detectType, readDocument } from '../readers/index.ts';
-import { doc, h, li, note, p, random, randomDocument, table } from '../test/build.ts';
+import { code, doc, h, li, note, p, random, randomDocument, table } from '../test/build.ts';
 import { kept, MILL, mill } from '../test/whole-document.ts';
 import { writeDocx } from './docx/index.ts';
 import { writeOdt } from './odt/index.ts';
@@ -103,6 +103,32 @@ test.each(FORMATS)('notes keep their looks, and rows that are too short their pl
   expect(document.blocks.find(({ kind }) => kind === 'footnote')).toMatchObject({
     runs: [{ text: 'Not ' }, { text: 'so', strike: true }, { text: ' since.' }],
   });
+});
+
+test.each(FORMATS)('text within items, and code beside code, stay what they are in %s', async (format, write) => {
+  const document = doc(
+    h(1, 'Gates'),
+    li('Lift', 1),
+    p('With both hands.'),
+    li('North', 2),
+    p('First.'),
+    code('lift(north);\n\nwait();'),
+    li('its chain', 3),
+    li('South', 2),
+    li('Close', 1),
+    p('Behind the list.'),
+    code('let gate;\nlet pond;'),
+    code('let wheel;\nlet sluice;'),
+  );
+  const back = (
+    await readDocument(
+      write(document, () => undefined),
+      format,
+    )
+  ).document;
+  const told = ({ blocks }: DocumentModel) =>
+    blocks.map((block) => [block.kind, blockText(block), block.kind === 'listItem' ? block.depth : 0]);
+  expect(told(back)).toEqual(told(document));
 });
 
 const cell = (text: string, columns = 1, rows = 1) => ({ runs: [{ text }], columns, rows });

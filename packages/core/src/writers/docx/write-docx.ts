@@ -71,6 +71,8 @@ export function writeDocx(
   blocks.forEach((block, i) => {
     if (contents !== undefined && i === first) body.push(writer.contents(blocks, contents));
     for (const one of before.get(block.id) ?? []) body.push(writer.picture(one.picture, one.alt, true));
+    // Else the two would be one.
+    if (block.kind === 'code' && blocks[i - 1]?.kind === 'code') body.push('<w:p/>');
     if (block.kind !== 'footnote') body.push(writer.place(block) + writer.block(block, footnotes.get(block) ?? []));
     // With nothing before it that could refer to it, it stays where it is.
     else if (!footnotes.has(block)) body.push(writer.looseNote(block));

@@ -64,6 +64,8 @@ const isText = ({ kind }: Block): boolean => kind !== 'table' && kind !== 'pictu
 /** Names of styles of paragraphs, as `stylesPart` defines them. */
 const ROLES = { title: 'Title', subtitle: 'Subtitle', caption: 'Caption', contents: 'Text_20_body' } as const;
 
+const EMPTY = element('text:p', { 'text:style-name': 'Text_20_body' });
+
 class TextWriter {
   readonly #host: Host;
   #notes = 0;
@@ -75,14 +77,16 @@ class TextWriter {
 
   blocks(blocks: readonly Block[]): string {
     const notes = notesBelow(blocks);
-    const written = blocks.flatMap((block): readonly Written[] => {
+    const written = blocks.flatMap((block, i): readonly Written[] => {
       // With nothing before it that could refer to it, a note stays where it is.
       if (block.kind === 'footnote')
         return notes.has(block)
           ? []
           : [{ item: undefined, xml: this.#paragraph('Footnote', block, block.runs, [], `${block.label} `) }];
       const own = notes.get(block) ?? [];
-      return [{ item: block.kind === 'listItem' ? itemOf(block) : undefined, xml: this.#block(block, own) }];
+      // Else two pieces of code would be one.
+      const apart = block.kind === 'code' && blocks[i - 1]?.kind === 'code' ? EMPTY : '';
+      return [{ item: block.kind === 'listItem' ? itemOf(block) : undefined, xml: apart + this.#block(block, own) }];
     });
     return nested(written, this.#host.styles);
   }

@@ -28,6 +28,26 @@ function titled(blocks: readonly Block[]): readonly [head: Readonly<Record<strin
   return [head, blocks.slice(at)];
 }
 
+/**
+ * Depths of the items to which text between two items belongs: where the later one stands deeper than a list begins, the text and it stand
+ * within an item.
+ */
+function belowItems(blocks: readonly Block[]): ReadonlyMap<Block, number> {
+  const found = new Map<Block, number>();
+  let between: Block[] = [];
+  let above = 0;
+  for (const block of blocks) {
+    if (block.kind === 'listItem') {
+      const depth = Math.min(above, block.depth - 1);
+      if (depth > 0) for (const one of between) found.set(one, depth);
+      above = block.depth;
+      between = [];
+    } else if (block.kind === 'heading' || block.kind === 'break') above = 0;
+    else between.push(block);
+  }
+  return found;
+}
+
 class Nodes {
   readonly nodes: RootContent[] = [];
   readonly #notes: ReadonlyMap<Block, readonly Footnote[]>;
@@ -35,18 +55,26 @@ class Nodes {
   readonly #pictures: PictureSource;
   /** Names of notes that are taken: labels may come again. */
   readonly #names = new Set<string>();
+  readonly #below: ReadonlyMap<Block, number>;
+  /** Where nodes go that stand within an item. */
+  #item?: ListItem | undefined;
   #open: { readonly depth: number; readonly ordered: boolean; readonly items: ListItem[]; next: number }[] = [];
 
   constructor(blocks: readonly Block[], used: PictureId[], pictures: PictureSource) {
     this.#notes = notesBelow(blocks);
     this.#used = used;
     this.#pictures = pictures;
+    this.#below = belowItems(blocks);
     for (const block of blocks) this.#block(block);
   }
 
   #block(block: Block): void {
-    if (block.kind === 'listItem') return this.#item(block);
-    this.#open = [];
+    if (block.kind === 'listItem') return this.#listItem(block);
+    const depth = this.#below.get(block) ?? 0;
+    this.#open = this.#open.filter((one) => one.depth <= depth);
+    this.#item = this.#open.at(-1)?.items.at(-1);
+    // Else it would be read as more of the item's own words.
+    if (this.#item !== undefined) this.#item.spread = true;
     switch (block.kind) {
       case 'heading':
         return this.#withNotes(block, block.runs, block.label, (children) => ({
@@ -78,20 +106,21 @@ class Nodes {
     }
   }
 
-  #add(node: RootContent): void {
-    this.nodes.push(node);
+  #add(...nodes: readonly RootContent[]): void {
+    if (this.#item === undefined) this.nodes.push(...nodes);
+    else this.#item.children.push(...(nodes as ListItem['children']));
   }
 
   #picture({ picture, alt }: Block & { readonly kind: 'picture' }): void {
     if (picture === undefined || this.#pictures(picture) === undefined) {
-      if (alt !== null) this.nodes.push(...paragraphs([{ text: `[${alt}]` }]));
+      if (alt !== null) this.#add(...paragraphs([{ text: `[${alt}]` }]));
       return;
     }
     if (!this.#used.includes(picture)) this.#used.push(picture);
     this.#add({ type: 'paragraph', children: [reference(this.#used.indexOf(picture), alt)] });
   }
 
-  #item(block: Block & { readonly kind: 'listItem' }): void {
+  #listItem(block: Block & { readonly kind: 'listItem' }): void {
     const { depth, ordered, number, label, checked } = block;
     // Markdown counts with points and brackets alone; other labels are words.
     const counted = label === undefined || label === `${number}.`;
@@ -141,7 +170,7 @@ class Nodes {
       'kind' in piece ? [{ type: 'html', value: `[^${named.get(piece)!}]` } as const] : phrasing([piece]),
     );
     const node = make(children);
-    if (node !== undefined) this.nodes.push(node);
+    if (node !== undefined) this.#add(node);
     for (const note of notes) {
       this.nodes.push({ type: 'html', value: `[^${named.get(note)!}]: ${lineText(note.runs)}` });
     }
