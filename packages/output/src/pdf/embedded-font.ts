@@ -10,11 +10,14 @@ interface Glyph {
 }
 /** In thousandths of an em. */
 interface Position {
+  /** Of the glyph alone, without what is between it and the next. */
+  readonly advanceWidth: number;
   readonly xAdvance: number;
   readonly xOffset: number;
   readonly yOffset: number;
 }
 interface EmbeddedFont {
+  readonly id: string;
   readonly scale: number;
   readonly widths: number[];
   readonly unicode: (readonly number[])[];
@@ -26,6 +29,7 @@ interface EmbeddedFont {
     features: unknown,
   ): { readonly glyphs: readonly Glyph[]; readonly positions: readonly Position[] };
   encode(text: string, features: unknown): readonly [encoded: readonly string[], positions: readonly Position[]];
+  ref(): unknown;
 }
 
 /** As on the screen: what must join does, and nothing else. */
@@ -86,6 +90,53 @@ function tellLettersApart(font: EmbeddedFont): void {
     return [encoded, places];
   };
 }
+
+/**
+ * Shows a text in the font of the document, from its left end on (ISO 32000-1 §9.4). As pdfkit would, but without measuring it once more, since
+ * its place is known: a deck is mostly short texts.
+ */
+export function showText(
+  doc: PDFKit.PDFDocument,
+  text: string,
+  { features }: PDFKit.Mixins.TextOptions,
+  [x, y, size]: readonly [x: number, y: number, size: number],
+): void {
+  const font = (doc as unknown as { readonly _font: EmbeddedFont })._font;
+  const { fonts } = doc.page as unknown as { readonly fonts: Record<string, unknown> };
+  fonts[font.id] ??= font.ref();
+  const [encoded, positions] = font.encode(text, features);
+  // Lengths grow downwards on our pages, so letters are turned upright.
+  const at = (left: number, top: number): string => `1 0 0 -1 ${short(left)} ${short(top)} Tm`;
+  let content = `BT\n/${font.id} ${short(size)} Tf\n${at(x, y)}\n`;
+  let shown = '';
+  let glyphs = '';
+  let pen = x;
+  let isMoved = false;
+  const flush = (): void => {
+    if (glyphs !== '') shown += `<${glyphs}>`;
+    if (shown !== '') content += `[${shown}] TJ\n`;
+    shown = glyphs = '';
+  };
+  positions.forEach(({ advanceWidth, xAdvance, xOffset, yOffset }, i) => {
+    const isOff = xOffset !== 0 || yOffset !== 0;
+    if (isOff || isMoved) {
+      flush();
+      content += `${at(pen + (xOffset * size) / 1000, y - (yOffset * size) / 1000)}\n`;
+    }
+    isMoved = isOff;
+    glyphs += encoded[i]!;
+    if (!isOff && xAdvance !== advanceWidth) {
+      shown += `<${glyphs}> ${short(advanceWidth - xAdvance)} `;
+      glyphs = '';
+    }
+    pen += (xAdvance * size) / 1000;
+  });
+  flush();
+  doc.addContent(`${content}ET`);
+}
+
+/** As many places as a receiver can show. */
+const short = (value: number): string => String(Math.round(value * 1000) / 1000);
 
 /** Dots of letters, as outlines: as glyphs without a letter they would be read as spaces or worse. */
 export function paintDots(doc: PDFKit.PDFDocument, text: string, x: number, y: number, size: number): void {

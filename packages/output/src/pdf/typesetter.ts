@@ -2,7 +2,7 @@
 import { mirroredSign, seenParts, type DrawnPiece } from '@alvex/core';
 import { otherFaces, wholeFace, type FontFile } from '@alvex/font-files';
 import { facesOf, isBold, keyOf, styleOf } from '../faces.ts';
-import { AS_A_WHOLE, currentFont, paintDots } from './embedded-font.ts';
+import { AS_A_WHOLE, currentFont, paintDots, showText } from './embedded-font.ts';
 
 /** A font that the document knows by its name. */
 type Face = Pick<FontFile, 'name' | 'has'>;
@@ -78,7 +78,7 @@ export class Typesetter {
       if (stretch.rtl) paintDots(doc, asSet(stretch), left, y, size);
       const spoken = REORDERED.test(stretch.text);
       if (spoken) doc.markContent('Span', { actual: stretch.text });
-      doc.text(asSet(stretch), left, y, { lineBreak: false, baseline: 'alphabetic', ...whole(stretch) });
+      showText(doc, asSet(stretch), whole(stretch), [left, y, size]);
       if (spoken) doc.endMarkedContent();
       left += widths[i]!;
     });
