@@ -1,5 +1,6 @@
 /** The language of a text by its script, its letters and its commonest words. */
 import { primaryOf, USUAL_LANGUAGE, type LanguageTag } from './language-tag.ts';
+import { getOrMake } from './remember.ts';
 
 const words = (text: string): readonly string[] => text.split(' ');
 
@@ -36,13 +37,12 @@ const COMMON: Readonly<Record<string, readonly string[]>> = {
   vi: words('và của là các có trong cho được với không một những người này khi đã từ về để ở như tại'),
 };
 
-const BY_WORD = new Map<string, string[]>();
-for (const [language, common] of Object.entries(COMMON))
-  for (const word of common) {
-    const known = BY_WORD.get(word);
-    if (known === undefined) BY_WORD.set(word, [language]);
-    else known.push(language);
-  }
+const LANGUAGES = Object.keys(COMMON);
+/** Places of its languages in the list, by word. */
+const BY_WORD = new Map<string, number[]>();
+Object.values(COMMON).forEach((common, i) => {
+  for (const word of common) getOrMake(BY_WORD, word, (): number[] => []).push(i);
+});
 
 /** Scripts that tell the language, or the languages that their letters tell; what writes most comes first (UAX 24). */
 const SCRIPTS: readonly (readonly [RegExp, string, readonly string[]])[] = [
@@ -141,13 +141,16 @@ export function languageAmong(text: string, around: LanguageTag): LanguageTag {
 
 function byWords(text: string): LanguageTag | undefined {
   const tokens = text.toLowerCase().match(/\p{L}+/gu) ?? [];
-  const hits = new Map<string, number>();
-  for (const token of tokens)
-    for (const language of BY_WORD.get(token) ?? []) hits.set(language, (hits.get(language) ?? 0) + 1);
+  const hits = new Uint16Array(LANGUAGES.length);
+  for (const token of tokens) {
+    const spoken = BY_WORD.get(token);
+    if (spoken !== undefined) for (const i of spoken) hits[i]!++;
+  }
   let [best, most, next] = ['', 0, 0];
-  for (const [language, count] of hits)
-    if (count > most) [best, most, next] = [language, count, most];
+  hits.forEach((count, i) => {
+    if (count > most) [best, most, next] = [LANGUAGES[i]!, count, most];
     else if (count > next) next = count;
+  });
   if (most < (tokens.length <= SHORT ? 2 : 3) || most < tokens.length * SURE || most < next * CLEARLY) return undefined;
   return best === primaryOf(USUAL_LANGUAGE) ? USUAL_LANGUAGE : (best as LanguageTag);
 }

@@ -1,17 +1,29 @@
 /** Languages as BCP 47 tags (RFC 5646): what is not one is no language. */
 
+import { getOrMake } from './remember.ts';
+
 /** Well-formed and in its canonical case: letters, digits and hyphens only. */
 export type LanguageTag = string & { readonly language: 'bcp47' };
 
 /** Of what says no language of its own. */
 export const USUAL_LANGUAGE = 'en-GB' as LanguageTag;
 
+/** The same few are asked for each piece of a text. */
+const known = new Map<string, LanguageTag | null>();
+const MOST_KNOWN = 1000;
+
 /** @returns undefined for what is no tag (by ECMA-402 §6.2.2). Underscores, which some programs write, are hyphens. */
 export function languageTag(text: string | null | undefined): LanguageTag | undefined {
+  if (text === null || text === undefined) return undefined;
+  if (known.size >= MOST_KNOWN) known.clear();
+  return getOrMake(known, text, canonical) ?? undefined;
+}
+
+function canonical(text: string): LanguageTag | null {
   try {
-    return Intl.getCanonicalLocales((text ?? '').trim().replaceAll('_', '-'))[0] as LanguageTag | undefined;
+    return (Intl.getCanonicalLocales(text.trim().replaceAll('_', '-'))[0] ?? null) as LanguageTag | null;
   } catch {
-    return undefined;
+    return null;
   }
 }
 

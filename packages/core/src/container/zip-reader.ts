@@ -2,7 +2,7 @@
  * Reads ZIP archives (APPNOTE 6.3.10) under hard limits: the central directory is the truth, and real bytes are
  * counted while a part is unpacked, whatever its header says.
  */
-import { Inflate } from 'fflate';
+import { Inflate, inflateSync } from 'fflate';
 import { joinBytes, LIMITS, ReadError, textDecoder } from '../base/index.ts';
 
 interface Entry {
@@ -17,6 +17,10 @@ const CENTRAL = 0x02014b50;
 const LOCAL = 0x04034b50;
 const END_SIZE = 22;
 const INPUT_STEP = 4096;
+
+/** Packed bytes of a part that is unpacked at one stroke, and the place for it: of packages of many small parts each would else need a place of its own. */
+const SMALL = 32 * 1024;
+let spare: Uint8Array | undefined = new Uint8Array(512 * 1024);
 
 export class ZipReader {
   readonly #bytes: Uint8Array;
@@ -112,6 +116,20 @@ export class ZipReader {
       return;
     }
     if (method !== 8) throw new ReadError('wrong-type', place);
+    if (packed > 0 && packed <= SMALL && spare !== undefined) {
+      const room = spare;
+      spare = undefined;
+      try {
+        const whole = inflatedInto(room, this.#bytes.subarray(start, start + packed));
+        if (whole !== undefined) {
+          used = packed;
+          if (whole.length > 0) count(whole);
+          return;
+        }
+      } finally {
+        spare = room;
+      }
+    }
     let finished = false;
     const inflate = new Inflate((piece, final) => {
       finished ||= final;
@@ -137,5 +155,16 @@ export class ZipReader {
     // fflate's last piece may share memory with what it unpacks next.
     this.stream(name, (piece) => pieces.push(piece.slice()));
     return joinBytes(pieces);
+  }
+}
+
+/** Undefined where it does not fit, or is damaged: what is wrong with it is told by unpacking it piece by piece. */
+function inflatedInto(room: Uint8Array, bytes: Uint8Array): Uint8Array | undefined {
+  try {
+    const whole = inflateSync(bytes, { out: room });
+    // What does not fit is dropped without a word.
+    return whole.length < room.length ? whole : undefined;
+  } catch {
+    return undefined;
   }
 }
