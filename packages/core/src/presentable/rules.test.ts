@@ -164,6 +164,38 @@ describe('each rule', () => {
     expect(judge(pale)).toEqual(['contrast']);
   });
 
+  test('letters that stand out too little: a little under the least is as good, large titles of a template need less', () => {
+    const on = (behind: string, colors: boolean, role = 'body', size?: number): readonly Rule[] => {
+      const page = changed(
+        ({ frame }) => ({
+          frame: {
+            ...frame,
+            behind: [behind],
+            style: { ...frame.style, paint: '000000', ...(size === undefined ? {} : { sizes: [size], bold: false }) },
+          } as never,
+        }),
+        role,
+      );
+      const layouts = theme.layouts.map((layout) =>
+        layout.name === page.layout
+          ? { ...layout, marks: [], colors: { fills: theme.palette, inks: theme.palette, mended: undefined } }
+          : layout,
+      );
+      return faultsOf({
+        page,
+        before: undefined,
+        theme: colors ? { ...theme, layouts: layouts as never } : theme,
+        pictures,
+        words: 60,
+      });
+    };
+    // Black on these greys has 4.49, 4.43, 3.0 and 2.91 to 1 (WCAG 2.2, 1.4.3).
+    expect(['747474', '737373'].map((grey) => on(grey, false).includes('contrast'))).toEqual([false, true]);
+    expect(['595959', '575757'].map((grey) => on(grey, true, 'title', 24).includes('contrast'))).toEqual([false, true]);
+    expect(on('595959', true, 'title', 17)).toContain('contrast');
+    expect(on('595959', false, 'title', 24)).toContain('contrast');
+  });
+
   test('a cover that is not first', () => {
     const [cover] = pagesOf(h(1, 'The mill'), h(2, 'Gates'), li('oak'));
     expect(cover!.slide.kind).toBe('cover');

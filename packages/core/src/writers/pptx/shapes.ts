@@ -57,7 +57,7 @@ export function textRect({ geometry, rect, inset, mirrored }: ShapeBox): Rect | 
     }
     case 'chevron': {
       const point = short * POINT_DEPTH;
-      return width > 2 * point ? within(point, 0, point, 0) : rect;
+      return within(point, 0, point, 0);
     }
     case 'tag':
       return within(0, 0, (short * POINT_DEPTH) / 2, 0);
