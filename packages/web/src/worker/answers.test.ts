@@ -1,6 +1,15 @@
 /** What the worker answers, by the deck that it holds. */
 import { describe, expect, test } from '@jest/globals';
-import { convert, presetRecipe, type DocumentModel, type Edit, type SlideId, takeEdits } from '@alvex/core';
+import {
+  blockText,
+  convert,
+  presetRecipe,
+  runsText,
+  type DocumentModel,
+  type Edit,
+  type SlideId,
+  takeEdits,
+} from '@alvex/core';
 import { doc, h, li, p, table } from '../../../core/src/test/build.ts';
 import { answer } from './answers.ts';
 import type { Held } from './held.ts';
@@ -345,6 +354,23 @@ describe('the pace', () => {
       // What does least harm comes first.
       expect(steps[0]!.kind).toBe('notes');
     }
+  });
+
+  test('goes without whole sections, which are named, before what is left is spoken of in single sentences', async () => {
+    const before = await minutesOf([]);
+    const { steps } = (await ask({ what: 'savings', minutes: before * 0.12 }, heldLong()))!;
+    const kinds = steps.map(({ kind }) => kind);
+    expect(kinds).toContain('sections');
+    const { text, edits } = steps[kinds.indexOf('sections')]!;
+    const headings = new Set(long.blocks.flatMap((block) => (block.kind === 'heading' ? [blockText(block)] : [])));
+    expect(text.split(' · ').filter((title) => !headings.has(title))).toEqual([]);
+    expect(edits).toEqual([expect.objectContaining({ kind: 'leave', as: 'deleted' })]);
+    const without = convert(
+      long,
+      steps.flatMap((step) => step.edits),
+    );
+    const titles = without.deck.slides.map(({ title }) => runsText(title.runs));
+    expect(titles.filter((title) => text.split(' · ').includes(title))).toEqual([]);
   });
 
   test('is left alone where there is time enough; detail goes behind the closing first', async () => {
