@@ -8,7 +8,6 @@ import { dropForbidden } from '../../container/index.ts';
 import {
   plain,
   runsText,
-  safeLink,
   sliceRuns,
   trimRuns,
   type Run,
@@ -18,14 +17,13 @@ import {
 } from '../../content/index.ts';
 import type { Level } from '../../document/index.ts';
 import { itemNumber } from '../list-label.ts';
-import { ELEMENT_MARKS, InlineRuns } from '../inline-runs.ts';
-import { readMarkup, type MarkupContext } from '../markup/index.ts';
-import { namedPicture } from '../named-picture.ts';
+import { readMarkup } from '../markup/index.ts';
 import { PlaceNames } from '../place-names.ts';
 import { PictureStore } from '../picture-store.ts';
 import { BlockList, draftBreak, readResult, type Draft, type ReadOptions, type ReadResult } from '../read-result.ts';
 import { each } from '../account.ts';
 import { dialects } from './dialects.ts';
+import { readInline, type Inline, type Shared } from './inline.ts';
 import { markdownText } from './source-text.ts';
 import { readFrontMatter } from './front-matter.ts';
 
@@ -97,10 +95,9 @@ interface Context {
   readonly skippedLines: number;
   readonly out: (draft: Draft) => void;
 }
-interface Inline {
-  readonly runs: Runs;
-  readonly pictures: readonly Draft[];
-  readonly notes: readonly number[];
+interface Context extends Shared {
+  readonly skippedLines: number;
+  readonly out: (draft: Draft) => void;
 }
 
 class TokenReader {
@@ -135,12 +132,12 @@ class TokenReader {
     const token = tokens[i]!;
     if (token.map) this.#place = { line: token.map[0] + 1 + this.#context.skippedLines };
     const place = this.#place;
-    const { out } = this.#context;
+    const { out, report, pictures, names } = this.#context;
     switch (token.type) {
       case 'heading_open': {
         const inline = this.#inline(tokens[i + 1]!);
         const id = token.attrGet('id');
-        if (id !== null) this.#context.names.add(String(id));
+        if (id !== null) names.add(String(id));
         out({ kind: 'heading', level: Number(token.tag.slice(1)) as Level, runs: inline.runs, place });
         this.#aside(inline);
         return i + 2;
@@ -189,7 +186,7 @@ class TokenReader {
         out(draftBreak('rule', place));
         break;
       case 'html_block':
-        readMarkup(token.content, { ...this.#markup(place), out });
+        readMarkup(token.content, { report, pictures, names, place, out });
         break;
       case 'table_open':
         return this.#table(tokens, i);
@@ -264,85 +261,7 @@ class TokenReader {
   }
 
   #inline(token: Token): Inline {
-    const [only] = token.children ?? [];
-    if (token.children?.length === 1 && only!.type === 'text')
-      return { runs: trimRuns(plain(only!.content)), pictures: [], notes: [] };
-    const inline = new InlineRuns();
-    const pictures: Draft[] = [];
-    const notes: number[] = [];
-    for (const child of token.children ?? []) {
-      switch (child.type) {
-        case 'text':
-        case 'text_special':
-          inline.text(child.content);
-          break;
-        case 'softbreak':
-          inline.text(' ');
-          break;
-        case 'hardbreak':
-          inline.text('\n');
-          break;
-        case 'code_inline':
-          inline.push('code');
-          inline.text(child.content);
-          inline.pop('code');
-          break;
-        case 'strong_open':
-        case 'em_open':
-        case 's_open':
-          inline.push(ELEMENT_MARKS[child.tag]!);
-          break;
-        case 'strong_close':
-        case 'em_close':
-        case 's_close':
-          inline.pop(ELEMENT_MARKS[child.tag]!);
-          break;
-        case 'link_open':
-          inline.pushLink(safeLink(String(child.attrGet('href') ?? '')));
-          break;
-        case 'link_close':
-          inline.popLink();
-          break;
-        case 'image':
-          pictures.push(
-            namedPicture(
-              String(child.attrGet('src') ?? ''),
-              (child.children ?? []).map(({ type, content }) => (type === 'softbreak' ? ' ' : content)).join(''),
-              this.#place,
-              this.#context.pictures,
-              this.#context.report,
-            ),
-          );
-          break;
-        case 'footnote_ref':
-          notes.push((child.meta as { id: number }).id);
-          break;
-        case 'html_inline':
-          this.#inlineHtml(child.content, inline, pictures);
-          break;
-      }
-    }
-    return { runs: inline.take(), pictures, notes };
-  }
-
-  /** For the reader of HTML within it. */
-  #markup(place: SourcePlace): Omit<MarkupContext, 'out'> {
-    const { report, pictures, names } = this.#context;
-    return { report, pictures, names, place };
-  }
-
-  /** Known marks are taken, a picture is taken, every other tag is dropped; its text stays. */
-  #inlineHtml(tag: string, inline: InlineRuns, pictures: Draft[]): void {
-    const match = /^<(\/?)([a-z][a-z0-9]*)/i.exec(tag);
-    if (match === null) return;
-    const name = match[2]!.toLowerCase();
-    const mark = ELEMENT_MARKS[name];
-    if (name === 'br') inline.text('\n');
-    else if (name === 'img') readMarkup(tag, { ...this.#markup(this.#place), out: (draft) => pictures.push(draft) });
-    else if (name === 'a') this.#context.names.add(/\s(?:id|name)\s*=\s*["']?([^\s"'>]+)/i.exec(tag)?.[1]);
-    else if (mark === undefined) return;
-    else if (match[1] === '/') inline.pop(mark);
-    else inline.push(mark);
+    return readInline(token, this.#context, this.#place);
   }
 
   #readNotes(tokens: readonly Token[]): void {
