@@ -3,11 +3,9 @@ import { Box, chakra } from '@chakra-ui/react';
 import { useEffect, useRef, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import type { DeckSummary } from '@alvex/contract';
-import { SlideDrawing } from '../canvas/slide-drawing.tsx';
 import { useAhead } from './draw-ahead.ts';
 import { usePage } from '../state/use-page.ts';
-import { Action, Small } from '../ui/recipes.tsx';
-import { RunsText } from '../ui/runs.tsx';
+import { Action } from '../ui/recipes.tsx';
 import { t } from '../words/words.ts';
 import type { Pages } from '../worker/shown.ts';
 import { AllSlides } from './all-slides.tsx';
@@ -15,8 +13,8 @@ import { fillScreen } from './audience-page.tsx';
 import { EndRehearsal } from './end-rehearsal.tsx';
 import { endTalk, type Mode } from './kept-talk.ts';
 import { Stage } from './stage.tsx';
-import { StrokesDrawing } from './strokes-drawing.tsx';
-import { placeOf, usePen } from './use-pen.ts';
+import { SeenSlides } from './seen-slides.tsx';
+import { SpokenNotes } from './spoken-notes.tsx';
 import { useTalk } from './use-talk.ts';
 import { Time, Where } from './where-and-when.tsx';
 
@@ -57,25 +55,6 @@ const Facing = chakra('div', {
     },
   },
 });
-const Words = chakra('section', {
-  base: { overflowY: 'auto', fontFamily: 'heading', lineHeight: 1.5, minW: 0, overflowWrap: 'anywhere', pr: '8px' },
-});
-const Seen = chakra('section', {
-  base: {
-    display: 'grid',
-    gap: '10px',
-    alignContent: 'start',
-    minW: 0,
-    overflowY: 'auto',
-    '@media (max-width: 760px)': { order: -1, gridTemplateColumns: '2fr 1fr', alignItems: 'start' },
-  },
-});
-const Paper = chakra('div', {
-  base: { border: '1px solid', borderColor: 'line', position: 'relative', lineHeight: 0 },
-});
-const SIZES = [16, 19, 22, 26, 31, 37, 44] as const; // pixels
-const KEPT_SIZE = 'alvex.speaker-size';
-
 interface Props {
   readonly deck: DeckSummary;
   readonly pages: Pages;
@@ -90,7 +69,6 @@ export function SpeakerView({ deck, pages, mode }: Props) {
     useBeginning(),
   );
   const { row } = usePage(here.key);
-  const [size, setSize] = useState(() => Number(localStorage.getItem(KEPT_SIZE) ?? 2));
   const [all, setAll] = useState(false);
   const [alone, setAlone] = useState(false);
   /** Whether the pen is taken, on this screen. */
@@ -98,12 +76,6 @@ export function SpeakerView({ deck, pages, mode }: Props) {
   // The focus waits here: on a button, Space and Enter would press it again in the place of going on.
   const notes = useRef<HTMLElement>(null);
   useAhead(deck.id, slides);
-  const pen = usePen(draw);
-  const resize = (by: number) => {
-    const wanted = Math.max(0, Math.min(SIZES.length - 1, size + by));
-    localStorage.setItem(KEPT_SIZE, String(wanted));
-    setSize(wanted);
-  };
   const leaveScreen = () => {
     setAlone(false);
     setDrawing(false);
@@ -113,7 +85,6 @@ export function SpeakerView({ deck, pages, mode }: Props) {
     document.addEventListener('fullscreenchange', left);
     return () => document.removeEventListener('fullscreenchange', left);
   }, []);
-  const last = talk.at === slides.length - 1;
   if (alone && now !== null)
     return (
       <>
@@ -158,105 +129,22 @@ export function SpeakerView({ deck, pages, mode }: Props) {
         >
           {t('Show on this screen')}
         </Action>
-        {mode === 'talk' && (
-          <Action
-            size="small"
-            look={audience ? 'plain' : 'main'}
-            onClick={() => {
-              notes.current?.focus();
-              window.open(`/decks/${deck.id}/audience`, `alvex-${deck.id}`, 'popup,width=960,height=560');
-            }}
-          >
-            {audience ? t('Audience’s window is open') : t('Open the audience’s window')}
-          </Action>
-        )}
+        {mode === 'talk' && <OpenWindow deck={deck.id} isOpen={audience} opened={() => notes.current?.focus()} />}
       </Top>
       <Where talk={talk} slides={slides} pages={pages} />
       <Facing>
-        <Words ref={notes} aria-label={t('Speaker notes')} tabIndex={0}>
-          <Box display="flex" gap="6px" alignItems="center" fontFamily="body" mb="10px">
-            <Small>{t('Notes')}</Small>
-            <Action
-              size="small"
-              look="quiet"
-              aria-label={t('Smaller notes')}
-              disabled={size === 0}
-              onClick={() => resize(-1)}
-            >
-              {t('A−')}
-            </Action>
-            <Action
-              size="small"
-              look="quiet"
-              aria-label={t('Larger notes')}
-              disabled={size === SIZES.length - 1}
-              onClick={() => resize(1)}
-            >
-              {t('A+')}
-            </Action>
-          </Box>
-          <Box fontSize={`${SIZES[size] ?? SIZES[2]}px`} display="grid" gap="0.6em">
-            {row?.notes.length === 0 && <Small>{t('This slide has no notes.')}</Small>}
-            {row?.notes.map((note) => (
-              <Box as="p" key={note.id} pl={note.kind === 'item' ? `${note.depth * 1.1}em` : undefined}>
-                {note.kind === 'item' && `${note.mark?.text ?? '•'} `}
-                <RunsText runs={note.runs} />
-              </Box>
-            ))}
-          </Box>
-        </Words>
-        <Seen aria-label={t('Slides')}>
-          <Paper
-            css={{ touchAction: 'none', userSelect: 'none' }}
-            {...pen}
-            onPointerMove={(event) => {
-              setSpot(placeOf(event));
-              pen.onPointerMove(event);
-            }}
-            onPointerLeave={() => setSpot(null)}
-          >
-            {now !== null && (
-              <SlideDrawing drawing={now.drawing} deck={deck.id} number={now.number} label={now.label} />
-            )}
-            <StrokesDrawing strokes={strokes} />
-            {talk.screen !== 'slide' && (
-              <Box
-                position="absolute"
-                inset="0"
-                display="grid"
-                placeContent="center"
-                lineHeight={1.4}
-                role="status"
-                style={
-                  talk.screen === 'dark'
-                    ? { background: 'rgba(0,0,0,0.82)', color: '#FFFFFF' }
-                    : { background: 'rgba(255,255,255,0.9)', color: '#000000' }
-                }
-              >
-                {t('The audience’s screen is {screen}', { screen: talk.screen })}
-              </Box>
-            )}
-          </Paper>
-          <Box display="grid" gap="4px" w="58%" css={{ '@media (max-width: 760px)': { width: '100%' } }}>
-            <Small>{last ? t('This is the last slide') : t('Next')}</Small>
-            {!last && next !== null && (
-              <Paper>
-                <SlideDrawing
-                  drawing={next.drawing}
-                  deck={deck.id}
-                  number={next.number}
-                  label={t('Next: {label}', { label: next.label })}
-                />
-              </Paper>
-            )}
-          </Box>
-          <Small>
-            {t('{mode}Keys: arrows, Page keys or Space; a number and Enter; B dark, W light{marks}.', {
-              mode: mode === 'talk' && t('The pointer on the slide is a spot for the audience; pressed, it draws. '),
-              marks: mode === 'rehearsal' ? t('; S where you stumbled') : '',
-            })}
-          </Small>
-        </Seen>
+        <SpokenNotes notes={row?.notes} focus={notes} />
+        <SeenSlides
+          deck={deck.id}
+          mode={mode}
+          screen={talk.screen}
+          now={now}
+          next={next}
+          last={talk.at === slides.length - 1}
+          strokes={strokes}
+          draw={draw}
+          setSpot={setSpot}
+        />
       </Facing>
       <Time talk={talk} slides={slides} restart={() => move({ move: 'start-clock' })} />
       {all && (
@@ -272,6 +160,29 @@ export function SpeakerView({ deck, pages, mode }: Props) {
         />
       )}
     </Desk>
+  );
+}
+
+function OpenWindow({
+  deck,
+  isOpen,
+  opened,
+}: {
+  readonly deck: string;
+  readonly isOpen: boolean;
+  readonly opened: () => void;
+}) {
+  return (
+    <Action
+      size="small"
+      look={isOpen ? 'plain' : 'main'}
+      onClick={() => {
+        opened();
+        window.open(`/decks/${deck}/audience`, `alvex-${deck}`, 'popup,width=960,height=560');
+      }}
+    >
+      {isOpen ? t('Audience’s window is open') : t('Open the audience’s window')}
+    </Action>
   );
 }
 

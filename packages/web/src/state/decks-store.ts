@@ -19,18 +19,20 @@ export interface Failure {
   readonly kept?: string;
   readonly file?: string;
 }
+/** Documents that are being brought in. */
+export interface Reading {
+  readonly name: string;
+  readonly done: number;
+  /** Its place in the server's queue; 0 once it is its turn. */
+  readonly waiting: number;
+  readonly cancel: () => void;
+}
 interface DecksState {
   readonly decks: readonly ListedDeck[] | null;
   /** Those that were deleted and can be restored. */
   readonly restorable: readonly DeckSummary[];
   readonly failure: Failure | null;
-  readonly reading: {
-    readonly name: string;
-    readonly done: number;
-    /** Its place in the server's queue; 0 once it is its turn. */
-    readonly waiting: number;
-    readonly cancel: () => void;
-  } | null;
+  readonly reading: Reading | null;
   /** Those that were deleted last, and can be brought back at once. */
   readonly deleted: readonly DeckSummary[];
 }
