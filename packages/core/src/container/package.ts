@@ -30,11 +30,16 @@ function mentions(bytes: Uint8Array, name: string): boolean {
   return false;
 }
 
+/** The part that holds the relationships of a part (ECMA-376-2 §9.3.3). */
+export function relationshipsOf(part: string): string {
+  const slash = part.lastIndexOf('/');
+  return `${part.slice(0, slash + 1)}_rels/${part.slice(slash + 1)}.rels`;
+}
+
 /** Relationships of a part; none where it has none. Use `''` for those of the package. */
 export function readRelationships(zip: ZipReader, part: string): Relationships {
-  const slash = part.lastIndexOf('/');
-  const folder = part.slice(0, slash + 1);
-  const name = `${folder}_rels/${part.slice(slash + 1)}.rels`;
+  const folder = part.slice(0, part.lastIndexOf('/') + 1);
+  const name = relationshipsOf(part);
   const found = new Map<string, Relationship>();
   if (!zip.has(name)) return found;
   readXmlPart(zip, name, {

@@ -11,6 +11,7 @@ import {
   ownerOf,
   readRelationships,
   readXmlTree,
+  relationshipsOf,
   unescaped,
   withAttribute,
   withContent,
@@ -115,7 +116,7 @@ class Disarming {
     const open = [''];
     while (open.length > 0) {
       const part = open.pop()!;
-      const rels = relsOf(part);
+      const rels = relationshipsOf(part);
       if (this.#zip.has(rels)) found.add(rels);
       for (const [id, { target, external }] of readRelationships(this.#zip, part)) {
         if (external || this.#gone.get(part)?.has(id) === true || found.has(target) || !this.#zip.has(target)) continue;
@@ -156,11 +157,6 @@ class Disarming {
     return withContent(this.#types, kept);
   }
 }
-
-const relsOf = (part: string): string => {
-  const slash = part.lastIndexOf('/');
-  return `${part.slice(0, slash + 1)}_rels/${part.slice(slash + 1)}.rels`;
-};
 
 const mentionsAction = (bytes: Uint8Array): boolean => /ppaction:\/\/(?:macro|program|ole)/i.test(decodeUtf8(bytes));
 

@@ -1,6 +1,6 @@
 /** Slides with all that belongs to them: notes, pictures, charts and their workbooks, colours of their own. */
 import { USUAL_LANGUAGE } from '../../base/index.ts';
-import { originMark, type Deflate, type ZipWriter } from '../../container/index.ts';
+import { originMark, relationshipsOf, type Deflate, type ZipWriter } from '../../container/index.ts';
 import type { PictureId } from '../../content/index.ts';
 import { goalOf, type PictureSource, type Scene, type SceneSlide } from '../../scene/index.ts';
 import type { Palette } from '../../theme/index.ts';
@@ -54,12 +54,8 @@ export class SlideParts {
   add(name: string, content: string, type?: string, rels?: readonly Rel[]): void {
     this.zip.add({ name, content });
     if (type !== undefined) this.overrides.push(`<Override PartName="/${name}" ContentType="${type}"/>`);
-    const slash = name.lastIndexOf('/');
     if (rels !== undefined && rels.length > 0)
-      this.zip.add({
-        name: `${name.slice(0, slash)}/_rels/${name.slice(slash + 1)}.rels`,
-        content: relationships(rels),
-      });
+      this.zip.add({ name: relationshipsOf(name), content: relationships(rels) });
   }
 
   /** Endings of the media that were written, for the content types. */

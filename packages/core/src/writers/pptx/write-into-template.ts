@@ -14,6 +14,7 @@ import {
   parseXmlTree,
   readRelationships,
   readXmlTree,
+  relationshipsOf,
   unescaped,
   withAttribute,
   withContent,
@@ -25,9 +26,9 @@ import {
   type ZipReader,
 } from '../../container/index.ts';
 import type { PictureSource, Scene } from '../../scene/index.ts';
-import { layoutNamed, type TemplateUse } from '../../theme/index.ts';
+import { layoutNamed } from '../../theme/index.ts';
 import { notesMasterPart } from './notes-part.ts';
-import { partedBehind, SECTIONS_URI, sectionList, sectionsIn, sectionsOf, type Section } from './section-list.ts';
+import { placeAmong, withSlides } from './presentation-in-template.ts';
 import { SlideParts, TYPES } from './slide-parts.ts';
 import { describedBy } from './properties.ts';
 import { coreProperties, CORE_REL, CORE_TYPE, THUMBNAIL_REL, relationships, type Rel } from '../opc/package.ts';
@@ -37,171 +38,194 @@ import { themePart } from './theme-part.ts';
 import { withMended } from './mended-colors.ts';
 import { countedAgain, propertiesOf } from './template-properties.ts';
 
-const FIRST_SLIDE_ID = 256;
-const REL = 'http://schemas.openxmlformats.org/officeDocument/2006/relationships';
-/** Leads the namespaces of the strict kind (ISO/IEC 29500-1). */
-const STRICT = 'http://purl.oclc.org/ooxml';
 const CONTENT_TYPES = '[Content_Types].xml';
 const ROOT_RELS = '_rels/.rels';
 const THEME = 'application/vnd.openxmlformats-officedocument.theme+xml';
 
 /** @throws ReadError as `readTemplate` does. */
-export function writeIntoTemplate(
+export const writeIntoTemplate = (
   scene: Scene,
   template: Uint8Array,
   pictures: PictureSource,
   thumbnail?: Uint8Array,
   deflate?: Deflate,
-): Uint8Array {
-  const { theme, slides } = scene;
-  const keep = theme.template?.keep ?? 'none';
-  const source = openZip(template);
-  const main = mainPart(source, 'presentationml');
-  const known = readRelationships(source, main);
-  const folder = main.slice(0, main.lastIndexOf('/') + 1);
-  const prefix = freePrefix(source);
-  const zip = new ZipWriter(deflate);
+): Uint8Array => new InTemplate(scene, openZip(template), thumbnail, deflate).written(pictures);
 
-  const isReplaced = (part: string): boolean =>
-    theme.template?.replaces !== undefined &&
-    source.has(part) &&
-    originOf(readXmlTree(source, part))?.document === theme.template.replaces;
-  const dropped = new Set(
-    [...known].flatMap(([id, { type, target }]) =>
-      type === 'slide' && (keep === 'none' || isReplaced(target)) ? [id] : [],
-    ),
-  );
-  const notesMaster = [...known.values()].find(({ type }) => type === 'notesMaster')?.target;
-  const at = {
-    prefix,
-    layout: ({ layout }: Scene['slides'][number]) => `/${layout.part ?? ''}`,
-    notesMaster: notesMaster === undefined ? `../notesMasters/${prefix}notesMaster1.xml` : `/${notesMaster}`,
-    ownNotes: notesMaster === undefined,
-    finish: (xml: string, { colors }: Scene['slides'][number]['layout']) => withMended(xml, colors?.mended),
-  };
-  const parts = new SlideParts(zip, scene, pictures, at, deflate);
-  slides.forEach((slide, i) => parts.addSlide(slide, i + 1));
-  if (notesMaster === undefined) {
-    parts.add(
-      `ppt/notesMasters/${prefix}notesMaster1.xml`,
-      notesMasterPart(theme, scene.language ?? USUAL_LANGUAGE),
-      `${TYPES}.notesMaster+xml`,
-      [{ id: 'rId1', type: 'theme', target: `../theme/${prefix}theme1.xml` }],
+class InTemplate {
+  readonly #scene: Scene;
+  readonly #source: ZipReader;
+  readonly #thumbnail: Uint8Array | undefined;
+  readonly #deflate: Deflate | undefined;
+  readonly #zip: ZipWriter;
+  /** Their presentation part, and its relationships. */
+  readonly #main: string;
+  readonly #known: Relationships;
+  /** Leads the names of our parts. */
+  readonly #prefix: string;
+  /** Relationships of their slides that go. */
+  readonly #dropped: ReadonlySet<string>;
+  readonly #notesMaster: string | undefined;
+  /** Free relationships of the presentation: of a notes master, of table styles, and of each slide. */
+  readonly #ids: readonly string[];
+  /** Parts of theirs that say what is ours, by name. */
+  readonly #changed: Map<string, string>;
+  /** Relationships of the presentation that are ours. */
+  readonly #ours: Rel[] = [];
+
+  constructor(scene: Scene, source: ZipReader, thumbnail: Uint8Array | undefined, deflate: Deflate | undefined) {
+    this.#scene = scene;
+    this.#source = source;
+    this.#thumbnail = thumbnail;
+    this.#deflate = deflate;
+    this.#zip = new ZipWriter(deflate);
+    this.#main = mainPart(source, 'presentationml');
+    this.#known = readRelationships(source, this.#main);
+    this.#prefix = freePrefix(source);
+    this.#dropped = this.#droppedSlides();
+    this.#notesMaster = [...this.#known.values()].find(({ type }) => type === 'notesMaster')?.target;
+    this.#ids = freeIds(this.#known, scene.slides.length + 2);
+    const stay = [...this.#known.values()].filter(({ type }) => type === 'slide').length - this.#dropped.size;
+    this.#changed = new Map(
+      this.#isEmptied ? propertiesOf(source, scene) : countedAgain(source, stay + scene.slides.length),
     );
-    parts.add(`ppt/theme/${prefix}theme1.xml`, themePart(theme), THEME);
   }
 
-  // Relationships of the presentation: theirs without the slides that go, and ours.
-  const ids = freeIds(known, slides.length + 2);
-  const slideIds = ids.slice(2);
-  const relsName = `${folder}_rels/${main.slice(folder.length)}.rels`;
-  const ours = slides.map((_, i): Rel => ({
-    id: slideIds[i]!,
-    type: 'slide',
-    target: `/ppt/${parts.slideName(i + 1)}`,
-  }));
-  if (notesMaster === undefined)
-    ours.push({ id: ids[0]!, type: 'notesMaster', target: `/ppt/notesMasters/${prefix}notesMaster1.xml` });
-  // Parts of theirs that say what is ours: what the file is about, where nothing else is in it, and how its tables look.
-  const stay = [...known.values()].filter(({ type }) => type === 'slide').length - dropped.size;
-  const changed = new Map(keep === 'none' ? propertiesOf(source, scene) : countedAgain(source, stay + slides.length));
-  const root = readRelationships(source, '');
-  const [coreId, pictureId] = freeIds(root, 2);
-  const led: Rel[] = [];
-  if (![...root.values()].some(({ type }) => type === 'core-properties')) {
-    const name = `docProps/${prefix}core.xml`;
-    parts.add(name, coreProperties(describedBy(scene)), CORE_TYPE);
-    led.push({ id: coreId!, type: CORE_REL, target: `/${name}` });
+  /** Whether none of their slides stay. */
+  get #isEmptied(): boolean {
+    return (this.#scene.theme.template?.keep ?? 'none') === 'none';
   }
-  // A picture of theirs shows a slide that is gone.
-  const pictured = new Map(
-    keep === 'none' ? [...root].flatMap(([id, { type, target }]) => (type === 'thumbnail' ? [[id, target]] : [])) : [],
-  );
-  if (thumbnail !== undefined && keep === 'none') {
-    const name = `docProps/${prefix}thumbnail.png`;
-    zip.add({ name, content: thumbnail, stored: true });
-    led.push({ id: pictureId!, type: THUMBNAIL_REL, target: `/${name}` });
+
+  #droppedSlides(): ReadonlySet<string> {
+    const replaces = this.#scene.theme.template?.replaces;
+    const isReplaced = (part: string): boolean =>
+      replaces !== undefined &&
+      this.#source.has(part) &&
+      originOf(readXmlTree(this.#source, part))?.document === replaces;
+    return new Set(
+      [...this.#known].flatMap(([id, { type, target }]) =>
+        type === 'slide' && (this.#isEmptied || isReplaced(target)) ? [id] : [],
+      ),
+    );
   }
-  if (led.length + pictured.size > 0)
-    changed.set(ROOT_RELS, withOthers(readXmlTree(source, ROOT_RELS), new Set(pictured.keys()), led));
-  const { own } = theme.table;
-  if (own === undefined && scene.slides.some(({ boxes }) => boxes.some(({ kind }) => kind === 'table'))) {
-    const styles = [...known.values()].find(({ type }) => type === 'tableStyles')?.target;
-    const style = withMended(tableStyle(theme), layoutNamed(theme, 'points').colors?.mended);
-    if (styles !== undefined && source.has(styles))
-      changed.set(styles, withTableStyle(readXmlTree(source, styles), style));
-    else {
-      const name = `${prefix}tableStyles.xml`;
-      parts.add(
-        `ppt/${name}`,
-        withMended(tableStyles(theme), layoutNamed(theme, 'points').colors?.mended),
-        `${TYPES}.tableStyles+xml`,
-      );
-      ours.push({ id: ids[1]!, type: 'tableStyles', target: `/ppt/${name}` });
+
+  written(pictures: PictureSource): Uint8Array {
+    const parts = this.#slideParts(pictures);
+    const pictured = this.#packageParts(parts);
+    this.#tableStyles(parts);
+    const source = this.#source;
+    const [main, dropped] = [this.#main, this.#dropped];
+    const relsName = relationshipsOf(main);
+    const rels = readXmlTree(source, relsName);
+    const read = readXmlTree(source, main);
+    const shows = emptyShows(read, dropped);
+    const presentation = withSlides(withoutSlides(read, dropped, shows), this.#scene, {
+      behind: this.#isEmptied ? null : placeAmong(nodeAt(read, 'p:sldIdLst'), dropped, this.#scene.theme.template!),
+      slideIds: this.#ids.slice(2),
+      notesMaster: this.#notesMaster === undefined ? this.#ids[0]! : null,
+    });
+    const gone = new Set([
+      ...[...this.#known].flatMap(([id, { target }]) => (dropped.has(id) ? [target] : [])),
+      ...pictured,
+    ]);
+    const reached = reachable(source, gone);
+    for (const name of source.names) {
+      if (!reached.has(name) || name === main || name === relsName) continue;
+      const content = this.#changed.get(name) ?? partWithout(source, name, gone, shows);
+      this.#zip.add({ name, content, stored: /\.(png|jpe?g|gif|xlsx)$/i.test(name) });
     }
+    this.#zip.add({ name: main, content: writeXmlTree(presentation) });
+    this.#zip.add({ name: relsName, content: withOthers(rels, dropped, this.#ours) });
+    for (const part of parts.media.parts) this.#zip.add(part);
+    const types = contentTypes(readXmlTree(source, CONTENT_TYPES), main, reached, {
+      overrides: parts.overrides,
+      defaults: this.#thumbnail === undefined ? parts.defaults : [...parts.defaults, ['png', 'image/png']],
+    });
+    return this.#zip.finish([{ name: CONTENT_TYPES, content: types }]);
   }
-  const rels = readXmlTree(source, relsName);
-  const read = readXmlTree(source, main);
-  const shows = emptyShows(read, dropped);
-  const presentation = withSlides(withoutSlides(read, dropped, shows), scene, {
-    behind: keep === 'none' ? null : placeAmong(nodeAt(read, 'p:sldIdLst'), dropped, theme.template!),
-    slideIds,
-    notesMaster: notesMaster === undefined ? ids[0]! : null,
-  });
-  const gone = new Set([
-    ...[...known].flatMap(([id, { target }]) => (dropped.has(id) ? [target] : [])),
-    ...pictured.values(),
-  ]);
-  /** A part as it was, but for what leads to slides that are gone. */
-  const apart = (name: string): Uint8Array | string => {
-    const owner = ownerOf(name);
-    const ids = leadingTo(gone, readRelationships(source, owner ?? name));
-    const bytes = source.read(name);
-    if (owner !== undefined) {
-      const rels = ids.size === 0 ? undefined : readXmlTree(source, name);
-      return rels === undefined
-        ? bytes
-        : writeXmlTree(
-            withContent(
-              rels,
-              contentWithout(rels, ({ attributes }) => ids.has(attributes.Id ?? '')),
-            ),
-          );
+
+  /** Our slides, and a notes master where there is none. */
+  #slideParts(pictures: PictureSource): SlideParts {
+    const { theme, slides, language } = this.#scene;
+    const prefix = this.#prefix;
+    const isOwn = this.#notesMaster === undefined;
+    const master = `ppt/notesMasters/${prefix}notesMaster1.xml`;
+    const at = {
+      prefix,
+      layout: ({ layout }: Scene['slides'][number]) => `/${layout.part ?? ''}`,
+      notesMaster: isOwn ? `../notesMasters/${prefix}notesMaster1.xml` : `/${this.#notesMaster}`,
+      ownNotes: isOwn,
+      finish: (xml: string, { colors }: Scene['slides'][number]['layout']) => withMended(xml, colors?.mended),
+    };
+    const parts = new SlideParts(this.#zip, this.#scene, pictures, at, this.#deflate);
+    slides.forEach((slide, i) => {
+      parts.addSlide(slide, i + 1);
+      this.#ours.push({ id: this.#ids[i + 2]!, type: 'slide', target: `/ppt/${parts.slideName(i + 1)}` });
+    });
+    if (isOwn) {
+      parts.add(master, notesMasterPart(theme, language ?? USUAL_LANGUAGE), `${TYPES}.notesMaster+xml`, [
+        { id: 'rId1', type: 'theme', target: `../theme/${prefix}theme1.xml` },
+      ]);
+      parts.add(`ppt/theme/${prefix}theme1.xml`, themePart(theme), THEME);
+      this.#ours.push({ id: this.#ids[0]!, type: 'notesMaster', target: `/${master}` });
     }
-    if (!/\.xml$/i.test(name) || (ids.size === 0 && !SAYS_SLIDES.test(decodeUtf8(bytes)))) return bytes;
-    const root = readXmlTree(source, name);
-    const result = withoutSlides(root, ids, shows);
-    return result === root ? bytes : writeXmlTree(result);
-  };
-  const reached = reachable(source, gone);
-  for (const name of source.names) {
-    if (!reached.has(name) || name === main || name === relsName) continue;
-    const content = changed.get(name) ?? apart(name);
-    zip.add({ name, content, stored: /\.(png|jpe?g|gif|xlsx)$/i.test(name) });
+    return parts;
   }
-  zip.add({ name: main, content: writeXmlTree(presentation) });
-  zip.add({
-    name: relsName,
-    content: withOthers(rels, dropped, ours),
-  });
-  for (const part of parts.media.parts) zip.add(part);
-  return zip.finish([
-    {
-      name: CONTENT_TYPES,
-      content: contentTypes(readXmlTree(source, CONTENT_TYPES), main, reached, {
-        overrides: parts.overrides,
-        defaults: thumbnail === undefined ? parts.defaults : [...parts.defaults, ['png', 'image/png']],
-      }),
-    },
-  ]);
+
+  /** What the package leads to besides the presentation: what the file is about, and its picture. @returns Pictures of theirs that go, since they show a slide that is gone. */
+  #packageParts(parts: SlideParts): readonly string[] {
+    const root = readRelationships(this.#source, '');
+    const [coreId, pictureId] = freeIds(root, 2);
+    const led: Rel[] = [];
+    if (![...root.values()].some(({ type }) => type === 'core-properties')) {
+      const name = `docProps/${this.#prefix}core.xml`;
+      parts.add(name, coreProperties(describedBy(this.#scene)), CORE_TYPE);
+      led.push({ id: coreId!, type: CORE_REL, target: `/${name}` });
+    }
+    const pictured = [...root].filter(([, { type }]) => this.#isEmptied && type === 'thumbnail');
+    if (this.#thumbnail !== undefined && this.#isEmptied) {
+      const name = `docProps/${this.#prefix}thumbnail.png`;
+      this.#zip.add({ name, content: this.#thumbnail, stored: true });
+      led.push({ id: pictureId!, type: THUMBNAIL_REL, target: `/${name}` });
+    }
+    if (led.length + pictured.length > 0) {
+      const without = new Set(pictured.map(([id]) => id));
+      this.#changed.set(ROOT_RELS, withOthers(readXmlTree(this.#source, ROOT_RELS), without, led));
+    }
+    return pictured.map(([, { target }]) => target);
+  }
+
+  /** How tables look, where there are any and the template has no style for them. */
+  #tableStyles(parts: SlideParts): void {
+    const { theme, slides } = this.#scene;
+    if (theme.table.own !== undefined || !slides.some(({ boxes }) => boxes.some(({ kind }) => kind === 'table')))
+      return;
+    const mended = (xml: string): string => withMended(xml, layoutNamed(theme, 'points').colors?.mended);
+    const styles = [...this.#known.values()].find(({ type }) => type === 'tableStyles')?.target;
+    if (styles !== undefined && this.#source.has(styles)) {
+      this.#changed.set(styles, withTableStyle(readXmlTree(this.#source, styles), mended(tableStyle(theme))));
+      return;
+    }
+    const name = `ppt/${this.#prefix}tableStyles.xml`;
+    parts.add(name, mended(tableStyles(theme)), `${TYPES}.tableStyles+xml`);
+    this.#ours.push({ id: this.#ids[1]!, type: 'tableStyles', target: `/${name}` });
+  }
 }
 
-/** How many of the slides that stay stand before ours: these come in the place of the first that they replace, if nothing else is said. */
-function placeAmong(list: XmlNode | undefined, gone: ReadonlySet<string>, { keep, behind }: TemplateUse): number {
-  if (keep === 'after') return 0;
-  const stays = nodesNamed(list, 'p:sldId').map(({ attributes }) => !gone.has(attributes['r:id'] ?? ''));
-  const first = stays.indexOf(false);
-  return stays.slice(0, behind ?? (first < 0 ? Infinity : first)).filter(Boolean).length;
+/** A part as it was, but for what leads to slides that are gone. */
+function partWithout(
+  source: ZipReader,
+  name: string,
+  gone: ReadonlySet<string>,
+  shows: ReadonlySet<string>,
+): Uint8Array | string {
+  const owner = ownerOf(name);
+  const ids = leadingTo(gone, readRelationships(source, owner ?? name));
+  const bytes = source.read(name);
+  if (owner !== undefined) return ids.size === 0 ? bytes : withOthers(readXmlTree(source, name), ids, []);
+  if (!/\.xml$/i.test(name) || (ids.size === 0 && !SAYS_SLIDES.test(decodeUtf8(bytes)))) return bytes;
+  const root = readXmlTree(source, name);
+  const result = withoutSlides(root, ids, shows);
+  return result === root ? bytes : writeXmlTree(result);
 }
 
 function freePrefix(source: ZipReader): string {
@@ -229,8 +253,7 @@ function reachable(source: ZipReader, gone: ReadonlySet<string>): ReadonlySet<st
   const open = [''];
   while (open.length > 0) {
     const part = open.pop()!;
-    const slash = part.lastIndexOf('/');
-    const rels = `${part.slice(0, slash + 1)}_rels/${part.slice(slash + 1)}.rels`;
+    const rels = relationshipsOf(part);
     if (source.has(rels)) found.add(rels);
     for (const { target, external } of readRelationships(source, part).values()) {
       if (external || found.has(target) || !source.has(target) || gone.has(target)) continue;
@@ -256,70 +279,6 @@ function withTableStyle(root: XmlNode, style: string): string {
   const others = contentWithout(root, ({ attributes }) => attributes.styleId === made.attributes.styleId);
   return writeXmlTree(withContent(root, [...others, made]));
 }
-
-interface Placing {
-  /** How many of their slides stand before ours; null where none stay. */
-  readonly behind: number | null;
-  readonly slideIds: readonly string[];
-  /** Relationship of a notes master that is ours; null where the template has its own. */
-  readonly notesMaster: string | null;
-}
-
-/** The presentation part with our slides in its list; everything else stays as the file has it. */
-function withSlides(root: XmlNode, scene: Scene, { behind, slideIds, notesMaster }: Placing): XmlNode {
-  const made = (xml: string): XmlNode => {
-    const r = root.namespace.startsWith(STRICT) ? `${STRICT}/officeDocument/relationships` : REL;
-    return parseXmlTree(`<p:made xmlns:p="${root.namespace}" xmlns:r="${r}">${xml}</p:made>`).children[0]!;
-  };
-  const theirs = nodeAt(root, 'p:sldIdLst');
-  const entries = nodesNamed(theirs, 'p:sldId');
-  const usedIds = entries.map(({ attributes }) => Number(attributes.id ?? 0));
-  const first = Math.max(FIRST_SLIDE_ID - 1, ...usedIds) + 1;
-  const own = slideIds.map((id, i) => made(`<p:sldId id="${first + i}" r:id="${id}"/>`));
-  const all = behind === null ? own : [...entries.slice(0, behind), ...own, ...entries.slice(behind)];
-  const extensions = nodeAt(root, 'p:extLst');
-  const ids = slideIds.map((_, i) => first + i);
-  const theirSections = sectionsIn(nodesNamed(extensions, 'p:ext'), behind === null ? [] : usedIds);
-  const sections = sectionList(allSections(scene, ids, theirSections, { ids: usedIds, behind }));
-  // Sections name slides by id: theirs would name slides that are gone, or leave ours out.
-  const extended = [
-    ...nodesNamed(extensions, 'p:ext').filter(({ attributes }) => attributes.uri !== SECTIONS_URI),
-    ...(sections === '' ? [] : [made(sections)]),
-  ];
-  const list = theirs ?? made('<p:sldIdLst/>');
-  const children = root.children.filter((child) => child !== theirs && child !== extensions);
-  if (notesMaster !== null)
-    children.push(made(`<p:notesMasterIdLst><p:notesMasterId r:id="${notesMaster}"/></p:notesMasterIdLst>`));
-  if (all.length > 0) children.push(withContent(list, all));
-  if (extended.length > 0) children.push(withContent(extensions ?? made('<p:extLst/>'), extended));
-  return withContent(root, inOrder(children));
-}
-
-/** Sections hold all slides or none: what has none of its own gets one, where the other has some. */
-function allSections(
-  scene: Scene,
-  ids: readonly number[],
-  theirs: readonly Section[],
-  { ids: others, behind }: { readonly ids: readonly number[]; readonly behind: number | null },
-): readonly Section[] {
-  const ours = sectionsOf(scene, ids);
-  if (behind === null || others.length === 0) return ours;
-  if (ours.length === 0 && theirs.length === 0) return [];
-  const known = theirs.length > 0 ? theirs : [{ name: scene.theme.label, slides: others }];
-  const [before, after] = partedBehind(known, behind);
-  const own = ours.length > 0 ? ours : [{ name: scene.title ?? scene.slides[0]?.title ?? 'Slides', slides: ids }];
-  return [...before, ...own, ...after];
-}
-
-/** Children of a presentation as the schema wants them (ECMA-376-1 §19.2.1.26); those between the lists and the extensions keep their order. */
-function inOrder(children: readonly XmlNode[]): readonly XmlNode[] {
-  const place = ({ name }: XmlNode): number => {
-    const at = LISTS.indexOf(name);
-    return name === 'p:extLst' ? LISTS.length + 1 : at < 0 ? LISTS.length : at;
-  };
-  return children.toSorted((one, other) => place(one) - place(other));
-}
-const LISTS = ['p:sldMasterIdLst', 'p:notesMasterIdLst', 'p:handoutMasterIdLst', 'p:sldIdLst'];
 
 function contentTypes(
   root: XmlNode,
