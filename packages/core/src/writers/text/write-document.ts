@@ -4,6 +4,7 @@ import { unreachable } from '../../base/index.ts';
 import { runsText, trimRuns, type PictureId, type Runs } from '../../content/index.ts';
 import { notesBelow, withReferences, type Block, type DocumentModel, type Footnote } from '../../document/index.ts';
 import type { PictureSource } from '../../scene/index.ts';
+import { MarkdownLists } from './markdown-lists.ts';
 import { lineText, markdownText, paragraphs, phrasing, reference, rows, withHead } from './markdown-nodes.ts';
 
 /** What is left out of the document is not written. */
@@ -56,9 +57,7 @@ class Nodes {
   /** Names of notes that are taken: labels may come again. */
   readonly #names = new Set<string>();
   readonly #below: ReadonlyMap<Block, number>;
-  /** Where nodes go that stand within an item. */
-  #item?: ListItem | undefined;
-  #open: { readonly depth: number; readonly ordered: boolean; readonly items: ListItem[]; next: number }[] = [];
+  readonly #lists = new MarkdownLists(this.nodes);
 
   constructor(blocks: readonly Block[], used: PictureId[], pictures: PictureSource) {
     this.#notes = notesBelow(blocks);
@@ -70,11 +69,10 @@ class Nodes {
 
   #block(block: Block): void {
     if (block.kind === 'listItem') return this.#listItem(block);
-    const depth = this.#below.get(block) ?? 0;
-    this.#open = this.#open.filter((one) => one.depth <= depth);
-    this.#item = this.#open.at(-1)?.items.at(-1);
+    this.#lists.closeTo(this.#below.get(block) ?? 0);
+    const { item } = this.#lists;
     // Else it would be read as more of the item's own words.
-    if (this.#item !== undefined) this.#item.spread = true;
+    if (item !== undefined) item.spread = true;
     switch (block.kind) {
       case 'heading':
         return this.#withNotes(block, block.runs, block.label, (children) => ({
@@ -107,8 +105,9 @@ class Nodes {
   }
 
   #add(...nodes: readonly RootContent[]): void {
-    if (this.#item === undefined) this.nodes.push(...nodes);
-    else this.#item.children.push(...(nodes as ListItem['children']));
+    const { item } = this.#lists;
+    if (item === undefined) this.nodes.push(...nodes);
+    else item.children.push(...(nodes as ListItem['children']));
   }
 
   #picture({ picture, alt }: Block & { readonly kind: 'picture' }): void {
@@ -125,33 +124,9 @@ class Nodes {
     // Markdown counts with points and brackets alone; other labels are words.
     const counted = label === undefined || label === `${number}.`;
     const value = ordered && counted ? (number ?? 1) : null;
-    this.#open = this.#open.filter((one) => one.depth <= depth);
-    const last = this.#open.at(-1);
-    const goesOn =
-      last?.depth === depth && last.ordered === (value !== null) && (value === null || value === last.next);
-    if (!goesOn) {
-      if (last?.depth === depth) this.#open.pop();
-      const items: ListItem[] = [];
-      const list: RootContent = {
-        type: 'list',
-        ordered: value !== null,
-        ...(value === null ? {} : { start: value }),
-        spread: false,
-        children: items,
-      };
-      const parent = this.#open.at(-1)?.items.at(-1);
-      if (parent === undefined) this.nodes.push(list);
-      else parent.children.push(list);
-      this.#open.push({ depth, ordered: value !== null, items, next: value ?? 1 });
-    }
-    const list = this.#open.at(-1)!;
-    list.next++;
     const before = ordered && !counted ? label : undefined;
-    const box = checked === undefined ? undefined : checked ? '[x]' : '[ ]';
     this.#withNotes(block, block.runs, before, (children) => {
-      // A box is a sign of GFM, which must not be escaped.
-      const marked = box === undefined ? children : [{ type: 'html', value: `${box} ` } as const, ...children];
-      list.items.push({ type: 'listItem', spread: false, children: [{ type: 'paragraph', children: marked }] });
+      this.#lists.add(depth, { value, checked }, children);
       return undefined;
     });
   }

@@ -2,12 +2,13 @@
  * Writes a deck as Markdown (CommonMark 0.31 with the tables and the strikethrough of GFM 0.29): headings for titles, lists for points,
  * paragraphs for what is said. Brought in again it gives the same slides.
  */
-import type { BlockContent, ListItem, RootContent } from 'mdast';
+import type { BlockContent, RootContent } from 'mdast';
 import type { LanguageTag } from '../../base/index.ts';
-import { runsText, trimRuns, type PictureId, type Runs } from '../../content/index.ts';
+import { runsText, trimRuns, type PictureId } from '../../content/index.ts';
 import type { Content, Deck, Note } from '../../deck/index.ts';
 import type { PictureSource } from '../../scene/index.ts';
 import { deckText } from './deck-text.ts';
+import { MarkdownLists } from './markdown-lists.ts';
 import { markdownText, paragraphs, phrasing, reference, rows, withHead } from './markdown-nodes.ts';
 
 export function writeMarkdown(
@@ -37,42 +38,19 @@ const byline = (part: Content): RootContent[] => ('runs' in part ? paragraphs(pa
  */
 function blocks(content: readonly Content[], used: PictureId[], known: (picture: PictureId) => boolean): RootContent[] {
   const found: RootContent[] = [];
-  /** Lists that are open, outermost first, with the level of their items. */
-  let open: { readonly level: number; readonly items: ListItem[] }[] = [];
-  const item = (level: number, runs: Runs, ordered: number | null): void => {
-    open = open.filter((one) => one.level <= level);
-    if (open.at(-1)?.level !== level) {
-      const items: ListItem[] = [];
-      const list: RootContent & { type: 'list' } = {
-        type: 'list',
-        ordered: ordered !== null,
-        ...(ordered === null ? {} : { start: ordered }),
-        spread: false,
-        children: items,
-      };
-      const parent = open.at(-1)?.items.at(-1);
-      if (parent === undefined) found.push(list);
-      else parent.children.push(list);
-      open.push({ level, items });
-    }
-    open.at(-1)!.items.push({
-      type: 'listItem',
-      spread: false,
-      children: [{ type: 'paragraph', children: phrasing(trimRuns(runs)) }],
-    });
-  };
+  const lists = new MarkdownLists(found);
   /** What is no item stands between lists, or within an item where the list goes on below it. */
   const beside = (at: number, block: BlockContent): void => {
     const next = content.slice(at + 1).find((part) => part.kind === 'point');
-    open = open.filter(({ level }) => level < (next?.level ?? 0));
-    (open.at(-1)?.items.at(-1)?.children ?? found).push(block);
+    lists.closeTo((next?.level ?? 1) - 1);
+    (lists.item?.children ?? found).push(block);
   };
   content.forEach((part, i) => {
     switch (part.kind) {
       case 'point':
-        return item(part.level, part.runs, part.mark?.value ?? null);
+        return point(lists, part);
       case 'text':
-        if (part.style === 'body') return item(1, part.runs, null);
+        if (part.style === 'body') return lists.add(1, { value: null }, phrasing(trimRuns(part.runs)));
         return beside(
           i,
           part.style === 'code'
@@ -88,6 +66,14 @@ function blocks(content: readonly Content[], used: PictureId[], known: (picture:
     }
   });
   return found;
+}
+
+/** Markdown counts with points and brackets alone; other marks are words. */
+function point(lists: MarkdownLists, { level, runs, mark }: Content & { readonly kind: 'point' }): void {
+  const counted = mark?.value !== undefined && mark.text === `${mark.value}.`;
+  const checked = mark?.text === '☑' ? true : mark?.text === '☐' ? false : undefined;
+  const words = mark === undefined || counted || checked !== undefined ? runs : [{ text: `${mark.text} ` }, ...runs];
+  lists.add(level, { value: counted ? mark.value! : null, checked }, phrasing(trimRuns(words)));
 }
 
 /** A list in the notes is said as well: its items would become points. */
