@@ -103,7 +103,12 @@ export const WRITTEN: DocumentModel = {
     with_(note('A note by a star.'), { label: '*' }),
     with_(p('Taken out'), { left: 'deleted' }),
     h(6, 'Deep'),
-    note('Nothing refers to it.'),
+    note([
+      { text: 'Nothing refers to it; see ' },
+      { text: 'the book', link: 'https://a.example/book' },
+      { text: ' and ' },
+      { text: 'the gates', link: '#oak' },
+    ]),
   ),
   title: 'The mill',
   language: 'en-GB' as LanguageTag,

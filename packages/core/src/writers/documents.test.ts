@@ -131,6 +131,12 @@ test.each(FORMATS)('text within items, and code beside code, stay what they are 
   expect(told(back)).toEqual(told(document));
 });
 
+test.each(FORMATS)('a note with nothing before it stays where it is in %s', async (format, write) => {
+  const file = write(doc(note('Level book, p. 3'), p('Said of it.')), () => undefined);
+  const { blocks } = (await readDocument(file, format)).document;
+  expect(blocks.map(blockText)).toEqual(['1 Level book, p. 3', 'Said of it.']);
+});
+
 const cell = (text: string, columns = 1, rows = 1) => ({ runs: [{ text }], columns, rows });
 test.each(FORMATS.filter(([format]) => format !== 'markdown'))(
   'merged cells stay merged in %s',
