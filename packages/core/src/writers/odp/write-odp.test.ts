@@ -12,6 +12,7 @@ import { doc, h, li, p, picture, random, randomDocument, table, THEMES } from '.
 import { png } from '../../test/docx.ts';
 import { everyNode, odfParts } from '../../test/odf-parts.ts';
 import { randomSlideEdit } from '../../test/random-edits.ts';
+import { pathXml } from './graphic.ts';
 import { pictureSize } from '../odf/picture-size.ts';
 
 const data: readonly PictureData[] = [
@@ -92,6 +93,39 @@ describe('text', () => {
     expect(textOf(classed(notes!, 'notes')[0]!)).toBe('Read the survey');
     expect(nodesWithin(notes!, 'text:a')[0]!.attributes['xlink:href']).toBe('https://a.example/?x=1&y=2');
   });
+});
+
+test('a numbered list that was written in the notes is counted by the receiver', async () => {
+  const document = doc(h(1, 'Gates'), p('Said.'));
+  const [slide] = convert(document, []).deck.slides;
+  const item = (text: string, ordered: boolean) => ({ kind: 'item' as const, depth: 1, ordered, runs: [{ text }] });
+  const notes = [item('Drain', true), item('Mend', true), item('Look', false)];
+  const { content, pages } = await write(
+    convert(document, [{ kind: 'renote', slide: slide!.id, replaces: [], anchor: null, notes }]),
+  );
+  const lists = nodesWithin(nodesWithin(pages[0]!, 'presentation:notes')[0]!, 'text:list');
+  const styles = lists.map(({ attributes }) =>
+    nodesWithin(content, 'text:list-style').find(
+      (one) => one.attributes['style:name'] === attributes['text:style-name'],
+    ),
+  );
+  expect(styles.map((one) => one!.children[0]!.name)).toEqual([
+    'text:list-level-style-number',
+    'text:list-level-style-bullet',
+  ]);
+  expect(styles[0]!.children[0]!.attributes).toMatchObject({ 'style:num-format': '1', 'style:num-suffix': '.' });
+  expect(lists[0]!.children.map(textOf)).toEqual(['Drain', 'Mend']);
+});
+
+test('an outline has the extent of all its points, of lines across and upright too', () => {
+  const path = parseXmlTree(pathXml('M10 20H40V60Z', { 'xmlns:draw': 'urn:d', 'xmlns:svg': 'urn:s' })).attributes;
+  expect([path['svg:x'], path['svg:y'], path['svg:width'], path['svg:height']]).toEqual([
+    '10pt',
+    '20pt',
+    '30pt',
+    '40pt',
+  ]);
+  expect(pathXml('', {})).toBe('');
 });
 
 test('numbers that no receiver counts are written, boxes to tick are signs', async () => {
