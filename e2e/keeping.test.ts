@@ -2,6 +2,7 @@
 import { execFileSync } from 'node:child_process';
 import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { unzipSync } from 'fflate';
 import { bringIn, expect, kept, slide, test, station } from './alvex.ts';
 
 const SOURCE = '# One\n\n- a point\n- another\n\n# Two\n\nSome words.\n';
@@ -307,6 +308,29 @@ test('the rules of a deck are saved, and the command line makes decks by them', 
   const said = execFileSync(alvexCommand, ['outline', join(folder, 'decks/mill.pptx')], { encoding: 'utf8' });
   // What was spoken stands on the slide.
   expect(said).toMatch(/"kind": "listItem",\s*"text": "Some words\."/);
+});
+
+test('rules of a deck on a template name it, and make decks on it', async ({ page, alvex }, info) => {
+  await bringIn(page, alvex, { name: 'mill.md', content: SOURCE });
+  await station(page, 'Look').click();
+  await page.getByRole('button', { name: 'Template', exact: true }).click();
+  const template = join(import.meta.dirname, '../packages/demo/files/sallow-quay-trust-template.pptx');
+  await page.getByLabel('File of the template').setInputFiles(template);
+  await expect(page.getByText('6 layouts on 1 master')).toBeVisible();
+  await station(page, 'Hand over').click();
+  const [download] = await Promise.all([page.waitForEvent('download'), page.getByText('Save the rules').click()]);
+  await expect(
+    page.getByText('It names the template sallow-quay-trust-template.pptx: put that file beside it.'),
+  ).toBeVisible();
+  const folder = info.outputPath('templated');
+  await download.saveAs(join(folder, download.suggestedFilename()));
+  writeFileSync(join(folder, 'mill.md'), SOURCE);
+  writeFileSync(join(folder, 'sallow-quay-trust-template.pptx'), readFileSync(template));
+  execFileSync(join(import.meta.dirname, '../bin/alvex'), ['build', folder]);
+  const made = unzipSync(readFileSync(join(folder, 'decks/mill.pptx')));
+  const theirs = unzipSync(readFileSync(template));
+  const master = Object.keys(theirs).find((name) => /slideMasters\/[^/]+\.xml$/.test(name))!;
+  expect(made[master]).toEqual(theirs[master]);
 });
 
 test('text that is written from the right begins at the right, and says its language', async ({ page, alvex }) => {

@@ -113,7 +113,7 @@ function OriginalCard({ deck }: { readonly deck: DeckSummary }) {
 
 /** All of it, for another computer or for later. */
 function WholeCard({ deck }: { readonly deck: DeckSummary }) {
-  const [saved, setSaved] = useState<number | null>(null);
+  const [saved, setSaved] = useState<SavedRules | null>(null);
   const waiting = useLog((state) => state.sync.waiting);
   return (
     <Card
@@ -134,17 +134,33 @@ function WholeCard({ deck }: { readonly deck: DeckSummary }) {
           <OriginalLink url={wholeDeckUrl(deck.id)}>{t('Save the deck')}</OriginalLink>
         )}
         <Action onClick={() => setSaved(saveRules(deck))}>{t('Save the rules')}</Action>
-        {saved !== null && <Small role="status">{t('Saved: {n} rules, as alvex.json.', { count: saved })}</Small>}
+        {saved !== null && (
+          <Small role="status">
+            {t('Saved: {n} rules, as alvex.json.', { count: saved.count })}{' '}
+            {saved.template !== undefined &&
+              t('It names the template {fileName}: put that file beside it.', { fileName: saved.template })}
+          </Small>
+        )}
       </Box>
     </Card>
   );
 }
 
-/** A project file for the command line: what is decided for the deck, without what is done to places in it. @returns How many rules. */
-function saveRules({ fileName }: DeckSummary): number {
+interface SavedRules {
+  readonly count: number;
+  /** File name of the template that they name. */
+  readonly template: string | undefined;
+}
+
+/** A project file for the command line: what is decided for the deck, without what is done to places in it. */
+function saveRules({ fileName }: DeckSummary): SavedRules {
   const rules = rulesOf(useLog.getState().history.done);
-  saveFile('alvex.json', jsonFile({ documents: [fileName], to: ['pptx'], rules }));
-  return rules.length;
+  const used = useDeck.getState().view?.template ?? null;
+  // A presentation that the slides go into is one of its own, no template of others.
+  const template = used?.keep === 'none' ? used.fileName : undefined;
+  const named = template === undefined ? {} : { template };
+  saveFile('alvex.json', jsonFile({ documents: [fileName], to: ['pptx'], ...named, rules }));
+  return { count: rules.length, template };
 }
 
 function OriginalLink({ url, children }: { readonly url: string; readonly children: ReactNode }) {
