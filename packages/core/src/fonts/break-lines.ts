@@ -39,7 +39,7 @@ export interface Line {
 }
 
 const TAB_WIDTH = 2; // em
-const SPACES = /[\s\u200b]+$/;
+const SPACE = /[\s\u200b]/;
 
 export function measureText(spans: readonly Span[]): MeasuredText {
   const text = spans.length === 1 ? spans[0]!.text : spans.map((span) => span.text).join('');
@@ -49,10 +49,12 @@ export function measureText(spans: readonly Span[]): MeasuredText {
   let start = 0;
   for (let next = breaker.nextBreak(); next !== null; next = breaker.nextBreak()) {
     const end = next.position;
-    const trailing = SPACES.exec(text.slice(start, end))?.[0].length ?? 0;
-    const width = cursor.advanceTo(end - trailing);
-    const space = trailing === 0 ? 0 : cursor.advanceTo(end);
-    words.push({ start, end: end - trailing, width, space, mandatory: next.required ?? false });
+    // From behind, since a word may hold many spaces that do not break.
+    let wordEnd = end;
+    while (wordEnd > start && SPACE.test(text[wordEnd - 1]!)) wordEnd--;
+    const width = cursor.advanceTo(wordEnd);
+    const space = wordEnd === end ? 0 : cursor.advanceTo(end);
+    words.push({ start, end: wordEnd, width, space, mandatory: next.required ?? false });
     start = end;
   }
   return { spans, words };

@@ -3,6 +3,7 @@ import { describe, expect, test } from '@jest/globals';
 import { runsText } from '../content/index.ts';
 import type { Point, Slide } from '../deck/index.ts';
 import { doc, h, li, p, random, randomDocument, type Draft } from '../test/build.ts';
+import { fitMap } from './fit-map.ts';
 import { mapDocument } from './map-document.ts';
 import { NO_OVERRIDES } from './plan.ts';
 import { presetRecipe } from './preset-maps.ts';
@@ -20,6 +21,11 @@ const SENTENCES =
   'The pond fills twice a day. It holds eleven thousand cubic metres. Nobody has measured the silt yet.';
 
 describe('titles are the headings at which slides are well filled', () => {
+  test('none, where headings say nothing', () => {
+    expect(fitMap(doc(h(1, ''), p('Said.'), h(2, ' ')), [1, 2])).toEqual({ above: 0, branches: [] });
+    expect(fitMap(doc(p('Said.')), [])).toEqual({ above: 0, branches: [] });
+  });
+
   test('the highest, where little stands below each', () => {
     expect(
       outline(h(1, 'Gates'), h(2, 'Oak'), li('warm'), h(2, 'Iron'), li('cold'), h(1, 'Pond'), ...items(4)),

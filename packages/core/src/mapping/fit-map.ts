@@ -35,8 +35,9 @@ type Choice = 'slide' | 'section' | 'title';
 
 /** @param levels In use, highest first, without the title's. */
 export function fitMap(document: DocumentModel, levels: readonly number[]): FittedLevels {
-  if (levels.length === 0) return { above: 0, branches: [] };
   const roots = branchesOf(document);
+  // Headings may be there that say nothing.
+  if (levels.length === 0 || roots.length === 0) return { above: 0, branches: [] };
   const chosen = new Map<Branch, Choice>();
   const costs = new Map<Branch, number>();
   const choose = (branch: Branch): number => {

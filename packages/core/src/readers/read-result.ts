@@ -55,7 +55,8 @@ const LONGEST_SEPARATOR = 200; // characters
 function withoutSign(draft: Draft): Draft {
   if (draft.kind !== 'heading') return draft;
   const text = runsText(draft.runs);
-  const bare = text.replace(/\s*¶\s*$/u, '');
+  const end = text.trimEnd();
+  const bare = end.endsWith('¶') ? end.slice(0, -1).trimEnd() : text;
   return bare === text || bare === '' ? draft : { ...draft, runs: sliceRuns(draft.runs, 0, bare.length) };
 }
 

@@ -2,7 +2,8 @@
 import type { Range } from '../deck/index.ts';
 import { KNOWLEDGE, type Language } from './languages.ts';
 
-const END = /[.!?…]+["”’»)\]]*(?=\s+["“‘«(\[]?[\p{Lu}\p{Lt}\p{N}\p{Lo}])|[。！？]+[”’」』）]*|\n+/gu;
+/** From the first of several marks on, which are looked at once. */
+const END = /(?<![.!?…])[.!?…]+["”’»)\]]*(?=\s+["“‘«(\[]?[\p{Lu}\p{Lt}\p{N}\p{Lo}])|[。！？]+[”’」』）]*|\n+/gu;
 
 /** Sentences as ranges of `text`, white space between them left off. Nothing else is lost. */
 export function splitSentences(text: string, language: Language): readonly Range[] {

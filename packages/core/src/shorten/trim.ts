@@ -3,7 +3,7 @@ import type { Range } from '../deck/index.ts';
 import { KNOWLEDGE, wordsOf, type Language } from './languages.ts';
 
 const LEAST_REST = 3; // words
-const PARENTHESES = /\s*\([^()]*\)/gu;
+const PARENTHESES = /(?<!\s)\s*\([^()]*\)/gu;
 
 /** @returns The ranges of `text` that stay, in order. */
 export function trimSentence(text: string, range: Range, language: Language): readonly Range[] {

@@ -15,7 +15,7 @@ const TITLE_WORDS = 4;
 /** A text without the number before it and the page behind it. */
 const bare = (text: string): string =>
   withoutDivision(text.replace(/^\s+/, ''))
-    .replace(TO_PAGE, (found) => found.charAt(0))
+    .replace(text.length > LONGEST ? /$^/ : TO_PAGE, (found) => found.charAt(0))
     .replace(/^\s*(?:[([]?(?:\d{1,3}|[a-z]|[ivxlc]{1,6})(?:\.\d{1,3})*[.):\]]*|[–—•-])\s+/i, '')
     .toLowerCase()
     .replace(/[^\p{L}\p{N}]+/gu, '');
@@ -108,7 +108,8 @@ function linesIn(text: string): readonly string[] {
     return parts === null || parts.join('').length < line.trimEnd().length ? [line] : parts;
   });
 }
-const LED = /\S(?:(?!(?:\s*\.){4}).){0,300}(?:\s*\.){4,}\s*\d{1,4}(?:\s+|$)/g;
+/** Leaders are bounded, so that a text of nothing but dots is looked through once. */
+const LED = /\S(?:(?!(?:\s{0,4}\.){4}).){0,300}(?:\s{0,4}\.){4,400}\s{0,40}\d{1,4}(?:\s+|$)/g;
 
 /** The short line above a list is its title where nothing else stands below it. */
 function isTitleOf(block: Block, after: Block | undefined): boolean {

@@ -12,7 +12,7 @@ const WHOLE = new RegExp(String.raw`^\s*${ATTRIBUTES}\s*$`);
 const BOX = new RegExp(
   String.raw`^(:{3,})\s*(?:${ATTRIBUTES}|\[?([\w-]+)\]?(?:\[([^\]]*)\]|\s+([^{]*?))?\s*(?:${ATTRIBUTES})?)?\s*:*$`,
 );
-/** Of a line that opens a box, in characters. */
+/** Characters of a line that opens a box, and of what stands behind words. */
 const LONGEST = 300;
 const NOTICE = /^\[!(\w+)\][-+]?\s*/;
 
@@ -58,10 +58,12 @@ function takeAttributes({ tokens }: StateCore): void {
 /** `# Costs {#costs .first}`: the name of the place is the heading's. */
 function headingAttributes(heading: Token, inline: Token, children: readonly Token[]): void {
   const last = children.at(-1);
-  const match = last?.type === 'text' ? BEHIND.exec(last.content) : null;
+  if (last?.type !== 'text') return;
+  const from = Math.max(0, last.content.length - LONGEST);
+  const match = BEHIND.exec(last.content.slice(from));
   // A heading that is nothing but braces is meant to be read.
-  if (match === null || (children.length === 1 && match.index === 0)) return;
-  last!.content = last!.content.slice(0, match.index);
+  if (match === null || (children.length === 1 && from + match.index === 0)) return;
+  last.content = last.content.slice(0, from + match.index);
   inline.content = inline.content.slice(0, inline.content.lastIndexOf('{')).trimEnd();
   const name = /(?:^|\s)#(\S+)/.exec(match[1]!)?.[1];
   if (name !== undefined) heading.attrSet('id', name);
@@ -87,4 +89,4 @@ function takeNotice(children: Token[]): void {
 
 /** A fence's language is its first word, or its first class: ```` ```{.python #sum} ````. */
 const languageOf = (info: string): string =>
-  WHOLE.exec(info)?.[1]?.match(/(?:^|\s)\.(\S+)/)?.[1] ?? info.replace(BEHIND, '');
+  info.length > LONGEST ? info : (WHOLE.exec(info)?.[1]?.match(/(?:^|\s)\.(\S+)/)?.[1] ?? info.replace(BEHIND, ''));

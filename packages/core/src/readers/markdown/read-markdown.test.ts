@@ -88,6 +88,11 @@ test('boxes between colons and notices: the marks go, words and titles stay', ()
   expect(blocks('a ::: b\n\n    ::: code\n')).toEqual(['p a ::: b', 'code ::: code']);
 });
 
+test('HTML that is nested too deep is told, whatever it is', () => {
+  for (const deep of ['<table><tr><td>a', '<div>a', '<ul><li>a'])
+    expect(() => read(`Title\n\n${deep.repeat(1900)}\n`)).toThrow(expect.objectContaining({ code: 'too-deep' }));
+});
+
 test('a term is an item, what is said of it stands below', () => {
   expect(blocks('Sluice\n: Lets water *in*.\n: And out.\n\nPond\n\n: Holds it.\n\nAfter: this.\n')).toEqual([
     '- Sluice',

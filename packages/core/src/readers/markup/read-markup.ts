@@ -34,7 +34,18 @@ export interface MarkupContext {
 
 /** @throws ReadError `too-deep` when elements are nested too deep. */
 export function readMarkup(html: string, context: MarkupContext): void {
-  new MarkupReader(context).read(parseFragment(html).childNodes);
+  const { childNodes } = parseFragment(html);
+  checkDepth(childNodes, context);
+  new MarkupReader(context).read(childNodes);
+}
+
+/** Before anything goes down into them. */
+export function checkDepth(nodes: readonly Node[], { place }: MarkupContext): void {
+  let level: readonly Node[] = nodes;
+  for (let depth = 0; level.length > 0; depth++) {
+    if (depth > LIMITS.xmlDepth) throw new ReadError('too-deep', place);
+    level = level.filter(isElement).flatMap((element) => element.childNodes);
+  }
 }
 
 /** What is known of a whole page before it is read. */
@@ -57,7 +68,6 @@ export class MarkupReader {
   #quoted = 0;
   /** Terms of a definition list that are open. */
   #terms = 0;
-  #depth = 0;
   #after: Draft[] = [];
   readonly #parts: PageParts;
   readonly #noteElements: ReadonlySet<Element>;
@@ -82,7 +92,6 @@ export class MarkupReader {
       return;
     }
     if (!isElement(node)) return;
-    if (++this.#depth > LIMITS.xmlDepth) throw new ReadError('too-deep', this.#context.place);
     // What a page says of all of itself is the document's.
     const language = PAGE.has(node.tagName) ? undefined : languageAt(node);
     const direction = attribute(node, 'dir')?.toLowerCase();
@@ -90,7 +99,6 @@ export class MarkupReader {
     // A block that begins ends the text before it, which is not in its language.
     if ((language !== undefined || told !== undefined) && BLOCKS.has(node.tagName)) this.#flush();
     this.#text.within({ language, direction: told }, () => this.#element(node));
-    this.#depth--;
   }
 
   #children(element: Element): void {
@@ -223,7 +231,6 @@ export class MarkupReader {
     const drafts: Draft[] = [];
     const outside: Draft[] = [];
     const inner = new MarkupReader({ ...this.#context, out: (draft) => drafts.push(draft) });
-    inner.#depth = this.#depth;
     inner.read(note.element.childNodes);
     const runs = trimRuns(cellRuns(drafts, outside));
     // The note repeats its number, with or without a bracket.
@@ -335,7 +342,6 @@ export class MarkupReader {
     const drafts: Draft[] = [];
     this.#context.names.add(attribute(cell, 'id'));
     const inner = new MarkupReader({ ...this.#context, out: (draft) => drafts.push(draft) }, this.#parts);
-    inner.#depth = this.#depth;
     inner.read(cell.childNodes);
     return cellRuns(drafts, outside);
   }

@@ -1,11 +1,10 @@
 /** Reads a page of the web, or a piece of one: its text among what stands around it. */
 import { parse, parseFragment } from 'parse5';
-import { LIMITS, ReadError } from '../../base/index.ts';
-import { isElement, type Node } from './elements.ts';
+import type { Node } from './elements.ts';
 import { findFurniture } from './furniture.ts';
 import { findNotes } from './notes.ts';
 import { findTitles } from './page-title.ts';
-import { MarkupReader, type MarkupContext } from './read-markup.ts';
+import { checkDepth, MarkupReader, type MarkupContext } from './read-markup.ts';
 
 /**
  * What stands around the text of a page is marked as left out.
@@ -23,12 +22,4 @@ export function readPage(html: string, context: MarkupContext): readonly Node[] 
     titles: findTitles(childNodes),
   }).read(childNodes);
   return childNodes;
-}
-
-function checkDepth(nodes: readonly Node[], { place }: MarkupContext): void {
-  let level: readonly Node[] = nodes;
-  for (let depth = 0; level.length > 0; depth++) {
-    if (depth > LIMITS.xmlDepth) throw new ReadError('too-deep', place);
-    level = level.filter(isElement).flatMap((element) => element.childNodes);
-  }
 }

@@ -95,6 +95,7 @@ function titleLines(
   return chunks.length > found.size ? found : new Map();
 }
 
+const LONGEST_ENTRY = 300; // characters
 const CONTENTS_LINE = /\S(?:(?:\s?\.){3,}|\s*…+|\s*_{3,})\s*\d{1,4}$/;
 
 /** Lines between two blank ones. */
@@ -146,7 +147,7 @@ class Chunk {
       if (ruleOf(line.text) !== undefined) {
         yield* this.#close();
         yield draftBreak('rule', placeOf(line));
-      } else if (CONTENTS_LINE.test(line.text)) {
+      } else if (line.text.length <= LONGEST_ENTRY && CONTENTS_LINE.test(line.text)) {
         yield* this.#close();
         yield { kind: 'paragraph', role: 'contents', runs: plain(line.text), place: placeOf(line) };
       } else if (this.#beginsItem(i - 1)) {

@@ -211,6 +211,7 @@ class TextWriter {
   }
 
   #table({ rows, columns }: Table, lang: LanguageTag | undefined): string {
+    if (rows.length === 0 || columns === 0) return '';
     const { styles } = this.#host;
     const cellStyle = styles.style(
       'table-cell',
