@@ -121,6 +121,36 @@ describe('written', () => {
     expect(led('https://mill.example/#log')).toBeUndefined();
   });
 
+  test.each(['pptx', 'odp'] as const)(
+    'the slides as %s, read as a document, lead to the titles of the same slides',
+    async (type) => {
+      const deck = made();
+      const again = (await readDocument(writeDeck(type, deck, []), type)).document;
+      const goals = goalsOf(deck);
+      const titleOf = (name: string): string =>
+        runsText(deck.deck.slides.find(({ id }) => id === goals.get(name))!.title.runs);
+      const headed = new Map(
+        again.blocks.flatMap((block) =>
+          block.kind === 'heading'
+            ? (block.names ?? []).map((name) => [`#${name}`, runsText(block.runs)] as const)
+            : [],
+        ),
+      );
+      const runs = again.blocks.flatMap((block) =>
+        block.kind === 'table'
+          ? block.table.rows.flatMap(({ cells }) => cells.flatMap((cell) => cell.runs))
+          : 'runs' in block
+            ? block.runs
+            : [],
+      );
+      const leads = Object.fromEntries(
+        runs.flatMap(({ text, link }) => (link?.startsWith('#') === true ? [[text.trim(), headed.get(link)]] : [])),
+      );
+      expect(leads).toMatchObject({ 'the costs': titleOf('costs'), 'the pit': titleOf('the-pit'), Gates: 'Gates' });
+      expect(runs.filter(({ link }) => link === 'https://mill.example/#log')).toHaveLength(1);
+    },
+  );
+
   test.each(['docx', 'odt', 'html'] as const)(
     'the document as %s, read again, leads to the same places',
     async (type) => {

@@ -79,6 +79,7 @@ const KINDS: Readonly<Record<string, ReadSlide['kind']>> = {
 
 interface OpenPage {
   readonly number: number;
+  readonly name: string | undefined;
   readonly kind: ReadSlide['kind'] | undefined;
   readonly hidden: boolean;
   readonly pieces: SlidePiece[];
@@ -151,7 +152,15 @@ class PagesReader implements XmlHandler {
     const { hidden } = this.#context.styles.get('drawing-page', a['draw:style-name']);
     this.#groups.length = 0;
     const kind = KINDS[(a['draw:master-page-name'] ?? '').replace(/-colours-\d+$/, '')];
-    this.#page = { number: this.slides.length + 1, kind, hidden, pieces: [], notes: [], remarks: [] };
+    this.#page = {
+      number: this.slides.length + 1,
+      name: a['draw:name'],
+      kind,
+      hidden,
+      pieces: [],
+      notes: [],
+      remarks: [],
+    };
   }
 
   #startPiece(name: string, a: Attributes): void {
@@ -215,12 +224,12 @@ class PagesReader implements XmlHandler {
     const page = this.#page;
     this.#page = undefined;
     if (page === undefined) return;
-    const { number, hidden, pieces, notes, remarks } = page;
+    const { number, name, hidden, pieces, notes, remarks } = page;
     const remark = remarks.length === 0 ? undefined : remarks.join('\n');
     if (remark !== undefined) this.#context.report.mark(remark);
     const first = number === 1 && pieces.some(({ role }) => role === 'subtitle');
     const kind = page.kind ?? (first ? 'cover' : 'content');
-    this.slides.push({ place: { part: CONTENT, page: number }, kind, hidden, pieces, notes, remark });
+    this.slides.push({ place: { part: CONTENT, page: number }, name, kind, hidden, pieces, notes, remark });
   }
 
   #boxOf(a: Attributes): Box | undefined {

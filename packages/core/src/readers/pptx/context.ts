@@ -12,7 +12,12 @@ export interface PptxContext {
   readonly height: number;
   /** The text style of what stands in no placeholder (ECMA-376-1 §19.2.1.8). */
   readonly usual: XmlNode | undefined;
+  /** Numbers of slides by their parts, from 1. */
+  readonly numbers: ReadonlyMap<string, number>;
 }
+
+/** What links within the presentation call a slide. */
+export const nameOfSlide = (number: number): string => `slide-${number}`;
 
 /** A slide, or the notes of one, as it is read. */
 export interface SlideContext extends PptxContext {

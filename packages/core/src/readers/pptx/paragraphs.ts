@@ -9,7 +9,7 @@ import { itemLabel } from '../list-label.ts';
 import { isMono } from '../mono-font.ts';
 import { fromFirst, type Draft } from '../read-result.ts';
 import { belowLead, withoutTypedSigns } from '../slides/shape-lines.ts';
-import { isOn, type SlideContext } from './context.ts';
+import { isOn, nameOfSlide, type SlideContext } from './context.ts';
 
 export interface ShapeText {
   readonly drafts: readonly Draft[];
@@ -142,12 +142,19 @@ function paragraphText(paragraph: XmlNode, inherited: readonly XmlNode[], contex
   return text;
 }
 
-function runLook(properties: XmlNode | undefined, { relationships }: SlideContext): Omit<Run, 'text'> {
+/** Outside, or to another slide (§20.1.2.2.23). */
+function linkOf(click: XmlNode | undefined, { relationships, numbers }: SlideContext): string | undefined {
+  const target = relationships.get(click?.attributes['r:id'] ?? '');
+  if (target === undefined) return undefined;
+  if (target.external) return safeLink(target.target);
+  const number = target.type === 'slide' ? numbers.get(target.target) : undefined;
+  return number === undefined ? undefined : `#${nameOfSlide(number)}`;
+}
+
+function runLook(properties: XmlNode | undefined, context: SlideContext): Omit<Run, 'text'> {
   const { b, i, strike, baseline } = properties?.attributes ?? {};
   const raised = Number((baseline ?? '0').replace('%', ''));
-  const click = nodeAt(properties, 'a:hlinkClick')?.attributes['r:id'];
-  const target = relationships.get(click ?? '');
-  const link = target?.external === true ? safeLink(target.target) : undefined;
+  const link = linkOf(nodeAt(properties, 'a:hlinkClick'), context);
   return {
     ...(isOn(b) ? { bold: true } : {}),
     ...(isOn(i) ? { italic: true } : {}),

@@ -18,7 +18,7 @@ import { PictureStore } from '../picture-store.ts';
 import { BlockList, readResult, type ReadOptions, type ReadResult } from '../read-result.ts';
 import { slideDrafts } from '../slides/slide-drafts.ts';
 import type { ReadSlide } from '../slides/read-slide.ts';
-import { isOn, treeOrTold, type PptxContext, type SlideContext } from './context.ts';
+import { isOn, nameOfSlide, treeOrTold, type PptxContext, type SlideContext } from './context.ts';
 import { plainText } from './paragraphs.ts';
 import { heldIn, notesDrafts, slidePieces, type Origin } from './slide-reader.ts';
 import { pptxText } from './source-text.ts';
@@ -36,6 +36,7 @@ export function readPptx(bytes: Uint8Array, options: ReadOptions = {}): ReadResu
   const report = new Report();
   const pictures = new PictureStore(report);
   const size = nodeAt(root, 'p:sldSz')?.attributes;
+  const listed = nodesNamed(nodeAt(root, 'p:sldIdLst'), 'p:sldId');
   const context: PptxContext = {
     zip,
     pictures,
@@ -43,8 +44,13 @@ export function readPptx(bytes: Uint8Array, options: ReadOptions = {}): ReadResu
     width: Number(size?.cx) || USUAL_WIDTH,
     height: Number(size?.cy) || USUAL_HEIGHT,
     usual: nodeAt(root, 'p:defaultTextStyle'),
+    numbers: new Map(
+      listed.flatMap(({ attributes }, i) => {
+        const rel = relationships.get(attributes['r:id'] ?? '');
+        return rel === undefined || rel.external ? [] : [[rel.target, i + 1] as const];
+      }),
+    ),
   };
-  const listed = nodesNamed(nodeAt(root, 'p:sldIdLst'), 'p:sldId');
   if (listed.length > LIMITS.blocks) throw new ReadError('too-many-blocks', { part: main });
   const reader = new SlidesReader(context);
   const slides: ReadSlide[] = [];
@@ -103,6 +109,7 @@ class SlidesReader {
     const pieces = slidePieces(root, origin, context);
     return {
       place,
+      name: nameOfSlide(page),
       kind: type === 'title' ? 'cover' : type === 'secHead' ? 'opener' : 'content',
       hidden: !isOn(root.attributes.show ?? '1'),
       pieces,

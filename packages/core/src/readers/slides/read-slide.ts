@@ -21,6 +21,8 @@ export interface SlidePiece {
 
 export interface ReadSlide {
   readonly place: SourcePlace;
+  /** What links within the presentation call it. */
+  readonly name: string | undefined;
   /** By its layout. */
   readonly kind: 'cover' | 'opener' | 'content';
   readonly hidden: boolean;

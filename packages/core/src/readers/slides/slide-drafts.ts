@@ -96,6 +96,9 @@ function goOn(part: SlidePart, next: SlidePart, report: Report): void {
     part.shown.splice(-1, 1, { ...last, text: `${last.text}\n${first.text}` });
     shown.shift();
   }
+  const [head] = part.head;
+  const names = next.head.flatMap((draft) => draft.names ?? []);
+  if (head !== undefined && names.length > 0) part.head[0] = { ...head, names: [...(head.names ?? []), ...names] };
   const remark = next.head.find((draft) => draft.remark !== undefined)?.remark;
   if (remark !== undefined) report.add('comments-left', next.head[0]!.place, { text: remark });
   part.shown.push(...shown);
@@ -178,12 +181,13 @@ class SlideReading {
     return this.#title === undefined ? [] : titleRuns(this.#title);
   }
 
-  /** Place, language and direction of the title, and what comments say. */
-  #about(): Pick<Draft, 'place' | 'lang' | 'direction' | 'remark'> {
+  /** Place and name of the slide, language and direction of its title, and what comments say. */
+  #about(): Pick<Draft, 'place' | 'names' | 'lang' | 'direction' | 'remark'> {
     const { lang, direction } = this.#title?.drafts.find((draft) => draftText(draft) !== '') ?? {};
-    const { place, remark } = this.#slide;
+    const { place, name, remark } = this.#slide;
     return {
       place,
+      ...(name === undefined ? {} : { names: [name] }),
       ...(lang === undefined ? {} : { lang }),
       ...(direction === undefined ? {} : { direction }),
       ...(remark === undefined ? {} : { remark }),
