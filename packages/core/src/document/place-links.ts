@@ -33,3 +33,11 @@ export class Anchors {
     return this.#at.get(names[0] ?? '');
   }
 }
+
+/** What programs that show Markdown call a heading: its words in small letters, with hyphens between. */
+export const headingSlug = (text: string): string =>
+  text
+    .trim()
+    .toLowerCase()
+    .replace(/[^\p{L}\p{M}\p{N}\p{Pc}\- ]/gu, '')
+    .replace(/ /g, '-');

@@ -1,6 +1,6 @@
 /** Names of places in a document, to which its own links lead. */
 import { nameOfLink, type Runs } from '../content/index.ts';
-import { blockText, type Block } from '../document/index.ts';
+import { blockText, headingSlug, type Block } from '../document/index.ts';
 
 /** Names that were met before the block that they belong to. */
 export class PlaceNames {
@@ -40,7 +40,7 @@ export function settleNames(blocks: readonly Block[]): readonly Block[] {
   const seen = new Map<string, number>();
   kept.forEach((block, i) => {
     if (block.kind !== 'heading') return;
-    const plain = slug(blockText(block));
+    const plain = headingSlug(blockText(block));
     const before = seen.get(plain) ?? 0;
     seen.set(plain, before + 1);
     for (const words of [before === 0 ? plain : `${plain}-${before}`, blockText(block).trim()])
@@ -74,10 +74,3 @@ function namesOfLinks(blocks: readonly Block[]): ReadonlySet<string> {
     else if (block.kind === 'table') for (const { cells } of block.table.rows) for (const { runs } of cells) take(runs);
   return names;
 }
-
-const slug = (text: string): string =>
-  text
-    .trim()
-    .toLowerCase()
-    .replace(/[^\p{L}\p{M}\p{N}\p{Pc}\- ]/gu, '')
-    .replace(/ /g, '-');

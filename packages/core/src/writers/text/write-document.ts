@@ -2,7 +2,14 @@
 import type { ListItem, RootContent } from 'mdast';
 import { unreachable } from '../../base/index.ts';
 import { runsText, trimRuns, type PictureId, type Runs } from '../../content/index.ts';
-import { notesBelow, withReferences, type Block, type DocumentModel, type Footnote } from '../../document/index.ts';
+import {
+  headingSlug,
+  notesBelow,
+  withReferences,
+  type Block,
+  type DocumentModel,
+  type Footnote,
+} from '../../document/index.ts';
 import type { PictureSource } from '../../scene/index.ts';
 import { MarkdownLists } from './markdown-lists.ts';
 import { lineText, markdownText, paragraphs, phrasing, reference, rows, withHead } from './markdown-nodes.ts';
@@ -48,6 +55,15 @@ function belowItems(blocks: readonly Block[]): ReadonlyMap<Block, number> {
   }
   return found;
 }
+
+/** Names of a block that no program would give it by its words. */
+const anchorsOf = (block: Block): readonly { readonly html: string }[] =>
+  (block.names ?? [])
+    .filter((name) => /^[^\s"'<>&]+$/.test(name))
+    .filter(
+      (name) => block.kind !== 'heading' || block.label !== undefined || name !== headingSlug(runsText(block.runs)),
+    )
+    .map((name) => ({ html: `<a id="${name}"></a>` }));
 
 class Nodes {
   readonly nodes: RootContent[] = [];
@@ -141,8 +157,12 @@ class Nodes {
     const notes = this.#notes.get(block) ?? [];
     const named = new Map(notes.map((note) => [note, this.#nameOf(note)]));
     const words = trimRuns(label === undefined ? runs : [{ text: `${label} ` }, ...runs]);
-    const children = withReferences(words, notes).flatMap((piece) =>
-      'kind' in piece ? [{ type: 'html', value: `[^${named.get(piece)!}]` } as const] : phrasing([piece]),
+    const children = [...anchorsOf(block), ...withReferences(words, notes)].flatMap((piece) =>
+      'html' in piece
+        ? [{ type: 'html', value: piece.html } as const]
+        : 'kind' in piece
+          ? [{ type: 'html', value: `[^${named.get(piece)!}]` } as const]
+          : phrasing([piece]),
     );
     const node = make(children);
     if (node !== undefined) this.#add(node);
