@@ -3,6 +3,7 @@ import { RelaxNGValidator, XmlAttribute, XmlDocument, XmlElement, XmlValidateErr
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Archive } from './open-archive.ts';
+import { SoundParts } from './sound-parts.ts';
 import { NAMESPACES, parseXml } from './xml.ts';
 
 interface Schema {
@@ -27,6 +28,7 @@ function schema(path: string, version: string): Schema {
 }
 
 const MOST = 5;
+const sound = new SoundParts();
 
 /** @param schemas Folder of the schemas. */
 export function validateOpenDocument(archive: Archive, part: string, schemas: string): void {
@@ -38,18 +40,23 @@ export function validateOpenDocument(archive: Archive, part: string, schemas: st
   const found = isManifest
     ? schema(join(schemas, 'manifest.rng'), '1.2')
     : schema(join(schemas, 'document.rng'), '1.3');
-  const tree = parseXml(archive.parts.get(part)!);
-  try {
-    withoutAdditions(tree, found.namespaces);
-    atVersion(tree.root, isManifest ? 'manifest' : 'office', found.version);
-    found.validator.validate(tree);
-  } catch (error) {
-    if (!(error instanceof XmlValidateError)) throw error;
-    const told = error.details.map(({ message, line }) => `line ${line}: ${message.trim()}`);
-    for (const message of [...new Set(told)].slice(0, MOST)) archive.fault(part, message);
-  } finally {
-    tree.dispose();
-  }
+  const bytes = archive.parts.get(part)!;
+  sound.holds(bytes, () => {
+    const tree = parseXml(bytes);
+    try {
+      withoutAdditions(tree, found.namespaces);
+      atVersion(tree.root, isManifest ? 'manifest' : 'office', found.version);
+      found.validator.validate(tree);
+      return true;
+    } catch (error) {
+      if (!(error instanceof XmlValidateError)) throw error;
+      const told = error.details.map(({ message, line }) => `line ${line}: ${message.trim()}`);
+      for (const message of [...new Set(told)].slice(0, MOST)) archive.fault(part, message);
+      return false;
+    } finally {
+      tree.dispose();
+    }
+  });
 }
 
 /** Elements go with what they hold, since it is not known what it means. */

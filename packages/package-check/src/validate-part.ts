@@ -4,6 +4,7 @@ import { xmlRegisterFsInputProviders } from 'libxml2-wasm/lib/nodejs.mjs';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Package } from './open-package.ts';
+import { SoundParts } from './sound-parts.ts';
 import { NAMESPACES, parseXml, values } from './xml.ts';
 
 interface Schema {
@@ -24,6 +25,7 @@ function schema(folder: string): Schema {
 }
 
 const MOST = 5;
+const sound = new SoundParts();
 
 /** @param schemas Folder of the schemas. */
 export function validatePart(opened: Package, part: string, schemas: string): void {
@@ -31,16 +33,22 @@ export function validatePart(opened: Package, part: string, schemas: string): vo
   if (known === undefined) return;
   const { validator, namespaces } = schema(schemas);
   if (!namespaces.has(known.root.namespaceUri)) return;
-  const tree = parseXml(opened.parts.get(part)!);
-  withoutLaterAdditions(tree, namespaces);
-  try {
-    validator.validate(tree);
-  } catch (error) {
-    if (!(error instanceof XmlValidateError)) throw error;
-    for (const { message, line } of error.details.slice(0, MOST)) opened.fault(part, `line ${line}: ${message.trim()}`);
-  } finally {
-    tree.dispose();
-  }
+  const bytes = opened.parts.get(part)!;
+  sound.holds(bytes, () => {
+    const tree = parseXml(bytes);
+    withoutLaterAdditions(tree, namespaces);
+    try {
+      validator.validate(tree);
+      return true;
+    } catch (error) {
+      if (!(error instanceof XmlValidateError)) throw error;
+      for (const { message, line } of error.details.slice(0, MOST))
+        opened.fault(part, `line ${line}: ${message.trim()}`);
+      return false;
+    } finally {
+      tree.dispose();
+    }
+  });
 }
 
 /** Extensions, markup compatibility, attributes of unknown namespaces, and the titles of shapes (third edition). */
