@@ -48,8 +48,9 @@ test.each(Object.keys(ODD))('%s, alone and beside every other', async (name) => 
     const told = [name, ...others.map(({ kind }) => kind)];
     const made = convert(document, beginning(document));
     expect([told, made.ledger.lost]).toEqual([told, 0]);
-    for (const preset of PRESET_NAMES)
-      expect(convert(document, [{ kind: 'map', name: preset, ...presetRecipe(preset, document) }]).ledger.lost).toBe(0);
+    // Each of the maps with some of them.
+    const preset = PRESET_NAMES[i % PRESET_NAMES.length]!;
+    expect(convert(document, [{ kind: 'map', name: preset, ...presetRecipe(preset, document) }]).ledger.lost).toBe(0);
     // Files take longer: of one of them for each block.
     if (i !== name.length % beside.length) continue;
     for (const format of FORMATS) {
