@@ -1,10 +1,10 @@
 /** Validates parts against the schemas of OpenDocument, leaving aside what others have added to it (ODF 1.3 part 3, §2.2.2). */
-import { RelaxNGValidator, XmlAttribute, XmlDocument, XmlElement, XmlValidateError } from 'libxml2-wasm';
+import { RelaxNGValidator, XmlAttribute, XmlDocument, XmlElement } from 'libxml2-wasm';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { holdToSchema } from './hold-to-schema.ts';
 import type { Archive } from './open-archive.ts';
-import { SoundParts } from './sound-parts.ts';
-import { NAMESPACES, parseXml } from './xml.ts';
+import { NAMESPACES } from './xml.ts';
 
 interface Schema {
   readonly validator: RelaxNGValidator;
@@ -27,9 +27,6 @@ function schema(path: string, version: string): Schema {
   return made;
 }
 
-const MOST = 5;
-const sound = new SoundParts();
-
 /** @param schemas Folder of the schemas. */
 export function validateOpenDocument(archive: Archive, part: string, schemas: string): void {
   const known = archive.tree(part);
@@ -40,22 +37,9 @@ export function validateOpenDocument(archive: Archive, part: string, schemas: st
   const found = isManifest
     ? schema(join(schemas, 'manifest.rng'), '1.2')
     : schema(join(schemas, 'document.rng'), '1.3');
-  const bytes = archive.parts.get(part)!;
-  sound.holds(bytes, () => {
-    const tree = parseXml(bytes);
-    try {
-      withoutAdditions(tree, found.namespaces);
-      atVersion(tree.root, isManifest ? 'manifest' : 'office', found.version);
-      found.validator.validate(tree);
-      return true;
-    } catch (error) {
-      if (!(error instanceof XmlValidateError)) throw error;
-      const told = error.details.map(({ message, line }) => `line ${line}: ${message.trim()}`);
-      for (const message of [...new Set(told)].slice(0, MOST)) archive.fault(part, message);
-      return false;
-    } finally {
-      tree.dispose();
-    }
+  holdToSchema(archive, part, found.validator, (tree) => {
+    withoutAdditions(tree, found.namespaces);
+    atVersion(tree.root, isManifest ? 'manifest' : 'office', found.version);
   });
 }
 

@@ -48,6 +48,13 @@ test('what is written here has no fault, packed anew or not', async () => {
     expect(await told(bytes)).toEqual([]);
 });
 
+test('a fault is told each time, a sound part is sound each time', async () => {
+  const faulty = replaced(DECK, 'content.xml', '<draw:frame ', '<draw:frame draw:sort="1" ');
+  const first = await told(faulty);
+  expect(first).not.toEqual([]);
+  expect([await told(DECK), await told(faulty), await told(DECK)]).toEqual([[], first, []]);
+});
+
 describe('the package', () => {
   test.each<[string, (files: Files) => Zippable | undefined, string]>([
     ['a type that is compressed', (files) => ({ ...files }), 'mimetype: it is compressed'],

@@ -109,6 +109,7 @@ function checkReferences(archive: Archive, folder: string): void {
     const isDefined = (by: string, name: string): boolean =>
       own.get(by)?.has(name) === true || common.get(by)?.has(name) === true;
     const ids = new Set(values(tree, '//@xml:id | //@draw:id'));
+    const places = new Set(values(tree, PLACES));
     for (const id of repeated(values(tree, '//@xml:id'))) archive.fault(part, `two elements have the id ${id}`);
     checkTwice(archive, part, tree);
     for (const node of tree.find('//@*')) {
@@ -120,7 +121,10 @@ function checkReferences(archive: Archive, folder: string): void {
       if (by !== undefined && value !== '' && !by.some((one) => isDefined(one, value))) fault('names nothing');
       if (ID_REFERENCES.has(name) && !ids.has(value)) fault('is no id');
       if (/\b(?:NaN|-?Infinity|undefined)\b/.test(value) && !IS_TEXT.has(name)) fault('is no value');
-      if (name === 'href') checkLink(archive, folder, tree, parent, value, fault);
+      if (name !== 'href') continue;
+      // Behind a bar stands what kind of thing it is: headings are found by their text.
+      if (value.startsWith('#') && !value.includes('|') && !places.has(value.slice(1))) fault('leads nowhere');
+      if (SHOWN.has(parent.name) && !isThere(archive, folder, value)) fault('is no part');
     }
   }
 }
@@ -128,12 +132,14 @@ function checkReferences(archive: Archive, folder: string): void {
 /** Attributes that hold what people have written. */
 const IS_TEXT = new Set(['name', 'display-name', 'title', 'href', 'string-value', 'formula', 'description', 'author']);
 
+const nameOf = (element: XmlElement): string | undefined =>
+  ['style', 'draw', 'presentation', 'text'].map((prefix) => attribute(element, 'name', prefix)).find(Boolean);
+
 function definitions(tree: XmlDocument): ReadonlyMap<string, ReadonlySet<string>> {
   const found = new Map<string, Set<string>>();
   for (const node of elements(tree, '//*[@style:name or @draw:name or @presentation:name]')) {
     const kind = node.namespacePrefix === 'number' ? 'number:*' : `${node.namespacePrefix}:${node.name}`;
-    const name =
-      attribute(node, 'name', 'style') ?? attribute(node, 'name', 'draw') ?? attribute(node, 'name', 'presentation');
+    const name = nameOf(node);
     if (name === undefined) continue;
     let names = found.get(kind);
     if (names === undefined) found.set(kind, (names = new Set()));
@@ -145,10 +151,7 @@ function definitions(tree: XmlDocument): ReadonlyMap<string, ReadonlySet<string>
 /** Styles of a family, pages and bookmarks are found by their names. */
 function checkTwice(archive: Archive, part: string, tree: XmlDocument): void {
   const named = (path: string): readonly string[] =>
-    elements(tree, path).map(
-      (one) =>
-        `${attribute(one, 'family', 'style') ?? one.name} ${attribute(one, 'name', 'style') ?? attribute(one, 'name', 'draw') ?? attribute(one, 'name', 'text') ?? ''}`,
-    );
+    elements(tree, path).map((one) => `${attribute(one, 'family', 'style') ?? one.name} ${nameOf(one) ?? ''}`);
   const all = [
     '//office:styles/style:style',
     '//office:automatic-styles/style:style',
@@ -158,30 +161,14 @@ function checkTwice(archive: Archive, part: string, tree: XmlDocument): void {
   for (const name of all.flatMap((path) => repeated(named(path)))) archive.fault(part, `this stands twice: ${name}`);
 }
 
-/** A link within the document leads somewhere, and what is shown is a part of the package. */
-function checkLink(
-  archive: Archive,
-  folder: string,
-  tree: XmlDocument,
-  element: XmlElement,
-  href: string,
-  fault: (what: string) => void,
-): void {
-  if (href.startsWith('#')) {
-    // Behind a bar stands what kind of thing it is: headings are found by their text.
-    if (href.includes('|')) return;
-    const places = values(
-      tree,
-      '//draw:page/@draw:name | //text:bookmark/@text:name | //text:bookmark-start/@text:name',
-    );
-    if (!places.includes(href.slice(1))) fault('leads nowhere');
-    return;
-  }
-  if (
-    !/^(?:image|object|object-ole|plugin|fill-image)$/.test(element.name) ||
-    /^(?:[a-z][a-z\d+.-]*:|\.\.\/|\/)/i.test(href)
-  )
-    return;
+/** To which links within the document lead. */
+const PLACES = '//draw:page/@draw:name | //text:bookmark/@text:name | //text:bookmark-start/@text:name';
+/** Elements that show what they link to. */
+const SHOWN = new Set(['image', 'object', 'object-ole', 'plugin', 'fill-image']);
+
+/** Whether what is shown is a part of the package, an object in a folder of it, or outside. */
+function isThere({ parts }: Archive, folder: string, href: string): boolean {
+  if (/^(?:[a-z][a-z\d+.-]*:|\.\.\/|\/|#)/i.test(href)) return true;
   const name = posix.join(folder, decodeURI(href)).replace(/\/$/, '');
-  if (!archive.parts.has(name) && !archive.parts.has(`${name}/content.xml`)) fault('is no part');
+  return parts.has(name) || parts.has(`${name}/content.xml`);
 }

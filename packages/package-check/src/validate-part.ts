@@ -1,11 +1,11 @@
 /** Validates parts against the schemas of ECMA-376, leaving aside what was added to the standard later. */
-import { XmlDocument, XsdValidator, XmlValidateError, XmlElement, XmlAttribute } from 'libxml2-wasm';
+import { XmlDocument, XsdValidator, XmlElement, XmlAttribute } from 'libxml2-wasm';
 import { xmlRegisterFsInputProviders } from 'libxml2-wasm/lib/nodejs.mjs';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { holdToSchema } from './hold-to-schema.ts';
 import type { Package } from './open-package.ts';
-import { SoundParts } from './sound-parts.ts';
-import { NAMESPACES, parseXml, values } from './xml.ts';
+import { NAMESPACES, values } from './xml.ts';
 
 interface Schema {
   readonly validator: XsdValidator;
@@ -24,31 +24,13 @@ function schema(folder: string): Schema {
   return compiled;
 }
 
-const MOST = 5;
-const sound = new SoundParts();
-
 /** @param schemas Folder of the schemas. */
 export function validatePart(opened: Package, part: string, schemas: string): void {
   const known = opened.tree(part);
   if (known === undefined) return;
   const { validator, namespaces } = schema(schemas);
   if (!namespaces.has(known.root.namespaceUri)) return;
-  const bytes = opened.parts.get(part)!;
-  sound.holds(bytes, () => {
-    const tree = parseXml(bytes);
-    withoutLaterAdditions(tree, namespaces);
-    try {
-      validator.validate(tree);
-      return true;
-    } catch (error) {
-      if (!(error instanceof XmlValidateError)) throw error;
-      for (const { message, line } of error.details.slice(0, MOST))
-        opened.fault(part, `line ${line}: ${message.trim()}`);
-      return false;
-    } finally {
-      tree.dispose();
-    }
-  });
+  holdToSchema(opened, part, validator, (tree) => withoutLaterAdditions(tree, namespaces));
 }
 
 /** Extensions, markup compatibility, attributes of unknown namespaces, and the titles of shapes (third edition). */

@@ -5,7 +5,7 @@ import type { DocumentModel } from '../document/index.ts';
 import { code, doc, h, li, note, p, picture, quote, rule, table, type Draft } from './build.ts';
 import { MILL } from './whole-document.ts';
 
-const with_ = (draft: Draft, more: object): Draft => ({ ...draft, ...more }) as Draft;
+const having = (draft: Draft, more: object): Draft => ({ ...draft, ...more }) as Draft;
 const LOOKS: Runs = [
   { text: 'plain, ' },
   { text: 'bold, ', bold: true },
@@ -23,20 +23,17 @@ export const WRITTEN: DocumentModel = {
   ...doc(
     p('The mill', 'title'),
     p('Of the Trust', 'subtitle'),
-    with_(p('Gates ... 2', 'contents'), { left: 'contents' }),
+    having(p('Gates ... 2', 'contents'), { left: 'contents' }),
     h(1, 'Gates'),
     p(LOOKS),
-    with_(
-      p([
-        { text: 'Look at ' },
-        { text: 'the wheel', link: '#wheel' },
-        { text: ' and ' },
-        { text: 'the log', link: 'https://a.example/?x=1&y=(2)' },
-      ]),
-      {},
-    ),
-    with_(p('Said\nin two lines\n\nand after an empty one.'), { remark: 'Is this so?' }),
-    with_(h(2, 'Of oak'), { label: '1.1', names: ['oak'] }),
+    p([
+      { text: 'Look at ' },
+      { text: 'the wheel', link: '#wheel' },
+      { text: ' and ' },
+      { text: 'the log', link: 'https://a.example/?x=1&y=(2)' },
+    ]),
+    having(p('Said\nin two lines\n\nand after an empty one.'), { remark: 'Is this so?' }),
+    having(h(2, 'Of oak'), { label: '1.1', names: ['oak'] }),
     li('North'),
     li('seized', 2),
     li('for years', 3),
@@ -46,40 +43,37 @@ export const WRITTEN: DocumentModel = {
     li('Second', 1, 2),
     li('Tenth', 1, 10),
     li('At its side', 2, 1),
-    with_(li('By letter', 1, 3), { label: '(c)' }),
-    with_(li('Done'), { checked: true }),
-    with_(li('Open'), { checked: false }),
+    having(li('By letter', 1, 3), { label: '(c)' }),
+    having(li('Done'), { checked: true }),
+    having(li('Open'), { checked: false }),
     li('Within', 1),
     p('Text of the item.'),
     li('Below it', 2),
     quote('You could hear the stones.'),
     quote('Twice.'),
-    with_(code('let a = 1;\n\n\tlet `b`;'), { language: 'js' }),
+    having(code('let a = 1;\n\n\tlet `b`;'), { language: 'js' }),
     code('other();\nmore();'),
     h(2, ''),
-    with_(p('بوابة المد (2024)'), { lang: 'ar' as LanguageTag, direction: 'rtl' }),
-    with_(p('Die Mühle steht.'), { lang: 'de' as LanguageTag }),
-    with_(li('الباب'), { lang: 'ar' as LanguageTag }),
-    with_(h(3, 'Wheel'), { names: ['wheel', 'the-wheel'] }),
+    having(p('بوابة المد (2024)'), { lang: 'ar' as LanguageTag, direction: 'rtl' }),
+    having(p('Die Mühle steht.'), { lang: 'de' as LanguageTag }),
+    having(li('الباب'), { lang: 'ar' as LanguageTag }),
+    having(h(3, 'Wheel'), { names: ['wheel', 'the-wheel'] }),
     table([
       ['Work', 'Cost | sum'],
       ['Gates', '31,000'],
       ['', '7'],
     ]),
-    with_(
-      {
-        kind: 'table',
-        table: {
-          columns: 3,
-          rows: [
-            { header: true, cells: [cell('Wide', 2), cell('Right')] },
-            { header: false, cells: [cell('Tall', 1, 2), cell('a'), cell('b')] },
-            { header: false, cells: [cell('c'), cell('d')] },
-          ],
-        },
-      } as Draft,
-      {},
-    ),
+    {
+      kind: 'table',
+      table: {
+        columns: 3,
+        rows: [
+          { header: true, cells: [cell('Wide', 2), cell('Right')] },
+          { header: false, cells: [cell('Tall', 1, 2), cell('a'), cell('b')] },
+          { header: false, cells: [cell('c'), cell('d')] },
+        ],
+      },
+    } as Draft,
     table(
       [
         ['Without', 'head'],
@@ -100,8 +94,8 @@ export const WRITTEN: DocumentModel = {
       { text: '*', position: 'super' },
     ]),
     note([{ text: 'Level ' }, { text: 'book', italic: true }, { text: ', p. 3' }]),
-    with_(note('A note by a star.'), { label: '*' }),
-    with_(p('Taken out'), { left: 'deleted' }),
+    having(note('A note by a star.'), { label: '*' }),
+    having(p('Taken out'), { left: 'deleted' }),
     h(6, 'Deep'),
     note([
       { text: 'Nothing refers to it; see ' },

@@ -1,5 +1,6 @@
 /** Small questions to parse5's tree. */
 import type { DefaultTreeAdapterTypes } from 'parse5';
+import { LIMITS, ReadError, type SourcePlace } from '../../base/index.ts';
 
 export type Node = DefaultTreeAdapterTypes.ChildNode;
 export type Element = DefaultTreeAdapterTypes.Element;
@@ -29,3 +30,12 @@ export const sourceOf = (element: Element): string | undefined =>
     .filter(isElement)
     .map((child) => attribute(child, 'src'))
     .find((src) => src !== undefined);
+
+/** Before anything goes down into them. @throws ReadError `too-deep`. */
+export function checkDepth(nodes: readonly Node[], place: SourcePlace): void {
+  let level: readonly Node[] = nodes;
+  for (let depth = 0; level.length > 0; depth++) {
+    if (depth > LIMITS.xmlDepth) throw new ReadError('too-deep', place);
+    level = level.filter(isElement).flatMap((element) => element.childNodes);
+  }
+}

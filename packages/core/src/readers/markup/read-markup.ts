@@ -3,7 +3,7 @@
  * out; unknown elements give their text.
  */
 import { parseFragment } from 'parse5';
-import { LIMITS, ReadError, type Report, type SourcePlace } from '../../base/index.ts';
+import type { Report, SourcePlace } from '../../base/index.ts';
 import { runsText, safeLink, sliceRuns, trimRuns, type Runs } from '../../content/index.ts';
 import { dropForbidden } from '../../container/index.ts';
 import { type LeftKind, type Level, type Look } from '../../document/index.ts';
@@ -12,7 +12,7 @@ import { namedPicture } from '../named-picture.ts';
 import type { PictureStore } from '../picture-store.ts';
 import type { PlaceNames } from '../place-names.ts';
 import { draftBreak, type Draft } from '../read-result.ts';
-import { attribute, isElement, isText, sourceOf, textOf, type Element, type Node } from './elements.ts';
+import { attribute, checkDepth, isElement, isText, sourceOf, textOf, type Element, type Node } from './elements.ts';
 import { BLOCKS, CONTROLS, DRAWN, LEFT_OUT, marksOf, MEDIA, PAGE, WHOLE } from './element-kinds.ts';
 import { listState, numbered, PLAIN_LIST, type ListState } from './list-state.ts';
 import { target, type PageNote } from './notes.ts';
@@ -35,17 +35,8 @@ export interface MarkupContext {
 /** @throws ReadError `too-deep` when elements are nested too deep. */
 export function readMarkup(html: string, context: MarkupContext): void {
   const { childNodes } = parseFragment(html);
-  checkDepth(childNodes, context);
+  checkDepth(childNodes, context.place);
   new MarkupReader(context).read(childNodes);
-}
-
-/** Before anything goes down into them. */
-export function checkDepth(nodes: readonly Node[], { place }: MarkupContext): void {
-  let level: readonly Node[] = nodes;
-  for (let depth = 0; level.length > 0; depth++) {
-    if (depth > LIMITS.xmlDepth) throw new ReadError('too-deep', place);
-    level = level.filter(isElement).flatMap((element) => element.childNodes);
-  }
 }
 
 /** What is known of a whole page before it is read. */

@@ -1,10 +1,10 @@
 /** Reads a page of the web, or a piece of one: its text among what stands around it. */
 import { parse, parseFragment } from 'parse5';
-import type { Node } from './elements.ts';
+import { checkDepth, type Node } from './elements.ts';
 import { findFurniture } from './furniture.ts';
 import { findNotes } from './notes.ts';
 import { findTitles } from './page-title.ts';
-import { checkDepth, MarkupReader, type MarkupContext } from './read-markup.ts';
+import { MarkupReader, type MarkupContext } from './read-markup.ts';
 
 /**
  * What stands around the text of a page is marked as left out.
@@ -14,7 +14,7 @@ import { checkDepth, MarkupReader, type MarkupContext } from './read-markup.ts';
 export function readPage(html: string, context: MarkupContext): readonly Node[] {
   const whole = /<(?:html|body|head)\b/i.test(html);
   const { childNodes } = whole ? parse(html) : parseFragment(html);
-  checkDepth(childNodes, context);
+  checkDepth(childNodes, context.place);
   new MarkupReader(context, {
     furniture: findFurniture(childNodes),
     notes: findNotes(childNodes),

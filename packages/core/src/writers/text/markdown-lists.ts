@@ -10,7 +10,7 @@ interface OpenList {
 }
 
 /** What stands before the words of an item: a number that Markdown counts, or a box to tick. */
-export interface Marked {
+interface Marked {
   readonly value: number | null;
   readonly checked?: boolean | undefined;
 }
