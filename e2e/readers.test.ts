@@ -22,7 +22,10 @@ import { CHROMIUM } from './browser.ts';
 import { compare, type Compared, type Reading } from './readers/compare.ts';
 import { pdfManuals, realDocuments } from './readers/real-documents.ts';
 
-const folder = mkdtempSync(join(tmpdir(), 'alvex-readers-'));
+let folder = '';
+test.beforeAll(() => {
+  folder = mkdtempSync(join(tmpdir(), 'alvex-readers-'));
+});
 test.afterAll(() => rmSync(folder, { recursive: true, force: true }));
 
 const SCRIPT = join(root, 'e2e/readers/independent.py');

@@ -19,6 +19,8 @@ export async function freePort() {
   return port;
 }
 
+const logged = (log) => (existsSync(log) ? `Its log is ${log}:\n${readFileSync(log, 'utf8').slice(-2000)}` : '');
+
 const pause = (ms) => new Promise((resolve) => setTimeout(resolve, ms));
 
 /** Ends a database of this folder that a start script left which was killed. */
@@ -51,7 +53,8 @@ export async function startDatabase(folder, wanted) {
   const settings = join(folder, 'my.cnf');
   const log = join(folder, 'mariadb.log');
   const port = wanted ?? (await freePort());
-  mkdirSync(folder, { recursive: true });
+  const temporary = join(folder, 'tmp');
+  mkdirSync(temporary, { recursive: true });
   await endFormer(folder, settings);
   const passwordFile = join(folder, 'password');
   if (!existsSync(passwordFile)) writeFileSync(passwordFile, randomBytes(18).toString('hex'), { mode: 0o600 });
@@ -70,6 +73,8 @@ export async function startDatabase(folder, wanted) {
     settings,
     `[mariadbd]
 datadir=${data}
+# Of its own: a server that starts clears away what others have in a folder they share.
+tmpdir=${temporary}
 # Relative to the data folder: over 107 characters the server would refuse the socket's path.
 socket=s.sock
 pid-file=${join(folder, 'mariadb.pid')}
@@ -101,7 +106,8 @@ performance_schema=OFF
       ],
       { encoding: 'utf8' },
     );
-    if (made.status !== 0) throw new Error(`The database could not be made:\n${made.stdout}\n${made.stderr}`);
+    if (made.status !== 0)
+      throw new Error(`The database could not be made:\n${made.stdout}\n${made.stderr}${logged(log)}`);
     renameSync(fresh, data);
   }
   // A process group of its own: Ctrl-C reaches the start script first, which then stops the database in order.
@@ -125,9 +131,7 @@ performance_schema=OFF
     if (asked.stdout?.trim() === `${data}/`) break;
     if (ended || tries > 300) {
       await stop();
-      throw new Error(
-        `The database did not start. Its log is ${log}${existsSync(log) ? `:\n${readFileSync(log, 'utf8').slice(-2000)}` : ''}`,
-      );
+      throw new Error(`The database did not start. ${logged(log)}`);
     }
     await pause(100);
   }

@@ -1,5 +1,8 @@
 /** The schema is brought up to date whatever happened before: a server killed in the middle, several at once, records lost. */
 import { afterEach, expect, test } from '@jest/globals';
+import { existsSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { RealServer } from '../test/real.ts';
 import { connect, type Db } from './connect.ts';
 import { migrate, STEPS } from './migrations.ts';
@@ -64,4 +67,15 @@ test('tables that hold work and are of no known version are left as they are', a
       }
     }).then((started) => (real = started)),
   ).resolves.toBeDefined();
+}, 60_000);
+
+test('a database that starts leaves the files of others on the machine alone', async () => {
+  const others = join(tmpdir(), '#sql-temptable-other-1-2.MAD');
+  writeFileSync(others, 'a table of another server, while it is made');
+  try {
+    real = await RealServer.start();
+    expect(existsSync(others)).toBe(true);
+  } finally {
+    rmSync(others, { force: true });
+  }
 }, 60_000);
