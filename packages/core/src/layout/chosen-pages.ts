@@ -119,17 +119,12 @@ function takeInto(layout: LayoutName, sorted: Sorted, options: LayoutOptions): T
     }
     case 'big-number':
       return big(texts, options);
-    case 'table': {
-      const [table] = tables;
-      if (table === undefined) return undefined;
-      const { chart: _, ...plain } = table;
-      return { pages: tablePages(plain, options), parts: [table] };
-    }
+    case 'table':
+      return tables[0] && { pages: tablePages(undrawn(tables[0]), options), parts: [tables[0]] };
     case 'table-points': {
       const [table] = tables;
       if (table === undefined || texts.length === 0) return undefined;
-      const { chart: _, ...plain } = table;
-      return one(withTable(parasOf(texts), textFirst, plain, options), [...texts, table]);
+      return one(withTable(parasOf(texts), textFirst, undrawn(table), options), [...texts, table]);
     }
     case 'chart':
     case 'chart-points':
@@ -140,45 +135,52 @@ function takeInto(layout: LayoutName, sorted: Sorted, options: LayoutOptions): T
     case 'icon-grid':
     case 'pyramid':
     case 'funnel':
-    case 'matrix': {
-      const [table] = tables;
-      if (layout === 'timeline' && texts.length === 0 && table !== undefined) {
-        const rows = datedRows(table);
-        return rows && one(figured(layout, layout, rows, [], options), [table]);
-      }
-      const points = texts.filter((part) => part.kind === 'point');
-      return one(figured(layout, layout, figureItems(points), [], options), points);
-    }
-    case 'figure-text': {
-      const points = texts.filter((part) => part.kind === 'point');
-      const rest = texts.filter((part) => part.kind === 'text');
-      if (rest.length === 0) return undefined;
-      // Numbers are for what has an order.
-      const ordered = points.some(isNumbered);
-      for (const figure of ordered ? FIGURES : (['timeline', 'icon-grid', ...FIGURES] as const)) {
-        if (figure === 'timeline' && !points.every(({ runs }) => leadingDate(runs) !== undefined)) continue;
-        const page = figured(layout, figure, figureItems(points), rest, options);
-        if (page !== undefined) return one(page, texts);
-      }
-      return undefined;
-    }
-    case 'closing': {
-      if (texts.length === 0 || texts.length > 4 || pictures.length + tables.length > 0) return undefined;
-      return one(
-        inFrames(
-          layout,
-          [['subtitle', parasOf(texts).map((para) => ({ ...para, style: 'subtitle', level: 1 }))]],
-          options,
-        ),
-        texts,
-      );
-    }
+    case 'matrix':
+      return inFigure(layout, sorted, options);
+    case 'figure-text':
+      return figureAndText(layout, texts, options);
+    case 'closing':
+      return closing(layout, sorted, options);
     case 'cover':
     case 'cover-picture':
     case 'section':
     case 'title-only':
       return undefined;
   }
+}
+
+/** A table that stands as a table. */
+function undrawn({ chart: _, ...plain }: TablePart): TablePart {
+  return plain;
+}
+
+function inFigure(layout: FigureName, { texts, tables: [table] }: Sorted, options: LayoutOptions): Taken | undefined {
+  if (layout === 'timeline' && texts.length === 0 && table !== undefined) {
+    const rows = datedRows(table);
+    return rows && one(figured(layout, layout, rows, [], options), [table]);
+  }
+  const points = texts.filter((part) => part.kind === 'point');
+  return one(figured(layout, layout, figureItems(points), [], options), points);
+}
+
+function figureAndText(layout: LayoutName, texts: readonly TextContent[], options: LayoutOptions): Taken | undefined {
+  const points = texts.filter((part) => part.kind === 'point');
+  const rest = texts.filter((part) => part.kind === 'text');
+  if (rest.length === 0) return undefined;
+  // Numbers are for what has an order.
+  const ordered = points.some(isNumbered);
+  for (const figure of ordered ? FIGURES : (['timeline', 'icon-grid', ...FIGURES] as const)) {
+    if (figure === 'timeline' && !points.every(({ runs }) => leadingDate(runs) !== undefined)) continue;
+    const page = figured(layout, figure, figureItems(points), rest, options);
+    if (page !== undefined) return one(page, texts);
+  }
+  return undefined;
+}
+
+function closing(layout: LayoutName, { texts, pictures, tables }: Sorted, options: LayoutOptions): Taken | undefined {
+  if (texts.length === 0 || texts.length > 4 || pictures.length + tables.length > 0) return undefined;
+  const paras = parasOf(texts).map((para): Para => ({ ...para, style: 'subtitle', level: 1 }));
+  return one(inFrames(layout, [['subtitle', paras]], options), texts);
 }
 
 /** More are no columns, and finding where to part them would take long. */

@@ -109,90 +109,97 @@ function wordChanges(before: string, after: string): readonly WordChange[] {
 
 type MakeWork = (after: Block | null, ids: IdMap) => OwnWork;
 
+interface Work {
+  readonly block: BlockId;
+  /** Of works with one key the last counts. */
+  readonly key: string;
+  readonly make: MakeWork;
+}
+
 /** The author's last wording of each thing, by the block that it stands on. */
 function workByBlock(edits: readonly Edit[], blocks: ReadonlySet<string>): ReadonlyMap<BlockId, readonly MakeWork[]> {
-  const latest = new Map<string, { block: BlockId; make: MakeWork }>();
+  const latest = new Map<string, Work>();
   const notes = new Map<SlideId, number>();
-  for (const edit of edits) {
-    if (edit.kind === 'retitle') {
-      const block = blockIn(edit.slide, blocks);
-      if (block !== undefined)
-        latest.set(`t ${edit.slide}`, {
-          block,
-          make: (after, ids) => ({
-            kind: 'title',
-            text: runsText(edit.runs),
-            takeNew: { ...edit, slide: ids.slide(edit.slide), runs: runsOf(after, edit.runs) },
-          }),
-        });
-    }
-    if (edit.kind === 'reword') {
-      const block = blockIn(edit.part, blocks);
-      if (block !== undefined)
-        latest.set(`p ${edit.part}`, {
-          block,
-          make: (after, ids) => ({
-            kind: 'point',
-            text: runsText(edit.runs),
-            takeNew: { ...edit, part: ids.part(edit.part), runs: runsOf(after, edit.runs) },
-          }),
-        });
-    }
-    if (edit.kind === 'renote') {
-      const first = notes.get(edit.slide) ?? 0;
-      notes.set(edit.slide, first + edit.notes.length);
-      const written = edit.notes.map((_, i) => writtenNote(edit.slide, first + i));
-      const text = edit.notes.map(({ runs }) => runsText(runs)).join('\n');
-      for (const block of new Set(edit.replaces.flatMap((id) => blockIn(id, blocks) ?? [])))
-        latest.set(`n ${block}`, {
-          block,
-          make: (after, ids) => ({
-            kind: 'notes',
-            text,
-            takeNew: {
-              kind: 'renote',
-              slide: ids.slide(edit.slide),
-              replaces: written.map(ids.note),
-              anchor: edit.anchor === null ? null : ids.part(edit.anchor),
-              notes: [{ kind: 'paragraph', depth: 0, ordered: false, runs: runsOf(after, plain(text)) }],
-            },
-          }),
-        });
-    }
-    if (edit.kind === 'write') {
-      for (const one of edit.blocks)
-        if (edit.replaces.includes(one.id) && blocks.has(one.id))
-          latest.set(`w ${one.id}`, {
-            block: one.id,
-            make: (after, ids) => ({
-              kind: 'text',
-              text: blockText(one as Block),
-              takeNew: {
-                ...edit,
-                replaces: [ids.block(one.id)],
-                blocks: after === null ? [one] : [written(after, after.id)],
-              },
-            }),
-          });
-    }
-    if (edit.kind === 'describe') {
-      latest.set(`d ${edit.block}`, {
-        block: edit.block,
-        make: (after, ids) => ({
-          kind: 'description',
-          text: edit.alt,
-          takeNew: {
-            ...edit,
-            block: ids.block(edit.block),
-            alt: after?.kind === 'picture' ? (after.alt ?? '') : edit.alt,
-          },
-        }),
-      });
-    }
-  }
+  for (const edit of edits) for (const work of worksOf(edit, blocks, notes)) latest.set(work.key, work);
   const byBlock = new Map<BlockId, MakeWork[]>();
   for (const { block, make } of latest.values()) byBlock.set(block, [...(byBlock.get(block) ?? []), make]);
   return byBlock;
 }
 
-const runsOf = (after: Block | null, otherwise: Runs): Runs => (after === null ? otherwise : blockRuns(after));
+/** @param notes How many were written before, by slide; counted on. */
+function worksOf(edit: Edit, blocks: ReadonlySet<string>, notes: Map<SlideId, number>): readonly Work[] {
+  if (edit.kind === 'retitle')
+    return wordingOf(blockIn(edit.slide, blocks), `t ${edit.slide}`, 'title', edit.runs, (ids, runs) => ({
+      ...edit,
+      slide: ids.slide(edit.slide),
+      runs,
+    }));
+  if (edit.kind === 'reword')
+    return wordingOf(blockIn(edit.part, blocks), `p ${edit.part}`, 'point', edit.runs, (ids, runs) => ({
+      ...edit,
+      part: ids.part(edit.part),
+      runs,
+    }));
+  if (edit.kind === 'renote') {
+    const first = notes.get(edit.slide) ?? 0;
+    notes.set(edit.slide, first + edit.notes.length);
+    const written = edit.notes.map((_, i) => writtenNote(edit.slide, first + i));
+    const text = plain(edit.notes.map(({ runs }) => runsText(runs)).join('\n'));
+    const stood = new Set(edit.replaces.flatMap((id) => blockIn(id, blocks) ?? []));
+    return [...stood].flatMap((block) =>
+      wordingOf(block, `n ${block}`, 'notes', text, (ids, runs) => ({
+        kind: 'renote',
+        slide: ids.slide(edit.slide),
+        replaces: written.map(ids.note),
+        anchor: edit.anchor === null ? null : ids.part(edit.anchor),
+        notes: [{ kind: 'paragraph', depth: 0, ordered: false, runs }],
+      })),
+    );
+  }
+  if (edit.kind === 'write')
+    return edit.blocks
+      .filter(({ id }) => edit.replaces.includes(id) && blocks.has(id))
+      .map((one) => ({
+        block: one.id,
+        key: `w ${one.id}`,
+        make: (after, ids) => ({
+          kind: 'text',
+          text: blockText(one as Block),
+          takeNew: {
+            ...edit,
+            replaces: [ids.block(one.id)],
+            blocks: after === null ? [one] : [written(after, after.id)],
+          },
+        }),
+      }));
+  if (edit.kind === 'describe') {
+    const make: MakeWork = (after, ids) => ({
+      kind: 'description',
+      text: edit.alt,
+      takeNew: {
+        ...edit,
+        block: ids.block(edit.block),
+        alt: after?.kind === 'picture' ? (after.alt ?? '') : edit.alt,
+      },
+    });
+    return [{ block: edit.block, key: `d ${edit.block}`, make }];
+  }
+  return [];
+}
+
+/** @param takeNew The edit that has the words of the new edition in place of the author's. */
+function wordingOf(
+  block: BlockId | undefined,
+  key: string,
+  kind: OwnWork['kind'],
+  runs: Runs,
+  takeNew: (ids: IdMap, runs: Runs) => OwnWork['takeNew'],
+): readonly Work[] {
+  if (block === undefined) return [];
+  const make: MakeWork = (after, ids) => ({
+    kind,
+    text: runsText(runs),
+    takeNew: takeNew(ids, after === null ? runs : blockRuns(after)),
+  });
+  return [{ block, key, make }];
+}

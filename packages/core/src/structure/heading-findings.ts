@@ -25,77 +25,93 @@ export function headingFindings(
   const found: Finding[] = [];
   const titles = new Map<string, number>();
   const next = nextHeadings(blocks);
+  const highest = headings.reduce((least, one) => Math.min(least, one.level), 6);
   let before: Heading | undefined;
   headings.forEach((heading, i) => {
-    const { id, level, runs } = heading;
-    const text = runsText(runs).trim();
+    const text = runsText(heading.runs).trim();
     if (text === '') {
-      found.push({
-        kind: 'empty-heading',
-        block: id,
-        detail: { is: 'level', level },
-        repairs: [{ name: 'remove', changes: [{ kind: 'leave', blocks: [id], as: 'deleted' }] }],
-      });
+      found.push(empty(heading));
       return;
     }
-    const highest =
-      before === undefined ? headings.reduce((least, one) => Math.min(least, one.level), 6) : before.level + 1;
-    const above = before;
+    if (heading.level > (before === undefined ? highest : before.level + 1))
+      found.push(skipped(document, heading, before, highest));
     before = heading;
-    if (level > highest) {
-      found.push({
-        kind: 'skipped-level',
-        block: id,
-        detail: { is: 'skip', above: above?.level ?? null, level },
-        repairs: [raise(document.blocks, id, level - highest)],
-      });
-    }
-    if (!titleFits(runs)) {
-      const parts = divideTitle(heading);
-      found.push({
-        kind: 'long-title',
-        block: id,
-        detail: { is: 'words', count: countWords(text) },
-        repairs: [...(parts === undefined ? [] : [parts]), makeText(id)],
-      });
-    }
+    if (!titleFits(heading.runs)) found.push(long(heading, text));
     const key = text.toLowerCase();
     const count = (titles.get(key) ?? 0) + 1;
     titles.set(key, count);
-    if (count > 1)
-      found.push({
-        kind: 'repeated-title',
-        block: id,
-        detail: { is: 'again', text: text.slice(0, 60), count },
-        repairs: [
-          {
-            name: 'number',
-            changes: [
-              {
-                kind: 'write',
-                replaces: [id],
-                after: null,
-                blocks: [{ kind: 'heading', id, level, runs: [...runs, { text: ` (${count})` }] }],
-              },
-            ],
-          },
-        ],
-      });
+    if (count > 1) found.push(repeated(heading, text, count));
     if (heading === title) return;
-    const behind = next.get(id);
-    if (behind === undefined || (behind.kind === 'heading' && behind.level <= level))
-      found.push({ kind: 'bare-heading', block: id, detail: { is: 'level', level }, repairs: [makeText(id)] });
-    const children = childrenOf(headings, i);
-    if (children.length === 1 && i + 1 < headings.length)
-      found.push({
-        kind: 'lone-sub-heading',
-        block: children[0]!.id,
-        detail: { is: 'under', text: text.slice(0, 60) },
-        repairs: [raise(document.blocks, children[0]!.id, children[0]!.level - level)],
-      });
+    const behind = next.get(heading.id);
+    if (behind === undefined || (behind.kind === 'heading' && behind.level <= heading.level)) found.push(bare(heading));
+    const [only, ...others] = childrenOf(headings, i);
+    if (only !== undefined && others.length === 0) found.push(lone(document, only, heading, text));
   });
   return found;
 }
+
+const empty = ({ id, level }: Heading): Finding => ({
+  kind: 'empty-heading',
+  block: id,
+  detail: { is: 'level', level },
+  repairs: [{ name: 'remove', changes: [{ kind: 'leave', blocks: [id], as: 'deleted' }] }],
+});
+
+/** @param highest Level of the first heading that skips none. */
+const skipped = (
+  { blocks }: DocumentModel,
+  { id, level }: Heading,
+  above: Heading | undefined,
+  highest: number,
+): Finding => ({
+  kind: 'skipped-level',
+  block: id,
+  detail: { is: 'skip', above: above?.level ?? null, level },
+  repairs: [raise(blocks, id, level - (above === undefined ? highest : above.level + 1))],
+});
+
+function long(heading: Heading, text: string): Finding {
+  const parts = divideTitle(heading);
+  return {
+    kind: 'long-title',
+    block: heading.id,
+    detail: { is: 'words', count: countWords(text) },
+    repairs: [...(parts === undefined ? [] : [parts]), makeText(heading.id)],
+  };
+}
+
+const repeated = ({ id, level, runs }: Heading, text: string, count: number): Finding => ({
+  kind: 'repeated-title',
+  block: id,
+  detail: { is: 'again', text: text.slice(0, 60), count },
+  repairs: [
+    {
+      name: 'number',
+      changes: [
+        {
+          kind: 'write',
+          replaces: [id],
+          after: null,
+          blocks: [{ kind: 'heading', id, level, runs: [...runs, { text: ` (${count})` }] }],
+        },
+      ],
+    },
+  ],
+});
+
+const bare = ({ id, level }: Heading): Finding => ({
+  kind: 'bare-heading',
+  block: id,
+  detail: { is: 'level', level },
+  repairs: [makeText(id)],
+});
+
+const lone = ({ blocks }: DocumentModel, { id, level }: Heading, above: Heading, text: string): Finding => ({
+  kind: 'lone-sub-heading',
+  block: id,
+  detail: { is: 'under', text: text.slice(0, 60) },
+  repairs: [raise(blocks, id, level - above.level)],
+});
 
 /** Raises a heading by so many levels, with those below it. */
 const raise = (blocks: readonly Block[], id: BlockId, by: number): Repair => ({

@@ -75,16 +75,45 @@ function layoutOver(
   master: TemplateMaster,
   foot: Foot,
 ): Layout {
-  const found = sorted(source);
   const design = designOf(model, source, master);
   const derived = buildLayouts(design).find((layout) => layout.name === name)!;
+  const place = placesFor(source, name);
+  const frames = derived.frames.flatMap((frame): readonly Frame[] => {
+    if (isFoot(frame.role) && !footShown(frame.role, name, foot)) return [];
+    const own = place(frame.role);
+    // What a template has no foot for is not put there.
+    if (own === undefined) return isFoot(frame.role) ? [] : [{ ...frame, placeholder: null }];
+    return [inPlaceholder(frame, own, model.size.width)];
+  });
+  const colorsOf = (picture: PictureId) => model.colors?.[picture];
+  const standing = clearOfWords(frames, model.size).map((frame): Frame => ({
+    ...frame,
+    behind: colorsBehind(frame, source.backdrop, source.ground, colorsOf),
+  }));
+  const colors = colorsOn(master.palette, groundsOf(standing, source.ground));
+  return {
+    name,
+    label: source.name === '' ? derived.label : source.name,
+    ground: 'ground',
+    paint: source.ground,
+    frames: standing.map((frame) => readableFrame(frame, colors)),
+    marks: [],
+    backdrop: source.backdrop,
+    colors,
+    part: source.part,
+  };
+}
+
+/** Which placeholder of a template takes what a frame of ours holds; undefined where it has none for it. */
+function placesFor(source: TemplateLayout, name: LayoutName): (role: Role) => TemplatePlaceholder | undefined {
+  const found = sorted(source);
   const pair =
     name === 'picture-right' || name === 'picture-left'
       ? pairOf(source, name === 'picture-right' ? 'right' : 'left')
       : undefined;
   const onlyFor = (of: LayoutName, role: 'picture' | 'table' | 'chart'): TemplatePlaceholder | undefined =>
     of === role ? objectIn(source) : undefined;
-  const place = (role: Role): TemplatePlaceholder | undefined => {
+  return (role) => {
     switch (role) {
       case 'title':
         return found.title;
@@ -126,30 +155,6 @@ function layoutOver(
       case 'number':
         return found[role];
     }
-  };
-  const frames = derived.frames.flatMap((frame): readonly Frame[] => {
-    if (isFoot(frame.role) && !footShown(frame.role, name, foot)) return [];
-    const own = place(frame.role);
-    // What a template has no foot for is not put there.
-    if (own === undefined) return isFoot(frame.role) ? [] : [{ ...frame, placeholder: null }];
-    return [inPlaceholder(frame, own, model.size.width)];
-  });
-  const colorsOf = (picture: PictureId) => model.colors?.[picture];
-  const standing = clearOfWords(frames, model.size).map((frame): Frame => ({
-    ...frame,
-    behind: colorsBehind(frame, source.backdrop, source.ground, colorsOf),
-  }));
-  const colors = colorsOn(master.palette, groundsOf(standing, source.ground));
-  return {
-    name,
-    label: source.name === '' ? derived.label : source.name,
-    ground: 'ground',
-    paint: source.ground,
-    frames: standing.map((frame) => readableFrame(frame, colors)),
-    marks: [],
-    backdrop: source.backdrop,
-    colors,
-    part: source.part,
   };
 }
 
@@ -241,26 +246,17 @@ function designOf({ size, layouts }: TemplateModel, source: TemplateLayout, { le
   const { title, bodies, footer, number, date } = sorted(source);
   const edge = width * 0.07;
   const titleArea: Area = title === undefined ? [edge, height * 0.07, width - 2 * edge, height * 0.14] : areaOf(title);
+  const under = titleArea[1] + titleArea[3] + BELOW_TITLE;
   const widest = widestBody(layouts, source) ?? bodies[0];
-  const left = widest === undefined ? edge : inch(widest.rect.x);
-  const right = widest === undefined ? width - edge : inch(widest.rect.x + widest.rect.width);
   const feet = [footer, number, date].flatMap((one) => (one === undefined ? [] : [inch(one.rect.y)]));
-  const bottom = Math.min(height * 0.92, ...feet.filter((y) => y > height * 0.6)) - 0.1;
-  const beside = titleArea[0] + titleArea[2] < left + 0.2;
-  // A title in the middle of the slide, as of a cover, leaves no room below it: then the text's own top is taken.
-  const under = titleArea[1] + titleArea[3] + 0.15;
-  const top = beside
-    ? titleArea[1]
-    : under < height * 0.5
-      ? under
-      : widest === undefined
-        ? height * 0.3
-        : inch(widest.rect.y);
-  // Or above it, where the title stands at the foot.
-  const low = !beside && title !== undefined && titleArea[1] > height * 0.6 && widest === undefined;
-  const content: Area = low
-    ? [left, height * 0.08, Math.max(1, right - left), titleArea[1] - height * 0.1]
-    : [left, top, Math.max(1, right - left), Math.max(1, bottom - top)];
+  const content = contentArea(
+    [width, height],
+    titleArea,
+    widest && areaOf(widest),
+    Math.min(height * 0.92, ...feet.filter((y) => y > height * 0.6)) - 0.1,
+    title !== undefined,
+  );
+  const [left, , room] = content;
   const body = bodySizes(bodies[0]?.size ?? widest?.size ?? 22, size.width);
   const paint = levels[0]!.paint;
   const titleStyle: TextStyle = style(
@@ -274,12 +270,7 @@ function designOf({ size, layouts }: TemplateModel, source: TemplateLayout, { le
   // Where even the title stands free, it opens the deck in the middle; a subtitle stands near its title.
   const opening = {
     title: title === undefined ? ([edge, height * 0.32, width - 2 * edge, height * 0.26] as Area) : titleArea,
-    subtitle: [
-      left,
-      title === undefined ? height * 0.6 : Math.min(under, height * 0.6),
-      right - left,
-      height * 0.2,
-    ] as Area,
+    subtitle: [left, title === undefined ? height * 0.6 : Math.min(under, height * 0.6), room, height * 0.2] as Area,
     ground: 'ground' as const,
     align: title?.align ?? ('left' as const),
   };
@@ -301,10 +292,37 @@ function designOf({ size, layouts }: TemplateModel, source: TemplateLayout, { le
     },
     cover: opening,
     section: opening,
-    foot: [left, height * 0.93, right - left],
+    foot: [left, height * 0.93, room],
     marks: { cover: [], section: [], content: [] },
     size: [width, height],
   };
+}
+
+const BELOW_TITLE = 0.15;
+
+/**
+ * Where things stand that have no placeholder; all in inches.
+ * @param text Widest place for text. @param bottom Where the foot begins. @param titled Whether the title is the template's.
+ */
+function contentArea(
+  [width, height]: readonly [number, number],
+  title: Area,
+  text: Area | undefined,
+  bottom: number,
+  titled: boolean,
+): Area {
+  const edge = width * 0.07;
+  const left = text === undefined ? edge : text[0];
+  const right = text === undefined ? width - edge : text[0] + text[2];
+  const room = Math.max(1, right - left);
+  const beside = title[0] + title[2] < left + 0.2;
+  // Above the title, where it stands at the foot.
+  if (!beside && titled && title[1] > height * 0.6 && text === undefined)
+    return [left, height * 0.08, room, title[1] - height * 0.1];
+  // A title in the middle of the slide, as of a cover, leaves no room below it: then the text's own top is taken.
+  const under = title[1] + title[3] + BELOW_TITLE;
+  const top = beside ? title[1] : under < height * 0.5 ? under : text === undefined ? height * 0.3 : text[1];
+  return [left, top, room, Math.max(1, bottom - top)];
 }
 
 const areaOf = ({ rect }: TemplatePlaceholder): Area => [

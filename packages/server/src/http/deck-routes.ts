@@ -45,10 +45,17 @@ export function fileRoutes(): Router {
 const queried = (value: unknown): string | undefined => (typeof value === 'string' ? value : undefined);
 const nameOf = ({ name }: { name?: unknown }): string => queried(name)?.trim() || 'Untitled';
 
+const id = (ctx: { params: Record<string, string> }): string => ctx.params.id ?? '';
+
 export function deckRoutes(): Router {
   const router = new Router({ prefix: '/api/decks' });
-  const id = (ctx: { params: Record<string, string> }): string => ctx.params.id ?? '';
+  withDecks(router);
+  withLog(router);
+  withFiles(router);
+  return router;
+}
 
+function withDecks(router: Router): void {
   router.get('/', async (ctx) => {
     const { context } = ctx.state;
     ctx.body = { decks: await recentDecks(context), deleted: await restorableDecks(context) };
@@ -100,7 +107,10 @@ export function deckRoutes(): Router {
   router.post('/:id/restore', async (ctx) => {
     ctx.body = { deck: await restoreDeck(ctx.state.context, id(ctx)) };
   });
+}
 
+/** The edits of a deck, in batches. */
+function withLog(router: Router): void {
   router.get('/:id/entries', async (ctx) => {
     const after = Number(queried(ctx.query.after) ?? 0);
     if (!Number.isSafeInteger(after) || after < 0) throw new AppError('bad-request', 'after is not a version.');
@@ -130,7 +140,10 @@ export function deckRoutes(): Router {
       } satisfies Stale;
     }
   });
+}
 
+/** What a deck is made of: its document, the file it came in, pictures and templates. */
+function withFiles(router: Router): void {
   router.get('/:id/document', async (ctx) => {
     const packed = await packedDocument(ctx.state.context, id(ctx), queried(ctx.query.edition));
     await sendPacked(ctx, packed);
@@ -163,8 +176,6 @@ export function deckRoutes(): Router {
   router.get('/:id/templates/:hash', async (ctx) => {
     await sendPacked(ctx, await packedTemplate(ctx.state.context, id(ctx), ctx.params.hash ?? ''));
   });
-
-  return router;
 }
 
 /** JSON that is kept packed. */

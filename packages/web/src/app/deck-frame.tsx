@@ -1,7 +1,7 @@
 /** The frame around every station of one deck: name, the line of stations, and whether the work is kept. */
 import { Box, chakra } from '@chakra-ui/react';
 import { ArrowRight } from 'lucide-react';
-import { useEffect, useEffectEvent, useRef, useState } from 'react';
+import { useEffect, useEffectEvent, useRef, useState, type RefObject } from 'react';
 import { Link, NavLink, Outlet, useLocation, useParams } from 'react-router';
 import { useDeck } from '../state/deck-store.ts';
 import { redo, undo } from '../state/log-store.ts';
@@ -103,45 +103,11 @@ const Count = chakra('sup', {
 export function DeckFrame() {
   const { id = '' } = useParams();
   useEffect(() => void openDeck(id), [id]);
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      if (!(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== 'z') return;
-      const { target } = event;
-      if (target instanceof HTMLTextAreaElement || target instanceof HTMLInputElement) return;
-      if (target instanceof HTMLElement && target.isContentEditable) return;
-      event.preventDefault();
-      if (event.shiftKey) redo();
-      else undo();
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  }, []);
+  useUndoKeys();
   const { pathname } = useLocation();
-  const [panel, setPanel] = useState<Panel>(null);
-  // What had the focus has it again when the panel goes.
-  const before = useRef<Element | null>(null);
-  const close = () => {
-    setPanel(null);
-    if (before.current instanceof HTMLElement) before.current.focus();
-  };
-  const turn = (one: Panel) => {
-    if (panel === one) return close();
-    if (panel === null) before.current = document.activeElement;
-    setPanel(one);
-  };
+  const { panel, turn, close } = usePanel();
   const stations = useRef<HTMLElement>(null);
-  const showKeys = useEffectEvent(() => turn('keys'));
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      if (event.ctrlKey || event.metaKey || event.altKey || !mayBeKey(event) || isWriting(event.target)) return;
-      if (event.key === '?') showKeys();
-      else if (event.key === 'g') stations.current?.querySelector<HTMLElement>('[aria-current]')?.focus();
-      else return;
-      event.preventDefault();
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  }, []);
+  useFrameKeys(stations, () => turn('keys'));
   const phase = useDeck((state) => state.phase);
   const failure = useDeck((state) => state.failure);
   useAllAhead(phase === 'open');
@@ -166,13 +132,7 @@ export function DeckFrame() {
       <Said />
       <Box as="main" id="work" tabIndex={-1} outline="none" flex="1" minH="0" position="relative">
         {phase === 'failed' ? (
-          <Box maxW="520px" mx="auto" pt="14vh" px="24px" display="grid" gap="12px" justifyItems="start">
-            <Heading>{t('This deck could not be opened')}</Heading>
-            <Small>{failure}</Small>
-            <Link to="/">
-              <Action as="span">{t('All decks')}</Action>
-            </Link>
-          </Box>
+          <NotOpened failure={failure} />
         ) : phase === 'open' ? (
           <Outlet />
         ) : (
@@ -185,6 +145,68 @@ export function DeckFrame() {
       </Box>
     </Box>
   );
+}
+
+function NotOpened({ failure }: { readonly failure: string | null }) {
+  return (
+    <Box maxW="520px" mx="auto" pt="14vh" px="24px" display="grid" gap="12px" justifyItems="start">
+      <Heading>{t('This deck could not be opened')}</Heading>
+      <Small>{failure}</Small>
+      <Link to="/">
+        <Action as="span">{t('All decks')}</Action>
+      </Link>
+    </Box>
+  );
+}
+
+/** Which panel stands over the work. */
+function usePanel() {
+  const [panel, setPanel] = useState<Panel>(null);
+  // What had the focus has it again when the panel goes.
+  const before = useRef<Element | null>(null);
+  const close = () => {
+    setPanel(null);
+    if (before.current instanceof HTMLElement) before.current.focus();
+  };
+  const turn = (one: Panel) => {
+    if (panel === one) return close();
+    if (panel === null) before.current = document.activeElement;
+    setPanel(one);
+  };
+  return { panel, turn, close };
+}
+
+/** Ctrl and Z, where nothing is written. */
+function useUndoKeys(): void {
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      if (!(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== 'z') return;
+      const { target } = event;
+      if (target instanceof HTMLTextAreaElement || target instanceof HTMLInputElement) return;
+      if (target instanceof HTMLElement && target.isContentEditable) return;
+      event.preventDefault();
+      if (event.shiftKey) redo();
+      else undo();
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, []);
+}
+
+/** The key for the list of keys, and the one that goes to the stations. */
+function useFrameKeys(stations: RefObject<HTMLElement | null>, turn: () => void): void {
+  const showKeys = useEffectEvent(turn);
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      if (event.ctrlKey || event.metaKey || event.altKey || !mayBeKey(event) || isWriting(event.target)) return;
+      if (event.key === '?') showKeys();
+      else if (event.key === 'g') stations.current?.querySelector<HTMLElement>('[aria-current]')?.focus();
+      else return;
+      event.preventDefault();
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, [stations]);
 }
 
 /** What one does at this station, and which comes next. */

@@ -243,38 +243,52 @@ export const SlideDrawing = memo(function SlideDrawing({
           />
         ),
       )}
-      {actions !== undefined &&
-        drawing?.texts.map(({ chart, x, y, width: w, height: h }, i) =>
-          chart === undefined ? null : (
-            <rect
-              key={i}
-              x={x}
-              y={y}
-              width={w}
-              height={h}
-              fill="#000"
-              fillOpacity={0}
-              data-chart={chart}
-              onClick={(event) => choosePart(event, chart)}
-            />
-          ),
-        )}
+      {actions !== undefined && drawing !== undefined && <ChartFields texts={drawing.texts} choose={choosePart} />}
       {chosen !== undefined &&
         framed(drawing, chosen, words).map(({ x, y, width: w, height: h }, i) => (
           <rect key={i} x={x} y={y} width={w} height={h} fill="none" stroke={CHOSEN} strokeWidth={5} />
         ))}
-      {drawing?.number && (
-        <text
-          x={drawing.number.x}
-          y={drawing.number.y}
-          textAnchor={drawing.number.anchor}
-          fontFamily={`'${drawing.number.family}'`}
-          fontSize={drawing.number.size}
-          fill={`#${drawing.number.color}`}
-        >
-          {number}
-        </text>
-      )}
+      {drawing?.number && <SlideNumber place={drawing.number} number={number} />}
     </svg>
   );
 });
+
+/** Charts have no words of their own to choose them by: all of their place does it. */
+function ChartFields({
+  texts,
+  choose,
+}: {
+  readonly texts: Drawing['texts'];
+  readonly choose: (event: MouseEvent, part: PartId) => void;
+}) {
+  return texts.map(({ chart, x, y, width, height }, i) =>
+    chart === undefined ? null : (
+      <rect
+        key={i}
+        x={x}
+        y={y}
+        width={width}
+        height={height}
+        fill="#000"
+        fillOpacity={0}
+        data-chart={chart}
+        onClick={(event) => choose(event, chart)}
+      />
+    ),
+  );
+}
+
+function SlideNumber({ place, number }: { readonly place: NonNullable<Drawing['number']>; readonly number: number }) {
+  return (
+    <text
+      x={place.x}
+      y={place.y}
+      textAnchor={place.anchor}
+      fontFamily={`'${place.family}'`}
+      fontSize={place.size}
+      fill={`#${place.color}`}
+    >
+      {number}
+    </text>
+  );
+}

@@ -70,22 +70,11 @@ export function SpeakerView({ deck, pages, mode }: Props) {
   );
   const { row } = usePage(here.key);
   const [all, setAll] = useState(false);
-  const [alone, setAlone] = useState(false);
-  /** Whether the pen is taken, on this screen. */
-  const [drawing, setDrawing] = useState(false);
+  const screen = useThisScreen();
   // The focus waits here: on a button, Space and Enter would press it again in the place of going on.
   const notes = useRef<HTMLElement>(null);
   useAhead(deck.id, slides);
-  const leaveScreen = () => {
-    setAlone(false);
-    setDrawing(false);
-  };
-  useEffect(() => {
-    const left = () => document.fullscreenElement === null && leaveScreen();
-    document.addEventListener('fullscreenchange', left);
-    return () => document.removeEventListener('fullscreenchange', left);
-  }, []);
-  if (alone && now !== null)
+  if (screen.taken && now !== null)
     return (
       <>
         <Stage
@@ -97,9 +86,9 @@ export function SpeakerView({ deck, pages, mode }: Props) {
           strokes={strokes}
           move={move}
           follow={follow}
-          pen={drawing ? draw : undefined}
+          pen={screen.drawing ? draw : undefined}
         />
-        <OnThisScreen leave={leaveScreen} pen={() => setDrawing(!drawing)} />
+        <OnThisScreen leave={screen.leave} pen={screen.turnPen} />
       </>
     );
   return (
@@ -120,13 +109,7 @@ export function SpeakerView({ deck, pages, mode }: Props) {
         <Action size="small" aria-expanded={all} onClick={() => setAll(!all)}>
           {t('All slides')}
         </Action>
-        <Action
-          size="small"
-          onClick={() => {
-            setAlone(true);
-            void fillScreen();
-          }}
-        >
+        <Action size="small" onClick={screen.take}>
           {t('Show on this screen')}
         </Action>
         {mode === 'talk' && <OpenWindow deck={deck.id} isOpen={audience} opened={() => notes.current?.focus()} />}
@@ -161,6 +144,26 @@ export function SpeakerView({ deck, pages, mode }: Props) {
       )}
     </Desk>
   );
+}
+
+/** Whether the slides take this screen, and the pen is taken on it. */
+function useThisScreen() {
+  const [taken, setTaken] = useState(false);
+  const [drawing, setDrawing] = useState(false);
+  const leave = () => {
+    setTaken(false);
+    setDrawing(false);
+  };
+  useEffect(() => {
+    const left = () => document.fullscreenElement === null && leave();
+    document.addEventListener('fullscreenchange', left);
+    return () => document.removeEventListener('fullscreenchange', left);
+  }, []);
+  const take = () => {
+    setTaken(true);
+    void fillScreen();
+  };
+  return { taken, drawing, take, leave, turnPen: () => setDrawing(!drawing) };
 }
 
 function OpenWindow({

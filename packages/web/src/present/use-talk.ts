@@ -17,7 +17,6 @@ export function useTalk(deck: string, mode: Mode, pages: Pages, from: number | n
   const [talk, setTalk] = useState<Talk>(() => resumedTalk(deck, mode, slides, from));
   const [spot, setSpot] = useState<Place | null>(null);
   const [audience, setAudience] = useState(false);
-  const line = useRef<TalkLine<SpeakerSays, StageSays> | null>(null);
   const move = useCallback((made: Move) => setTalk((before) => moved(before, made, Date.now())), []);
 
   // Slides that come or go while one speaks leave the one that is seen where it is.
@@ -45,13 +44,6 @@ export function useTalk(deck: string, mode: Mode, pages: Pages, from: number | n
   }, [deck, mode, here.key, talk]);
 
   const { strokes, draw: drawHere } = useStrokes(here.key);
-  const draw = useCallback(
-    (drawn: Drawn) => {
-      drawHere(drawn);
-      line.current?.say(drawn);
-    },
-    [drawHere],
-  );
   const slide = useSlide(here);
   const step = here.steps > 0 ? talk.step : null;
   const now = useMemo(() => (slide === null || step === null ? slide : { ...slide, step }), [slide, step]);
@@ -61,12 +53,34 @@ export function useTalk(deck: string, mode: Mode, pages: Pages, from: number | n
     () => (now === null ? null : { says: 'show', now, next, screen: talk.screen }),
     [now, next, talk.screen],
   );
+  const line = useAudience(deck, said, move, follow, setAudience);
+  useEffect(() => line.current?.say({ says: 'point', at: spot }), [line, spot]);
+  const draw = useCallback(
+    (drawn: Drawn) => {
+      drawHere(drawn);
+      line.current?.say(drawn);
+    },
+    [drawHere, line],
+  );
+  useTalkKeys(mode, move);
+  useAwake();
+  return { talk, slides, here, now, next, move, follow, setSpot, strokes, draw, audience };
+}
+
+/** The line to the audience's window: it is told what is shown, and what it asks for is done. */
+function useAudience(
+  deck: string,
+  said: SpeakerSays | null,
+  move: (made: Move) => void,
+  follow: (to: SlideId) => void,
+  setAudience: (isThere: boolean) => void,
+) {
+  const line = useRef<TalkLine<SpeakerSays, StageSays> | null>(null);
   const newest = useRef(said);
   useEffect(() => {
     newest.current = said;
     if (said !== null) line.current?.say(said);
   }, [said]);
-  useEffect(() => line.current?.say({ says: 'point', at: spot }), [spot]);
 
   useEffect(() => {
     const opened = new TalkLine<SpeakerSays, StageSays>(deck, 'speaker', (message) => {
@@ -83,9 +97,12 @@ export function useTalk(deck: string, mode: Mode, pages: Pages, from: number | n
       end();
       opened.close();
     };
-  }, [deck, move, follow]);
+  }, [deck, move, follow, setAudience]);
+  return line;
+}
 
-  // Before it is seen: the first press of a remote control is not lost.
+/** Before it is seen: the first press of a remote control is not lost. */
+function useTalkKeys(mode: Mode, move: (made: Move) => void): void {
   useLayoutEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       const { target } = event;
@@ -99,8 +116,6 @@ export function useTalk(deck: string, mode: Mode, pages: Pages, from: number | n
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
   }, [move, mode]);
-  useAwake();
-  return { talk, slides, here, now, next, move, follow, setSpot, strokes, draw, audience };
 }
 
 /** Whether a key presses the button or link that has the focus, in the place of moving the talk. */

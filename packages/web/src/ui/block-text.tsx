@@ -79,27 +79,7 @@ function BlockParts({ block, deck, whole = false }: BlockTextProps) {
         </Text>
       );
     case 'listItem':
-      return (
-        <Text
-          display="grid"
-          gridTemplateColumns="auto 1fr"
-          gap="8px"
-          style={{ paddingInlineStart: (block.depth - 1) * 18 }}
-        >
-          <chakra.span color="soft">
-            {block.checked === undefined
-              ? block.ordered
-                ? (block.label ?? `${block.number ?? 1}.`)
-                : '•'
-              : block.checked
-                ? '☑'
-                : '☐'}
-          </chakra.span>
-          <span style={{ whiteSpace: 'pre-line' }}>
-            <RunsText runs={block.runs} />
-          </span>
-        </Text>
-      );
+      return <ItemText item={block} />;
     case 'quote':
       return (
         <Text kind="quote">
@@ -115,61 +95,9 @@ function BlockParts({ block, deck, whole = false }: BlockTextProps) {
     case 'code':
       return <Text kind="code">{block.text}</Text>;
     case 'picture':
-      return (
-        <Text display="flex" gap="12px" alignItems="flex-start">
-          {block.picture === undefined ? (
-            <chakra.span border="1px dashed" borderColor="hole" color="pale" fontSize="12px" px="10px" py="6px">
-              {t('Picture not in the file')}
-            </chakra.span>
-          ) : (
-            <chakra.img
-              src={pictureUrl(deck, block.picture)}
-              alt={block.alt ?? ''}
-              loading="lazy"
-              maxH="110px"
-              maxW="180px"
-              bg="card"
-              border="1px solid"
-              borderColor="line"
-            />
-          )}
-          <chakra.span fontSize="12px" color="soft">
-            {block.alt ?? t('No description')}
-          </chakra.span>
-        </Text>
-      );
-    case 'table': {
-      const { rows } = block.table;
-      const shown = rows.slice(0, whole ? MOST_ROWS.whole : MOST_ROWS.short);
-      return (
-        <Grid>
-          <tbody>
-            {shown.map((row, r) => (
-              <tr key={r}>
-                {row.cells.slice(0, MOST_COLUMNS).map((cell, c) => {
-                  const Cell = row.header ? 'th' : 'td';
-                  return (
-                    <Cell key={c} colSpan={cell.columns} rowSpan={cell.rows}>
-                      {cellText(cell)}
-                    </Cell>
-                  );
-                })}
-              </tr>
-            ))}
-            {block.table.columns > MOST_COLUMNS && (
-              <tr>
-                <td>{t('and {columns} more columns', { columns: block.table.columns - MOST_COLUMNS })}</td>
-              </tr>
-            )}
-            {shown.length < rows.length && (
-              <tr>
-                <td colSpan={block.table.columns}>{t('and {all} more rows', { all: rows.length - shown.length })}</td>
-              </tr>
-            )}
-          </tbody>
-        </Grid>
-      );
-    }
+      return <PictureText picture={block} deck={deck} />;
+    case 'table':
+      return <TableText table={block.table} most={whole ? MOST_ROWS.whole : MOST_ROWS.short} />;
     case 'break':
       return (
         <chakra.div color="pale" fontSize="11px" borderTop="1px dashed" borderColor="line" pt="2px">
@@ -177,4 +105,81 @@ function BlockParts({ block, deck, whole = false }: BlockTextProps) {
         </chakra.div>
       );
   }
+}
+
+type Of<Kind extends Block['kind']> = Extract<Block, { readonly kind: Kind }>;
+
+/** What stands before an item: its box, its number or letter, or a bullet. */
+function itemSign({ checked, ordered, label, number }: Of<'listItem'>): string {
+  if (checked !== undefined) return checked ? '☑' : '☐';
+  return ordered ? (label ?? `${number ?? 1}.`) : '•';
+}
+
+function ItemText({ item }: { readonly item: Of<'listItem'> }) {
+  return (
+    <Text display="grid" gridTemplateColumns="auto 1fr" gap="8px" style={{ paddingInlineStart: (item.depth - 1) * 18 }}>
+      <chakra.span color="soft">{itemSign(item)}</chakra.span>
+      <span style={{ whiteSpace: 'pre-line' }}>
+        <RunsText runs={item.runs} />
+      </span>
+    </Text>
+  );
+}
+
+function PictureText({ picture, deck }: { readonly picture: Of<'picture'>; readonly deck: string }) {
+  return (
+    <Text display="flex" gap="12px" alignItems="flex-start">
+      {picture.picture === undefined ? (
+        <chakra.span border="1px dashed" borderColor="hole" color="pale" fontSize="12px" px="10px" py="6px">
+          {t('Picture not in the file')}
+        </chakra.span>
+      ) : (
+        <chakra.img
+          src={pictureUrl(deck, picture.picture)}
+          alt={picture.alt ?? ''}
+          loading="lazy"
+          maxH="110px"
+          maxW="180px"
+          bg="card"
+          border="1px solid"
+          borderColor="line"
+        />
+      )}
+      <chakra.span fontSize="12px" color="soft">
+        {picture.alt ?? t('No description')}
+      </chakra.span>
+    </Text>
+  );
+}
+
+function TableText({ table, most }: { readonly table: Of<'table'>['table']; readonly most: number }) {
+  const shown = table.rows.slice(0, most);
+  return (
+    <Grid>
+      <tbody>
+        {shown.map((row, r) => (
+          <tr key={r}>
+            {row.cells.slice(0, MOST_COLUMNS).map((cell, c) => {
+              const Cell = row.header ? 'th' : 'td';
+              return (
+                <Cell key={c} colSpan={cell.columns} rowSpan={cell.rows}>
+                  {cellText(cell)}
+                </Cell>
+              );
+            })}
+          </tr>
+        ))}
+        {table.columns > MOST_COLUMNS && (
+          <tr>
+            <td>{t('and {columns} more columns', { columns: table.columns - MOST_COLUMNS })}</td>
+          </tr>
+        )}
+        {shown.length < table.rows.length && (
+          <tr>
+            <td colSpan={table.columns}>{t('and {all} more rows', { all: table.rows.length - shown.length })}</td>
+          </tr>
+        )}
+      </tbody>
+    </Grid>
+  );
 }

@@ -155,53 +155,70 @@ export function MarkButton({ block, destination, turned, turn, turnBelow, cursor
         <Mark destination={destination} size={28} />
       </Button>
       {open && (
-        <Menu role="menu" onKeyDown={onMenuKey}>
-          {DESTINATIONS.filter((one) => choices.includes(one)).map((one) => (
-            <Choice
-              key={one}
-              role="menuitemradio"
-              aria-checked={one === destination}
-              fontWeight={one === destination ? 600 : 400}
-              onClick={() => choose(one)}
-            >
-              <Mark destination={one} size={26} />
-              {DESTINATION_LABELS[one]}
-            </Choice>
-          ))}
-          {block.kind === 'heading' && (
-            <Below>
-              <span>{t('body text below it')}</span>
-              {BELOW.map((to) => (
-                <button
-                  key={to}
-                  type="button"
-                  role="menuitem"
-                  aria-label={t('Body text below it: {destination}', { destination: DESTINATION_LABELS[to] })}
-                  title={DESTINATION_LABELS[to]}
-                  onClick={() => {
-                    setOpen(false);
-                    turnBelow(to);
-                  }}
-                >
-                  <Mark destination={to} size={24} />
-                </button>
-              ))}
-            </Below>
-          )}
-          {turned && (
-            <Choice
-              role="menuitemradio"
-              aria-checked={false}
-              borderTop="1px solid"
-              borderColor="line"
-              onClick={() => choose(null)}
-            >
-              <span />
-              {t('as the map says')}
-            </Choice>
-          )}
-        </Menu>
+        <MarkMenu
+          block={block}
+          destination={destination}
+          turned={turned}
+          turn={choose}
+          turnBelow={(to) => {
+            setOpen(false);
+            turnBelow(to);
+          }}
+          onKeyDown={onMenuKey}
+        />
       )}
     </Box>
+  );
+}
+
+type MenuProps = Omit<Props, 'cursor'> & { readonly onKeyDown: (event: KeyboardEvent) => void };
+
+function MarkMenu({ block, destination, turned, turn, turnBelow, onKeyDown }: MenuProps) {
+  const kind = textKindOf(block);
+  const choices = kind === undefined ? [] : destinationsOf(kind);
+  return (
+    <Menu role="menu" onKeyDown={onKeyDown}>
+      {DESTINATIONS.filter((one) => choices.includes(one)).map((one) => (
+        <Choice
+          key={one}
+          role="menuitemradio"
+          aria-checked={one === destination}
+          fontWeight={one === destination ? 600 : 400}
+          onClick={() => turn(one)}
+        >
+          <Mark destination={one} size={26} />
+          {DESTINATION_LABELS[one]}
+        </Choice>
+      ))}
+      {block.kind === 'heading' && (
+        <Below>
+          <span>{t('body text below it')}</span>
+          {BELOW.map((to) => (
+            <button
+              key={to}
+              type="button"
+              role="menuitem"
+              aria-label={t('Body text below it: {destination}', { destination: DESTINATION_LABELS[to] })}
+              title={DESTINATION_LABELS[to]}
+              onClick={() => turnBelow(to)}
+            >
+              <Mark destination={to} size={24} />
+            </button>
+          ))}
+        </Below>
+      )}
+      {turned && (
+        <Choice
+          role="menuitemradio"
+          aria-checked={false}
+          borderTop="1px solid"
+          borderColor="line"
+          onClick={() => turn(null)}
+        >
+          <span />
+          {t('as the map says')}
+        </Choice>
+      )}
+    </Menu>
   );
 }

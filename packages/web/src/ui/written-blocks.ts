@@ -138,103 +138,128 @@ export function fromEditor(
   known: ReadonlyMap<string, Block>,
   newId: () => string,
 ): { readonly blocks: readonly WrittenBlock[]; readonly pictures: readonly Picture[] } {
-  const used = new Set<string>();
-  const pictures = new Map<string, Picture>();
-  const idOf = (node: JSONContent): BlockId => {
-    const own = node.attrs?.['blockId'] as string | null | undefined;
-    // A block that was split in two has its id twice; the first keeps it.
-    const id = own && !used.has(own) ? own : newId();
-    used.add(id);
-    return id as BlockId;
-  };
-  const blocks: WrittenBlock[] = [];
-  const walk = (node: JSONContent, depth: number): void => {
+  const written = new Written(known, newId);
+  written.walk(doc, 0);
+  return { blocks: written.blocks, pictures: [...written.pictures.values()] };
+}
+
+class Written {
+  readonly blocks: WrittenBlock[] = [];
+  readonly pictures = new Map<string, Picture>();
+  readonly #known: ReadonlyMap<string, Block>;
+  readonly #newId: () => string;
+  readonly #used = new Set<string>();
+
+  constructor(known: ReadonlyMap<string, Block>, newId: () => string) {
+    this.#known = known;
+    this.#newId = newId;
+  }
+
+  /** @param depth Of the list in which it stands; 0 outside of lists. */
+  walk(node: JSONContent, depth: number): void {
     const children = node.content ?? [];
     switch (node.type ?? '') {
-      case 'heading': {
-        const runs = runsOf(node);
-        const id = idOf(node);
-        const label = labelOf(known.get(id));
-        if (runs.length > 0)
-          blocks.push({ kind: 'heading', id, level: (node.attrs?.['level'] ?? 1) as Level, ...label, runs });
-        return;
-      }
-      case 'paragraph': {
-        const runs = runsOf(node);
-        const role = node.attrs?.['role'] as (Block & { kind: 'paragraph' })['role'] | null | undefined;
-        if (runs.length > 0) blocks.push({ kind: 'paragraph', id: idOf(node), runs, ...(role ? { role } : {}) });
-        return;
-      }
+      case 'heading':
+        return this.#heading(node);
+      case 'paragraph':
+        return this.#paragraph(node);
       case 'blockquote':
-        for (const child of children) {
-          const runs = child.type === 'paragraph' ? runsOf(child) : [];
-          if (child.type !== 'paragraph') walk(child, depth);
-          else if (runs.length > 0) blocks.push({ kind: 'quote', id: idOf(child), runs });
-        }
+        for (const child of children)
+          if (child.type === 'paragraph') this.#quote(child);
+          else this.walk(child, depth);
         return;
       case 'codeBlock': {
         const text = children.map((child) => child.text ?? '').join('');
-        if (text.trim() !== '') blocks.push({ kind: 'code', id: idOf(node), text });
+        if (text.trim() !== '') this.blocks.push({ kind: 'code', id: this.#idOf(node), text });
         return;
       }
       case 'bulletList':
       case 'orderedList':
         children.forEach((child, i) => {
           const number = ((node.attrs?.['start'] as number | undefined) ?? 1) + i;
-          listItem(child, depth + 1, node.type === 'orderedList', number);
+          this.#listItem(child, depth + 1, node.type === 'orderedList', number);
         });
         return;
       case 'horizontalRule':
-        blocks.push({ kind: 'break', id: idOf(node), type: 'rule' });
+        this.blocks.push({ kind: 'break', id: this.#idOf(node), type: 'rule' });
         return;
       case 'table':
-        blocks.push({ kind: 'table', id: idOf(node), table: tableOf(node) });
+        this.blocks.push({ kind: 'table', id: this.#idOf(node), table: tableOf(node) });
         return;
-      case 'newPicture': {
-        const picture = node.attrs?.['picture'] as Picture | null | undefined;
-        if (!picture) return;
-        pictures.set(picture.id, picture);
-        blocks.push({ kind: 'picture', id: idOf(node), picture: picture.id, alt: null });
-        return;
-      }
-      case 'keptBlock': {
-        const block = known.get((node.attrs?.['blockId'] as string | undefined) ?? '');
-        if (block === undefined || used.has(block.id)) return;
-        used.add(block.id);
-        const kept = Object.entries(block).filter(([key]) => !READ.has(key));
-        blocks.push(Object.fromEntries(kept) as unknown as WrittenBlock);
-        return;
-      }
+      case 'newPicture':
+        return this.#newPicture(node);
+      case 'keptBlock':
+        return this.#keptBlock(node);
       default:
-        for (const child of children) walk(child, depth);
+        for (const child of children) this.walk(child, depth);
     }
-  };
-  const listItem = (node: JSONContent, depth: number, ordered: boolean, number: number): void => {
-    let first = true;
-    for (const child of node.content ?? []) {
-      const runs = child.type === 'paragraph' ? runsOf(child) : [];
-      if (first && child.type === 'paragraph') {
-        const id = idOf(child);
-        const before = known.get(id);
-        const item = before?.kind === 'listItem' ? before : undefined;
-        const checked = item?.checked;
-        if (runs.length > 0)
-          blocks.push({
-            kind: 'listItem',
-            id,
-            depth,
-            ordered,
-            ...(ordered ? { number } : {}),
-            ...(ordered && item?.number === number ? labelOf(item) : {}),
-            ...(checked === undefined ? {} : { checked }),
-            runs,
-          });
-      } else walk(child, depth);
-      first = false;
-    }
-  };
-  walk(doc, 0);
-  return { blocks, pictures: [...pictures.values()] };
+  }
+
+  /** A block that was split in two has its id twice; the first keeps it. */
+  #idOf(node: JSONContent): BlockId {
+    const own = node.attrs?.['blockId'] as string | null | undefined;
+    const id = own && !this.#used.has(own) ? own : this.#newId();
+    this.#used.add(id);
+    return id as BlockId;
+  }
+
+  #heading(node: JSONContent): void {
+    const runs = runsOf(node);
+    const id = this.#idOf(node);
+    const label = labelOf(this.#known.get(id));
+    if (runs.length > 0)
+      this.blocks.push({ kind: 'heading', id, level: (node.attrs?.['level'] ?? 1) as Level, ...label, runs });
+  }
+
+  #paragraph(node: JSONContent): void {
+    const runs = runsOf(node);
+    const role = node.attrs?.['role'] as (Block & { kind: 'paragraph' })['role'] | null | undefined;
+    if (runs.length > 0) this.blocks.push({ kind: 'paragraph', id: this.#idOf(node), runs, ...(role ? { role } : {}) });
+  }
+
+  #quote(node: JSONContent): void {
+    const runs = runsOf(node);
+    if (runs.length > 0) this.blocks.push({ kind: 'quote', id: this.#idOf(node), runs });
+  }
+
+  #newPicture(node: JSONContent): void {
+    const picture = node.attrs?.['picture'] as Picture | null | undefined;
+    if (!picture) return;
+    this.pictures.set(picture.id, picture);
+    this.blocks.push({ kind: 'picture', id: this.#idOf(node), picture: picture.id, alt: null });
+  }
+
+  #keptBlock(node: JSONContent): void {
+    const block = this.#known.get((node.attrs?.['blockId'] as string | undefined) ?? '');
+    if (block === undefined || this.#used.has(block.id)) return;
+    this.#used.add(block.id);
+    const kept = Object.entries(block).filter(([key]) => !READ.has(key));
+    this.blocks.push(Object.fromEntries(kept) as unknown as WrittenBlock);
+  }
+
+  #listItem(node: JSONContent, depth: number, ordered: boolean, number: number): void {
+    for (const [i, child] of (node.content ?? []).entries())
+      if (i === 0 && child.type === 'paragraph') this.#itemText(child, depth, ordered, number);
+      else this.walk(child, depth);
+  }
+
+  #itemText(node: JSONContent, depth: number, ordered: boolean, number: number): void {
+    const id = this.#idOf(node);
+    const runs = runsOf(node);
+    if (runs.length === 0) return;
+    const before = this.#known.get(id);
+    const item = before?.kind === 'listItem' ? before : undefined;
+    this.blocks.push({
+      kind: 'listItem',
+      id,
+      depth,
+      ordered,
+      ...(ordered ? { number } : {}),
+      ...(ordered && item?.number === number ? labelOf(item) : {}),
+      ...(item?.checked === undefined ? {} : { checked: item.checked }),
+      runs,
+    });
+  }
 }
 
 /** How the original numbers it, which the editor does not know. */

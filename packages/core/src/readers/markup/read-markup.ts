@@ -104,7 +104,6 @@ export class MarkupReader {
 
   #element(element: Element): void {
     const name = element.tagName;
-    const { place } = this.#context;
     if (LEFT_OUT.has(name)) return;
     if (CONTROLS.has(name) || DRAWN.has(name))
       return this.#dropped(element, DRAWN.has(name) ? 'A drawing' : 'A button or field');
@@ -129,70 +128,78 @@ export class MarkupReader {
     }
     this.#context.names.add(attribute(element, 'id'));
     if (name === 'a') this.#context.names.add(attribute(element, 'name'));
+    if (this.#named(element, name)) return;
+    this.#text.styled(marksOf(name, style), style.size, () => this.#children(element));
+    if (BLOCKS.has(name)) this.#flush();
+  }
+
+  /** @returns Whether the element's name says what it is; others are text with a look. */
+  #named(element: Element, name: string): boolean {
+    const { place } = this.#context;
     const heading = /^h([1-6])$/.exec(name);
     if (heading !== null) {
       this.#children(element);
       const { runs } = this.#text.take(undefined);
       if (runs.length > 0) this.#out({ kind: 'heading', level: Number(heading[1]) as Level, runs, place });
       this.#flushAside();
-      return;
+      return true;
     }
     switch (name) {
       case 'br':
         this.#text.sign('\n');
-        return;
+        return true;
       case 'hr':
         this.#out(draftBreak('rule', place));
-        return;
+        return true;
       case 'img':
         this.#picture(element);
-        return;
+        return true;
       case 'title':
-        return;
+        return true;
       case 'math':
         this.#context.report.add('equation-flattened', place);
         this.#text.sign(dropForbidden(textOf(element)).replace(/\s+/g, ' '));
-        return;
+        return true;
       case 'a':
         this.#anchor(element);
-        return;
+        return true;
       case 'pre': {
         const text = textOf(element).replace(/\n$/, '');
         if (text.trim() !== '') this.#out({ kind: 'code', text: dropForbidden(text), place });
-        return;
+        return true;
       }
       case 'ul':
       case 'ol':
         this.#lists.push(listState(element));
         this.#whole(element);
         this.#lists.pop();
-        return;
+        return true;
       case 'li':
         this.#item = this.#lists.at(-1) ?? { ...PLAIN_LIST };
         if (this.#item.ordered && Number.isInteger(Number(attribute(element, 'value') ?? NaN)))
           this.#item.next = Number(attribute(element, 'value'));
         this.#whole(element);
         this.#item = undefined;
-        return;
+        return true;
       case 'dt':
         this.#item = { ...PLAIN_LIST };
         this.#terms++;
         this.#whole(element);
         this.#terms--;
         this.#item = undefined;
-        return;
+        return true;
       case 'blockquote':
         this.#quoted++;
         this.#whole(element);
         this.#quoted--;
-        return;
+        return true;
       case 'table':
         if (isLayout(element)) this.#whole(element);
         else this.#table(element);
-        return;
+        return true;
+      default:
+        return false;
     }
-    this.#text.styled(marksOf(name, style), style.size, () => this.#children(element));
-    if (BLOCKS.has(name)) this.#flush();
   }
 
   #styleOf(element: Element): InlineStyle {

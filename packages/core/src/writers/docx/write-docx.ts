@@ -65,18 +65,7 @@ export function writeDocx(
       return { rel: relate('image', name), width: picture.width, height: picture.height };
     },
   });
-  const footnotes = notesBelow(blocks);
-  const body: string[] = [];
-  const first = blocks.findIndex(({ kind }) => kind === 'heading');
-  blocks.forEach((block, i) => {
-    if (contents !== undefined && i === first) body.push(writer.contents(blocks, contents));
-    for (const one of before.get(block.id) ?? []) body.push(writer.picture(one.picture, one.alt, true));
-    // Else the two would be one.
-    if (block.kind === 'code' && blocks[i - 1]?.kind === 'code') body.push('<w:p/>');
-    if (block.kind !== 'footnote') body.push(writer.place(block) + writer.block(block, footnotes.get(block) ?? []));
-    // With nothing before it that could refer to it, it stays where it is.
-    else if (!footnotes.has(block)) body.push(writer.looseNote(block));
-  });
+  const body = bodyOf(blocks, writer, before, contents);
   const add = (name: string, content: string, type: string): void => {
     zip.add({ name, content });
     overrides.push(`<Override PartName="/${name}" ContentType="${type}"/>`);
@@ -112,6 +101,27 @@ export function writeDocx(
       ]),
     },
   ]);
+}
+
+function bodyOf(
+  blocks: readonly Block[],
+  writer: BodyWriter,
+  before: NonNullable<DocxOptions['before']>,
+  contents: string | undefined,
+): readonly string[] {
+  const footnotes = notesBelow(blocks);
+  const body: string[] = [];
+  const first = blocks.findIndex(({ kind }) => kind === 'heading');
+  blocks.forEach((block, i) => {
+    if (contents !== undefined && i === first) body.push(writer.contents(blocks, contents));
+    for (const one of before.get(block.id) ?? []) body.push(writer.picture(one.picture, one.alt, true));
+    // Else the two would be one.
+    if (block.kind === 'code' && blocks[i - 1]?.kind === 'code') body.push('<w:p/>');
+    if (block.kind !== 'footnote') body.push(writer.place(block) + writer.block(block, footnotes.get(block) ?? []));
+    // With nothing before it that could refer to it, it stays where it is.
+    else if (!footnotes.has(block)) body.push(writer.looseNote(block));
+  });
+  return body;
 }
 
 const SETTINGS = '<w:footnotePr><w:footnote w:id="-1"/><w:footnote w:id="0"/></w:footnotePr>';

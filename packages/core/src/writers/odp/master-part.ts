@@ -2,7 +2,7 @@
 import { EMU_PER_POINT, type LanguageTag } from '../../base/index.ts';
 import { xmlText } from '../../container/index.ts';
 import { colorsOf } from '../../scene/index.ts';
-import { isFoot, type Theme } from '../../theme/index.ts';
+import { isFoot, type Frame, type Layout, type Theme } from '../../theme/index.ts';
 import { textProperties } from '../odf/runs.ts';
 import { StyleSheet } from '../odf/style-sheet.ts';
 import { element, imageXml, NS, place, points, VERSION, XML, type Attributes } from '../odf/xml.ts';
@@ -58,65 +58,15 @@ const FOOT_FIELDS = {
 } as const;
 
 function masterPage(master: Master, context: MasterContext): string {
-  const { theme, styles, language } = context;
+  const { styles, language } = context;
   const { layout } = master;
-  const { palette, inks, ground } = colorsOf(master, theme);
+  const { palette, inks, ground } = colorsOf(master, context.theme);
   const ours = fileWords(language);
-  const marks = layout.marks.map((mark) => {
-    const hex = palette[mark.color];
-    const paint =
-      mark.outline === undefined
-        ? { ...filled(hex), ...stroked(null) }
-        : { ...filled(null), ...stroked({ hex, width: mark.outline }) };
-    return shapeXml({ ...mark, geometry: mark.shape ?? 'rect', rect: mark }, graphicStyle(context, paint), BEHIND);
-  });
-  const logos = (layout.pictures ?? []).map((logo) => {
-    const named = context.picture(logo.picture);
-    const attributes = {
-      'draw:style-name': graphicStyle(context, { ...filled(null), ...stroked(null) }),
-      ...BEHIND,
-      ...place(logo),
-    };
-    return named === undefined
-      ? ''
-      : element(
-          'draw:frame',
-          attributes,
-          imageXml(named.href) + (logo.alt === '' ? '' : element('svg:desc', {}, xmlText(logo.alt))),
-        );
-  });
-  const frames = layout.frames.map((frame) => {
-    const kind = classOf(frame);
-    if (kind !== undefined)
-      return element(
-        'draw:frame',
-        {
-          'presentation:style-name': placeholderStyle(master, kind === 'outline' ? 'outline1' : kind),
-          ...BEHIND,
-          ...place(frame),
-          'presentation:class': kind,
-          'presentation:placeholder': 'true',
-        },
-        '<draw:text-box/>',
-      );
-    const { role } = frame;
-    if (!isFoot(role)) return '';
-    const look = lookOf({ style: 'plain', level: 1 }, frame, theme, inks);
-    const shape = styles.style(
-      'presentation',
-      element('style:graphic-properties', { ...filled(null), ...stroked(null), ...textPlace(frame.anchor) }),
-      { 'style:parent-style-name': placeholderStyle(master, 'backgroundobjects') },
-    );
-    const text = styles.style(
-      'paragraph',
-      element('style:paragraph-properties', { 'fo:text-align': frame.align }) + textProperties(look),
-    );
-    return element(
-      'draw:frame',
-      { 'presentation:style-name': shape, ...BEHIND, ...place(frame), 'presentation:class': FOOT_CLASSES[role] },
-      element('draw:text-box', {}, element('text:p', { 'text:style-name': text }, FOOT_FIELDS[role])),
-    );
-  });
+  const drawn = [
+    ...layout.marks.map((mark) => markXml(mark, palette, context)),
+    ...(layout.pictures ?? []).map((logo) => logoXml(logo, context)),
+    ...layout.frames.map((frame) => frameXml(frame, master, inks, context)),
+  ];
   const page = styles.style('drawing-page', element('style:drawing-page-properties', groundOf(ground)));
   return element(
     'style:master-page',
@@ -128,15 +78,73 @@ function masterPage(master: Master, context: MasterContext): string {
     },
     [
       ...(layout.backdrop ?? []).map((item) => backdropXml(item, context)),
-      ...marks,
-      ...logos,
-      ...frames,
+      ...drawn,
       element(
         'presentation:notes',
         { 'style:page-layout-name': 'notes', 'draw:style-name': notesPage(styles) },
         notesFrames(master, null, `<draw:text-box>${element('text:p', {}, xmlText(ours.notes))}</draw:text-box>`),
       ),
     ].join(''),
+  );
+}
+
+type Colors = ReturnType<typeof colorsOf>;
+
+function markXml(mark: Layout['marks'][number], palette: Colors['palette'], context: MasterContext): string {
+  const hex = palette[mark.color];
+  const paint =
+    mark.outline === undefined
+      ? { ...filled(hex), ...stroked(null) }
+      : { ...filled(null), ...stroked({ hex, width: mark.outline }) };
+  return shapeXml({ ...mark, geometry: mark.shape ?? 'rect', rect: mark }, graphicStyle(context, paint), BEHIND);
+}
+
+function logoXml(logo: NonNullable<Layout['pictures']>[number], context: MasterContext): string {
+  const named = context.picture(logo.picture);
+  const attributes = {
+    'draw:style-name': graphicStyle(context, { ...filled(null), ...stroked(null) }),
+    ...BEHIND,
+    ...place(logo),
+  };
+  return named === undefined
+    ? ''
+    : element(
+        'draw:frame',
+        attributes,
+        imageXml(named.href) + (logo.alt === '' ? '' : element('svg:desc', {}, xmlText(logo.alt))),
+      );
+}
+
+function frameXml(frame: Frame, master: Master, inks: Colors['inks'], { theme, styles }: MasterContext): string {
+  const kind = classOf(frame);
+  if (kind !== undefined)
+    return element(
+      'draw:frame',
+      {
+        'presentation:style-name': placeholderStyle(master, kind === 'outline' ? 'outline1' : kind),
+        ...BEHIND,
+        ...place(frame),
+        'presentation:class': kind,
+        'presentation:placeholder': 'true',
+      },
+      '<draw:text-box/>',
+    );
+  const { role } = frame;
+  if (!isFoot(role)) return '';
+  const look = lookOf({ style: 'plain', level: 1 }, frame, theme, inks);
+  const shape = styles.style(
+    'presentation',
+    element('style:graphic-properties', { ...filled(null), ...stroked(null), ...textPlace(frame.anchor) }),
+    { 'style:parent-style-name': placeholderStyle(master, 'backgroundobjects') },
+  );
+  const text = styles.style(
+    'paragraph',
+    element('style:paragraph-properties', { 'fo:text-align': frame.align }) + textProperties(look),
+  );
+  return element(
+    'draw:frame',
+    { 'presentation:style-name': shape, ...BEHIND, ...place(frame), 'presentation:class': FOOT_CLASSES[role] },
+    element('draw:text-box', {}, element('text:p', { 'text:style-name': text }, FOOT_FIELDS[role])),
   );
 }
 

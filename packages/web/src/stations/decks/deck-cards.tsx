@@ -59,14 +59,19 @@ const Name = chakra('span', {
   },
 });
 
+/** What is looked for among the decks. */
+interface Wanted {
+  readonly words: string;
+  readonly kind: string;
+  readonly order: Order;
+}
+
 const FEW = 3; // decks among which nothing has to be searched
 
 export function DeckCards({ decks }: { readonly decks: readonly ListedDeck[] }) {
-  const [words, setWords] = useState('');
-  const [kind, setKind] = useState('');
-  const [order, setOrder] = useState<Order>('changed');
+  const [wanted, setWanted] = useState<Wanted>({ words: '', kind: '', order: 'changed' });
+  const { words, kind, order } = wanted;
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
-  const kinds = useMemo(() => [...new Set(decks.map(({ type }) => type))].sort(), [decks]);
   const shown = useMemo(() => inOrder(matching(decks, words, kind), order), [decks, words, kind, order]);
   const marked = decks.filter(({ id }) => chosen.has(id));
   const choose = (id: string, on: boolean) =>
@@ -77,58 +82,8 @@ export function DeckCards({ decks }: { readonly decks: readonly ListedDeck[] }) 
         <Heading as="h2" mr="auto">
           {t('Decks')}
         </Heading>
-        {marked.length > 0 && (
-          <Box display="flex" gap="6px" alignItems="center" role="status">
-            <Small>{t('{n} decks chosen', { count: marked.length })}</Small>
-            <Action
-              size="small"
-              look="danger"
-              onClick={() => {
-                setChosen(new Set());
-                void remove(...marked);
-              }}
-            >
-              {t('Delete them', { count: marked.length })}
-            </Action>
-            <Action size="small" look="quiet" onClick={() => setChosen(new Set())}>
-              {t('Choose none')}
-            </Action>
-          </Box>
-        )}
-        {decks.length > FEW && (
-          <>
-            <Field
-              type="search"
-              aria-label={t('Search decks')}
-              placeholder={t('Search by name or file')}
-              w="210px"
-              fontSize="sm"
-              value={words}
-              onChange={(event) => setWords(event.target.value)}
-            />
-            {kinds.length > 1 && (
-              <Select aria-label={t('Kind of file')} value={kind} onChange={(event) => setKind(event.target.value)}>
-                <option value="">{t('all kinds')}</option>
-                {kinds.map((one) => (
-                  <option key={one} value={one}>
-                    {kindLabel(one)}
-                  </option>
-                ))}
-              </Select>
-            )}
-            <Select
-              aria-label={t('Order of the decks')}
-              value={order}
-              onChange={(event) => setOrder(event.target.value as Order)}
-            >
-              {Object.entries(ORDERS).map(([one, label]) => (
-                <option key={one} value={one}>
-                  {label}
-                </option>
-              ))}
-            </Select>
-          </>
-        )}
+        {marked.length > 0 && <Chosen decks={marked} choose={setChosen} />}
+        {decks.length > FEW && <Find decks={decks} wanted={wanted} set={setWanted} />}
       </Box>
       {shown.length === 0 && (
         <Small role="status">
@@ -145,6 +100,80 @@ export function DeckCards({ decks }: { readonly decks: readonly ListedDeck[] }) 
         ))}
       </Cards>
     </Box>
+  );
+}
+
+interface ChosenProps {
+  readonly decks: readonly ListedDeck[];
+  readonly choose: (chosen: ReadonlySet<string>) => void;
+}
+
+function Chosen({ decks, choose }: ChosenProps) {
+  return (
+    <Box display="flex" gap="6px" alignItems="center" role="status">
+      <Small>{t('{n} decks chosen', { count: decks.length })}</Small>
+      <Action
+        size="small"
+        look="danger"
+        onClick={() => {
+          choose(new Set());
+          void remove(...decks);
+        }}
+      >
+        {t('Delete them', { count: decks.length })}
+      </Action>
+      <Action size="small" look="quiet" onClick={() => choose(new Set())}>
+        {t('Choose none')}
+      </Action>
+    </Box>
+  );
+}
+
+interface FindProps {
+  readonly decks: readonly ListedDeck[];
+  readonly wanted: Wanted;
+  readonly set: (wanted: Wanted) => void;
+}
+
+function Find({ decks, wanted, set }: FindProps) {
+  const kinds = useMemo(() => [...new Set(decks.map(({ type }) => type))].sort(), [decks]);
+  return (
+    <>
+      <Field
+        type="search"
+        aria-label={t('Search decks')}
+        placeholder={t('Search by name or file')}
+        w="210px"
+        fontSize="sm"
+        value={wanted.words}
+        onChange={(event) => set({ ...wanted, words: event.target.value })}
+      />
+      {kinds.length > 1 && (
+        <Select
+          aria-label={t('Kind of file')}
+          value={wanted.kind}
+          onChange={(event) => set({ ...wanted, kind: event.target.value })}
+        >
+          <option value="">{t('all kinds')}</option>
+          {kinds.map((one) => (
+            <option key={one} value={one}>
+              {kindLabel(one)}
+            </option>
+          ))}
+        </Select>
+      )}
+      <Select
+        aria-label={t('Order of the decks')}
+        value={wanted.order}
+        onChange={(event) => set({ ...wanted, order: event.target.value as Order })}
+      >
+        {Object.entries(ORDERS).map(([one, label]) => (
+          <option key={one} value={one}>
+            {label}
+          </option>
+        ))}
+      </Select>
+    </>
   );
 }
 

@@ -63,32 +63,7 @@ export function StarterPanel({
     >
       <Heading as="h2">{t('A new outline')}</Heading>
       <Small>{t('Written by rules on this computer. You replace its prompts with your own words.')}</Small>
-      <Box
-        role="radiogroup"
-        aria-label={t('Purpose')}
-        display="grid"
-        gap="6px"
-        gridTemplateColumns="repeat(auto-fill, minmax(230px, 1fr))"
-      >
-        {PURPOSES.map((one) => (
-          <Action
-            key={one}
-            type="button"
-            role="radio"
-            aria-checked={purpose === one}
-            look={purpose === one ? 'chosen' : 'plain'}
-            onClick={() => setPurpose(one)}
-            whiteSpace="normal"
-            textAlign="left"
-            display="block"
-          >
-            <b>{LABELS[one][0]}</b>
-            <chakra.span display="block" color="soft" fontSize="xs" fontWeight={400}>
-              {LABELS[one][1]}
-            </chakra.span>
-          </Action>
-        ))}
-      </Box>
+      <Purposes purpose={purpose} choose={setPurpose} />
       <Box
         display="grid"
         gap="10px"
@@ -125,6 +100,42 @@ export function StarterPanel({
           {t('Cancel')}
         </Action>
       </Box>
+    </Box>
+  );
+}
+
+interface PurposesProps {
+  readonly purpose: Purpose;
+  readonly choose: (purpose: Purpose) => void;
+}
+
+function Purposes({ purpose, choose }: PurposesProps) {
+  return (
+    <Box
+      role="radiogroup"
+      aria-label={t('Purpose')}
+      display="grid"
+      gap="6px"
+      gridTemplateColumns="repeat(auto-fill, minmax(230px, 1fr))"
+    >
+      {PURPOSES.map((one) => (
+        <Action
+          key={one}
+          type="button"
+          role="radio"
+          aria-checked={purpose === one}
+          look={purpose === one ? 'chosen' : 'plain'}
+          onClick={() => choose(one)}
+          whiteSpace="normal"
+          textAlign="left"
+          display="block"
+        >
+          <b>{LABELS[one][0]}</b>
+          <chakra.span display="block" color="soft" fontSize="xs" fontWeight={400}>
+            {LABELS[one][1]}
+          </chakra.span>
+        </Action>
+      ))}
     </Box>
   );
 }

@@ -12,6 +12,7 @@ import {
   useRef,
   type MouseEvent,
   type Ref,
+  type RefObject,
 } from 'react';
 import type { Block, BlockId } from '@alvex/core';
 import { useDeck } from '../../state/deck-store.ts';
@@ -39,18 +40,15 @@ const choose = (id: string, event: MouseEvent): void => {
 };
 const startWriting = (id: string): void => write(stretchAround(useDeck.getState().blocks, id));
 
-/** @param found Lines in which the words stand that are looked for. */
-export function DocumentText({
-  blocks,
-  deck,
-  found,
-  handle,
-}: {
+interface TextProps {
   readonly blocks: readonly Block[];
   readonly deck: string;
+  /** Lines in which the words stand that are looked for. */
   readonly found: ReadonlySet<string>;
   readonly handle: Ref<TextHandle>;
-}) {
+}
+
+export function DocumentText({ blocks, deck, found, handle }: TextProps) {
   const chosen = useSelection((state) => state.chosen);
   const focus = useSelection((state) => state.focus);
   const writing = useSelection((state) => state.writing);
@@ -80,19 +78,7 @@ export function DocumentText({
     [items, virtualizer],
   );
   useImperativeHandle(handle, () => ({ scrollTo }), [scrollTo]);
-  // The key that is pressed next should find the line that has the focus, wherever it was scrolled to.
-  useEffect(() => {
-    if (focus === null || writing !== null) return;
-    scrollTo(focus, 'auto');
-    const frame = requestAnimationFrame(() => {
-      const active = document.activeElement;
-      if (active !== null && active !== document.body && scroller.current?.contains(active) !== true) return;
-      scroller.current
-        ?.querySelector<HTMLElement>(`[data-block="${CSS.escape(focus)}"]`)
-        ?.focus({ preventScroll: true });
-    });
-    return () => cancelAnimationFrame(frame);
-  }, [focus, writing, blocks, scrollTo]);
+  useFocusOn(writing === null ? focus : null, blocks, scrollTo, scroller);
 
   return (
     <Box position="relative" flex="1" minH="0">
@@ -118,17 +104,17 @@ export function DocumentText({
             virtualizer={virtualizer}
             row={(i) => {
               const item = items[i]!;
-              return item.kind === 'line' ? (
+              if (item.kind !== 'line') return <Written ids={item.ids} />;
+              const { block } = item;
+              return (
                 <BlockLine
-                  block={item.block}
+                  block={block}
                   deck={deck}
-                  found={found.has(item.block.id)}
-                  tabbable={item.block.id === focus}
+                  found={found.has(block.id)}
+                  tabbable={block.id === focus}
                   choose={choose}
                   write={startWriting}
                 />
-              ) : (
-                <Written ids={item.ids} />
               );
             }}
           />
@@ -138,6 +124,27 @@ export function DocumentText({
       {chosenBlocks.length > 0 && writing === null && <LineBar blocks={blocks} chosen={chosenBlocks} />}
     </Box>
   );
+}
+
+/** The key that is pressed next should find the line that has the focus, wherever it was scrolled to. @param focus Null: none. */
+function useFocusOn(
+  focus: string | null,
+  blocks: readonly Block[],
+  scrollTo: TextHandle['scrollTo'],
+  scroller: RefObject<HTMLDivElement | null>,
+): void {
+  useEffect(() => {
+    if (focus === null) return;
+    scrollTo(focus, 'auto');
+    const frame = requestAnimationFrame(() => {
+      const active = document.activeElement;
+      if (active !== null && active !== document.body && scroller.current?.contains(active) !== true) return;
+      scroller.current
+        ?.querySelector<HTMLElement>(`[data-block="${CSS.escape(focus)}"]`)
+        ?.focus({ preventScroll: true });
+    });
+    return () => cancelAnimationFrame(frame);
+  }, [focus, blocks, scrollTo, scroller]);
 }
 
 /** The stretch of the text that is written in. */

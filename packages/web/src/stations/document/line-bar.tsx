@@ -27,15 +27,7 @@ const DESTINATIONS: readonly Destination[] = ['point1', 'slide', 'notes', 'out']
 export function LineBar({ blocks, chosen }: { readonly blocks: readonly Block[]; readonly chosen: readonly Block[] }) {
   const [first] = chosen;
   if (first === undefined) return null;
-  const shaped = chosen.some(canShape);
-  const shape = (as: Shape) => edit(shapeAll(chosen, as));
-  const shift = (by: 1 | -1) => {
-    const made = shiftBranches(blocks, chosen, by);
-    if (made !== undefined) edit(made);
-  };
-  const isLevel = (level: Level) => chosen.every((block) => block.kind === 'heading' && block.level === level);
   const like = chosen.length === 1 ? linesLike(blocks, first.id) : [];
-  const branches = chosen.some((block) => block.kind === 'heading' || block.kind === 'listItem');
   return (
     <Box
       role="toolbar"
@@ -57,74 +49,9 @@ export function LineBar({ blocks, chosen }: { readonly blocks: readonly Block[];
       fontSize="sm"
     >
       <chakra.b minW="62px">{count(chosen.length, 'line')}</chakra.b>
-      <Group role="group" aria-label={t('Heading level')}>
-        {LEVELS.map((level) => (
-          <Action
-            key={level}
-            size="small"
-            look={isLevel(level) ? 'chosen' : 'plain'}
-            aria-label={t('Heading {level}', { level })}
-            aria-pressed={isLevel(level)}
-            title={t('Heading {level} (key {level})', { level })}
-            disabled={!shaped}
-            onClick={() => shape({ kind: 'heading', level })}
-          >
-            {level}
-          </Action>
-        ))}
-        <Action
-          size="small"
-          disabled={!shaped}
-          title={t('Body text (key 0)')}
-          onClick={() => shape({ kind: 'paragraph' })}
-        >
-          {t('text')}
-        </Action>
-        <Action
-          size="small"
-          disabled={!shaped}
-          title={t('List item (key -)')}
-          onClick={() => shape({ kind: 'listItem', depth: 1, ordered: false })}
-        >
-          {t('item')}
-        </Action>
-      </Group>
-      <Group role="group" aria-label={t('Branch')}>
-        <Action
-          size="small"
-          disabled={!branches}
-          aria-label={t('Raise the branch')}
-          title={t('Raise the branch (key <)')}
-          onClick={() => shift(-1)}
-        >
-          <ArrowLeft size={13} /> {t('branch')}
-        </Action>
-        <Action
-          size="small"
-          disabled={!branches}
-          aria-label={t('Lower the branch')}
-          title={t('Lower the branch (key >)')}
-          onClick={() => shift(1)}
-        >
-          <ArrowRight size={13} />
-        </Action>
-      </Group>
-      <Group role="group" aria-label={t('Where they go')}>
-        {DESTINATIONS.map((to) => (
-          <Action
-            key={to}
-            size="small"
-            aria-label={DESTINATION_LABELS[to]}
-            title={DESTINATION_LABELS[to]}
-            onClick={() => edit(turnAll(chosen, to))}
-          >
-            <Mark destination={to} size={22} />
-          </Action>
-        ))}
-        <Action size="small" onClick={() => edit(turnAll(chosen, null))}>
-          {t('as the map says')}
-        </Action>
-      </Group>
+      <Shapes chosen={chosen} />
+      <Branches blocks={blocks} chosen={chosen} />
+      <Destinations chosen={chosen} />
       {like.length > 1 && (
         <Action size="small" onClick={() => chooseAll(like)}>
           {t('{all} like this one', { all: like.length })}
@@ -137,5 +64,100 @@ export function LineBar({ blocks, chosen }: { readonly blocks: readonly Block[];
         {t('Choose none')}
       </Action>
     </Box>
+  );
+}
+
+interface ChosenProps {
+  readonly chosen: readonly Block[];
+}
+
+function Shapes({ chosen }: ChosenProps) {
+  const shaped = chosen.some(canShape);
+  const shape = (as: Shape) => edit(shapeAll(chosen, as));
+  const isLevel = (level: Level) => chosen.every((block) => block.kind === 'heading' && block.level === level);
+  return (
+    <Group role="group" aria-label={t('Heading level')}>
+      {LEVELS.map((level) => (
+        <Action
+          key={level}
+          size="small"
+          look={isLevel(level) ? 'chosen' : 'plain'}
+          aria-label={t('Heading {level}', { level })}
+          aria-pressed={isLevel(level)}
+          title={t('Heading {level} (key {level})', { level })}
+          disabled={!shaped}
+          onClick={() => shape({ kind: 'heading', level })}
+        >
+          {level}
+        </Action>
+      ))}
+      <Action
+        size="small"
+        disabled={!shaped}
+        title={t('Body text (key 0)')}
+        onClick={() => shape({ kind: 'paragraph' })}
+      >
+        {t('text')}
+      </Action>
+      <Action
+        size="small"
+        disabled={!shaped}
+        title={t('List item (key -)')}
+        onClick={() => shape({ kind: 'listItem', depth: 1, ordered: false })}
+      >
+        {t('item')}
+      </Action>
+    </Group>
+  );
+}
+
+function Branches({ blocks, chosen }: ChosenProps & { readonly blocks: readonly Block[] }) {
+  const branches = chosen.some((block) => block.kind === 'heading' || block.kind === 'listItem');
+  const shift = (by: 1 | -1) => {
+    const made = shiftBranches(blocks, chosen, by);
+    if (made !== undefined) edit(made);
+  };
+  return (
+    <Group role="group" aria-label={t('Branch')}>
+      <Action
+        size="small"
+        disabled={!branches}
+        aria-label={t('Raise the branch')}
+        title={t('Raise the branch (key <)')}
+        onClick={() => shift(-1)}
+      >
+        <ArrowLeft size={13} /> {t('branch')}
+      </Action>
+      <Action
+        size="small"
+        disabled={!branches}
+        aria-label={t('Lower the branch')}
+        title={t('Lower the branch (key >)')}
+        onClick={() => shift(1)}
+      >
+        <ArrowRight size={13} />
+      </Action>
+    </Group>
+  );
+}
+
+function Destinations({ chosen }: ChosenProps) {
+  return (
+    <Group role="group" aria-label={t('Where they go')}>
+      {DESTINATIONS.map((to) => (
+        <Action
+          key={to}
+          size="small"
+          aria-label={DESTINATION_LABELS[to]}
+          title={DESTINATION_LABELS[to]}
+          onClick={() => edit(turnAll(chosen, to))}
+        >
+          <Mark destination={to} size={22} />
+        </Action>
+      ))}
+      <Action size="small" onClick={() => edit(turnAll(chosen, null))}>
+        {t('as the map says')}
+      </Action>
+    </Group>
   );
 }

@@ -87,27 +87,27 @@ export function EditionStation() {
   );
 }
 
+const FILTERS = [
+  ['all', t('All')],
+  ['changed', t('Changed')],
+  ['new', t('New')],
+  ['gone', t('Gone')],
+  ['own', t('With work of yours')],
+] as const satisfies readonly (readonly [Filter, string])[];
+
+const matches = (item: ReviewItem, one: Filter): boolean =>
+  one === 'all' || (one === 'own' ? item.own.length > 0 : item.kind === one);
+
 function Review({ candidate, reviewed }: { readonly candidate: Candidate; readonly reviewed: Reviewed }) {
-  const { review, unplaced, slides } = reviewed;
-  const { items, same, moved } = review;
+  const { review, unplaced } = reviewed;
+  const { items } = review;
   const [filter, setFilter] = useState<Filter>('all');
   const [choices, setChoices] = useState<Choices>(NO_CHOICES);
   const navigate = useNavigate();
-  const matches = (item: ReviewItem, one: Filter): boolean =>
-    one === 'all' || (one === 'own' ? item.own.length > 0 : item.kind === one);
   const shown = useMemo(
     () => items.map((item, i) => ({ item, i })).filter(({ item }) => matches(item, filter)),
     [items, filter],
   );
-  const filters = (
-    [
-      ['all', t('All')],
-      ['changed', t('Changed')],
-      ['new', t('New')],
-      ['gone', t('Gone')],
-      ['own', t('With work of yours')],
-    ] as const
-  ).filter(([name]) => name === 'all' || items.some((item) => matches(item, name)));
   const bringIn = () => {
     edit(editionEdit(candidate, review, choices));
     void navigate('../slides');
@@ -116,48 +116,14 @@ function Review({ candidate, reviewed }: { readonly candidate: Candidate; readon
     <ColumnPage>
       <div>
         <Heading>{t('A new edition: {fileName}', { fileName: candidate.fileName })}</Heading>
-        <Small data-testid="edition-sum">
-          {t('{passages} changed, {added} new, {gone} gone, {moved} moved, {same} as before. It makes {slides}.', {
-            passages: count(items.filter(({ kind }) => kind === 'changed').length, 'passage'),
-            added: items.filter(({ kind }) => kind === 'new').length,
-            gone: items.filter(({ kind }) => kind === 'gone').length,
-            moved,
-            same: same - moved,
-            slides: count(slides, 'slide'),
-          })}
-        </Small>
+        <Sum reviewed={reviewed} />
       </div>
-      {unplaced.length > 0 && (
-        <Notice role="status">
-          <Box>
-            {t('{n} edits of yours would have no place. They are kept, and shown in the Check station.', {
-              count: unplaced.length,
-            })}
-            <chakra.ul pl="18px" maxH="90px" overflowY="auto">
-              {unplaced.map(({ edit: one }, i) => (
-                <li key={i}>{editText(one)}</li>
-              ))}
-            </chakra.ul>
-          </Box>
-        </Notice>
-      )}
+      {unplaced.length > 0 && <Unplaced unplaced={unplaced} />}
       {items.length === 0 && (
         <Notice tone="calm">{t('The text is the same. Nothing changes but the file that is kept.')}</Notice>
       )}
       <Box display="flex" gap="6px" flexWrap="wrap" alignItems="center">
-        <Box display="flex" gap="6px" flexWrap="wrap" role="group" aria-label={t('Show')}>
-          {filters.map(([name, label]) => (
-            <Action
-              key={name}
-              size="small"
-              look={filter === name ? 'chosen' : 'plain'}
-              aria-pressed={filter === name}
-              onClick={() => setFilter(name)}
-            >
-              {label} {items.filter((item) => matches(item, name)).length}
-            </Action>
-          ))}
-        </Box>
+        <Filters items={items} filter={filter} choose={setFilter} />
         <Box ml="auto" display="flex" gap="6px" flexWrap="wrap">
           <Action size="small" onClick={() => setChoices(NO_CHOICES)}>
             {t('Take all')}
@@ -191,6 +157,64 @@ function Review({ candidate, reviewed }: { readonly candidate: Candidate; readon
         </Small>
       </Box>
     </ColumnPage>
+  );
+}
+
+function Sum({ reviewed: { review, slides } }: { readonly reviewed: Reviewed }) {
+  const { items, same, moved } = review;
+  return (
+    <Small data-testid="edition-sum">
+      {t('{passages} changed, {added} new, {gone} gone, {moved} moved, {same} as before. It makes {slides}.', {
+        passages: count(items.filter(({ kind }) => kind === 'changed').length, 'passage'),
+        added: items.filter(({ kind }) => kind === 'new').length,
+        gone: items.filter(({ kind }) => kind === 'gone').length,
+        moved,
+        same: same - moved,
+        slides: count(slides, 'slide'),
+      })}
+    </Small>
+  );
+}
+
+function Unplaced({ unplaced }: Pick<Reviewed, 'unplaced'>) {
+  return (
+    <Notice role="status">
+      <Box>
+        {t('{n} edits of yours would have no place. They are kept, and shown in the Check station.', {
+          count: unplaced.length,
+        })}
+        <chakra.ul pl="18px" maxH="90px" overflowY="auto">
+          {unplaced.map(({ edit: one }, i) => (
+            <li key={i}>{editText(one)}</li>
+          ))}
+        </chakra.ul>
+      </Box>
+    </Notice>
+  );
+}
+
+interface FiltersProps {
+  readonly items: readonly ReviewItem[];
+  readonly filter: Filter;
+  readonly choose: (filter: Filter) => void;
+}
+
+function Filters({ items, filter, choose }: FiltersProps) {
+  const filters = FILTERS.filter(([name]) => name === 'all' || items.some((item) => matches(item, name)));
+  return (
+    <Box display="flex" gap="6px" flexWrap="wrap" role="group" aria-label={t('Show')}>
+      {filters.map(([name, label]) => (
+        <Action
+          key={name}
+          size="small"
+          look={filter === name ? 'chosen' : 'plain'}
+          aria-pressed={filter === name}
+          onClick={() => choose(name)}
+        >
+          {label} {items.filter((item) => matches(item, name)).length}
+        </Action>
+      ))}
+    </Box>
   );
 }
 

@@ -104,11 +104,31 @@ interface FactsProps {
 }
 
 function Facts({ use, answer, slides }: FactsProps) {
-  const replaced = answer.made.find(({ document }) => document === use.replaces);
   const setPlace = (where: string) => edit({ kind: 'template', template: placed(use, where) });
-  const near = answer.fonts.filter(({ stands }) => stands === 'near');
   return (
     <Box mt="10px" display="grid" gridTemplateColumns="minmax(0, 1fr)" gap="6px">
+      <About answer={answer} />
+      {answer.slides > 0 && <PlaceAmong use={use} answer={answer} setPlace={setPlace} />}
+      {use.keep !== 'none' && <Replacing use={use} answer={answer} />}
+      {answer.slides > 0 && (
+        <PresentationStrip
+          use={use}
+          answer={answer}
+          slides={slides}
+          place={(behind) => setPlace(behind === 0 ? 'after' : behind === answer.slides ? 'before' : `${behind}`)}
+        />
+      )}
+    </Box>
+  );
+}
+
+type AboutProps = Pick<FactsProps, 'use' | 'answer'>;
+
+/** What the template is, and what of it is not as in its file. */
+function About({ answer }: Pick<FactsProps, 'answer'>) {
+  const near = answer.fonts.filter(({ stands }) => stands === 'near');
+  return (
+    <>
       <Small>
         {t('{layouts} on {masters}, slides of {width} by {height} inches; set in {fonts}.', {
           layouts: count(answer.layouts.length, 'layout'),
@@ -141,46 +161,55 @@ function Facts({ use, answer, slides }: FactsProps) {
           })}
         </Small>
       )}
-      {answer.slides > 0 && (
-        <Box display="flex" flexWrap="wrap" gap="4px 8px" alignItems="center">
-          <Small>{t('The file has {n} slides of its own:', { count: answer.slides })}</Small>
-          <Select
-            aria-label={t('Slides of the template')}
-            value={use.behind === undefined ? use.keep : `${use.behind}`}
-            maxW="min(420px, 100%)"
-            onChange={(event) => setPlace(event.target.value)}
-          >
-            {Object.entries(KEEP_LABELS).map(([keep, label]) => (
-              <option key={keep} value={keep}>
-                {keep === 'before' && use.replaces !== undefined
-                  ? t('yours where those stood that they replace')
-                  : label}
-              </option>
-            ))}
-            {Array.from({ length: answer.slides - 1 }, (_, i) => (
-              <option key={i} value={`${i + 1}`}>
-                {t('yours behind its slide {i}{title}', {
-                  i: i + 1,
-                  title: answer.titles[i] ? `, ${quoted(answer.titles[i])}` : '',
-                })}
-              </option>
-            ))}
-          </Select>
-        </Box>
-      )}
-      {use.keep !== 'none' &&
-        answer.made.map(({ document, slides: made }) => (
-          <chakra.label key={document} display="flex" gap="8px" fontSize="sm" cursor="pointer">
-            <input
-              type="checkbox"
-              checked={use.replaces === document}
-              onChange={(event) =>
-                edit({ kind: 'template', template: replacing(use, event.target.checked ? document : null) })
-              }
-            />
-            {t('Replace the {n} slides that were made of {document} before', { count: made.length, document })}
-          </chakra.label>
+    </>
+  );
+}
+
+function PlaceAmong({ use, answer, setPlace }: AboutProps & { readonly setPlace: (where: string) => void }) {
+  return (
+    <Box display="flex" flexWrap="wrap" gap="4px 8px" alignItems="center">
+      <Small>{t('The file has {n} slides of its own:', { count: answer.slides })}</Small>
+      <Select
+        aria-label={t('Slides of the template')}
+        value={use.behind === undefined ? use.keep : `${use.behind}`}
+        maxW="min(420px, 100%)"
+        onChange={(event) => setPlace(event.target.value)}
+      >
+        {Object.entries(KEEP_LABELS).map(([keep, label]) => (
+          <option key={keep} value={keep}>
+            {keep === 'before' && use.replaces !== undefined ? t('yours where those stood that they replace') : label}
+          </option>
         ))}
+        {Array.from({ length: answer.slides - 1 }, (_, i) => (
+          <option key={i} value={`${i + 1}`}>
+            {t('yours behind its slide {i}{title}', {
+              i: i + 1,
+              title: answer.titles[i] ? `, ${quoted(answer.titles[i])}` : '',
+            })}
+          </option>
+        ))}
+      </Select>
+    </Box>
+  );
+}
+
+/** Slides that were made of documents before, which these can replace. */
+function Replacing({ use, answer }: AboutProps) {
+  const replaced = answer.made.find(({ document }) => document === use.replaces);
+  return (
+    <>
+      {answer.made.map(({ document, slides: made }) => (
+        <chakra.label key={document} display="flex" gap="8px" fontSize="sm" cursor="pointer">
+          <input
+            type="checkbox"
+            checked={use.replaces === document}
+            onChange={(event) =>
+              edit({ kind: 'template', template: replacing(use, event.target.checked ? document : null) })
+            }
+          />
+          {t('Replace the {n} slides that were made of {document} before', { count: made.length, document })}
+        </chakra.label>
+      ))}
       {replaced !== undefined && replaced.changed.length > 0 && (
         <Notice>
           {t(
@@ -192,15 +221,7 @@ function Facts({ use, answer, slides }: FactsProps) {
           )}
         </Notice>
       )}
-      {answer.slides > 0 && (
-        <PresentationStrip
-          use={use}
-          answer={answer}
-          slides={slides}
-          place={(behind) => setPlace(behind === 0 ? 'after' : behind === answer.slides ? 'before' : `${behind}`)}
-        />
-      )}
-    </Box>
+    </>
   );
 }
 

@@ -1,6 +1,6 @@
 /** Fonts apart from the theme, and one rule for all titles, points or captions. */
 import { Box, chakra } from '@chakra-ui/react';
-import { useMemo } from 'react';
+import { useMemo, type ReactNode } from 'react';
 import {
   COLOR_NAMES,
   designNamed,
@@ -163,13 +163,11 @@ function PointsField({ label, value, from, to, keep }: PointsProps) {
 
 function Rule({ role, rule: shown }: { readonly role: RuledRole; readonly rule: TextRule | undefined }) {
   const [rule, setRule] = useAhead(shown);
-  const set = (change: { readonly [K in keyof TextRule]?: TextRule[K] | undefined }) => {
+  const set: RuleFields['set'] = (change) => {
     const next = Object.fromEntries(Object.entries({ ...rule, ...change }).filter(([, value]) => value !== undefined));
     setRule(next);
     edit({ kind: 'type', role, rule: Object.keys(next).length === 0 ? null : next });
   };
-  const flag = (value: boolean | undefined): string => (value === undefined ? '' : value ? 'yes' : 'no');
-  const asked = (text: string): boolean | undefined => (text === '' ? undefined : text === 'yes');
   const name = RULED_LABELS[role];
   const back = rule !== undefined && (
     <Action
@@ -192,35 +190,55 @@ function Rule({ role, rule: shown }: { readonly role: RuledRole; readonly rule: 
       keep={(wanted) => set({ size: wanted })}
     />
   );
-  // They stand on paper and in the speaker's window, in no frame of a slide.
-  if (role === 'notes')
-    return (
-      <Row role="group" aria-label={t('All {name}', { name })}>
-        <chakra.b fontSize="sm" w="100%">
-          {t('All {name}', { name })}
-        </chakra.b>
-        <chakra.label display="flex" gap="6px" alignItems="center" fontSize="sm">
-          {t('Size')}
-          {size}
-        </chakra.label>
-        <chakra.label display="flex" gap="6px" alignItems="center" fontSize="sm">
-          {t('Room before each paragraph')}
-          <PointsField
-            label={t('Room before each paragraph of speaker notes, in points')}
-            value={rule?.space}
-            from={0}
-            to={72}
-            keep={(space) => set({ space })}
-          />
-        </chakra.label>
-        {back}
-      </Row>
-    );
   return (
     <Row role="group" aria-label={t('All {name}', { name })}>
       <chakra.b fontSize="sm" w="100%">
         {t('All {name}', { name })}
       </chakra.b>
+      {role === 'notes' ? (
+        <OfNotes size={size} rule={rule} set={set} />
+      ) : (
+        <OfSlides name={name} size={size} rule={rule} set={set} />
+      )}
+      {back}
+    </Row>
+  );
+}
+
+interface RuleFields {
+  readonly size: ReactNode;
+  readonly rule: TextRule | undefined;
+  readonly set: (change: { readonly [K in keyof TextRule]?: TextRule[K] | undefined }) => void;
+}
+
+/** They stand on paper and in the speaker's window, in no frame of a slide. */
+function OfNotes({ size, rule, set }: RuleFields) {
+  return (
+    <>
+      <chakra.label display="flex" gap="6px" alignItems="center" fontSize="sm">
+        {t('Size')}
+        {size}
+      </chakra.label>
+      <chakra.label display="flex" gap="6px" alignItems="center" fontSize="sm">
+        {t('Room before each paragraph')}
+        <PointsField
+          label={t('Room before each paragraph of speaker notes, in points')}
+          value={rule?.space}
+          from={0}
+          to={72}
+          keep={(space) => set({ space })}
+        />
+      </chakra.label>
+    </>
+  );
+}
+
+const flag = (value: boolean | undefined): string => (value === undefined ? '' : value ? 'yes' : 'no');
+const asked = (text: string): boolean | undefined => (text === '' ? undefined : text === 'yes');
+
+function OfSlides({ name, size, rule, set }: RuleFields & { readonly name: string }) {
+  return (
+    <>
       <Select
         aria-label={t('Font of all {name}', { name })}
         value={rule?.font ?? ''}
@@ -272,7 +290,6 @@ function Rule({ role, rule: shown }: { readonly role: RuledRole; readonly rule: 
         <option value="center">{t('centred')}</option>
         <option value="right">{t('right')}</option>
       </Select>
-      {back}
-    </Row>
+    </>
   );
 }

@@ -30,7 +30,6 @@ export function OwnMaps() {
   const view = useDeck((state) => state.view);
   const [maps, setMaps] = useState<readonly OwnMap[] | null>(null);
   const [fault, setFault] = useState<string | null>(null);
-  const branches = useSpokenParts();
   const [naming, setNaming] = useState<string | null>(null);
   const chooser = useRef<HTMLInputElement>(null);
   const refresh = () => listMaps().then(setMaps, (error: unknown) => setFault(sentence(error)));
@@ -58,44 +57,13 @@ export function OwnMaps() {
     <Panel aria-label={t('Own maps')} role="region">
       {maps?.length === 0 && <Small>{t('No map is kept yet.')}</Small>}
       {maps?.map((own) => (
-        <Box key={own.id} display="flex" gap="6px" alignItems="center" flexWrap="wrap">
-          {naming === own.id ? (
-            <Field
-              autoFocus
-              aria-label={t('Name of the map')}
-              defaultValue={own.name}
-              maxLength={100}
-              onBlur={(event) => {
-                const name = event.target.value.trim();
-                setNaming(null);
-                if (name !== '' && name !== own.name) void doing(() => renameMap(own.id, name));
-              }}
-              onKeyDown={(event) => {
-                if (event.key === 'Enter') event.currentTarget.blur();
-                if (event.key === 'Escape') setNaming(null);
-              }}
-            />
-          ) : (
-            <chakra.b flex="1" minW="120px">
-              {own.name}
-            </chakra.b>
-          )}
-          <Action
-            size="small"
-            onClick={() => edit({ kind: 'map', name: null, map: own.map, prose: own.prose, branches })}
-          >
-            {t('Use')}
-          </Action>
-          <Action size="small" look="quiet" onClick={() => setNaming(own.id)}>
-            {t('Rename')}
-          </Action>
-          <Action size="small" look="quiet" onClick={() => save(own)}>
-            {t('Save as a file')}
-          </Action>
-          <Action size="small" look="danger" onClick={() => void doing(() => dropMap(own.id))}>
-            {t('Delete')}
-          </Action>
-        </Box>
+        <KeptMap
+          key={own.id}
+          own={own}
+          isNaming={naming === own.id}
+          name={(on) => setNaming(on ? own.id : null)}
+          doing={doing}
+        />
       ))}
       <Box display="flex" gap="6px" flexWrap="wrap">
         <Action
@@ -131,6 +99,54 @@ export function OwnMaps() {
         </Small>
       )}
     </Panel>
+  );
+}
+
+interface KeptProps {
+  readonly own: OwnMap;
+  readonly isNaming: boolean;
+  readonly name: (on: boolean) => void;
+  readonly doing: (work: () => Promise<unknown>) => Promise<void>;
+}
+
+function KeptMap({ own, isNaming, name, doing }: KeptProps) {
+  const branches = useSpokenParts();
+  return (
+    <Box display="flex" gap="6px" alignItems="center" flexWrap="wrap">
+      {isNaming ? (
+        <Field
+          autoFocus
+          aria-label={t('Name of the map')}
+          defaultValue={own.name}
+          maxLength={100}
+          onBlur={(event) => {
+            const text = event.target.value.trim();
+            name(false);
+            if (text !== '' && text !== own.name) void doing(() => renameMap(own.id, text));
+          }}
+          onKeyDown={(event) => {
+            if (event.key === 'Enter') event.currentTarget.blur();
+            if (event.key === 'Escape') name(false);
+          }}
+        />
+      ) : (
+        <chakra.b flex="1" minW="120px">
+          {own.name}
+        </chakra.b>
+      )}
+      <Action size="small" onClick={() => edit({ kind: 'map', name: null, map: own.map, prose: own.prose, branches })}>
+        {t('Use')}
+      </Action>
+      <Action size="small" look="quiet" onClick={() => name(true)}>
+        {t('Rename')}
+      </Action>
+      <Action size="small" look="quiet" onClick={() => save(own)}>
+        {t('Save as a file')}
+      </Action>
+      <Action size="small" look="danger" onClick={() => void doing(() => dropMap(own.id))}>
+        {t('Delete')}
+      </Action>
+    </Box>
   );
 }
 

@@ -8,6 +8,7 @@ import {
   numberValue,
   writeNumber,
   type ChartData,
+  type ChartKind,
   type ChartSeries,
   type ChartSettings,
   type Edit,
@@ -21,6 +22,7 @@ import { CHART_LABELS, CHART_REASONS } from '../../ui/labels.ts';
 import { KeptField } from '../../ui/kept-field.tsx';
 import { Action, Notice, Select, Small } from '../../ui/recipes.tsx';
 import { t } from '../../words/words.ts';
+import type { ChartOffers } from '../../worker/questions.ts';
 import type { Row } from '../../worker/shown.ts';
 import { PanelPart, PanelRow } from './panel-part.tsx';
 
@@ -44,27 +46,14 @@ export function ChartPanel({ row, part }: { readonly row: Row; readonly part: Ta
     edit({ kind: 'all', edits: [...(row.fixed === 'table' ? unfixed : []), { kind: 'chart', part: part.id, chart }] });
   };
   const asTable = () => edit({ kind: 'all', edits: [...unfixed, { kind: 'chart', part: part.id, chart: null }] });
-  const reason = new Map(offers.map((offer) => [offer.kind, CHART_REASONS[offer.reason]]));
-  const kinds = [...offers.map(({ kind }) => kind), ...CHART_KINDS.filter((kind) => !reason.has(kind))];
   return (
     <PanelPart head={drawn ? t('Chart of the table') : t('This table holds numbers: draw them')}>
-      <Box display="flex" gap="6px" flexWrap="wrap">
-        <Action size="small" look={drawn ? 'plain' : 'chosen'} aria-pressed={!drawn} onClick={asTable}>
-          {t('Table')}
-        </Action>
-        {kinds.map((kind) => (
-          <Action
-            key={kind}
-            size="small"
-            look={drawn && settings.kind === kind ? 'chosen' : 'plain'}
-            aria-pressed={drawn && settings.kind === kind}
-            title={reason.get(kind)}
-            onClick={() => set(kindChange(kind, read))}
-          >
-            {CHART_LABELS[kind]}
-          </Action>
-        ))}
-      </Box>
+      <Kinds
+        offers={offers}
+        kind={drawn ? settings.kind : null}
+        asTable={asTable}
+        take={(kind) => set(kindChange(kind, read))}
+      />
       {offers[0] !== undefined && !drawn && (
         <Small mt="4px">
           {t('{charts} suit best: {reason}.', {
@@ -75,36 +64,7 @@ export function ChartPanel({ row, part }: { readonly row: Row; readonly part: Ta
       )}
       {drawn && (
         <>
-          <PanelRow>
-            <Words label={t('Title of the chart')} value={settings.title} set={(title) => set({ title })} />
-            <Words
-              label={t('Title of the horizontal axis')}
-              value={settings.acrossTitle}
-              set={(acrossTitle) => set({ acrossTitle })}
-            />
-            <Words
-              label={t('Title of the vertical axis')}
-              value={settings.upTitle}
-              set={(upTitle) => set({ upTitle })}
-            />
-          </PanelRow>
-          <PanelRow>
-            <Select
-              aria-label={t('Legend')}
-              value={settings.legend}
-              onChange={(event) => set({ legend: event.target.value as ChartSettings['legend'] })}
-            >
-              <option value="none">{t('no legend')}</option>
-              <option value="bottom">{t('legend below')}</option>
-              <option value="right">{t('legend right')}</option>
-            </Select>
-            <Flag label={t('Numbers')} value={settings.labels} set={(labels) => set({ labels })} />
-            <Flag label={t('Grid lines')} value={settings.grid} set={(grid) => set({ grid })} />
-            <Colors settings={settings} data={read} set={(colors) => set({ colors })} />
-            <Action size="small" look="quiet" aria-expanded={numbers} onClick={() => setNumbers(!numbers)}>
-              {t('Edit the numbers')}
-            </Action>
-          </PanelRow>
+          <Dress settings={settings} data={read} set={set} numbers={numbers} showNumbers={setNumbers} />
           {stale && own !== null && (
             <Notice tone="attention" mt="6px" role="status">
               {t('The table has other numbers since those of the chart were written.')}
@@ -129,6 +89,81 @@ export function ChartPanel({ row, part }: { readonly row: Row; readonly part: Ta
         </>
       )}
     </PanelPart>
+  );
+}
+
+interface KindsProps {
+  /** Those that suit the numbers, the best first. */
+  readonly offers: ChartOffers['offers'];
+  /** Null: it stands as a table. */
+  readonly kind: ChartKind | null;
+  readonly asTable: () => void;
+  readonly take: (kind: ChartKind) => void;
+}
+
+function Kinds({ offers, kind, asTable, take }: KindsProps) {
+  const reason = new Map(offers.map((offer) => [offer.kind, CHART_REASONS[offer.reason]]));
+  const kinds = [...offers.map((offer) => offer.kind), ...CHART_KINDS.filter((one) => !reason.has(one))];
+  return (
+    <Box display="flex" gap="6px" flexWrap="wrap">
+      <Action size="small" look={kind === null ? 'chosen' : 'plain'} aria-pressed={kind === null} onClick={asTable}>
+        {t('Table')}
+      </Action>
+      {kinds.map((one) => (
+        <Action
+          key={one}
+          size="small"
+          look={kind === one ? 'chosen' : 'plain'}
+          aria-pressed={kind === one}
+          title={reason.get(one)}
+          onClick={() => take(one)}
+        >
+          {CHART_LABELS[one]}
+        </Action>
+      ))}
+    </Box>
+  );
+}
+
+interface DressProps {
+  readonly settings: ChartSettings;
+  readonly data: ChartData | null;
+  readonly set: (change: Partial<ChartSettings>) => void;
+  readonly numbers: boolean;
+  readonly showNumbers: (on: boolean) => void;
+}
+
+/** Titles, legend, what is drawn beside the shapes, and colours. */
+function Dress({ settings, data, set, numbers, showNumbers }: DressProps) {
+  return (
+    <>
+      <PanelRow>
+        <Words label={t('Title of the chart')} value={settings.title} set={(title) => set({ title })} />
+        <Words
+          label={t('Title of the horizontal axis')}
+          value={settings.acrossTitle}
+          set={(acrossTitle) => set({ acrossTitle })}
+        />
+        <Words label={t('Title of the vertical axis')} value={settings.upTitle} set={(upTitle) => set({ upTitle })} />
+      </PanelRow>
+      <PanelRow>
+        <Select
+          aria-label={t('Legend')}
+          value={settings.legend}
+          onChange={(event) => set({ legend: event.target.value as ChartSettings['legend'] })}
+        >
+          <option value="none">{t('no legend')}</option>
+          <option value="bottom">{t('legend below')}</option>
+          <option value="right">{t('legend right')}</option>
+        </Select>
+        <Flag label={t('Numbers')} value={settings.labels} set={(labels) => set({ labels })} />
+        <Flag label={t('Grid lines')} value={settings.grid} set={(grid) => set({ grid })} />
+        <Colors settings={settings} data={data} set={(colors) => set({ colors })} />
+        <Action size="small" look="quiet" aria-expanded={numbers} onClick={() => showNumbers(!numbers)}>
+          {t('Edit the numbers')}
+        </Action>
+      </PanelRow>
+    </>
   );
 }
 
@@ -220,11 +255,8 @@ interface NumbersProps {
 }
 const PLAIN: NumberFormat = { decimals: 6, decimal: '.', group: '', prefix: '', suffix: '' };
 
-/** The chart's own numbers. The document keeps its table. */
-function Numbers({ data, format = PLAIN, own, set }: NumbersProps) {
-  /** The cell whose text is not a number. */
-  const [refused, setRefused] = useState<string | null>(null);
-  if (data === null) return null;
+/** How numbers are written in cells, and read from them: null for an empty cell, undefined for what is no number. */
+function cellNumbers(format: NumberFormat) {
   const bare = { ...format, prefix: '', suffix: '', group: '' as const };
   const write = (value: number | null): string =>
     value === null
@@ -237,12 +269,24 @@ function Numbers({ data, format = PLAIN, own, set }: NumbersProps) {
     const found = splitNumber(text);
     return found === undefined ? undefined : found.value * numberValue(found.digits, format.decimal);
   };
+  return { write, read };
+}
+
+/** The chart's own numbers. The document keeps its table. */
+function Numbers({ data, format = PLAIN, own, set }: NumbersProps) {
+  /** The cell whose text is not a number. */
+  const [refused, setRefused] = useState<string | null>(null);
+  if (data === null) return null;
+  const { write, read } = cellNumbers(format);
   const { categories, series } = data;
-  const change = (k: number, i: number, value: number | null) =>
-    set({
-      categories,
-      series: series.map((one, at) => (at === i ? { ...one, values: one.values.with(k, value) } : one)),
-    });
+  const changed = (i: number, change: Partial<ChartSeries>) =>
+    set({ categories, series: series.map((one, at) => (at === i ? { ...one, ...change } : one)) });
+  const keep = (k: number, i: number, text: string) => {
+    const { values } = series[i]!;
+    const value = read(text);
+    setRefused(value === undefined ? `${k} ${i}` : null);
+    if (value !== undefined && value !== (values[k] ?? null)) changed(i, { values: values.with(k, value) });
+  };
   return (
     <Box mt="8px" overflowX="auto">
       <chakra.table
@@ -258,9 +302,7 @@ function Numbers({ data, format = PLAIN, own, set }: NumbersProps) {
                   aria-label={t('Name of series {i}', { i: i + 1 })}
                   value={name}
                   w="90px"
-                  keep={(text) =>
-                    set({ categories, series: series.map((one, at) => (at === i ? { ...one, name: text } : one)) })
-                  }
+                  keep={(text) => changed(i, { name: text })}
                 />
               </th>
             ))}
@@ -285,11 +327,7 @@ function Numbers({ data, format = PLAIN, own, set }: NumbersProps) {
                     w="90px"
                     inputMode="decimal"
                     aria-invalid={refused === `${k} ${i}`}
-                    keep={(text) => {
-                      const value = read(text);
-                      setRefused(value === undefined ? `${k} ${i}` : null);
-                      if (value !== undefined && value !== (values[k] ?? null)) change(k, i, value);
-                    }}
+                    keep={(text) => keep(k, i, text)}
                   />
                 </td>
               ))}

@@ -85,7 +85,6 @@ export const FacingRow = memo(function FacingRow({
   const selectedBlock = useSelected((state) => state.block);
   const isCurrent = useSelected((state) => state.row === slideKey);
   const [writing, setWriting] = useState<PartId | 'title' | null>(null);
-  const [most, setMost] = useState(PASSAGES_STEP);
   const part = useChosen((state) => state.part);
   const chosen = useMemo(
     () => chosenParts(row, selectedBlock, isCurrent ? part : null),
@@ -98,52 +97,13 @@ export const FacingRow = memo(function FacingRow({
     }),
     [row, slideKey],
   );
-  const grid = useRef<HTMLElement>(null);
-  const [over, setOver] = useState<'above' | 'below' | null>(null);
-  useEffect(() => {
-    const element = grid.current;
-    if (element === null || row === undefined) return;
-    const below = (clientY: number): boolean => {
-      const box = element.getBoundingClientRect();
-      return clientY > box.top + box.height / 2;
-    };
-    return dropTargetForElements({
-      element,
-      canDrop: ({ source }) => takes(row, draggedOf(source)),
-      onDrag: ({ source, location }) =>
-        setOver(
-          draggedOf(source)?.kind === 'slides' ? (below(location.current.input.clientY) ? 'below' : 'above') : null,
-        ),
-      onDragLeave: () => setOver(null),
-      onDrop: ({ source, location }) => {
-        setOver(null);
-        const dragged = draggedOf(source);
-        // A passage or a slide within this row takes it first.
-        if (location.current.dropTargets[0]?.element !== element && dragged?.kind !== 'slides') return;
-        if (dragged?.kind === 'slides') dropSlides(row, dragged.slides, below(location.current.input.clientY));
-        else if (dragged !== undefined) dropParts(row, dragged.parts, null);
-      },
-    });
-  }, [row]);
+  const { grid, over } = useDropped(row);
   if (row === undefined) return <Box h="290px" />;
-  // A document without headings is one slide with all its passages; they are shown in portions, the chosen one always.
-  const place = selectedBlock === null ? -1 : row.passages.indexOf(selectedBlock);
-  const shown = Math.max(most, place + 1);
   return (
     <Grid ref={grid} data-slide={row.slide} aria-current={isCurrent} style={overStyle(over)}>
       {row.removed.length > 0 && <Removed lines={row.removed} />}
       {row.join !== null && <Join edit={row.join} />}
-      <Box pt="12px" pr="6px" minW="0">
-        {row.passages.length === 0 && <NoSource row={row} />}
-        {row.passages.slice(0, shown).map((block) => (
-          <Passage key={block} block={block} row={row} />
-        ))}
-        {shown < row.passages.length && (
-          <Action look="quiet" size="small" ml="40px" onClick={() => setMost(shown + PASSAGES_STEP)}>
-            {t('and {n} more passages', { count: row.passages.length - shown })}
-          </Action>
-        )}
-      </Box>
+      <Passages row={row} />
       <Bracket />
       <Facing>
         <Box minW="0">
@@ -174,6 +134,58 @@ export const FacingRow = memo(function FacingRow({
     </Grid>
   );
 });
+
+/** What is dropped on a row: parts go to its end, slides before or behind it. */
+function useDropped(row: Row | undefined) {
+  const grid = useRef<HTMLElement>(null);
+  const [over, setOver] = useState<'above' | 'below' | null>(null);
+  useEffect(() => {
+    const element = grid.current;
+    if (element === null || row === undefined) return;
+    const below = (clientY: number): boolean => {
+      const box = element.getBoundingClientRect();
+      return clientY > box.top + box.height / 2;
+    };
+    return dropTargetForElements({
+      element,
+      canDrop: ({ source }) => takes(row, draggedOf(source)),
+      onDrag: ({ source, location }) =>
+        setOver(
+          draggedOf(source)?.kind === 'slides' ? (below(location.current.input.clientY) ? 'below' : 'above') : null,
+        ),
+      onDragLeave: () => setOver(null),
+      onDrop: ({ source, location }) => {
+        setOver(null);
+        const dragged = draggedOf(source);
+        // A passage or a slide within this row takes it first.
+        if (location.current.dropTargets[0]?.element !== element && dragged?.kind !== 'slides') return;
+        if (dragged?.kind === 'slides') dropSlides(row, dragged.slides, below(location.current.input.clientY));
+        else if (dragged !== undefined) dropParts(row, dragged.parts, null);
+      },
+    });
+  }, [row]);
+  return { grid, over };
+}
+
+/** A document without headings is one slide with all its passages; they are shown in portions, the chosen one always. */
+function Passages({ row }: { readonly row: Row }) {
+  const [most, setMost] = useState(PASSAGES_STEP);
+  const selected = useSelected((state) => state.block);
+  const shown = Math.max(most, selected === null ? 0 : row.passages.indexOf(selected) + 1);
+  return (
+    <Box pt="12px" pr="6px" minW="0">
+      {row.passages.length === 0 && <NoSource row={row} />}
+      {row.passages.slice(0, shown).map((block) => (
+        <Passage key={block} block={block} row={row} />
+      ))}
+      {shown < row.passages.length && (
+        <Action look="quiet" size="small" ml="40px" onClick={() => setMost(shown + PASSAGES_STEP)}>
+          {t('and {n} more passages', { count: row.passages.length - shown })}
+        </Action>
+      )}
+    </Box>
+  );
+}
 
 const overStyle = (over: 'above' | 'below' | null) =>
   over === null ? {} : { boxShadow: `inset 0 ${over === 'above' ? 3 : -3}px 0 var(--chakra-colors-pine)` };

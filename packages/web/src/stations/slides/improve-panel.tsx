@@ -18,6 +18,7 @@ import { count } from '../../ui/format.ts';
 import { DENSITY_LABELS } from '../../ui/labels.ts';
 import { Action, Small } from '../../ui/recipes.tsx';
 import { t } from '../../words/words.ts';
+import type { SlideAdvice } from '../../worker/questions.ts';
 import { Panel, PanelPart } from './panel-part.tsx';
 import { spokenInstead } from './slide-work.ts';
 
@@ -37,16 +38,8 @@ const reword = ({ part, to }: Proposal) => ({ kind: 'reword', part, runs: to }) 
 
 export function ImprovePanel({ slide, close }: { readonly slide: SlideId; readonly close: () => void }) {
   const { answer: advice } = useAnswer({ what: 'advice', slide });
-  const [most, setMost] = useState<number | null>(null);
-  const [density, setDensity] = useState<Density | null>(null);
   const parts = usePages((state) => [...state.rows.values()].find((row) => row.slide === slide)?.all);
   if (advice === null) return <Small mt="8px">{t('Looking …')}</Small>;
-  const textOf = (id: string): string => {
-    const part = parts?.find((one) => one.id === id);
-    return part !== undefined && 'runs' in part ? runsText(part.runs) : t('a picture or table');
-  };
-  const fewer = advice.fewer.find((one) => one.most === most);
-  const shorter = advice.shorter.find((one) => one.density === density);
   const nothing =
     advice.titles.length === 0 &&
     advice.fewer.length === 0 &&
@@ -75,60 +68,10 @@ export function ImprovePanel({ slide, close }: { readonly slide: SlideId; readon
           </Action>
         </PanelPart>
       )}
-      {advice.fewer.length > 0 && (
-        <PanelPart head={t('Fewer points; the others are spoken')}>
-          <Choices>
-            {advice.fewer.map((one) => (
-              <Action
-                key={one.most}
-                size="small"
-                look={one.most === most ? 'chosen' : 'plain'}
-                aria-pressed={one.most === most}
-                onClick={() => setMost(one.most === most ? null : one.most)}
-              >
-                {count(one.most, 'point')}
-              </Action>
-            ))}
-          </Choices>
-          {fewer !== undefined && (
-            <FewerPoints key={fewer.most} all={parts ?? []} proposed={fewer.parts} textOf={textOf} />
-          )}
-        </PanelPart>
-      )}
-      {advice.shorter.length > 0 && (
-        <PanelPart head={t('Shorter, in your own words')}>
-          <Choices>
-            {advice.shorter.map((one) => (
-              <Action
-                key={one.density}
-                size="small"
-                look={one.density === density ? 'chosen' : 'plain'}
-                aria-pressed={one.density === density}
-                onClick={() => setDensity(one.density === density ? null : (one.density as Density))}
-              >
-                {DENSITY_LABELS[one.density as Density]}
-              </Action>
-            ))}
-          </Choices>
-          {shorter !== undefined && <Proposals proposals={shorter.proposals} />}
-        </PanelPart>
-      )}
-      {advice.parallel.map(({ rule, odd, of }) => (
-        <PanelPart
-          key={rule}
-          head={t('{of} of {n} points {rules}', { of: of - odd.length, count: of, rules: RULES[rule] })}
-        >
-          {odd.some(({ proposal }) => proposal !== null) && (
-            <Proposals proposals={odd.flatMap(({ proposal }) => proposal ?? [])} />
-          )}
-          {odd
-            .filter(({ proposal }) => proposal === null)
-            .map(({ part, text }) => (
-              <Small key={part}>
-                <Text>{text}</Text> {t('does not; write it anew on the slide.')}
-              </Small>
-            ))}
-        </PanelPart>
+      {advice.fewer.length > 0 && <Fewer advice={advice} parts={parts ?? []} />}
+      {advice.shorter.length > 0 && <Shorter advice={advice} />}
+      {advice.parallel.map((one) => (
+        <Parallel key={one.rule} advice={one} />
       ))}
       {advice.thinner !== null && (
         <PanelPart head={t('Notes that say less, in your own sentences')}>
@@ -147,6 +90,77 @@ export function ImprovePanel({ slide, close }: { readonly slide: SlideId; readon
 }
 
 const Choices = chakra('div', { base: { display: 'flex', gap: '6px', flexWrap: 'wrap', mb: '4px' } });
+
+interface AdviceProps {
+  readonly advice: SlideAdvice;
+}
+
+function Fewer({ advice, parts }: AdviceProps & { readonly parts: readonly Content[] }) {
+  const [most, setMost] = useState<number | null>(null);
+  const fewer = advice.fewer.find((one) => one.most === most);
+  const textOf = (id: string): string => {
+    const part = parts.find((one) => one.id === id);
+    return part !== undefined && 'runs' in part ? runsText(part.runs) : t('a picture or table');
+  };
+  return (
+    <PanelPart head={t('Fewer points; the others are spoken')}>
+      <Choices>
+        {advice.fewer.map((one) => (
+          <Action
+            key={one.most}
+            size="small"
+            look={one.most === most ? 'chosen' : 'plain'}
+            aria-pressed={one.most === most}
+            onClick={() => setMost(one.most === most ? null : one.most)}
+          >
+            {count(one.most, 'point')}
+          </Action>
+        ))}
+      </Choices>
+      {fewer !== undefined && <FewerPoints key={fewer.most} all={parts} proposed={fewer.parts} textOf={textOf} />}
+    </PanelPart>
+  );
+}
+
+function Shorter({ advice }: AdviceProps) {
+  const [density, setDensity] = useState<Density | null>(null);
+  const shorter = advice.shorter.find((one) => one.density === density);
+  return (
+    <PanelPart head={t('Shorter, in your own words')}>
+      <Choices>
+        {advice.shorter.map((one) => (
+          <Action
+            key={one.density}
+            size="small"
+            look={one.density === density ? 'chosen' : 'plain'}
+            aria-pressed={one.density === density}
+            onClick={() => setDensity(one.density === density ? null : (one.density as Density))}
+          >
+            {DENSITY_LABELS[one.density as Density]}
+          </Action>
+        ))}
+      </Choices>
+      {shorter !== undefined && <Proposals proposals={shorter.proposals} />}
+    </PanelPart>
+  );
+}
+
+function Parallel({ advice: { rule, odd, of } }: { readonly advice: ParallelAdvice }) {
+  return (
+    <PanelPart head={t('{of} of {n} points {rules}', { of: of - odd.length, count: of, rules: RULES[rule] })}>
+      {odd.some(({ proposal }) => proposal !== null) && (
+        <Proposals proposals={odd.flatMap(({ proposal }) => proposal ?? [])} />
+      )}
+      {odd
+        .filter(({ proposal }) => proposal === null)
+        .map(({ part, text }) => (
+          <Small key={part}>
+            <Text>{text}</Text> {t('does not; write it anew on the slide.')}
+          </Small>
+        ))}
+    </PanelPart>
+  );
+}
 
 /** The choice of points is seen, and can be made otherwise. */
 function FewerPoints({

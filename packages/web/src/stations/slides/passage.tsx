@@ -2,7 +2,7 @@
 import { combine } from '@atlaskit/pragmatic-drag-and-drop/combine';
 import { draggable, dropTargetForElements } from '@atlaskit/pragmatic-drag-and-drop/element/adapter';
 import { Box, chakra } from '@chakra-ui/react';
-import { memo, useEffect, useRef, useState } from 'react';
+import { memo, useEffect, useRef, useState, type RefObject } from 'react';
 import type { Block, Range, BlockId } from '@alvex/core';
 import { useDeck, useLanguage } from '../../state/deck-store.ts';
 import { edit } from '../../state/log-store.ts';
@@ -90,55 +90,13 @@ export const Passage = memo(function Passage({ block: id, row }: Props) {
   const chosen = useChosen((state) => state.passages.has(id));
   const deck = useDeck((state) => state.deck?.id ?? '');
   const line = useRef<HTMLDivElement>(null);
-  const [over, setOver] = useState(false);
-  useEffect(() => {
-    const element = line.current;
-    if (!current || element === null) return;
-    const show = () => element.scrollIntoView({ block: 'nearest' });
-    // Where a part was chosen on the slide, the focus is there, and nothing moves under a second click.
-    if (useChosen.getState().part !== null) {
-      const timer = setTimeout(show, DOUBLE_CLICK_MS);
-      return () => clearTimeout(timer);
-    }
-    show();
-    if (mayTakeFocus(element) && !element.contains(document.activeElement))
-      element.querySelector<HTMLElement>('[data-mark]')?.focus({ preventScroll: true });
-    return;
-  }, [current]);
+  useInSight(line, current);
+  const over = useDraggedParts(line, id, row, block !== undefined);
   // One tab stop in each row: the current passage, or the first.
   const tabbable = useSelected((state) =>
     state.row === row.key && state.block !== null ? state.block === id : row.passages[0] === id,
   );
-  const there = block !== undefined;
   const language = useLanguage();
-  useEffect(() => {
-    const element = line.current;
-    if (element === null || !there) return;
-    const own = new Set([id]);
-    return combine(
-      draggable({
-        element,
-        canDrag: () => partsOf([row], own).length > 0,
-        getInitialData: () => {
-          const { passages } = useChosen.getState();
-          const blocks = passages.has(id) ? passages : own;
-          return { dragged: { kind: 'parts', parts: partsOf(usePages.getState().rows.values(), blocks) } };
-        },
-      }),
-      dropTargetForElements({
-        element,
-        canDrop: ({ source }) => draggedOf(source)?.kind === 'parts' && takes(row, draggedOf(source)),
-        onDragEnter: () => setOver(true),
-        onDragLeave: () => setOver(false),
-        onDrop: ({ source, location }) => {
-          setOver(false);
-          const dragged = draggedOf(source);
-          if (dragged?.kind === 'parts' && location.current.dropTargets[0]?.element === element)
-            dropParts(row, dragged.parts, firstPartOf(row, id));
-        },
-      }),
-    );
-  }, [id, row, there]);
   if (block === undefined) return null;
   return (
     <>
@@ -172,6 +130,58 @@ export const Passage = memo(function Passage({ block: id, row }: Props) {
     </>
   );
 });
+
+/** The current passage comes into sight, and takes the focus where it may. */
+function useInSight(line: RefObject<HTMLElement | null>, current: boolean): void {
+  useEffect(() => {
+    const element = line.current;
+    if (!current || element === null) return;
+    const show = () => element.scrollIntoView({ block: 'nearest' });
+    // Where a part was chosen on the slide, the focus is there, and nothing moves under a second click.
+    if (useChosen.getState().part !== null) {
+      const timer = setTimeout(show, DOUBLE_CLICK_MS);
+      return () => clearTimeout(timer);
+    }
+    show();
+    if (mayTakeFocus(element) && !element.contains(document.activeElement))
+      element.querySelector<HTMLElement>('[data-mark]')?.focus({ preventScroll: true });
+    return;
+  }, [line, current]);
+}
+
+/** Parts of a passage are dragged by it, and others dropped before it. @returns Whether some are over it. */
+function useDraggedParts(line: RefObject<HTMLElement | null>, id: BlockId, row: Row, there: boolean): boolean {
+  const [over, setOver] = useState(false);
+  useEffect(() => {
+    const element = line.current;
+    if (element === null || !there) return;
+    const own = new Set([id]);
+    return combine(
+      draggable({
+        element,
+        canDrag: () => partsOf([row], own).length > 0,
+        getInitialData: () => {
+          const { passages } = useChosen.getState();
+          const blocks = passages.has(id) ? passages : own;
+          return { dragged: { kind: 'parts', parts: partsOf(usePages.getState().rows.values(), blocks) } };
+        },
+      }),
+      dropTargetForElements({
+        element,
+        canDrop: ({ source }) => draggedOf(source)?.kind === 'parts' && takes(row, draggedOf(source)),
+        onDragEnter: () => setOver(true),
+        onDragLeave: () => setOver(false),
+        onDrop: ({ source, location }) => {
+          setOver(false);
+          const dragged = draggedOf(source);
+          if (dragged?.kind === 'parts' && location.current.dropTargets[0]?.element === element)
+            dropParts(row, dragged.parts, firstPartOf(row, id));
+        },
+      }),
+    );
+  }, [line, id, row, there]);
+  return over;
+}
 
 function PassageText({ block, row, deck }: { readonly block: Block; readonly row: Row; readonly deck: string }) {
   const kept = row.all.flatMap((part) => (part.kept !== undefined && part.blocks[0] === block.id ? part.kept : []));

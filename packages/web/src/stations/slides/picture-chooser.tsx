@@ -56,40 +56,14 @@ const Choice = chakra('button', {
 const SHOWN = 8;
 const index = new TagIndex(LIBRARY);
 
-export function PictureChooser({
-  row,
-  take,
-}: {
+interface ChooserProps {
   readonly row: Row;
   readonly take: (picture: Picture, alt: string | null) => void;
-}) {
-  const deck = useDeck((state) => state.deck?.id ?? '');
-  const look = useDeck((state) => state.view?.look);
+}
+
+export function PictureChooser({ row, take }: ChooserProps) {
   const [words, setWords] = useState('');
-  const [failure, setFailure] = useState<string | null>(null);
-  const [busy, setBusy] = useState(false);
-  const palette = useMemo(
-    () => (look === undefined ? undefined : makePalette(seedOf(designNamed(look.theme), look.palette), isDark(look))),
-    [look],
-  );
-  const text = words.trim() === '' ? textOf(row) : words;
-  const { answer: own } = useAnswer({ what: 'ownPictures', words, text: textOf(row) });
-  const fitting = index.search(searchWords(text), SHOWN);
-  const shown = fitting.length > 0 || words.trim() !== '' ? fitting : LIBRARY.slice(0, SHOWN);
-  const send = async (body: Blob, name: string, alt: string | null) => {
-    setBusy(true);
-    setFailure(null);
-    try {
-      take(await sendPicture(deck, body, name), alt);
-    } catch (error) {
-      setFailure(error instanceof ApiError ? error.message : t('This picture was not taken. Nothing was changed.'));
-    }
-    setBusy(false);
-  };
-  const fromLibrary = async (picture: LibraryPicture) => {
-    if (palette === undefined) return;
-    await send(await rastered(picture, palette), `${picture.name}.png`, picture.shows);
-  };
+  const { busy, failure, send } = useSending(take);
   return (
     <Box
       mt="6px"
@@ -123,48 +97,102 @@ export function PictureChooser({
           {failure}
         </Notice>
       )}
-      {own !== null && own.length > 0 && (
-        <>
-          <Small mt="6px">{t('In this deck')}</Small>
-          <Choices>
-            {own.map(({ picture, alt }) => (
-              <Choice
-                key={picture.id}
-                disabled={busy}
-                title={alt ?? ''}
-                aria-label={t('In this deck: {alt}', { alt: alt ?? t('without a description') })}
-                onClick={() => take(picture, alt)}
-              >
-                <img
-                  src={pictureUrl(deck, picture.id)}
-                  alt=""
-                  loading="lazy"
-                  style={{ display: 'block', width: '100%', aspectRatio: '4 / 3', objectFit: 'contain' }}
-                />
-              </Choice>
-            ))}
-          </Choices>
-          <Small mt="6px">{t('In the library')}</Small>
-        </>
-      )}
-      {palette !== undefined && (
-        <Choices>
-          {shown.map((picture) => (
-            <Choice
-              key={picture.name}
-              disabled={busy}
-              title={picture.shows}
-              aria-label={t('Library: {shows}', { shows: picture.shows })}
-              onClick={() => void fromLibrary(picture)}
-            >
-              <img src={dataUrl(picture, palette)} alt="" style={{ display: 'block', width: '100%' }} />
-            </Choice>
-          ))}
-        </Choices>
-      )}
-      {shown.length === 0 && <Small mt="6px">{t('The library has no picture for this word.')}</Small>}
+      <OwnPictures row={row} words={words} busy={busy} take={take} />
+      <FromLibrary row={row} words={words} busy={busy} send={send} />
       <Small mt="4px">{t('Drawn for Alvex, in the colours of your deck, free to use (MIT).')}</Small>
     </Box>
+  );
+}
+
+/** Sends pictures to the deck, one at a time, and gives them on when they are there. */
+function useSending(take: ChooserProps['take']) {
+  const deck = useDeck((state) => state.deck?.id ?? '');
+  const [failure, setFailure] = useState<string | null>(null);
+  const [busy, setBusy] = useState(false);
+  const send = async (body: Blob, name: string, alt: string | null) => {
+    setBusy(true);
+    setFailure(null);
+    try {
+      take(await sendPicture(deck, body, name), alt);
+    } catch (error) {
+      setFailure(error instanceof ApiError ? error.message : t('This picture was not taken. Nothing was changed.'));
+    }
+    setBusy(false);
+  };
+  return { busy, failure, send };
+}
+
+interface ShelfProps {
+  readonly row: Row;
+  /** What is searched; without, what fits the slide is shown. */
+  readonly words: string;
+  readonly busy: boolean;
+}
+
+function OwnPictures({ row, words, busy, take }: ShelfProps & { readonly take: ChooserProps['take'] }) {
+  const deck = useDeck((state) => state.deck?.id ?? '');
+  const { answer: own } = useAnswer({ what: 'ownPictures', words, text: textOf(row) });
+  if (own === null || own.length === 0) return null;
+  return (
+    <>
+      <Small mt="6px">{t('In this deck')}</Small>
+      <Choices>
+        {own.map(({ picture, alt }) => (
+          <Choice
+            key={picture.id}
+            disabled={busy}
+            title={alt ?? ''}
+            aria-label={t('In this deck: {alt}', { alt: alt ?? t('without a description') })}
+            onClick={() => take(picture, alt)}
+          >
+            <img
+              src={pictureUrl(deck, picture.id)}
+              alt=""
+              loading="lazy"
+              style={{ display: 'block', width: '100%', aspectRatio: '4 / 3', objectFit: 'contain' }}
+            />
+          </Choice>
+        ))}
+      </Choices>
+      <Small mt="6px">{t('In the library')}</Small>
+    </>
+  );
+}
+
+function FromLibrary({
+  row,
+  words,
+  busy,
+  send,
+}: ShelfProps & { readonly send: ReturnType<typeof useSending>['send'] }) {
+  const look = useDeck((state) => state.view?.look);
+  const palette = useMemo(
+    () => (look === undefined ? undefined : makePalette(seedOf(designNamed(look.theme), look.palette), isDark(look))),
+    [look],
+  );
+  if (palette === undefined) return null;
+  const isSearched = words.trim() !== '';
+  const fitting = index.search(searchWords(isSearched ? words : textOf(row)), SHOWN);
+  const shown = fitting.length > 0 || isSearched ? fitting : LIBRARY.slice(0, SHOWN);
+  const fromLibrary = async (picture: LibraryPicture) =>
+    send(await rastered(picture, palette), `${picture.name}.png`, picture.shows);
+  return (
+    <>
+      <Choices>
+        {shown.map((picture) => (
+          <Choice
+            key={picture.name}
+            disabled={busy}
+            title={picture.shows}
+            aria-label={t('Library: {shows}', { shows: picture.shows })}
+            onClick={() => void fromLibrary(picture)}
+          >
+            <img src={dataUrl(picture, palette)} alt="" style={{ display: 'block', width: '100%' }} />
+          </Choice>
+        ))}
+      </Choices>
+      {shown.length === 0 && <Small mt="6px">{t('The library has no picture for this word.')}</Small>}
+    </>
   );
 }
 

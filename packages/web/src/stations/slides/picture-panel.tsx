@@ -1,7 +1,16 @@
 /** Pictures of a slide: how they stand in their frames, what they show, other ones in their place, and new ones. */
 import { Box, chakra } from '@chakra-ui/react';
 import { useMemo, useState } from 'react';
-import { PICTURE_FILTERS, PLAIN_DRESS, runsText, usualDress, type PictureDress, type PicturePart } from '@alvex/core';
+import {
+  PICTURE_FILTERS,
+  PLAIN_DRESS,
+  runsText,
+  usualDress,
+  type Edit,
+  type Picture,
+  type PictureDress,
+  type PicturePart,
+} from '@alvex/core';
 import { pictureUrl } from '../../api/client.ts';
 import { useDeck } from '../../state/deck-store.ts';
 import { edit } from '../../state/log-store.ts';
@@ -32,64 +41,12 @@ export function PicturePanel({ row, part }: { readonly row: Row; readonly part: 
       <Box display="flex" gap="12px" alignItems="flex-start" flexWrap="wrap">
         <PictureCrop url={pictureUrl(deck, part.picture)} dress={dress} set={set} />
         <Box flex="1" minW="220px">
-          <Box display="flex" gap="6px" flexWrap="wrap">
-            {(['fit', 'fill'] as const).map((as) => (
-              <Action
-                key={as}
-                size="small"
-                look={dress.as === as ? 'chosen' : 'plain'}
-                aria-pressed={dress.as === as}
-                onClick={() => set({ as })}
-              >
-                {as === 'fit' ? t('All of it') : t('Fill the frame')}
-              </Action>
-            ))}
-            <Select
-              aria-label={t('Tone')}
-              value={dress.filter}
-              onChange={(event) => set({ filter: event.target.value as PictureDress['filter'] })}
-            >
-              {PICTURE_FILTERS.map((filter) => (
-                <option key={filter} value={filter}>
-                  {FILTER_LABELS[filter]}
-                </option>
-              ))}
-            </Select>
-            <Select
-              aria-label={t('Corners')}
-              value={dress.corners}
-              onChange={(event) => set({ corners: event.target.value as PictureDress['corners'] })}
-            >
-              <option value="square">{t('square corners')}</option>
-              <option value="round">{t('round corners')}</option>
-            </Select>
-          </Box>
+          <FrameChoice dress={dress} set={set} />
           <PanelRow>
             <Slide label={t('Brightness')} value={dress.brightness} set={(brightness) => set({ brightness })} />
             <Slide label={t('Contrast')} value={dress.contrast} set={(contrast) => set({ contrast })} />
           </PanelRow>
-          <PanelRow>
-            <Small>{t('Cut off')}</Small>
-            {EDGES.map((edge, i) => (
-              <chakra.label key={edge} fontSize="xs" color="soft">
-                {edge}{' '}
-                <KeptField
-                  type="number"
-                  min={0}
-                  max={MOST_CUT * 100}
-                  step={1}
-                  w="48px"
-                  aria-label={t('Cut off at the {edge}, per cent', { edge })}
-                  value={`${Math.round(dress.crop[i]! * 100)}`}
-                  keep={(text) => {
-                    const share = Math.min(MOST_CUT, Math.max(0, Number(text) || 0) / 100);
-                    if (share !== dress.crop[i])
-                      set({ crop: dress.crop.with(i, share) as unknown as PictureDress['crop'] });
-                  }}
-                />
-              </chakra.label>
-            ))}
-          </PanelRow>
+          <CutOff dress={dress} set={set} />
         </Box>
       </Box>
       <Description row={row} part={part} />
@@ -119,22 +76,88 @@ export function PicturePanel({ row, part }: { readonly row: Row; readonly part: 
         <PictureChooser
           row={row}
           take={(picture, alt) => {
-            const other = { kind: 'replace', part: part.id, picture, alt } as const;
-            // What was cut off of one, and must stay in sight of it, says nothing of another.
-            const { crop, focus } = PLAIN_DRESS;
-            edit(
-              part.dress === undefined
-                ? other
-                : {
-                    kind: 'all',
-                    edits: [other, { kind: 'frame', part: part.id, dress: { ...part.dress, crop, focus } }],
-                  },
-            );
+            edit(replaced(part, picture, alt));
             setReplacing(false);
           }}
         />
       )}
     </PanelPart>
+  );
+}
+
+/** What was cut off of one picture, and must stay in sight of it, says nothing of another. */
+function replaced(part: PicturePart, picture: Picture, alt: string | null): Edit {
+  const other = { kind: 'replace', part: part.id, picture, alt } as const;
+  if (part.dress === undefined) return other;
+  const { crop, focus } = PLAIN_DRESS;
+  return { kind: 'all', edits: [other, { kind: 'frame', part: part.id, dress: { ...part.dress, crop, focus } }] };
+}
+
+interface DressProps {
+  readonly dress: PictureDress;
+  readonly set: (change: Partial<PictureDress>) => void;
+}
+
+function FrameChoice({ dress, set }: DressProps) {
+  return (
+    <Box display="flex" gap="6px" flexWrap="wrap">
+      {(['fit', 'fill'] as const).map((as) => (
+        <Action
+          key={as}
+          size="small"
+          look={dress.as === as ? 'chosen' : 'plain'}
+          aria-pressed={dress.as === as}
+          onClick={() => set({ as })}
+        >
+          {as === 'fit' ? t('All of it') : t('Fill the frame')}
+        </Action>
+      ))}
+      <Select
+        aria-label={t('Tone')}
+        value={dress.filter}
+        onChange={(event) => set({ filter: event.target.value as PictureDress['filter'] })}
+      >
+        {PICTURE_FILTERS.map((filter) => (
+          <option key={filter} value={filter}>
+            {FILTER_LABELS[filter]}
+          </option>
+        ))}
+      </Select>
+      <Select
+        aria-label={t('Corners')}
+        value={dress.corners}
+        onChange={(event) => set({ corners: event.target.value as PictureDress['corners'] })}
+      >
+        <option value="square">{t('square corners')}</option>
+        <option value="round">{t('round corners')}</option>
+      </Select>
+    </Box>
+  );
+}
+
+function CutOff({ dress, set }: DressProps) {
+  return (
+    <PanelRow>
+      <Small>{t('Cut off')}</Small>
+      {EDGES.map((edge, i) => (
+        <chakra.label key={edge} fontSize="xs" color="soft">
+          {edge}{' '}
+          <KeptField
+            type="number"
+            min={0}
+            max={MOST_CUT * 100}
+            step={1}
+            w="48px"
+            aria-label={t('Cut off at the {edge}, per cent', { edge })}
+            value={`${Math.round(dress.crop[i]! * 100)}`}
+            keep={(text) => {
+              const share = Math.min(MOST_CUT, Math.max(0, Number(text) || 0) / 100);
+              if (share !== dress.crop[i]) set({ crop: dress.crop.with(i, share) as unknown as PictureDress['crop'] });
+            }}
+          />
+        </chakra.label>
+      ))}
+    </PanelRow>
   );
 }
 

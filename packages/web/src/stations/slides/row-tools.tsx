@@ -11,8 +11,9 @@ import {
   Presentation,
   SlidersHorizontal,
   Trash2,
+  type LucideIcon,
 } from 'lucide-react';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useRef, useState, type ComponentProps } from 'react';
 import { Link } from 'react-router';
 import { FULL_RULES, plain, type Edit, type FullRule, type MatterKind } from '@alvex/core';
 import { useDeck } from '../../state/deck-store.ts';
@@ -137,6 +138,14 @@ const PresentHere = ({ number }: { readonly number: number }) => (
   </chakra.span>
 );
 
+function Tool({ icon: Icon, children, ...props }: ComponentProps<typeof Action> & { readonly icon: LucideIcon }) {
+  return (
+    <Action look="quiet" size="small" {...props}>
+      <Icon size={ICON} aria-hidden="true" /> {children}
+    </Action>
+  );
+}
+
 function SlideActions({
   row,
   open,
@@ -160,72 +169,65 @@ function SlideActions({
     <Box display="flex" flexWrap="wrap" w="100%" ml="-6px" css={{ '& button': { px: '6px', gap: '4px' } }}>
       {row.kind === 'content' && row.matter === null && (
         <>
-          <Action look="quiet" size="small" aria-label={t('Add a point')} title={t('Add a point')} onClick={addPoint}>
-            <ListPlus size={ICON} aria-hidden="true" /> {t('Point')}
-          </Action>
-          <Action
-            look="quiet"
-            size="small"
+          <Tool icon={ListPlus} aria-label={t('Add a point')} title={t('Add a point')} onClick={addPoint}>
+            {t('Point')}
+          </Tool>
+          <Tool
+            icon={SlidersHorizontal}
             aria-label={t('Improve this slide')}
             title={t('Improve: title, fewer points, shorter, alike')}
             aria-expanded={open === 'improve'}
             onClick={() => turn('improve')}
           >
-            <SlidersHorizontal size={ICON} aria-hidden="true" /> {t('Improve')}
-          </Action>
+            {t('Improve')}
+          </Tool>
         </>
       )}
-      <Action
-        look="quiet"
-        size="small"
+      <Tool
+        icon={LayoutPanelLeft}
         aria-label={t('Look of this slide')}
         title={t('Layout, figure, picture, chart, colours')}
         aria-expanded={open === 'look'}
         onClick={() => turn('look')}
       >
-        <LayoutPanelLeft size={ICON} aria-hidden="true" /> {t('Look')}
-      </Action>
+        {t('Look')}
+      </Tool>
       {row.matter !== null && row.matter !== 'cover' && (
-        <Action
-          look="quiet"
-          size="small"
+        <Tool
+          icon={PenLine}
           aria-label={t('Make this slide my own')}
           title={t('Make it my own: it can be written, and does not follow the deck any more')}
           onClick={() => edit(madeOwn(row, row.matter!))}
         >
-          <PenLine size={ICON} aria-hidden="true" /> {t('My own')}
-        </Action>
+          {t('My own')}
+        </Tool>
       )}
       {row.matter === null && (
-        <Action
-          look="quiet"
-          size="small"
+        <Tool
+          icon={Copy}
           aria-label={t('Copy this slide')}
           title={t('Copy (d)')}
           onClick={() => edit({ kind: 'duplicate', slide: row.slide, as: newId() })}
         >
-          <Copy size={ICON} aria-hidden="true" /> {t('Copy')}
-        </Action>
+          {t('Copy')}
+        </Tool>
       )}
-      <Action
-        look="quiet"
-        size="small"
+      <Tool
+        icon={row.hidden ? Eye : EyeOff}
         aria-label={row.hidden ? t('Show this slide again') : t('Hide this slide')}
         title={row.hidden ? t('Show again (h)') : t('Hide when presenting (h)')}
         onClick={() => edit({ kind: 'hide', slides, hidden: !row.hidden })}
       >
-        {row.hidden ? <Eye size={ICON} aria-hidden="true" /> : <EyeOff size={ICON} aria-hidden="true" />}{' '}
         {row.hidden ? t('Show') : t('Hide')}
-      </Action>
-      <Action
-        look="quiet"
-        size="small"
+      </Tool>
+      <Tool
+        icon={Trash2}
         aria-label={t('Take out this slide')}
         title={t('Take out (Delete); it can be brought back here')}
         onClick={() => edit({ kind: 'remove', slides })}
       >
-        <Trash2 size={ICON} aria-hidden="true" /> {t('Take out')}
-      </Action>
+        {t('Take out')}
+      </Tool>
     </Box>
   );
 }

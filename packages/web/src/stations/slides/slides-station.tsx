@@ -2,8 +2,8 @@
 import type { BlockId, PageKey } from '@alvex/core';
 import { autoScrollForElements } from '@atlaskit/pragmatic-drag-and-drop-auto-scroll/element';
 import { Box } from '@chakra-ui/react';
-import { useVirtualizer } from '@tanstack/react-virtual';
-import { useEffect, useEffectEvent, useRef, useState } from 'react';
+import { useVirtualizer, type Virtualizer } from '@tanstack/react-virtual';
+import { useEffect, useEffectEvent, useRef, useState, type RefObject } from 'react';
 import { useSearchParams } from 'react-router';
 import { ask } from '../../state/core-link.ts';
 import { useDeck } from '../../state/deck-store.ts';
@@ -30,17 +30,9 @@ const blockAt = (search: URLSearchParams): BlockId | null => search.get('at') as
 export function SlidesStation() {
   const order = useDeck((state) => state.view?.pages.order) ?? NO_PAGES;
   const scroller = useRef<HTMLDivElement>(null);
-  const [search, setSearch] = useSearchParams();
   const [reading, setReading] = useState<Reading>('facing');
   useEffect(() => clearChosen, []);
-  useEffect(() => {
-    // Keys that wait were meant for what was current when they were pressed.
-    window.addEventListener('pointerdown', forgetKeys, true);
-    return () => {
-      window.removeEventListener('pointerdown', forgetKeys, true);
-      forgetKeys();
-    };
-  }, []);
+  useKeysForgotten();
   // What is dragged to an edge brings the slides beyond it.
   useEffect(() => {
     const element = scroller.current;
@@ -65,51 +57,10 @@ export function SlidesStation() {
     // Rows of other places stand there until the next frame.
     requestAnimationFrame(() => focusCurrentSoon(scroller.current, order[i]!));
   };
-  // A slide that was made is gone to as soon as it is there; in the place of one that is no more, the next is current.
-  const before = useRef(order);
-  const follow = useEffectEvent(() => {
-    const { row, block } = useSelected.getState();
-    const was = before.current;
-    before.current = order;
-    if (row === null || was.length === 0) return;
-    const at = order.indexOf(row);
-    if (at >= 0 && !was.includes(row)) {
-      virtualizer.scrollToIndex(at, { align: 'auto' });
-      focusCurrentSoon(scroller.current, row);
-    } else if (at < 0 && was.includes(row)) select(block, order[Math.min(was.indexOf(row), order.length - 1)] ?? null);
-  });
-  useEffect(() => follow(), [order]);
+  useFollowed(order, virtualizer, scroller);
+  useAddress(virtualizer);
 
-  // Other stations lead here with the block that was looked at.
-  const at = blockAt(search);
-  useEffect(() => {
-    if (at === null) return;
-    void ask({ what: 'page', block: at }).then((key) => {
-      const { view } = useDeck.getState();
-      if (key === null || view === null) return;
-      select(at, key);
-      virtualizer.scrollToIndex(view.pages.order.indexOf(key), { align: 'start' });
-    });
-    setSearch({}, { replace: true });
-  }, [at, setSearch, virtualizer]);
-
-  const wanted = search.get('page');
-  useEffect(() => {
-    if (wanted === null) return;
-    virtualizer.scrollToIndex(Number(wanted) - 1, { align: 'start' });
-    setSearch({}, { replace: true });
-  }, [wanted, setSearch, virtualizer]);
-
-  if (order.length === 0)
-    return (
-      <Box maxW="520px" mx="auto" pt="14vh" px="24px">
-        <Small>
-          {t(
-            'This map makes no slides: nothing of the document has a place on one. Change where text goes in the Map station.',
-          )}
-        </Small>
-      </Box>
-    );
+  if (order.length === 0) return <NoSlides />;
   return (
     <Box h="100%" display="flex" flexDirection="column">
       <Unseen as="h1">{t('Slides beside their text')}</Unseen>
@@ -152,6 +103,71 @@ export function SlidesStation() {
         first={virtualizer.range?.startIndex ?? 0}
         last={virtualizer.range?.endIndex ?? 0}
       />
+    </Box>
+  );
+}
+
+type Rows = Virtualizer<HTMLDivElement, Element>;
+
+/** Keys that wait were meant for what was current when they were pressed. */
+function useKeysForgotten(): void {
+  useEffect(() => {
+    window.addEventListener('pointerdown', forgetKeys, true);
+    return () => {
+      window.removeEventListener('pointerdown', forgetKeys, true);
+      forgetKeys();
+    };
+  }, []);
+}
+
+/** A slide that was made is gone to as soon as it is there; in the place of one that is no more, the next is current. */
+function useFollowed(order: readonly PageKey[], virtualizer: Rows, scroller: RefObject<HTMLDivElement | null>): void {
+  const before = useRef(order);
+  const follow = useEffectEvent(() => {
+    const { row, block } = useSelected.getState();
+    const was = before.current;
+    before.current = order;
+    if (row === null || was.length === 0) return;
+    const at = order.indexOf(row);
+    if (at >= 0 && !was.includes(row)) {
+      virtualizer.scrollToIndex(at, { align: 'auto' });
+      focusCurrentSoon(scroller.current, row);
+    } else if (at < 0 && was.includes(row)) select(block, order[Math.min(was.indexOf(row), order.length - 1)] ?? null);
+  });
+  useEffect(() => follow(), [order]);
+}
+
+/** Other stations lead here with the block that was looked at, or with the number of a slide. */
+function useAddress(virtualizer: Rows): void {
+  const [search, setSearch] = useSearchParams();
+  const at = blockAt(search);
+  useEffect(() => {
+    if (at === null) return;
+    void ask({ what: 'page', block: at }).then((key) => {
+      const { view } = useDeck.getState();
+      if (key === null || view === null) return;
+      select(at, key);
+      virtualizer.scrollToIndex(view.pages.order.indexOf(key), { align: 'start' });
+    });
+    setSearch({}, { replace: true });
+  }, [at, setSearch, virtualizer]);
+
+  const wanted = search.get('page');
+  useEffect(() => {
+    if (wanted === null) return;
+    virtualizer.scrollToIndex(Number(wanted) - 1, { align: 'start' });
+    setSearch({}, { replace: true });
+  }, [wanted, setSearch, virtualizer]);
+}
+
+function NoSlides() {
+  return (
+    <Box maxW="520px" mx="auto" pt="14vh" px="24px">
+      <Small>
+        {t(
+          'This map makes no slides: nothing of the document has a place on one. Change where text goes in the Map station.',
+        )}
+      </Small>
     </Box>
   );
 }
