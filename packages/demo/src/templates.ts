@@ -65,90 +65,72 @@ interface OwnSlideSource {
   readonly ground?: string;
 }
 
-/** A presentation file of the parts that it must have, and what is given. */
-export function templateOf({ size, masters, slides: own = 0, notes = false }: Source): Uint8Array {
-  const slides = typeof own === 'number' ? Array.from({ length: own }, (_, i) => usualSlide(i + 1)) : own;
-  const files: Record<string, Uint8Array> = {};
-  const put = (name: string, content: string): void => {
-    files[name] = strToU8(content);
-  };
-  const overrides: string[] = [];
-  const add = (
-    name: string,
-    content: string,
-    type: string,
-    rels: readonly (readonly [string, string])[] = [],
-  ): void => {
-    put(name, XML + content);
-    overrides.push(`<Override PartName="/${name}" ContentType="${type}"/>`);
+/** Parts of a package, with their types and relationships. */
+class Parts {
+  readonly files: Record<string, Uint8Array> = {};
+  readonly #overrides: string[] = [];
+
+  put(name: string, content: string): void {
+    this.files[name] = strToU8(content);
+  }
+
+  add(name: string, content: string, type: string, rels: readonly (readonly [string, string])[] = []): void {
+    this.put(name, XML + content);
+    this.#overrides.push(`<Override PartName="/${name}" ContentType="${type}"/>`);
     if (rels.length === 0) return;
     const slash = name.lastIndexOf('/');
     const rows = rels.map(
       ([kind, target], i) => `<Relationship Id="rId${i + 1}" Type="${REL}/${kind}" Target="${target}"/>`,
     );
-    put(
+    this.put(
       `${name.slice(0, slash)}/_rels/${name.slice(slash + 1)}.rels`,
       `${XML}<Relationships xmlns="http://schemas.openxmlformats.org/package/2006/relationships">${rows.join('')}</Relationships>`,
     );
-  };
-  let layoutNumber = 0;
+  }
+
+  /** @param main Of the relationship of the package. */
+  zip(main: string): Uint8Array {
+    const png = Object.keys(this.files).some((name) => name.endsWith('.png'));
+    this.put(
+      '[Content_Types].xml',
+      `${XML}<Types xmlns="http://schemas.openxmlformats.org/package/2006/content-types"><Default Extension="rels" ContentType="application/vnd.openxmlformats-package.relationships+xml"/><Default Extension="xml" ContentType="application/xml"/>${png ? '<Default Extension="png" ContentType="image/png"/>' : ''}${this.#overrides.join('')}</Types>`,
+    );
+    this.put(
+      '_rels/.rels',
+      `${XML}<Relationships xmlns="http://schemas.openxmlformats.org/package/2006/relationships"><Relationship Id="rId1" Type="${REL}/officeDocument" Target="${main}"/></Relationships>`,
+    );
+    const order = ['[Content_Types].xml', '_rels/.rels', ...Object.keys(this.files)];
+    const sorted = Object.fromEntries([...new Set(order)].map((name) => [name, this.files[name]!]));
+    return zipSync(sorted, { level: 6, mtime: new Date('1980-01-01T00:00:00') });
+  }
+}
+
+/** A presentation file of the parts that it must have, and what is given. */
+export function templateOf({ size, masters, slides: own = 0, notes = false }: Source): Uint8Array {
+  const slides = typeof own === 'number' ? Array.from({ length: own }, (_, i) => usualSlide(i + 1)) : own;
+  const parts = new Parts();
+  let layouts = 0;
   let id = 2_147_483_648;
   const masterIds: string[] = [];
   masters.forEach((master, m) => {
-    const first = layoutNumber;
-    const names = master.layouts.map(() => `slideLayout${++layoutNumber}.xml`);
-    const theme = `<a:theme xmlns:a="http://schemas.openxmlformats.org/drawingml/2006/main" name="${master.name}"><a:themeElements><a:clrScheme name="c">${['dk1', 'lt1', 'dk2', 'lt2', 'accent1', 'accent2', 'accent3', 'accent4', 'accent5', 'accent6', 'hlink', 'folHlink'].map((name) => `<a:${name}><a:srgbClr val="${master.colors[name] ?? '336699'}"/></a:${name}>`).join('')}</a:clrScheme><a:fontScheme name="f"><a:majorFont><a:latin typeface="${master.fonts[0]}"/><a:ea typeface=""/><a:cs typeface=""/></a:majorFont><a:minorFont><a:latin typeface="${master.fonts[1]}"/><a:ea typeface=""/><a:cs typeface=""/></a:minorFont></a:fontScheme><a:fmtScheme name="x"><a:fillStyleLst>${master.fills ?? FILL.repeat(3)}</a:fillStyleLst><a:lnStyleLst>${`<a:ln w="6350">${FILL}</a:ln>`.repeat(3)}</a:lnStyleLst><a:effectStyleLst>${'<a:effectStyle><a:effectLst/></a:effectStyle>'.repeat(3)}</a:effectStyleLst><a:bgFillStyleLst>${FILL.repeat(3)}</a:bgFillStyleLst></a:fmtScheme></a:themeElements></a:theme>`;
-    add(`ppt/theme/theme${m + 1}.xml`, theme, 'application/vnd.openxmlformats-officedocument.theme+xml');
-    const map = master.dark ? 'bg1="dk1" tx1="lt1" bg2="dk2" tx2="lt2"' : 'bg1="lt1" tx1="dk1" bg2="lt2" tx2="dk2"';
-    const level = (n: number, sz: number): string =>
-      `<a:lvl${n}pPr marL="${n * 228_600}" indent="-228600"><a:spcBef><a:spcPts val="600"/></a:spcBef><a:buChar char="•"/><a:defRPr sz="${sz * 100}"><a:solidFill><a:schemeClr val="tx1"/></a:solidFill><a:latin typeface="+mn-lt"/></a:defRPr></a:lvl${n}pPr>`;
-    const logo =
-      master.logo === undefined
-        ? ''
-        : `<p:pic><p:nvPicPr><p:cNvPr id="80" name="Logo" descr="Mark of the trust"/><p:cNvPicPr/><p:nvPr/></p:nvPicPr><p:blipFill><a:blip r:embed="rId${names.length + 2}"/><a:stretch><a:fillRect/></a:stretch></p:blipFill><p:spPr>${xfrm(master.logo)}<a:prstGeom prst="rect"><a:avLst/></a:prstGeom></p:spPr></p:pic>`;
-    id++;
-    const masterId = id;
-    masterIds.push(`<p:sldMasterId id="${masterId}" r:id="rId${m + 1}"/>`);
-    const list = names.map((_, i) => `<p:sldLayoutId id="${++id}" r:id="rId${i + 1}"/>`).join('');
-    add(
-      `ppt/slideMasters/slideMaster${m + 1}.xml`,
-      `<p:sldMaster ${NS}><p:cSld>${master.ground ?? PLAIN_GROUND}${tree((master.extra ?? '') + logo + master.phs.map((ph, i) => shape(ph, i + 2)).join(''))}</p:cSld><p:clrMap ${map} accent1="accent1" accent2="accent2" accent3="accent3" accent4="accent4" accent5="accent5" accent6="accent6" hlink="hlink" folHlink="folHlink"/><p:sldLayoutIdLst>${list}</p:sldLayoutIdLst><p:txStyles><p:titleStyle><a:lvl1pPr><a:lnSpc><a:spcPct val="90000"/></a:lnSpc><a:defRPr sz="3600" b="1"><a:solidFill><a:schemeClr val="accent1"/></a:solidFill><a:latin typeface="+mj-lt"/></a:defRPr></a:lvl1pPr></p:titleStyle><p:bodyStyle>${level(1, 24)}${level(2, 20)}${level(3, 18)}</p:bodyStyle><p:otherStyle><a:lvl1pPr><a:defRPr sz="1200"/></a:lvl1pPr></p:otherStyle></p:txStyles></p:sldMaster>`,
-      `${TYPES}.slideMaster+xml`,
-      [
-        ...names.map((name) => ['slideLayout', `../slideLayouts/${name}`] as const),
-        ['theme', `../theme/theme${m + 1}.xml`],
-        ...(master.logo === undefined ? [] : [['image', '../media/logo.png'] as const]),
-      ],
-    );
-    master.layouts.forEach((layout, i) => {
-      const media = `layout${first + i + 1}.png`;
-      if (layout.picture !== undefined) files[`ppt/media/${media}`] = layout.picture;
-      add(
-        `ppt/slideLayouts/slideLayout${first + i + 1}.xml`,
-        `<p:sldLayout ${NS}${layout.type === undefined ? '' : ` type="${layout.type}"`}><p:cSld name="${layout.name}">${layout.ground ?? ''}${tree((layout.extra ?? '') + layout.phs.map((ph, k) => shape(ph, k + 2)).join(''))}</p:cSld><p:clrMapOvr><a:masterClrMapping/></p:clrMapOvr></p:sldLayout>`,
-        `${TYPES}.slideLayout+xml`,
-        [
-          ['slideMaster', `../slideMasters/slideMaster${m + 1}.xml`],
-          ...(layout.picture === undefined ? [] : [['image', `../media/${media}`] as const]),
-        ],
-      );
-    });
+    masterIds.push(`<p:sldMasterId id="${++id}" r:id="rId${m + 1}"/>`);
+    addMaster(parts, master, m + 1, layouts, id);
+    layouts += master.layouts.length;
+    id += master.layouts.length;
   });
-  const withLogo = masters.some(({ logo }) => logo !== undefined);
-  const withPng = withLogo || masters.some(({ layouts }) => layouts.some(({ picture }) => picture !== undefined));
-  if (withLogo) {
+  if (masters.some(({ logo }) => logo !== undefined)) {
     const data = new Uint8Array(24 * 12 * 4).map((_, i) => [20, 90, 110, 255][i % 4]!);
-    files['ppt/media/logo.png'] = encode({ width: 24, height: 12, data, channels: 4 });
+    parts.files['ppt/media/logo.png'] = encode({ width: 24, height: 12, data, channels: 4 });
   }
   if (notes)
-    add(
+    parts.add(
       'ppt/notesMasters/notesMaster1.xml',
       `<p:notesMaster ${NS}><p:cSld>${tree(shape({ type: 'body', idx: 1, box: [75, 480, 600, 390] }, 2))}</p:cSld><p:clrMap bg1="lt1" tx1="dk1" bg2="lt2" tx2="dk2" accent1="accent1" accent2="accent2" accent3="accent3" accent4="accent4" accent5="accent5" accent6="accent6" hlink="hlink" folHlink="folHlink"/></p:notesMaster>`,
       `${TYPES}.notesMaster+xml`,
       [['theme', '../theme/theme1.xml']],
     );
   slides.forEach(({ layout, shapes, ground = '' }, i) =>
-    add(
+    parts.add(
       `ppt/slides/slide${i + 1}.xml`,
       `<p:sld ${NS}><p:cSld>${ground}${tree(shapes)}</p:cSld><p:clrMapOvr><a:masterClrMapping/></p:clrMapOvr></p:sld>`,
       `${TYPES}.slide+xml`,
@@ -157,7 +139,7 @@ export function templateOf({ size, masters, slides: own = 0, notes = false }: So
   );
   const slideIds = slides.map((_, i) => `<p:sldId id="${256 + i}" r:id="rId${masters.length + i + 1}"/>`).join('');
   const notesId = `rId${masters.length + slides.length + 1}`;
-  add(
+  parts.add(
     'ppt/presentation.xml',
     `<p:presentation ${NS}><p:sldMasterIdLst>${masterIds.join('')}</p:sldMasterIdLst>${notes ? `<p:notesMasterIdLst><p:notesMasterId r:id="${notesId}"/></p:notesMasterIdLst>` : ''}${slides.length > 0 ? `<p:sldIdLst>${slideIds}</p:sldIdLst>` : ''}<p:sldSz cx="${emu(size[0])}" cy="${emu(size[1])}"/><p:notesSz cx="6858000" cy="9144000"/></p:presentation>`,
     `${TYPES}.presentation.main+xml`,
@@ -167,17 +149,51 @@ export function templateOf({ size, masters, slides: own = 0, notes = false }: So
       ...(notes ? [['notesMaster', 'notesMasters/notesMaster1.xml'] as const] : []),
     ],
   );
-  put(
-    '[Content_Types].xml',
-    `${XML}<Types xmlns="http://schemas.openxmlformats.org/package/2006/content-types"><Default Extension="rels" ContentType="application/vnd.openxmlformats-package.relationships+xml"/><Default Extension="xml" ContentType="application/xml"/>${withPng ? '<Default Extension="png" ContentType="image/png"/>' : ''}${overrides.join('')}</Types>`,
+  return parts.zip('ppt/presentation.xml');
+}
+
+/** A master with its theme and layouts. @param number From 1. @param before Layouts of the masters before it. @param id Of the master; those of its layouts follow. */
+function addMaster(parts: Parts, master: MasterSource, number: number, before: number, id: number): void {
+  const names = master.layouts.map((_, i) => `slideLayout${before + i + 1}.xml`);
+  parts.add(
+    `ppt/theme/theme${number}.xml`,
+    themeXml(master),
+    'application/vnd.openxmlformats-officedocument.theme+xml',
   );
-  put(
-    '_rels/.rels',
-    `${XML}<Relationships xmlns="http://schemas.openxmlformats.org/package/2006/relationships"><Relationship Id="rId1" Type="${REL}/officeDocument" Target="ppt/presentation.xml"/></Relationships>`,
-  );
-  const order = ['[Content_Types].xml', '_rels/.rels', ...Object.keys(files)];
-  const sorted = Object.fromEntries([...new Set(order)].map((name) => [name, files[name]!]));
-  return zipSync(sorted, { level: 6, mtime: new Date('1980-01-01T00:00:00') });
+  const list = names.map((_, i) => `<p:sldLayoutId id="${id + i + 1}" r:id="rId${i + 1}"/>`).join('');
+  parts.add(`ppt/slideMasters/slideMaster${number}.xml`, masterXml(master, list), `${TYPES}.slideMaster+xml`, [
+    ...names.map((name) => ['slideLayout', `../slideLayouts/${name}`] as const),
+    ['theme', `../theme/theme${number}.xml`],
+    ...(master.logo === undefined ? [] : [['image', '../media/logo.png'] as const]),
+  ]);
+  master.layouts.forEach((layout, i) => {
+    const media = `layout${before + i + 1}.png`;
+    if (layout.picture !== undefined) parts.files[`ppt/media/${media}`] = layout.picture;
+    parts.add(
+      `ppt/slideLayouts/${names[i]}`,
+      `<p:sldLayout ${NS}${layout.type === undefined ? '' : ` type="${layout.type}"`}><p:cSld name="${layout.name}">${layout.ground ?? ''}${tree((layout.extra ?? '') + layout.phs.map((ph, k) => shape(ph, k + 2)).join(''))}</p:cSld><p:clrMapOvr><a:masterClrMapping/></p:clrMapOvr></p:sldLayout>`,
+      `${TYPES}.slideLayout+xml`,
+      [
+        ['slideMaster', `../slideMasters/slideMaster${number}.xml`],
+        ...(layout.picture === undefined ? [] : [['image', `../media/${media}`] as const]),
+      ],
+    );
+  });
+}
+
+const themeXml = (master: MasterSource): string =>
+  `<a:theme xmlns:a="http://schemas.openxmlformats.org/drawingml/2006/main" name="${master.name}"><a:themeElements><a:clrScheme name="c">${['dk1', 'lt1', 'dk2', 'lt2', 'accent1', 'accent2', 'accent3', 'accent4', 'accent5', 'accent6', 'hlink', 'folHlink'].map((name) => `<a:${name}><a:srgbClr val="${master.colors[name] ?? '336699'}"/></a:${name}>`).join('')}</a:clrScheme><a:fontScheme name="f"><a:majorFont><a:latin typeface="${master.fonts[0]}"/><a:ea typeface=""/><a:cs typeface=""/></a:majorFont><a:minorFont><a:latin typeface="${master.fonts[1]}"/><a:ea typeface=""/><a:cs typeface=""/></a:minorFont></a:fontScheme><a:fmtScheme name="x"><a:fillStyleLst>${master.fills ?? FILL.repeat(3)}</a:fillStyleLst><a:lnStyleLst>${`<a:ln w="6350">${FILL}</a:ln>`.repeat(3)}</a:lnStyleLst><a:effectStyleLst>${'<a:effectStyle><a:effectLst/></a:effectStyle>'.repeat(3)}</a:effectStyleLst><a:bgFillStyleLst>${FILL.repeat(3)}</a:bgFillStyleLst></a:fmtScheme></a:themeElements></a:theme>`;
+
+/** @param list Its layouts. */
+function masterXml(master: MasterSource, list: string): string {
+  const map = master.dark ? 'bg1="dk1" tx1="lt1" bg2="dk2" tx2="lt2"' : 'bg1="lt1" tx1="dk1" bg2="lt2" tx2="dk2"';
+  const level = (n: number, sz: number): string =>
+    `<a:lvl${n}pPr marL="${n * 228_600}" indent="-228600"><a:spcBef><a:spcPts val="600"/></a:spcBef><a:buChar char="•"/><a:defRPr sz="${sz * 100}"><a:solidFill><a:schemeClr val="tx1"/></a:solidFill><a:latin typeface="+mn-lt"/></a:defRPr></a:lvl${n}pPr>`;
+  const logo =
+    master.logo === undefined
+      ? ''
+      : `<p:pic><p:nvPicPr><p:cNvPr id="80" name="Logo" descr="Mark of the trust"/><p:cNvPicPr/><p:nvPr/></p:nvPicPr><p:blipFill><a:blip r:embed="rId${master.layouts.length + 2}"/><a:stretch><a:fillRect/></a:stretch></p:blipFill><p:spPr>${xfrm(master.logo)}<a:prstGeom prst="rect"><a:avLst/></a:prstGeom></p:spPr></p:pic>`;
+  return `<p:sldMaster ${NS}><p:cSld>${master.ground ?? PLAIN_GROUND}${tree((master.extra ?? '') + logo + master.phs.map((ph, i) => shape(ph, i + 2)).join(''))}</p:cSld><p:clrMap ${map} accent1="accent1" accent2="accent2" accent3="accent3" accent4="accent4" accent5="accent5" accent6="accent6" hlink="hlink" folHlink="folHlink"/><p:sldLayoutIdLst>${list}</p:sldLayoutIdLst><p:txStyles><p:titleStyle><a:lvl1pPr><a:lnSpc><a:spcPct val="90000"/></a:lnSpc><a:defRPr sz="3600" b="1"><a:solidFill><a:schemeClr val="accent1"/></a:solidFill><a:latin typeface="+mj-lt"/></a:defRPr></a:lvl1pPr></p:titleStyle><p:bodyStyle>${level(1, 24)}${level(2, 20)}${level(3, 18)}</p:bodyStyle><p:otherStyle><a:lvl1pPr><a:defRPr sz="1200"/></a:lvl1pPr></p:otherStyle></p:txStyles></p:sldMaster>`;
 }
 
 const usualSlide = (number: number): OwnSlideSource => ({

@@ -72,89 +72,96 @@ export function slideSvg(
 
 /** Boxes in their order; points become lists, deeper ones lists within them. */
 function told(tools: SvgTools, slide: SceneSlide, boxes: readonly DrawnBox[], level: 1 | 2): readonly string[] {
-  const lines: string[] = [];
-  /** Levels of the lists that are open. */
-  const open: number[] = [];
-  const closeTo = (wanted: number): void => {
-    while ((open.at(-1) ?? 0) > wanted) {
-      open.pop();
-      lines.push('</g></g>');
-    }
-  };
-  const item = (at: number, lang: string | undefined, step: number | undefined, content: string): void => {
-    closeTo(at);
-    if (open.at(-1) === at) lines.push('</g>');
-    else {
-      open.push(at);
-      lines.push('<g role="list">');
-    }
-    const about = [lang === undefined ? '' : ` lang="${text(lang)}"`, step === undefined ? '' : ` data-step="${step}"`];
-    lines.push(`<g role="listitem"${about.join('')}>`, content);
-  };
-  for (const { box, texts, pictures } of boxes) {
+  const lists = new Lists();
+  for (const drawn of boxes) {
+    const { box, texts, pictures } = drawn;
     if (box.kind === 'text')
       box.paras.forEach((para, i) => {
         const line = texts[i];
         if (line === undefined || line.pieces.length === 0) return;
         const lang = slide.languages.get(para.part);
         const content = linked(tools, line.pieces, line.anchor);
-        if (para.style === 'point') return item(para.level, lang, slide.motion.points ? line.step : undefined, content);
-        closeTo(0);
-        // Numbers of figures mean nothing without their words.
-        const idle = para.part === null && para.style === 'plain';
-        const title = para.style === 'title' && !slide.part.continues;
-        lines.push(
-          element(
-            'g',
-            {
-              role: title
-                ? 'heading'
-                : para.style === 'quote'
-                  ? 'blockquote'
-                  : para.style === 'code'
-                    ? 'code'
-                    : 'paragraph',
-              'aria-level': title && level,
-              'aria-hidden': idle && 'true',
-              lang,
-            },
-            content,
-          ),
-        );
+        if (para.style === 'point') lists.item(para.level, lang, slide.motion.points ? line.step : undefined, content);
+        else lists.put(paragraph(para, slide, level, lang, content));
       });
-    else if (box.kind === 'table') {
-      closeTo(0);
-      const cells = box.cells.map((cell, i) => ({
-        row: cell.row,
-        made: element(
-          'g',
-          {
-            role: cell.header ? 'columnheader' : 'cell',
-            'aria-rowspan': cell.rows > 1 && cell.rows,
-            'aria-colspan': cell.columns > 1 && cell.columns,
-          },
-          linked(tools, texts[i]?.pieces ?? [], texts[i]?.anchor),
-        ),
-      }));
-      const rows = [...groupBy(cells, ({ row }) => row).values()].map((row) =>
-        element('g', { role: 'row' }, ...row.map(({ made }) => made)),
-      );
-      const lang = slide.languages.get(box.part);
-      lines.push(element('g', { role: 'table', lang }, ...rows));
-    } else {
+    else if (box.kind === 'table') lists.put(table(tools, box, texts, slide.languages.get(box.part)));
+    else {
       const pieces = texts.flatMap((line) => words(tools, line.pieces, line.anchor));
       const alt =
         box.kind === 'chart' ? describeChart(box.chart, slide.title) : box.kind === 'picture' ? box.alt : null;
-      if (alt === null || alt.trim() === '') {
-        lines.push(...pieces);
-        continue;
-      }
-      closeTo(0);
-      lines.push(element('g', { role: 'img', 'aria-label': alt }, ...field(pictures[0] ?? texts[0]), ...pieces));
+      if (alt === null || alt.trim() === '') lists.lines.push(...pieces);
+      else lists.put(element('g', { role: 'img', 'aria-label': alt }, ...field(pictures[0] ?? texts[0]), ...pieces));
     }
   }
-  closeTo(0);
-  return lines;
+  lists.closeTo(0);
+  return lists.lines;
+}
+
+/** Lines of markup, and the lists that are open. */
+class Lists {
+  readonly lines: string[] = [];
+  /** Levels of the lists that are open. */
+  readonly #open: number[] = [];
+
+  closeTo(level: number): void {
+    while ((this.#open.at(-1) ?? 0) > level) {
+      this.#open.pop();
+      this.lines.push('</g></g>');
+    }
+  }
+
+  item(level: number, lang: string | undefined, step: number | undefined, content: string): void {
+    this.closeTo(level);
+    if (this.#open.at(-1) === level) this.lines.push('</g>');
+    else {
+      this.#open.push(level);
+      this.lines.push('<g role="list">');
+    }
+    const about = [lang === undefined ? '' : ` lang="${text(lang)}"`, step === undefined ? '' : ` data-step="${step}"`];
+    this.lines.push(`<g role="listitem"${about.join('')}>`, content);
+  }
+
+  /** What is in no list. */
+  put(line: string): void {
+    this.closeTo(0);
+    this.lines.push(line);
+  }
+}
+
+type TextBox = Extract<DrawnBox['box'], { readonly kind: 'text' }>;
+type TableBox = Extract<DrawnBox['box'], { readonly kind: 'table' }>;
+
+function paragraph(
+  para: TextBox['paras'][number],
+  slide: SceneSlide,
+  level: 1 | 2,
+  lang: string | undefined,
+  content: string,
+): string {
+  // Numbers of figures mean nothing without their words.
+  const idle = para.part === null && para.style === 'plain';
+  const title = para.style === 'title' && !slide.part.continues;
+  const role = title ? 'heading' : para.style === 'quote' ? 'blockquote' : para.style === 'code' ? 'code' : 'paragraph';
+  return element('g', { role, 'aria-level': title && level, 'aria-hidden': idle && 'true', lang }, content);
+}
+
+function table(tools: SvgTools, box: TableBox, texts: readonly DrawnText[], lang: string | undefined): string {
+  const cells = box.cells.map((cell, i) => ({
+    row: cell.row,
+    made: element(
+      'g',
+      {
+        role: cell.header ? 'columnheader' : 'cell',
+        'aria-rowspan': cell.rows > 1 && cell.rows,
+        'aria-colspan': cell.columns > 1 && cell.columns,
+      },
+      linked(tools, texts[i]?.pieces ?? [], texts[i]?.anchor),
+    ),
+  }));
+  const rows = [...groupBy(cells, ({ row }) => row).values()].map((row) =>
+    element('g', { role: 'row' }, ...row.map(({ made }) => made)),
+  );
+  return element('g', { role: 'table', lang }, ...rows);
 }
 
 /** What is drawn of a picture stands in the layer below; here it has its place. */
