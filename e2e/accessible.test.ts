@@ -22,7 +22,7 @@ for (const [scheme, rules] of [
   ['dark', ['color-contrast']],
 ] as const)
   test(`nothing is found in any station, ${scheme}`, async ({ page, alvex }) => {
-    test.setTimeout(240_000);
+    test.setTimeout(600_000);
     await page.emulateMedia({ colorScheme: scheme });
     const found: Record<string, readonly string[]> = {};
     const look = async (name: string) => {

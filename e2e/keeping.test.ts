@@ -202,6 +202,7 @@ test('Escape keeps what was written, and keys typed while an editor is fetched a
 test('what stands in a field is kept when one leaves by the browser’s way back', async ({ page, alvex }) => {
   await bringIn(page, alvex, { name: 'leaving.md', content: SOURCE });
   await station(page, 'Check').click();
+  await page.waitForURL(/check/);
   await station(page, 'Slides').click();
   await slide(page, 1).getByLabel('Write: One').dblclick();
   const title = page.getByRole('textbox', { name: 'Title' });
@@ -308,6 +309,27 @@ test('the rules of a deck are saved, and the command line makes decks by them', 
   const said = execFileSync(alvexCommand, ['outline', join(folder, 'decks/mill.pptx')], { encoding: 'utf8' });
   // What was spoken stands on the slide.
   expect(said).toMatch(/"kind": "listItem",\s*"text": "Some words\."/);
+});
+
+test('rules of a deck hold its logo', async ({ page, alvex }, info) => {
+  await bringIn(page, alvex, { name: 'mill.md', content: SOURCE });
+  await station(page, 'Look').click();
+  await page.getByRole('button', { name: 'Foot and logo' }).click();
+  const template = unzipSync(
+    readFileSync(join(import.meta.dirname, '../packages/demo/files/sallow-quay-trust-template.pptx')),
+  );
+  const logo = Buffer.from(template['ppt/media/logo.png']!);
+  await page.getByLabel('File of the logo').setInputFiles({ name: 'logo.png', mimeType: 'image/png', buffer: logo });
+  await expect(page.getByRole('button', { name: 'No logo' })).toBeVisible();
+  await station(page, 'Hand over').click();
+  const [download] = await Promise.all([page.waitForEvent('download'), page.getByText('Save the rules').click()]);
+  const folder = info.outputPath('with-logo');
+  await download.saveAs(join(folder, download.suggestedFilename()));
+  writeFileSync(join(folder, 'mill.md'), SOURCE);
+  execFileSync(join(import.meta.dirname, '../bin/alvex'), ['build', folder]);
+  const made = unzipSync(readFileSync(join(folder, 'decks/mill.pptx')));
+  const media = Object.keys(made).filter((name) => name.startsWith('ppt/media/'));
+  expect(media.map((name) => Buffer.from(made[name]!))).toEqual([logo]);
 });
 
 test('rules of a deck on a template name it, and make decks on it', async ({ page, alvex }, info) => {

@@ -1,16 +1,18 @@
 /** Many documents at once: which are meant, where each is written, what a project file says of them, and what is told. */
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
-import { spawn, spawnSync } from 'node:child_process';
+import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
 import { once } from 'node:events';
 import { existsSync, mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { dirname, join, resolve } from 'node:path';
-import { unzipSync } from 'fflate';
+import { encode } from 'fast-png';
+import { strFromU8, unzipSync } from 'fflate';
+import { tryJob } from './convert-file.ts';
 import { findInputs } from './inputs.ts';
 import { plannedOutputs, type OutputName } from './outputs.ts';
 import { readProject } from './project.ts';
 import { checkRecipe, makeDeck, type Recipe } from './recipe.ts';
-import { openDocument, presetMap, secondsOfDeck } from '@alvex/core';
+import { openDocument, presetMap, secondsOfDeck, takePicture, USUAL_FOOT, type PictureData } from '@alvex/core';
 import { doc, h, p } from '../../core/src/test/build.ts';
 
 const folder = mkdtempSync(join(tmpdir(), 'alvex-batch-'));
@@ -181,6 +183,29 @@ describe('a project file', () => {
     expect((await made({ rules: rules as never, map: 'reading' })).mapName).toBe('reading');
   });
 
+  test('has the logo that rules name, within it; what is said of the foot besides leaves it', async () => {
+    const bytes = encode({ width: 40, height: 20, data: new Uint8Array(40 * 20 * 3).fill(120), channels: 3 });
+    const { bytes: _, ...picture } = takePicture(bytes, 'logo.png') as PictureData;
+    const foot = { ...USUAL_FOOT, logo: { picture, alt: 'Mark of the trust', on: ['content'] as const } };
+    const rules = [{ kind: 'foot', foot }];
+    const pictures = { [picture.id]: Buffer.from(bytes).toString('base64') };
+    const at = project({ documents: ['mill.md'], rules, pictures, footer: 'Sallow Quay' });
+    writeFileSync(join(dirname(at), 'mill.md'), '# Mill\n\n- a wheel\n\n# Gates\n\n- north\n- south\n');
+    const { jobs } = await readProject(at);
+    expect(await tryJob(jobs[0]!)).toMatchObject({ ok: true });
+    const files = unzipSync(readFileSync(jobs[0]!.outputs[0]!.path));
+    const media = Object.keys(files).filter((name) => name.includes('/media/'));
+    expect(media.map((name) => Buffer.from(files[name]!))).toEqual([Buffer.from(bytes)]);
+    expect(strFromU8(files['ppt/slideMasters/slideMaster1.xml']!)).toContain('descr="Mark of the trust"');
+    expect(strFromU8(files['ppt/slides/slide2.xml']!)).toContain('Sallow Quay');
+    rmSync(join(dirname(at), 'mill.md'));
+
+    for (const wrong of [{}, { [picture.id]: 'AAAA' }])
+      await expect(readProject(project({ documents: ['c.md'], rules, pictures: wrong }))).rejects.toThrow(
+        'which a rule names, is not there',
+      );
+  });
+
   test('may say nothing: then all documents beside it become presentations', async () => {
     const { jobs } = await readProject(dirname(project({})));
     expect(jobs.map(({ outputs }) => outputs[0]!.path.split('/project/')[1])).toEqual([
@@ -241,6 +266,15 @@ test('a document is never written over, whatever is asked', () => {
   expect(readFileSync(path, 'utf8')).toBe('# Mine\n');
 });
 
+/** Waits for what a command should do. It fails where the command ends before, or does not do it. */
+async function until(running: ChildProcess, what: () => boolean): Promise<void> {
+  const last = Date.now() + 120_000;
+  while (!what()) {
+    if (running.exitCode !== null || Date.now() > last) throw new Error('It ended, or did not do it');
+    await new Promise((done) => setTimeout(done, 20));
+  }
+}
+
 test('a pattern is watched at the folder where it begins', async () => {
   file('patterns/deep/a.md', '# A\n');
   const running = spawn(command, ['convert', 'patterns/**/*.md', '-o', 'of-patterns', '--to', 'txt', '--watch'], {
@@ -249,12 +283,11 @@ test('a pattern is watched at the folder where it begins', async () => {
   let told = '';
   running.stderr.on('data', (text: Buffer) => (told += text.toString()));
   try {
-    const until = async (what: () => boolean): Promise<void> => {
-      while (!what() && running.exitCode === null) await new Promise((done) => setTimeout(done, 20));
-    };
-    await until(() => told.includes('Waiting for changes.'));
+    await until(running, () => told.includes('Waiting for changes.'));
     file('patterns/deep/b.md', '# B\n');
-    await until(() => existsSync(join(folder, 'of-patterns/deep/b.txt')));
+    await until(running, () => existsSync(join(folder, 'of-patterns/deep/b.txt')));
+    file('patterns/new/c.md', '# C\n');
+    await until(running, () => existsSync(join(folder, 'of-patterns/new/c.txt')));
     expect(running.exitCode).toBeNull();
   } finally {
     running.kill('SIGINT');
@@ -270,28 +303,16 @@ test('a build goes on while it is watched: what changes is made anew, and nothin
   const running = spawn(command, ['build', 'watched', '--watch', '--jobs', '1'], { cwd: folder });
   let told = '';
   running.stderr.on('data', (text: Buffer) => (told += text.toString()));
-  const until = async (what: () => boolean): Promise<void> => {
-    while (!what()) {
-      if (running.exitCode !== null) throw new Error(told);
-      await new Promise((done) => setTimeout(done, 20));
-    }
-  };
-  // The system may not yet look at a file that is changed in the first moments: as an author would, it is saved again.
-  const changed = async (name: string, text: string, seen: () => boolean): Promise<void> => {
-    const saving = setInterval(() => file(name, text), 3000);
-    file(name, text);
-    await until(seen).finally(() => clearInterval(saving));
-  };
   try {
-    await until(() => told.includes('Waiting for changes.'));
+    await until(running, () => told.includes('Waiting for changes.'));
     expect(readFileSync(made, 'utf8')).toContain('- one');
     told = '';
-    await changed('watched/a.md', '# A\n\n- two\n', () => told.includes('1 document made.'));
+    file('watched/a.md', '# A\n\n- two\n');
+    await until(running, () => told.includes('1 document made.'));
     expect(readFileSync(made, 'utf8')).toContain('- two');
     expect(told).not.toContain('b.md');
-    await changed('watched/alvex.json', JSON.stringify({ out: 'decks', to: ['md', 'opml'] }), () =>
-      existsSync(join(folder, 'watched/decks/b.opml')),
-    );
+    file('watched/alvex.json', JSON.stringify({ out: 'decks', to: ['md', 'opml'] }));
+    await until(running, () => existsSync(join(folder, 'watched/decks/b.opml')));
   } finally {
     running.kill('SIGINT');
     await once(running, 'exit');

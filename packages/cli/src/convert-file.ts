@@ -11,6 +11,7 @@ import {
   placeText,
   ReadError,
   readTemplate,
+  takePicture,
   type DocumentType,
   type MadeSlides,
   type ReadResult,
@@ -67,10 +68,14 @@ export function readErrorText(error: ReadError): string {
 export async function convertFile({ input, type, recipe, outputs }: Job): Promise<Done> {
   const { document, pictures } = await readInput(input, type);
   const made = await deckOf(document, recipe, input);
+  const ofRules = Object.entries(recipe.pictures ?? {}).map(([id, text]) =>
+    takePicture(Buffer.from(text, 'base64'), id),
+  );
   const { origin, template } = made;
+  const own = [...pictures, ...made.pictures, ...ofRules.filter((one) => typeof one !== 'string')];
   const written: { path: string; bytes: number }[] = [];
   for (const { format, handout, source, path, only } of outputs) {
-    const bytes = await writeOutput(format, made.converted, [...pictures, ...made.pictures], {
+    const bytes = await writeOutput(format, made.converted, own, {
       origin,
       template,
       fonts: recipe.fonts ?? false,

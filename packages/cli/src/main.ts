@@ -213,8 +213,7 @@ async function runAll(find: () => Promise<readonly Job[]>, watched: readonly str
     ...watched.map((name) => placeOf(name, process.cwd())),
     ...files.map((path) => resolve(path)),
   ]);
-  process.stderr.write('Waiting for changes. Ctrl-C ends.\n');
-  watchPaths([...looked], async (changed) => {
+  await watchPaths([...looked], async (changed) => {
     try {
       const before = new Map(jobs.map((job) => [job.input, JSON.stringify(job)]));
       jobs = await find();
@@ -228,6 +227,7 @@ async function runAll(find: () => Promise<readonly Job[]>, watched: readonly str
       process.stderr.write(`${error.message}\n`);
     }
   });
+  process.stderr.write('Waiting for changes. Ctrl-C ends.\n');
 }
 
 const print = (text: string): void => void process.stdout.write(`${text}\n`);

@@ -60,6 +60,8 @@ export interface Recipe {
   readonly only?: number;
   /** Edits that say something of any document, as a deck saves them. */
   readonly rules?: readonly SingleEdit[];
+  /** Those that rules name, by their ids, in Base64 (RFC 4648 §4). */
+  readonly pictures?: Readonly<Record<string, string>>;
 }
 
 /** @throws UsageError for names that are none of ours, and for what excludes each other. */
@@ -129,7 +131,8 @@ export async function makeDeck(
   const document = tag === undefined ? read : { ...read, language: tag };
   const { minutes, length, rules = [] } = recipe;
   // What is named by itself goes before what a deck saved.
-  const look = [...rules.filter((rule) => !isPlan(rule)), ...lookEdits(recipe)];
+  const ruled = rules.filter((rule) => !isPlan(rule));
+  const look = [...ruled, ...lookEdits(recipe, ruled)];
   const map = (recipe.map ?? PRESET_NAMES[0]) as PresetName;
   const first: readonly SingleEdit[] =
     map === 'fitted'
@@ -164,20 +167,14 @@ function fittedText(
   return what.join('; ');
 }
 
-function lookEdits({
-  theme,
-  palette,
-  dark,
-  fontPair,
-  full,
-  footer,
-  date,
-  with: more,
-  without,
-}: Recipe): readonly SingleEdit[] {
+/** @param rules What is said of the foot there, and not here, stays. */
+function lookEdits(
+  { theme, palette, dark, fontPair, full, footer, date, with: more, without }: Recipe,
+  rules: readonly SingleEdit[],
+): readonly SingleEdit[] {
   const matter = (names: readonly string[] | undefined, on: boolean): readonly SingleEdit[] =>
     (names ?? []).map((part) => ({ kind: 'matter', part: part as MatterKind, on }));
-  const foot = USUAL_FOOT;
+  const foot = rules.findLast((rule) => rule.kind === 'foot')?.foot ?? USUAL_FOOT;
   return [
     ...(theme === undefined ? [] : [{ kind: 'theme', theme } as const]),
     ...(palette === undefined ? [] : [{ kind: 'palette', palette: { from: 'theme', name: palette } } as const]),
@@ -191,8 +188,8 @@ function lookEdits({
             kind: 'foot',
             foot: {
               ...foot,
-              footer: { ...foot.footer, text: footer ?? '' },
-              date: { ...foot.date, text: date ?? '' },
+              footer: { ...foot.footer, text: footer ?? foot.footer.text },
+              date: date === undefined ? foot.date : { ...foot.date, text: date, live: false },
             },
           } as const,
         ]),

@@ -71,5 +71,5 @@ documents   files, folders and patterns, or objects with a file and settings of 
 out         where the decks are written; the folder decks beside alvex.json, where it is not said
 to          ${OUTPUT_NAMES.join(', ')}; a presentation, where it is not said
 and, for all or for one: map, length, minutes, theme, palette, dark, fontPair, with, without, full, footer, date, language,
-template, as, fonts, thumbnail, pages, paper, notes, width, only; and rules, as Hand over
-saves them of a deck. Paths are those of the folder of alvex.json.`;
+template, as, fonts, thumbnail, pages, paper, notes, width, only; and rules, with their pictures, as
+Hand over saves them of a deck. Paths are those of the folder of alvex.json.`;

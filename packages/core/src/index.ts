@@ -3,6 +3,7 @@ export {
   type Diagnostic,
   diagnosticIn,
   diagnosticText,
+  encodeBase64,
   firstStrong,
   getOrMake,
   languageTag,

@@ -34,7 +34,9 @@ test('of two of the same the last counts, in the order in which they were said',
   ]);
 });
 
-test('what is of places in one document, or of files of one deck, is no rule', () => {
+test('what is of places in one document, is no rule; a logo goes with the foot', () => {
+  const picture = { id: 'x' as PictureId, mime: 'image/png', width: 1, height: 1 } as const;
+  const logo = { picture, alt: 'Logo', on: [] };
   const edits: readonly Edit[] = [
     { kind: 'map', name: null, map, branches: [{ block, text: 'body', to: 'notes' }] },
     { kind: 'branch', block, text: 'body', to: 'slide' },
@@ -43,15 +45,12 @@ test('what is of places in one document, or of files of one deck, is no rule', (
     { kind: 'level', parts: ['p' as PartId], by: 1 },
     {
       kind: 'foot',
-      foot: {
-        ...USUAL_FOOT,
-        logo: { picture: { id: 'x' as PictureId, mime: 'image/png', width: 1, height: 1 }, alt: 'Logo', on: [] },
-      },
+      foot: { ...USUAL_FOOT, logo },
     },
   ];
   expect(rulesOf(edits)).toEqual([
     { kind: 'map', name: null, map },
-    { kind: 'foot', foot: { ...USUAL_FOOT, logo: null } },
+    { kind: 'foot', foot: { ...USUAL_FOOT, logo } },
   ]);
   expect(ruleOf({ kind: 'cut', block: 'x' as BlockId })).toBeUndefined();
 });

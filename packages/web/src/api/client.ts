@@ -19,7 +19,7 @@ import {
   type OwnMap,
   type Stale,
 } from '@alvex/contract';
-import { fileKind, type FormatName, type LogEntry, type Picture } from '@alvex/core';
+import { encodeBase64, fileKind, type FormatName, type LogEntry, type Picture } from '@alvex/core';
 import { raw, sentences, t } from '../words/words.ts';
 
 /** A failure that the server told, or that it could not be reached. */
@@ -265,6 +265,10 @@ export const sendPicture = async (id: string, body: Blob, name: string): Promise
       headers: BYTES,
     })
   ).json() as Promise<Picture>;
+
+/** The bytes of a picture of a deck, in Base64 (RFC 4648 §4). */
+export const fetchPicture = async (id: string, picture: string): Promise<string> =>
+  encodeBase64(new Uint8Array(await (await request(pictureUrl(id, picture))).arrayBuffer()));
 
 /** Keeps an organisation's presentation file. @throws ApiError with the reason why it cannot be used. */
 export const sendTemplate = async (id: string, body: Blob, name: string): Promise<KeptTemplate> =>

@@ -9,8 +9,7 @@ export interface FootEdit {
 
 export const foot: EditKind<FootEdit> = {
   carry: (edit) => edit,
-  // The file of a logo is the deck's.
-  rule: (edit) => ({ of: 'foot', edit: { ...edit, foot: { ...edit.foot, logo: null } } }),
+  rule: (edit) => ({ of: 'foot', edit }),
   decide(draft, { foot: chosen }) {
     draft.look = { ...draft.look, foot: chosen };
   },

@@ -4,8 +4,8 @@ import { Download } from 'lucide-react';
 import { useState, type ComponentType, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import type { DeckSummary } from '@alvex/contract';
-import { rulesOf } from '@alvex/core';
-import { originalUrl, wholeDeckUrl } from '../../api/client.ts';
+import { editPictures, rulesOf, type SingleEdit } from '@alvex/core';
+import { ApiError, fetchPicture, originalUrl, wholeDeckUrl } from '../../api/client.ts';
 import { useDeck } from '../../state/deck-store.ts';
 import { inOrderOfUse, usedLast } from '../../state/handed.ts';
 import { useAnswer } from '../../state/use-answer.ts';
@@ -114,6 +114,7 @@ function OriginalCard({ deck }: { readonly deck: DeckSummary }) {
 /** All of it, for another computer or for later. */
 function WholeCard({ deck }: { readonly deck: DeckSummary }) {
   const [saved, setSaved] = useState<SavedRules | null>(null);
+  const [failure, setFailure] = useState<string | null>(null);
   const waiting = useLog((state) => state.sync.waiting);
   return (
     <Card
@@ -133,7 +134,20 @@ function WholeCard({ deck }: { readonly deck: DeckSummary }) {
         ) : (
           <OriginalLink url={wholeDeckUrl(deck.id)}>{t('Save the deck')}</OriginalLink>
         )}
-        <Action onClick={() => setSaved(saveRules(deck))}>{t('Save the rules')}</Action>
+        <Action
+          onClick={() =>
+            void saveRules(deck).then(setSaved, (error: unknown) =>
+              setFailure(error instanceof ApiError ? error.message : String(error)),
+            )
+          }
+        >
+          {t('Save the rules')}
+        </Action>
+        {failure !== null && (
+          <Small color="red" role="alert">
+            {failure}
+          </Small>
+        )}
         {saved !== null && (
           <Small role="status">
             {t('Saved: {n} rules, as alvex.json.', { count: saved.count })}{' '}
@@ -153,14 +167,23 @@ interface SavedRules {
 }
 
 /** A project file for the command line: what is decided for the deck, without what is done to places in it. */
-function saveRules({ fileName }: DeckSummary): SavedRules {
+async function saveRules({ id, fileName }: DeckSummary): Promise<SavedRules> {
   const rules = rulesOf(useLog.getState().history.done);
   const used = useDeck.getState().view?.template ?? null;
   // A presentation that the slides go into is one of its own, no template of others.
   const template = used?.keep === 'none' ? used.fileName : undefined;
   const named = template === undefined ? {} : { template };
-  saveFile('alvex.json', jsonFile({ documents: [fileName], to: ['pptx'], ...named, rules }));
+  const pictures = await picturesOf(id, rules);
+  saveFile('alvex.json', jsonFile({ documents: [fileName], to: ['pptx'], ...named, rules, ...pictures }));
   return { count: rules.length, template };
+}
+
+/** What they show of files of the deck, as a logo, in Base64. */
+async function picturesOf(deck: string, rules: readonly SingleEdit[]): Promise<object> {
+  const pictures = await Promise.all(
+    editPictures(rules).map(async ({ id }) => [id, await fetchPicture(deck, id)] as const),
+  );
+  return pictures.length === 0 ? {} : { pictures: Object.fromEntries(pictures) };
 }
 
 function OriginalLink({ url, children }: { readonly url: string; readonly children: ReactNode }) {
