@@ -42,15 +42,19 @@ const MONTH =
 const YEAR = '(?:1[0-9]|20|21)\\d\\d';
 /** A date at the beginning of a line: year, month and year, day, quarter, week, or a span of them. */
 const ONE_DATE = `(?:${YEAR}-\\d{2}(?:-\\d{2})?|\\d{1,2}[./]\\d{1,2}[./](?:\\d{2}|${YEAR})|${YEAR}年(?:\\d{1,2}月(?:\\d{1,2}日)?)?|\\d{1,2}(?:st|nd|rd|th|\\.)?\\s+(?:de\\s+)?${MONTH}(?:\\s+(?:de\\s+)?${YEAR})?|${MONTH}\\s+\\d{1,2}(?:st|nd|rd|th)?,?(?:\\s+${YEAR})?|${MONTH}(?:\\s+(?:de\\s+)?${YEAR})?|Q[1-4](?:\\s+${YEAR})?|${YEAR}s?|(?:week|month|day|year|phase|woche|monat|tag|jahr|semaine|mois|jour|année|semana|mes|día|año)\\s+\\d{1,3}|\\d{1,2}:\\d{2})`;
+const SINCE = '(?:(?:in|on|by|from|since|until|am|ab|im|bis|seit|le|en|dès|desde|el)\\s+)?';
 const DATE = new RegExp(
-  `^(?:(?:in|on|by|from|since|until|am|ab|im|bis|seit|le|en|dès|desde|el)\\s+)?(${ONE_DATE}(?:\\s*(?:–|—|-|to|bis|au|a)\\s*${ONE_DATE})?)(?=$|[\\s,.:;：、–—-])`,
-  'iu',
+  `^${SINCE}(${ONE_DATE}(?:\\s*(?:–|—|-|to|bis|au|a)\\s*${ONE_DATE})?)(?=$|[\\s,.:;：、–—-])`,
+  'i',
 );
+
+/** All dates but a month alone have digits. What has neither is told soon: to compile the whole pattern takes long. */
+const MAY_BE_DATE = new RegExp(`\\d|^${SINCE}${MONTH}`, 'i');
 
 /** A date at the beginning of a text, and what is left without it. */
 export function leadingDate(runs: Runs): { readonly date: Runs; readonly rest: Runs } | undefined {
   const text = runsText(runs);
-  const match = DATE.exec(text);
+  const match = MAY_BE_DATE.test(text) ? DATE.exec(text) : null;
   if (match === null) return undefined;
   const start = match[0].length - match[1]!.length;
   const end = match[0].length;
@@ -98,6 +102,8 @@ const BIG = new RegExp(
   'iu',
 );
 
+const HAS_UNIT = new RegExp(`^[£$€¥]|(?:${UNIT})$| (?:of|in|out of|von|sur|de) `, 'iu');
+
 export interface BigNumber {
   readonly big: Runs;
   readonly rest: Runs;
@@ -112,7 +118,7 @@ export function bigNumber(runs: Runs): BigNumber | undefined {
   if (match === null) return undefined;
   const found = match[1]!.replace(/[.,\s]+$/, '');
   const start = match.index + match[0].indexOf(match[1]!);
-  const unit = new RegExp(`^[£$€¥]|(?:${UNIT})$| (?:of|in|out of|von|sur|de) `, 'iu').test(found);
+  const unit = HAS_UNIT.test(found);
   // A number that leads is said once, large; one within a sentence stays in it too, or the sentence would have a hole.
   const leads = start === 0;
   return {

@@ -21,11 +21,12 @@ const NAMES: readonly RegExp[] = [
   `(?:(?:notities|aanwijzingen) voor (?:de |het )?${SPEAKER.nl}s?|${SPEAKER.nl}s?notities|(?:strikt )?vertrouwelijk|alleen voor .{1,30})`,
   `(?:заметки (?:для )?(?:докладчика|преподавателя|ведущего|инструктора)|конфиденциально|для служебного пользования)`,
   `(?:(?:発表者|講師|登壇者|司会者)(?:用|向け)?(?:の)?(?:ノート|メモ|注意)?|社外秘|(?:讲者|演讲者|讲师|主讲人)(?:备注|笔记|注意事项)?|(?:發表者|講者|講師)(?:備註|筆記)?)`,
-].map((name) => new RegExp(`^\\W*(?:${name})\\W*$`, 'iu'));
+  // Of small letters: to compile them for both takes tens of milliseconds.
+].map((name) => new RegExp(`^\\W*(?:${name})\\W*$`, 'u'));
 
 /** Whether a heading says that what stands below it is for who speaks. */
 export function isPrivate(title: string): boolean {
-  const name = title.replace(/^\s*[\d.]+\s+/, '').trim();
+  const name = title.replace(/^\s*[\d.]+\s+/, '').trim().toLowerCase();
   return name.length <= MOST_LETTERS && NAMES.some((one) => one.test(name));
 }
 const MOST_LETTERS = 60;
