@@ -44,6 +44,16 @@ test('the demo report is there, opens, and exports a valid presentation', async 
   // It shows its first slide where files are shown.
   expect(names).toContain('docProps/thumbnail.png');
   expect(execFileSync(alvexCommand, ['check', embedded], { encoding: 'utf8' })).toContain(': 0 faults');
+
+  await card.getByLabel('Written as').selectOption('odp');
+  const [open] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Download ODP' }).click(),
+  ]);
+  const odp = info.outputPath('embedded.odp');
+  await open.saveAs(odp);
+  expect(Object.keys(unzipSync(readFileSync(odp)))).toContain('Fonts/font1.ttf');
+  expect(execFileSync(alvexCommand, ['check', odp], { encoding: 'utf8' })).toContain(': 0 faults');
 });
 
 test('a DOCX that is chosen keeps its bytes', async ({ page, alvex }, info) => {

@@ -33,6 +33,8 @@ const ALSO = {
   'packages/core/src/document': ['packages/core/src/structure'],
   'packages/core/src/edits': ['packages/core/src/pipeline/edition'],
   'packages/core/src/content': ['packages/core/src/shorten'],
+  'packages/core/src/readers/markup': ['packages/core/src/readers/html'],
+  'packages/core/src/readers/slides': ['packages/core/src/readers/pptx', 'packages/core/src/readers/odp'],
 };
 /** Tests that take so much longer than without a fault do not come to an end. */
 const TIMES_LONGER = 4;

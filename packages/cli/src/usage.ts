@@ -37,7 +37,7 @@ What a deck is made like (convert, deck, build):
   --as NAME                                       what the document was called then, where it is called otherwise now
 
 What is written:
-  --fonts                                         a presentation with its fonts, for computers that lack them
+  --fonts                                         a presentation (PPTX, ODP) with its fonts, for computers that lack them
   --thumbnail                                     a presentation with a small picture of its first slide
   --pages ${PRINTS.join('|')}
   --paper ${Object.keys(PAPER_SIZES).join('|')}                               what a PDF is printed on

@@ -48,7 +48,7 @@ const CHOICE_SCHEMAS = (FileChoices as unknown as { readonly properties: Readonl
 /** Which choices each file has; the others change nothing. */
 const CHOICES: Readonly<Partial<Record<FormatName, readonly (keyof FileChoices)[]>>> = {
   pptx: ['fonts', 'thumbnail'],
-  odp: ['thumbnail'],
+  odp: ['fonts', 'thumbnail'],
   pdf: ['pages', 'paper'],
   html: ['notes', 'source'],
   png: ['width'],

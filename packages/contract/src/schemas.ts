@@ -165,7 +165,7 @@ export type CreationLine = Underway | { readonly deck: DeckSummary } | ErrorBody
 
 /** What a file of a deck has besides, as the query of its address says it. */
 export interface FileChoices {
-  /** A presentation (PPTX) with its fonts. */
+  /** A presentation (PPTX, ODP) with its fonts. */
   readonly fonts?: Flag;
   /** A presentation (PPTX, ODP) with a small picture of its first slide. */
   readonly thumbnail?: Flag;

@@ -57,6 +57,23 @@ test('the file holds each face as Embedded OpenType, told by the presentation, a
   });
 });
 
+test('an ODP holds each face as it is, named where its family is declared, and is sound', async () => {
+  const bytes = writeDeck('odp', deck, [], { fonts: faces });
+  expect(await checkPackage(bytes)).toEqual([]);
+  const parts = unzipSync(bytes);
+  expect(faces.map((_, i) => parts[`Fonts/font${i + 1}.ttf`])).toEqual(faces.map((face) => face.bytes));
+  for (const part of ['content.xml', 'styles.xml']) {
+    const declared = strFromU8(parts[part]!).match(/<style:font-face [^>]*>(?:(?!<\/style:font-face>).)*/g)!;
+    const of = (family: string): number =>
+      declared.find((one) => one.includes(`style:name="${family}"`))!.match(/<svg:font-face-uri /g)!.length;
+    for (const family of new Set(faces.map((face) => face.family)))
+      expect(of(family)).toBe(faces.filter((face) => face.family === family).length);
+  }
+  const without = unzipSync(writeDeck('odp', deck, []));
+  expect(Object.keys(without).filter((name) => name.startsWith('Fonts/'))).toEqual([]);
+  expect(strFromU8(without['content.xml']!)).not.toContain('font-face-src');
+});
+
 test('scripts that the families lack go along in faces of their own, as the theme names them', async () => {
   const text = 'بوابة المد\n\nשער הגאות\n\nज्वार का द्वार\n\nประตูน้ำ\n\n潮門';
   const other = await openDocument(strToU8(`# The mill\n\n## Gates\n\n${text}\n`), 'markdown', {});
@@ -80,6 +97,10 @@ test('scripts that the families lack go along in faces of their own, as the them
   const theme = strFromU8(parts['ppt/theme/theme1.xml']!);
   for (const { family } of more.slice(1)) expect(theme).toContain(`typeface="${family}"`);
   expect(strFromU8(parts['ppt/presentation.xml']!).match(/<p:font typeface="Noto Sans/g)).toHaveLength(4);
+  const odp = writeDeck('odp', made, [], { fonts: more });
+  expect(await checkPackage(odp)).toEqual([]);
+  for (const { family } of more.slice(1))
+    expect(strFromU8(unzipSync(odp)['styles.xml']!)).toContain(`style:name="${family}"`);
 });
 
 test('the same deck gives the same bytes, and without being asked no font goes along', async () => {

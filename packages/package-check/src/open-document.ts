@@ -164,7 +164,7 @@ function checkTwice(archive: Archive, part: string, tree: XmlDocument): void {
 /** To which links within the document lead. */
 const PLACES = '//draw:page/@draw:name | //text:bookmark/@text:name | //text:bookmark-start/@text:name';
 /** Elements that show what they link to. */
-const SHOWN = new Set(['image', 'object', 'object-ole', 'plugin', 'fill-image']);
+const SHOWN = new Set(['image', 'object', 'object-ole', 'plugin', 'fill-image', 'font-face-uri']);
 
 /** Whether what is shown is a part of the package, an object in a folder of it, or outside. */
 function isThere({ parts }: Archive, folder: string, href: string): boolean {

@@ -56,7 +56,7 @@ type Write = (converted: Converted, pictures: PictureSource, options: WriteOptio
 /** Those that need nothing of their host; others need its fonts and streams (packages/output). As HTML it is the document. */
 const WRITERS = {
   pptx: (converted, pictures, options) => writePresentation(sceneOf(converted, options.origin), pictures, options),
-  odp: (converted, pictures, { deflate, thumbnail }) => writeOdp(sceneOf(converted), pictures, thumbnail, deflate),
+  odp: (converted, pictures, options) => writeOdp(sceneOf(converted), pictures, options),
   docx: (converted, pictures, options) =>
     writeDocx(converted.document, pictures, {
       deflate: options.deflate,

@@ -119,4 +119,17 @@ describe('a look', () => {
       'cover-picture',
     ]);
   });
+  test('a footer stands beside the logo, but on a cover, where the logo is elsewhere', () => {
+    const picture = { id: 'c'.repeat(64) as never, mime: 'image/png' as const, width: 200, height: 100 };
+    const footer = { text: 'Trust', on: ['cover', 'content'] as const };
+    const logo = { picture, alt: 'Mark', on: ['cover', 'content'] as const };
+    const foot = { number: [], footer, date: { text: '', on: [] }, logo };
+    const [alone, beside] = [dress({ ...look, foot: { ...foot, logo: null } }), dress({ ...look, foot })];
+    const left = (theme: typeof alone, name: 'cover' | 'points') => frameIn(theme, name, 'footer').x;
+    expect(left(beside, 'cover')).toBe(left(alone, 'cover'));
+    const [mark] = beside.layouts.find(({ name }) => name === 'points')!.pictures!;
+    expect(left(beside, 'points')).toBeGreaterThan(mark!.x + mark!.width);
+    const end = ({ x, width }: { readonly x: number; readonly width: number }): number => x + width;
+    expect(end(frameIn(beside, 'points', 'footer'))).toBeCloseTo(end(frameIn(alone, 'points', 'footer')), 0);
+  });
 });

@@ -9,7 +9,15 @@ import { element, imageXml, NS, place, points, VERSION, XML, type Attributes } f
 import { fileWords } from '../slides/words.ts';
 import { BEHIND, backdropXml, type MasterContext } from './backdrop.ts';
 import { arrowMarker, filled, graphicStyle, LAYER, shapeXml, stroked, textPlace } from './graphic.ts';
-import { classOf, defaults, fontFaces, layoutStyles, placeholderStyle, placesOf } from './master-styles.ts';
+import {
+  classOf,
+  defaults,
+  fontFaces,
+  layoutStyles,
+  placeholderStyle,
+  placesOf,
+  type FontPart,
+} from './master-styles.ts';
 import type { Master } from './masters.ts';
 import { lookOf, type PageContext } from './text.ts';
 
@@ -18,12 +26,13 @@ const NOTES_PAGE = { width: 540, height: 720 } as const;
 const NOTES_IMAGE = { 'svg:x': '54pt', 'svg:y': '54pt', 'svg:width': '432pt', 'svg:height': '243pt' } as const;
 const NOTES_TEXT = { 'svg:x': '54pt', 'svg:y': '324pt', 'svg:width': '432pt', 'svg:height': '342pt' } as const;
 
-/** @param language Of the deck. @param picture Names of parts of the package. */
+/** @param language Of the deck. @param picture Names of parts of the package. @param fonts That go along. */
 export function stylesPart(
   theme: Theme,
   masters: readonly Master[],
   language: LanguageTag,
   picture: PageContext['picture'],
+  fonts: readonly FontPart[],
 ): string {
   const styles = new StyleSheet('M');
   const gradients: string[] = [];
@@ -47,7 +56,7 @@ export function stylesPart(
     pageLayout('page', width / EMU_PER_POINT, height / EMU_PER_POINT) +
     pageLayout('notes', NOTES_PAGE.width, NOTES_PAGE.height) +
     styles.xml;
-  return `${XML}<office:document-styles ${NS} office:version="${VERSION}">${fontFaces(theme)}<office:styles>${arrowMarker}${gradients.join('')}${named}${theme.layouts.map(placesOf).join('')}</office:styles><office:automatic-styles>${automatic}</office:automatic-styles><office:master-styles><draw:layer-set>${layerSet}</draw:layer-set>${pages.join('')}</office:master-styles></office:document-styles>`;
+  return `${XML}<office:document-styles ${NS} office:version="${VERSION}">${fontFaces(theme, fonts)}<office:styles>${arrowMarker}${gradients.join('')}${named}${theme.layouts.map(placesOf).join('')}</office:styles><office:automatic-styles>${automatic}</office:automatic-styles><office:master-styles><draw:layer-set>${layerSet}</draw:layer-set>${pages.join('')}</office:master-styles></office:document-styles>`;
 }
 
 const FOOT_CLASSES = { footer: 'footer', date: 'date-time', number: 'page-number' } as const;

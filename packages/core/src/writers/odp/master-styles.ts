@@ -41,21 +41,51 @@ export function inherited(
 const firstOf = (layout: Layout, kind: string): Frame | undefined =>
   layout.frames.find((frame) => classOf(frame) === kind);
 
-/** Fonts by name, with what they are like (§16.23). */
-export function fontFaces(theme: Theme): string {
+/** A font that the file brings along. */
+export interface FontPart {
+  readonly family: string;
+  readonly name: string;
+  readonly bytes: Uint8Array;
+}
+
+/** Where a font is found in the file (`svg:font-face-src`): all faces of a family. */
+const sourceOf = (parts: readonly FontPart[]): string =>
+  parts.length === 0
+    ? ''
+    : element(
+        'svg:font-face-src',
+        {},
+        parts
+          .map(({ name }) =>
+            element(
+              'svg:font-face-uri',
+              { 'xlink:type': 'simple', 'xlink:href': name },
+              element('svg:font-face-format', { 'svg:string': name.endsWith('.otf') ? 'opentype' : 'truetype' }),
+            ),
+          )
+          .join(''),
+      );
+
+/** Fonts by name, with what they are like (§16.23), and those that the file brings along. */
+export function fontFaces(theme: Theme, along: readonly FontPart[] = []): string {
   const { heading, body, mono } = theme.fonts;
   const drawn = theme.layouts.flatMap(({ backdrop = [] }) =>
     backdrop.flatMap((item) => (item.kind === 'text' ? [item.family] : [])),
   );
-  const faces = [...new Set([heading, body, mono, ...drawn])].map((name) => {
+  const named = new Set([heading, body, mono, ...drawn, ...along.map(({ family }) => family)]);
+  const faces = [...named].map((name) => {
     const { pitchFamily } = fontClass(name);
     const generic = pitchFamily === 49 ? 'modern' : pitchFamily === 18 ? 'roman' : 'swiss';
-    return element('style:font-face', {
-      'style:name': name,
-      'svg:font-family': /^[\w-]+$/.test(name) ? name : `'${name}'`,
-      'style:font-family-generic': generic,
-      'style:font-pitch': generic === 'modern' ? 'fixed' : 'variable',
-    });
+    return element(
+      'style:font-face',
+      {
+        'style:name': name,
+        'svg:font-family': /^[\w-]+$/.test(name) ? name : `'${name}'`,
+        'style:font-family-generic': generic,
+        'style:font-pitch': generic === 'modern' ? 'fixed' : 'variable',
+      },
+      sourceOf(along.filter(({ family }) => family === name)),
+    );
   });
   return `<office:font-face-decls>${faces.join('')}</office:font-face-decls>`;
 }

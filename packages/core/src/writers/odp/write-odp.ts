@@ -2,11 +2,11 @@
 import { USUAL_LANGUAGE } from '../../base/index.ts';
 import { xmlText, ZipWriter, type Deflate } from '../../container/index.ts';
 import type { PictureId } from '../../content/index.ts';
-import { goalOf, type PictureSource, type Scene, type SceneSlide } from '../../scene/index.ts';
+import { goalOf, type EmbeddedFace, type PictureSource, type Scene, type SceneSlide } from '../../scene/index.ts';
 import { Media } from '../slides/media.ts';
 import { chartPart } from './chart-object.ts';
 import { stylesPart } from './master-part.ts';
-import { fontFaces } from './master-styles.ts';
+import { fontFaces, type FontPart } from './master-styles.ts';
 import { mastersOf } from './masters.ts';
 import { FOOT_NAMES, pageName, pageXml } from './page.ts';
 import { pictureSize } from '../odf/picture-size.ts';
@@ -19,8 +19,20 @@ const ODP_TYPE = 'application/vnd.oasis.opendocument.presentation';
 const THUMBNAIL = 'Thumbnails/thumbnail.png';
 const CHART_TYPE = 'application/vnd.oasis.opendocument.chart';
 
+export interface OdpOptions {
+  /** They go along, for computers that lack them. */
+  readonly fonts?: readonly EmbeddedFace[] | undefined;
+  /** PNG. */
+  readonly thumbnail?: Uint8Array | undefined;
+  readonly deflate?: Deflate | undefined;
+}
+
 /** The same scene gives the same bytes. */
-export function writeOdp(scene: Scene, pictures: PictureSource, thumbnail?: Uint8Array, deflate?: Deflate): Uint8Array {
+export function writeOdp(
+  scene: Scene,
+  pictures: PictureSource,
+  { fonts = [], thumbnail, deflate }: OdpOptions = {},
+): Uint8Array {
   const { theme, slides } = scene;
   const zip = new ZipWriter(deflate);
   const language = scene.language ?? USUAL_LANGUAGE;
@@ -35,7 +47,8 @@ export function writeOdp(scene: Scene, pictures: PictureSource, thumbnail?: Uint
     return href === undefined || data === undefined ? undefined : { href, size: pictureSize(data) };
   };
   const masters = mastersOf(scene);
-  zip.add({ name: 'styles.xml', content: stylesPart(theme, masters.all, language, picture) });
+  const along = fonts.map(fontPart);
+  zip.add({ name: 'styles.xml', content: stylesPart(theme, masters.all, language, picture, along) });
 
   const styles = new StyleSheet();
   // A slide that goes on over several pages begins with its first.
@@ -79,14 +92,25 @@ export function writeOdp(scene: Scene, pictures: PictureSource, thumbnail?: Uint
         ));
   zip.add({
     name: 'content.xml',
-    content: `${XML}<office:document-content ${NS} office:version="${VERSION}">${fontFaces(theme)}<office:automatic-styles>${styles.xml}</office:automatic-styles><office:body><office:presentation>${declared}${pages.join('')}</office:presentation></office:body></office:document-content>`,
+    content: `${XML}<office:document-content ${NS} office:version="${VERSION}">${fontFaces(theme, along)}<office:automatic-styles>${styles.xml}</office:automatic-styles><office:body><office:presentation>${declared}${pages.join('')}</office:presentation></office:body></office:document-content>`,
   });
   zip.add({ name: 'meta.xml', content: metaPart({ ...scene, title: scene.title ?? slides[0]?.title }) });
   for (const part of media.parts) zip.add(part);
   manifest.push(...pictureEntries(media.parts));
+  for (const { name, bytes } of along) {
+    zip.add({ name, content: bytes });
+    manifest.push([name, name.endsWith('.otf') ? 'font/otf' : 'font/ttf']);
+  }
   if (thumbnail !== undefined) {
     zip.add({ name: THUMBNAIL, content: thumbnail, stored: true });
     manifest.push([THUMBNAIL, 'image/png']);
   }
   return zip.finish(firstParts(ODP_TYPE, manifest));
 }
+
+/** Outlines of PostScript's kind begin with OTTO (OpenType 1.9, "Table Directory"). */
+const fontPart = ({ family, bytes }: EmbeddedFace, i: number): FontPart => ({
+  family,
+  name: `Fonts/font${i + 1}.${bytes[0] === 0x4f ? 'otf' : 'ttf'}`,
+  bytes,
+});

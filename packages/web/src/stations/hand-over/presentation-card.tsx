@@ -23,7 +23,7 @@ export function PresentationCard(props: FormatProps) {
   const [format, setFormat] = useState<keyof typeof KINDS>('pptx');
   const open = format === 'odp';
   const ships = view.template === null && pairOf(view.look).source === 'ships';
-  const fonts = ships && embeds && !open;
+  const fonts = ships && embeds;
   return (
     <Card
       name={FORMAT_LABELS.pptx}
@@ -62,7 +62,7 @@ export function PresentationCard(props: FormatProps) {
           <TemplateLines template={view.template} />
         )}
       </Inside>
-      {ships && !open && (
+      {ships && (
         <chakra.label display="flex" gap="8px" alignItems="flex-start" fontSize="sm" cursor="pointer">
           <input type="checkbox" checked={embeds} onChange={(event) => setEmbeds(event.target.checked)} />
           {t('Put the fonts in the file, for computers that lack them')}
