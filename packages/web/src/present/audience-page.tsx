@@ -38,8 +38,11 @@ export function AudiencePage() {
       if (message.says === 'point') setSpot(message.at);
       if (message.says === 'draw' || message.says === 'lift') draw(message);
       // A speaker's window that was loaded again does not know of this one.
-      if (over && message.says === 'show') opened.say({ says: 'here' });
-      over = message.says === 'end';
+      if (message.says === 'end') over = true;
+      else if (over && message.says === 'show') {
+        opened.say({ says: 'here' });
+        over = false;
+      }
       setEnded(over);
     });
     line.current = opened;
