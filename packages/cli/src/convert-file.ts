@@ -11,7 +11,6 @@ import {
   placeText,
   ReadError,
   readTemplate,
-  takePicture,
   type DocumentType,
   type MadeSlides,
   type ReadResult,
@@ -22,7 +21,7 @@ import {
 import { writeOutput } from '@alvex/output';
 import { withPictureColors } from '@alvex/raster';
 import type { Output } from './outputs.ts';
-import { makeDeck, type Made, type Recipe } from './recipe.ts';
+import { makeDeck, ruledPictures, type Made, type Recipe } from './recipe.ts';
 import { UsageError } from './usage-error.ts';
 
 export interface Job {
@@ -68,11 +67,8 @@ export function readErrorText(error: ReadError): string {
 export async function convertFile({ input, type, recipe, outputs }: Job): Promise<Done> {
   const { document, pictures } = await readInput(input, type);
   const made = await deckOf(document, recipe, input);
-  const ofRules = Object.entries(recipe.pictures ?? {}).map(([id, text]) =>
-    takePicture(Buffer.from(text, 'base64'), id),
-  );
   const { origin, template } = made;
-  const own = [...pictures, ...made.pictures, ...ofRules.filter((one) => typeof one !== 'string')];
+  const own = [...pictures, ...made.pictures, ...ruledPictures(recipe)];
   const written: { path: string; bytes: number }[] = [];
   for (const { format, handout, source, path, only } of outputs) {
     const bytes = await writeOutput(format, made.converted, own, {

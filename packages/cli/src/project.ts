@@ -1,5 +1,5 @@
 /** The project file `alvex.json`: which documents of a folder become which decks, so that a build makes them the same each time. */
-import { editPictures, ruleOf, takePicture, type SingleEdit } from '@alvex/core';
+import { ruleOf, type SingleEdit } from '@alvex/core';
 import { Ajv } from 'ajv';
 import { existsSync, readFileSync, statSync } from 'node:fs';
 import { dirname, join, resolve } from 'node:path';
@@ -77,7 +77,7 @@ export async function readProject(at: string): Promise<Build> {
   const told = [project, ...(project.documents ?? [])].flatMap((one) =>
     typeof one === 'string' ? [] : (one.rules ?? []),
   );
-  if (told.length > 0) await checkRules(told, project.pictures ?? {}, file);
+  if (told.length > 0) await checkRules(told, file);
   const { documents = ['.'], out = 'decks', to: all = ['pptx'], ...settings } = project;
   const target = resolve(folder, out);
   const planned = await Promise.all(
@@ -101,23 +101,14 @@ export async function readProject(at: string): Promise<Build> {
   return { jobs, folder };
 }
 
-/** @throws UsageError for what is no edit, for what is of places in one document, and for pictures that are not there. */
-async function checkRules(
-  rules: readonly SingleEdit[],
-  pictures: NonNullable<Recipe['pictures']>,
-  file: string,
-): Promise<void> {
+/** @throws UsageError for what is no edit, and for what is of places in one document. */
+async function checkRules(rules: readonly SingleEdit[], file: string): Promise<void> {
   const { validateRules } = await import('@alvex/contract/validate');
   const checked = validateRules(rules);
   if (!checked.ok) throw new UsageError(`${file}: rules: ${checked.fault}.`);
   const bound = rules.find((rule) => ruleOf(rule) === undefined);
   if (bound !== undefined)
     throw new UsageError(`${file}: rules: “${bound.kind}” is of places in one document, and no rule.`);
-  for (const { id } of editPictures(rules)) {
-    const taken = takePicture(Buffer.from(pictures[id] ?? '', 'base64'), id);
-    if (typeof taken === 'string' || taken.id !== id)
-      throw new UsageError(`${file}: pictures: ${id}, which a rule names, is not there, or is not what it was.`);
-  }
 }
 
 /** Of a map, a length and minutes, what is said of one document stands in the place of what is said of all. */

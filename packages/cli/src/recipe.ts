@@ -3,6 +3,7 @@ import {
   beginning,
   convert,
   designNamed,
+  editPictures,
   fitting,
   FONT_PAIRS,
   FULL_RULES,
@@ -18,6 +19,7 @@ import {
   PRESET_NAMES,
   presetRecipe,
   PRINTS,
+  takePicture,
   THEME_DESIGNS,
   USUAL_FOOT,
   type Converted,
@@ -25,6 +27,7 @@ import {
   type Edit,
   type LengthName,
   type MatterKind,
+  type PictureData,
   type FullRule,
   type PresetName,
   type SingleEdit,
@@ -104,8 +107,19 @@ export function checkRecipe(recipe: Recipe): Recipe {
   if (template !== undefined && into !== undefined) throw new UsageError('Either --template or --into.');
   if (behind !== undefined && (into === undefined || !(Number.isInteger(behind) && behind >= 1 && behind <= 9999)))
     throw new UsageError('--behind is the number of a slide of the presentation that --into names.');
+  ruledPictures(recipe);
   return recipe;
 }
+
+/** Pictures that rules name. @throws UsageError for one that is not there. */
+export const ruledPictures = ({ rules = [], pictures = {} }: Recipe): readonly PictureData[] =>
+  editPictures(rules).map(({ id }) => {
+    const taken = takePicture(Buffer.from(pictures[id] ?? '', 'base64'), id);
+    if (typeof taken === 'string' || taken.id !== id)
+      throw new UsageError(`pictures: ${id}, which a rule names, is not there, or is not what it was.`);
+    return taken;
+  });
+
 const MOST_MINUTES = 600;
 
 export const paletteNames = (theme: string | undefined): readonly string[] =>

@@ -25,7 +25,7 @@ export function headingFindings(
   const found: Finding[] = [];
   const titles = new Map<string, number>();
   const next = nextHeadings(blocks);
-  const highest = headings.reduce((least, one) => Math.min(least, one.level), 6);
+  const top = headings.reduce((least, one) => Math.min(least, one.level), 6);
   let before: Heading | undefined;
   headings.forEach((heading, i) => {
     const text = runsText(heading.runs).trim();
@@ -33,8 +33,8 @@ export function headingFindings(
       found.push(empty(heading));
       return;
     }
-    if (heading.level > (before === undefined ? highest : before.level + 1))
-      found.push(skipped(document, heading, before, highest));
+    const highest = before === undefined ? top : before.level + 1;
+    if (heading.level > highest) found.push(skipped(document, heading, before, highest));
     before = heading;
     if (!titleFits(heading.runs)) found.push(long(heading, text));
     const key = text.toLowerCase();
@@ -57,7 +57,7 @@ const empty = ({ id, level }: Heading): Finding => ({
   repairs: [{ name: 'remove', changes: [{ kind: 'leave', blocks: [id], as: 'deleted' }] }],
 });
 
-/** @param highest Level of the first heading that skips none. */
+/** @param highest Level at which it would skip none. */
 const skipped = (
   { blocks }: DocumentModel,
   { id, level }: Heading,
@@ -67,7 +67,7 @@ const skipped = (
   kind: 'skipped-level',
   block: id,
   detail: { is: 'skip', above: above?.level ?? null, level },
-  repairs: [raise(blocks, id, level - (above === undefined ? highest : above.level + 1))],
+  repairs: [raise(blocks, id, level - highest)],
 });
 
 function long(heading: Heading, text: string): Finding {
