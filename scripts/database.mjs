@@ -115,8 +115,16 @@ performance_schema=OFF
     stdio: 'ignore',
     detached: true,
   });
+  // Ends it when whoever started it is gone without a word: the shell's input ends then.
+  const guard = spawn('sh', ['-c', 'read -r _; kill -TERM "$0"', String(server.pid)], {
+    stdio: ['pipe', 'ignore', 'ignore'],
+    detached: true,
+  });
   let ended = false;
-  const end = new Promise((resolve) => server.once('exit', resolve)).then(() => (ended = true));
+  const end = new Promise((resolve) => server.once('exit', resolve)).then(() => {
+    guard.kill();
+    ended = true;
+  });
   const stop = async () => {
     if (!ended) server.kill('SIGTERM');
     await end;

@@ -1,6 +1,8 @@
 /** The schema is brought up to date whatever happened before: a server killed in the middle, several at once, records lost. */
 import { afterEach, expect, test } from '@jest/globals';
-import { existsSync, rmSync, writeFileSync } from 'node:fs';
+import { spawn } from 'node:child_process';
+import { once } from 'node:events';
+import { existsSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { RealServer } from '../test/real.ts';
@@ -77,5 +79,28 @@ test('a database that starts leaves the files of others on the machine alone', a
     expect(existsSync(others)).toBe(true);
   } finally {
     rmSync(others, { force: true });
+  }
+}, 60_000);
+
+test('a database ends when whoever started it was killed', async () => {
+  const folder = mkdtempSync(join(tmpdir(), 'alvex-orphan-'));
+  const script = join(process.cwd(), 'scripts/database.mjs');
+  const starts = `const { startDatabase } = await import(process.argv[1]);
+    console.log((await startDatabase(process.argv[2])).pid);`;
+  const child = spawn('node', ['--input-type=module', '-e', starts, script, folder], {
+    stdio: ['ignore', 'pipe', 'inherit'],
+  });
+  try {
+    const [said] = (await once(child.stdout, 'data')) as [Buffer];
+    const pid = Number(said.toString());
+    // Of one that ended and was not yet taken note of, nothing is left but its number.
+    const runs = () => existsSync(`/proc/${pid}`) && readFileSync(`/proc/${pid}/cmdline`, 'utf8') !== '';
+    expect(runs()).toBe(true);
+    child.kill('SIGKILL');
+    for (let tries = 0; runs() && tries < 300; tries++) await new Promise((resolve) => setTimeout(resolve, 100));
+    expect(runs()).toBe(false);
+  } finally {
+    child.kill('SIGKILL');
+    rmSync(folder, { recursive: true, force: true });
   }
 }, 60_000);

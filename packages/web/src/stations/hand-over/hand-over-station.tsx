@@ -46,8 +46,11 @@ export function HandOverStation() {
   if (deck === null || view === null) return null;
   return (
     <Wall>
-      <Heading mb="14px">{t('What you take with you')}</Heading>
-      <NotReady />
+      {/* Beside the heading, in room that is kept for it: what comes late moves no card under a hand. */}
+      <Box display="flex" flexWrap="wrap" alignItems="center" gap="6px 20px" minH="42px" mb="14px">
+        <Heading>{t('What you take with you')}</Heading>
+        <NotReady />
+      </Box>
       {failure !== null && (
         <Notice tone="fault" role="alert" mb="14px">
           {failure}
@@ -71,8 +74,8 @@ function NotReady() {
   if (answer === null || answer.ready === answer.of) return null;
   const { ready, of } = answer;
   return (
-    <Notice mb="14px" role="status">
-      <Box flex="1">{t('{ready} of {n} slides can be shown as they are.', { ready, count: of })}</Box>
+    <Notice role="status">
+      <Box>{t('{ready} of {n} slides can be shown as they are.', { ready, count: of })}</Box>
       <Link to="../check">
         <Action as="span" size="small">
           {t('See what the others lack', { count: of - ready })}
@@ -116,6 +119,12 @@ function WholeCard({ deck }: { readonly deck: DeckSummary }) {
   const [saved, setSaved] = useState<SavedRules | null>(null);
   const [failure, setFailure] = useState<string | null>(null);
   const waiting = useLog((state) => state.sync.waiting);
+  const takeRules = () => {
+    setFailure(null);
+    void saveRules(deck).then(setSaved, (error: unknown) =>
+      setFailure(error instanceof ApiError ? error.message : String(error)),
+    );
+  };
   return (
     <Card
       name={t('Whole deck')}
@@ -130,19 +139,15 @@ function WholeCard({ deck }: { readonly deck: DeckSummary }) {
       </Inside>
       <Box display="flex" flexWrap="wrap" gap="8px">
         {waiting > 0 ? (
-          <Small>{t('{n} edits must be kept on the server first.', { count: waiting })}</Small>
+          // As large as the link that comes, so that nothing beside it moves under a hand.
+          <Action disabled>
+            <Download size={14} /> {t('Save the deck')}
+          </Action>
         ) : (
           <OriginalLink url={wholeDeckUrl(deck.id)}>{t('Save the deck')}</OriginalLink>
         )}
-        <Action
-          onClick={() =>
-            void saveRules(deck).then(setSaved, (error: unknown) =>
-              setFailure(error instanceof ApiError ? error.message : String(error)),
-            )
-          }
-        >
-          {t('Save the rules')}
-        </Action>
+        <Action onClick={takeRules}>{t('Save the rules')}</Action>
+        {waiting > 0 && <Small>{t('{n} edits must be kept on the server first.', { count: waiting })}</Small>}
         {failure !== null && (
           <Small color="red" role="alert">
             {failure}
