@@ -26,7 +26,10 @@ const NAMES: readonly RegExp[] = [
 
 /** Whether a heading says that what stands below it is for who speaks. */
 export function isPrivate(title: string): boolean {
-  const name = title.replace(/^\s*[\d.]+\s+/, '').trim().toLowerCase();
+  const name = title
+    .replace(/^\s*[\d.]+\s+/, '')
+    .trim()
+    .toLowerCase();
   return name.length <= MOST_LETTERS && NAMES.some((one) => one.test(name));
 }
 const MOST_LETTERS = 60;
