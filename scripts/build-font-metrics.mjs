@@ -63,53 +63,72 @@ function advance({ hmtx, hhea }, glyph) {
   return hmtx.metrics.get(Math.min(glyph, hhea.numberOfMetrics - 1)).advance;
 }
 
-/** Subtables in the order in which they apply; the first that knows a pair decides it. */
+const SCRIPTS = ['latn', 'grek', 'cyrl'];
+
+/** Lookups of a font with the scripts whose text they kern. A script that the font does not name has the default's. */
+function lookupsByScript({ featureList, scriptList }) {
+  const lookups = new Map();
+  for (const script of SCRIPTS) {
+    const named = (tag) => scriptList.find((one) => one.tag === tag)?.script.defaultLangSys;
+    for (const i of (named(script) ?? named('DFLT'))?.featureIndexes ?? []) {
+      const { tag, feature } = featureList[i];
+      if (tag !== 'kern') continue;
+      for (const index of feature.lookupListIndexes) lookups.set(index, (lookups.get(index) ?? new Set()).add(script));
+    }
+  }
+  return [...lookups].sort(([a], [b]) => a - b);
+}
+
+/** Lookups, which all apply; of the subtables of each the first that knows a pair decides it. */
 function kerning(font, byGlyph) {
   const gpos = font.GPOS;
   if (!gpos) return [];
-  const lookups = new Set();
-  for (const { tag, feature } of gpos.featureList)
-    if (tag === 'kern') for (const i of feature.lookupListIndexes) lookups.add(i);
+  return lookupsByScript(gpos)
+    .map(([index, scripts]) => ({
+      ...(scripts.size < SCRIPTS.length ? { scripts: [...scripts] } : {}),
+      tables: tablesOf(gpos.lookupList.get(index), byGlyph),
+    }))
+    .filter(({ tables }) => tables.length > 0);
+}
+
+function tablesOf(lookup, byGlyph) {
   const cpsOf = (glyphs) => glyphs.flatMap((glyph) => byGlyph.get(glyph) ?? []);
   const found = [];
-  for (const index of [...lookups].sort((a, b) => a - b)) {
-    const lookup = gpos.lookupList.get(index);
-    for (let table of lookup.subTables) {
-      if (lookup.lookupType === 9) table = table.lookupType === 2 ? table.extension : null;
-      else if (lookup.lookupType !== 2) table = null;
-      if (!table) continue;
-      const covered = coverage(table.coverage);
-      if (table.version === 1) {
-        const lefts = new Map();
-        covered.forEach((glyph, i) => {
-          const set = table.pairSets.get(i);
-          for (const left of cpsOf([glyph])) {
-            const row = [];
-            for (const record of set)
-              for (const right of cpsOf([record.secondGlyph])) row.push(right, record.value1?.xAdvance ?? 0);
-            const key = JSON.stringify(row);
-            if (row.length > 0) lefts.set(key, [...(lefts.get(key) ?? []), left]);
-          }
-        });
-        if (lefts.size > 0) found.push({ pairs: [...lefts].map(([row, left]) => ({ left, row: JSON.parse(row) })) });
-      } else {
-        const left = classes(table.classDef1, covered, byGlyph, table.class1Count);
-        const right = classes(table.classDef2, [...byGlyph.keys()], byGlyph, table.class2Count);
-        const rows = [];
-        for (let l = 0; l < table.class1Count; l++) {
+  for (let table of lookup.subTables) {
+    if (lookup.lookupType === 9) table = table.lookupType === 2 ? table.extension : null;
+    else if (lookup.lookupType !== 2) table = null;
+    if (!table) continue;
+    const covered = coverage(table.coverage);
+    if (table.version === 1) {
+      const lefts = new Map();
+      covered.forEach((glyph, i) => {
+        const set = table.pairSets.get(i);
+        for (const left of cpsOf([glyph])) {
           const row = [];
-          for (let r = 0; r < table.class2Count; r++) row.push(table.classRecords.get(l).get(r).value1?.xAdvance ?? 0);
-          rows.push(row);
+          for (const record of set)
+            for (const right of cpsOf([record.secondGlyph])) row.push(right, record.value1?.xAdvance ?? 0);
+          const key = JSON.stringify(row);
+          if (row.length > 0) lefts.set(key, [...(lefts.get(key) ?? []), left]);
         }
-        const used = left.map((cps, l) => (cps.length > 0 ? l : -1)).filter((l) => l >= 0);
-        const usedRight = right.map((cps, r) => (cps.length > 0 ? r : -1)).filter((r) => r >= 0);
-        if (used.length > 0)
-          found.push({
-            left: used.map((l) => left[l]),
-            right: usedRight.map((r) => right[r]),
-            values: used.map((l) => usedRight.map((r) => rows[l][r])),
-          });
+      });
+      if (lefts.size > 0) found.push({ pairs: [...lefts].map(([row, left]) => ({ left, row: JSON.parse(row) })) });
+    } else {
+      const left = classes(table.classDef1, covered, byGlyph, table.class1Count);
+      const right = classes(table.classDef2, [...byGlyph.keys()], byGlyph, table.class2Count);
+      const rows = [];
+      for (let l = 0; l < table.class1Count; l++) {
+        const row = [];
+        for (let r = 0; r < table.class2Count; r++) row.push(table.classRecords.get(l).get(r).value1?.xAdvance ?? 0);
+        rows.push(row);
       }
+      const used = left.map((cps, l) => (cps.length > 0 ? l : -1)).filter((l) => l >= 0);
+      const usedRight = right.map((cps, r) => (cps.length > 0 ? r : -1)).filter((r) => r >= 0);
+      if (used.length > 0)
+        found.push({
+          left: used.map((l) => left[l]),
+          right: usedRight.map((r) => right[r]),
+          values: used.map((l) => usedRight.map((r) => rows[l][r])),
+        });
     }
   }
   return found;

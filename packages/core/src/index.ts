@@ -168,7 +168,7 @@ export {
   USUAL_PACE,
   withIds,
 } from './edits/index.ts';
-export { isShipped, shippedFamily, type Stands } from './fonts/families.ts';
+export { FAMILIES, fontFace, type FontMetrics, isShipped, shippedFamily, type Stands } from './fonts/index.ts';
 export {
   type BlockId,
   equalBlock,

@@ -4,6 +4,7 @@ import { readFile } from 'node:fs/promises';
 import { createRequire } from 'node:module';
 import { dirname, join } from 'node:path';
 import { create } from 'fontkit';
+import { getOrMake } from '@alvex/core';
 
 export interface FontFile {
   /** Lasting: of the file that it is, or is a part of. */
@@ -15,7 +16,8 @@ export interface FontFile {
 
 export function fontFile(name: string, bytes: Uint8Array): FontFile {
   const font = create(bytes);
-  return { name, bytes, has: (codePoint) => font.hasGlyphForCodePoint(codePoint) };
+  const known = new Map<number, boolean>();
+  return { name, bytes, has: (codePoint) => getOrMake(known, codePoint, () => font.hasGlyphForCodePoint(codePoint)) };
 }
 
 interface Family {

@@ -15,6 +15,8 @@ import { loadDemo } from './services/load-demo.ts';
 
 /** The script does not try again (EX_CONFIG of sysexits.h). */
 const SETTINGS_FAULT = 78;
+/** Longer than senders keep a connection they do not use: what is sent while it closes would be lost (ms). */
+const KEEP_ALIVE = 65_000;
 let stopping = false;
 let server = undefined as Server | undefined;
 const config = settings();
@@ -37,6 +39,7 @@ await migrate(db);
 await loadDemo(contextFor(base), config.demoRoot);
 const endPurging = purgeDaily(contextFor(base), (error) => log.error({ err: error }, 'purging failed'));
 server = makeApp(base, config, log).listen(config.port, config.host);
+server.keepAliveTimeout = KEEP_ALIVE;
 await once(server, 'listening').catch((error: NodeJS.ErrnoException) => {
   if (error.code !== 'EADDRINUSE') throw error;
   console.error(`Port ${config.port} is taken by another program. Choose another: ALVEX_PORT=4681 npm start`);

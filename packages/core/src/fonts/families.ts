@@ -1,6 +1,6 @@
 /** The families that ship with Alvex, by name alone: their measures are apart, since they are large. */
 
-const FAMILIES = [
+export const FAMILIES = [
   'Arimo',
   'Caladea',
   'Carlito',

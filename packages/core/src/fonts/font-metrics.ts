@@ -11,9 +11,14 @@ export interface FaceData {
   readonly lineGap: number;
   /** Runs of characters that follow one another: the first code point, then their advances. */
   readonly advances: readonly (readonly number[])[];
-  /** GPOS pair adjustment (OpenType 1.9, lookup type 2), by code point; the first subtable that knows a pair decides. */
-  readonly kerning: readonly (PairTable | ClassTable)[];
+  /** GPOS pair adjustment (OpenType 1.9, lookup type 2), by code point. All lookups apply; in each the first subtable that knows a pair decides. */
+  readonly kerning: readonly {
+    readonly scripts?: readonly Script[];
+    readonly tables: readonly (PairTable | ClassTable)[];
+  }[];
 }
+/** Of the text that a lookup is for, where it is not for all that is kerned. */
+type Script = 'latn' | 'grek' | 'cyrl';
 interface PairTable {
   readonly pairs: readonly {
     readonly left: readonly number[];
@@ -44,7 +49,10 @@ export class FontMetrics {
   readonly #far = new Map<number, number>();
   /** Of other scripts, looked up once. */
   readonly #others = new Map<number, number>();
-  readonly #kerning: readonly PairLookup[];
+  readonly #kerning: readonly {
+    readonly scripts: readonly Script[] | undefined;
+    readonly tables: readonly PairLookup[];
+  }[];
   readonly #pairs = new Map<number, number>();
   // Pairs of ASCII characters are most of every text; -128 marks one that was not looked up yet.
   readonly #ascii = new Float32Array(128 * 128).fill(-128);
@@ -63,7 +71,10 @@ export class FontMetrics {
         if (cp < NEAR) this.#advances[cp] = advance / em;
         else this.#far.set(cp, advance / em);
       });
-    this.#kerning = data.kerning.map((table) => ('pairs' in table ? pairLookup(table, em) : classLookup(table, em)));
+    this.#kerning = data.kerning.map(({ scripts, tables }) => ({
+      scripts,
+      tables: tables.map((table) => ('pairs' in table ? pairLookup(table, em) : classLookup(table, em))),
+    }));
   }
 
   has(codePoint: number): boolean {
@@ -108,11 +119,18 @@ export class FontMetrics {
   }
 
   #lookUp(left: number, right: number): number {
-    for (const table of this.#kerning) {
-      const value = table(left, right);
-      if (value !== undefined) return value;
+    const script = scriptOf(left) ?? scriptOf(right) ?? 'latn';
+    let sum = 0;
+    for (const { scripts, tables } of this.#kerning) {
+      if (scripts?.includes(script) === false) continue;
+      for (const table of tables) {
+        const value = table(left, right);
+        if (value === undefined) continue;
+        sum += value;
+        break;
+      }
     }
-    return 0;
+    return sum;
   }
 
   /** Width of `text` on one line, in em. */
@@ -129,6 +147,10 @@ export class FontMetrics {
     return width;
   }
 }
+
+/** Undefined for Latin, and for signs of all scripts, which go with the letters beside them. */
+const scriptOf = (codePoint: number): Script | undefined =>
+  codePoint >= 0x370 && codePoint < 0x400 ? 'grek' : codePoint >= 0x400 && codePoint < 0x530 ? 'cyrl' : undefined;
 
 const ZERO_WIDTH = /[\p{Mn}\p{Me}\p{Cf}]/u;
 const WIDE =

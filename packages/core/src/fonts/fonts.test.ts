@@ -3,39 +3,37 @@ import { openSync } from 'fontkit';
 import { readdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { breakLines, measureText } from './break-lines.ts';
-import type { FamilyName } from './families.ts';
+import { FAMILIES } from './families.ts';
 import { fontFace } from './font-faces.ts';
 
 const packages = join(process.cwd(), 'node_modules/@expo-google-fonts');
-const FOLDERS: readonly (readonly [FamilyName, string])[] = [
-  ['Source Serif 4', 'source-serif-4'],
-  ['Source Sans 3', 'source-sans-3'],
-  ['Fira Sans', 'fira-sans'],
-  ['Open Sans', 'open-sans'],
-  ['EB Garamond', 'eb-garamond'],
-  ['IBM Plex Sans', 'ibm-plex-sans'],
-  ['JetBrains Mono', 'jetbrains-mono'],
+/** A script each: fonts kern signs between letters of one otherwise than between those of another. */
+const SAMPLES = [
+  'The Volunteers AVOID Yew Tree; “To wheel away,” 1,198.50 – Ärger, Étude, Łódź. LTd. P.A. Ta Vo We y. "Tide", 10–12, 7/4 ‘A’ #S (J)',
+  'Вода и мельница, «Туда». Где? Уголь: “Жду”.',
+  'Το νερό. Τάφος, «Αύρα» – “Ύλη”.',
 ];
-const SAMPLE =
-  'The Volunteers AVOID Yew Tree; “To wheel away,” 1,198.50 – Ärger, Étude, Łódź. Вода и мельница. Το νερό. LTd. P.A. Ta Vo We y.';
 
-test.each(FOLDERS)('%s: widths equal those of an independent shaper', (family, folder) => {
+test.each(FAMILIES)('%s: widths equal those of an independent shaper', (family) => {
   for (const [style, weight] of [
     ['regular', '400Regular'],
     ['bold', '700Bold'],
   ] as const) {
-    const path = join(packages, folder, weight);
+    const path = join(packages, family.toLowerCase().replaceAll(' ', '-'), weight);
     const font = openSync(
       join(
         path,
         readdirSync(path).find((name) => name.endsWith('.ttf'))!,
       ),
     );
-    // Ligatures are off in what is drawn.
-    const theirs =
-      font.layout(SAMPLE, { liga: false, clig: false, calt: false, dlig: false }).advanceWidth / font.unitsPerEm;
-    const ours = fontFace(family, style).width(SAMPLE);
-    expect(Math.abs(ours / theirs - 1)).toBeLessThan(0.001);
+    for (const sample of SAMPLES) {
+      if (![...sample].every((sign) => font.hasGlyphForCodePoint(sign.codePointAt(0)!))) continue;
+      // Ligatures are off in what is drawn.
+      const theirs =
+        font.layout(sample, { liga: false, clig: false, calt: false, dlig: false }).advanceWidth / font.unitsPerEm;
+      const ours = fontFace(family, style).width(sample);
+      expect([sample, Math.abs(ours / theirs - 1) < 0.0001]).toEqual([sample, true]);
+    }
   }
 });
 

@@ -1,16 +1,21 @@
 /** Sets pieces of text on a page: which font draws which characters, and which way they run. */
-import { mirroredSign, seenParts, type DrawnPiece } from '@alvex/core';
+import { fontFace, mirroredSign, seenParts, type DrawnPiece } from '@alvex/core';
 import { otherFaces, wholeFace, type FontFile } from '@alvex/font-files';
 import { facesOf, isBold, keyOf, styleOf } from '../faces.ts';
-import { AS_A_WHOLE, currentFont, paintDots, showText } from './embedded-font.ts';
+import { DocumentFont, widthOf, type Glyphs } from './embedded-font.ts';
 
-/** A font that the document knows by its name. */
-type Face = Pick<FontFile, 'name' | 'has'>;
+interface Face {
+  readonly has: FontFile['has'];
+  readonly font: DocumentFont;
+}
 /** A part of a text in one font and one direction. */
 interface Stretch {
   readonly text: string;
   readonly face: Face;
   readonly rtl: boolean;
+}
+interface SetStretch extends Stretch {
+  readonly glyphs: Glyphs;
 }
 
 const UNSEEN = /[\p{Default_Ignorable_Code_Point}\p{Cc}]/u;
@@ -47,57 +52,56 @@ export class Typesetter {
     const faces = new Map<string, Face>();
     const lacking = { regular: new Set<string>(), bold: new Set<string>() };
     for (const [key, { family, style, signs }] of facesOf(pieces)) {
-      const { name, bytes, has } = await wholeFace(family, style);
-      doc.registerFont(name, padded(bytes));
-      faces.set(key, { name, has });
+      const file = await wholeFace(family, style);
+      const { has } = file;
+      faces.set(key, { has, font: new DocumentFont(doc, file, fontFace(family, style)) });
       const missing = lacking[isBold(style) ? 'bold' : 'regular'];
       for (const sign of signs) if (!has(sign.codePointAt(0)!)) missing.add(sign);
     }
     const others = async (weight: 'regular' | 'bold'): Promise<readonly Face[]> =>
-      (await otherFaces([...lacking[weight]].sort(), weight === 'bold', language)).map(({ name, bytes, has }) => {
-        doc.registerFont(name, padded(bytes));
-        return { name, has };
-      });
+      (await otherFaces([...lacking[weight]].sort(), weight === 'bold', language)).map((file) => ({
+        has: file.has,
+        font: new DocumentFont(doc, file),
+      }));
     return new Typesetter(doc, faces, { regular: await others('regular'), bold: await others('bold') });
   }
 
   /** @param anchor Which end of it stands at `x`, as it is read. */
   write(piece: Writing, anchor: 'start' | 'middle' | 'end' = 'start'): void {
     const { x, y, size, color } = piece;
-    const stretches = seenParts(piece.text, piece.rtl === true).flatMap((part) => this.#stretches(part, piece));
-    if (stretches.every(({ text }) => text.trim() === '')) return;
+    if (piece.text.trim() === '') return;
+    const stretches = this.#set(piece);
+    if (stretches.length === 0) return;
     const doc = this.#doc;
     doc.fillColor(`#${color}`, 1);
-    const plain = stretches.length === 1 && anchor === 'start' && piece.rtl !== true;
-    const widths = plain ? [0] : stretches.map((stretch) => this.#width(stretch, size));
+    const widths = stretches.map(({ glyphs }) => widthOf(glyphs, size));
     const width = widths.reduce((sum, one) => sum + one, 0);
     const atRight = (anchor === 'end') !== (piece.rtl === true);
     let left = anchor === 'middle' ? x - width / 2 : atRight ? x - width : x;
-    stretches.forEach((stretch, i) => {
-      this.#use(stretch, size);
-      if (stretch.rtl) paintDots(doc, asSet(stretch), left, y, size);
-      const spoken = REORDERED.test(stretch.text);
-      if (spoken) doc.markContent('Span', { actual: stretch.text });
-      showText(doc, asSet(stretch), whole(stretch), [left, y, size]);
+    stretches.forEach(({ text, rtl, face: { font }, glyphs }, i) => {
+      if (rtl) font.paintDots(asSet({ text, rtl }), left, y, size);
+      const spoken = REORDERED.test(text);
+      if (spoken) doc.markContent('Span', { actual: text });
+      font.show(glyphs, left, y, size);
       if (spoken) doc.endMarkedContent();
       left += widths[i]!;
     });
   }
 
-  #width(stretch: Stretch, size: number): number {
-    this.#use(stretch, size);
-    return this.#doc.widthOfString(asSet(stretch), whole(stretch));
-  }
-
-  #use({ face, rtl }: Stretch, size: number): void {
-    this.#doc.font(face.name, size);
-    currentFont(this.#doc, rtl);
+  /** Parts of a text as glyphs, as they are seen from the left. */
+  #set(piece: Writing): readonly SetStretch[] {
+    const face = this.#faces.get(keyOf(piece.family, styleOf(piece)));
+    if (face === undefined) throw new RangeError(`The font ${piece.family} was not brought along.`);
+    const { text } = piece;
+    const glyphs = piece.rtl === true ? undefined : face.font.plain(text);
+    if (glyphs !== undefined) return [{ text, face, rtl: false, glyphs }];
+    return seenParts(text, piece.rtl === true)
+      .flatMap((part) => this.#stretches(part, face, piece.bold))
+      .map((stretch) => ({ ...stretch, glyphs: stretch.face.font.laidOut(asSet(stretch), stretch.rtl) }));
   }
 
   /** Parts of a text, each in a font that has its characters, as they are seen from the left. What none has is drawn by the first, as an empty box. */
-  #stretches({ text, rtl }: Pick<Stretch, 'text' | 'rtl'>, piece: Writing): readonly Stretch[] {
-    const first = this.#faces.get(keyOf(piece.family, styleOf(piece)));
-    if (first === undefined) throw new RangeError(`The font ${piece.family} was not brought along.`);
+  #stretches({ text, rtl }: Pick<Stretch, 'text' | 'rtl'>, first: Face, bold: boolean): readonly Stretch[] {
     const has = (face: Face, sign: string): boolean => face.has(sign.codePointAt(0)!);
     const found: { text: string; face: Face; rtl: boolean }[] = [];
     for (const written of text) {
@@ -110,7 +114,7 @@ export class Typesetter {
       }
       // Nobody sees them; the font of what they stand beside may need them to join or part it.
       if (UNSEEN.test(sign)) continue;
-      const others = this.#others[piece.bold ? 'bold' : 'regular'];
+      const others = this.#others[bold ? 'bold' : 'regular'];
       const face = has(first, sign) ? first : (others.find((other) => has(other, sign)) ?? first);
       if (last?.face === face) last.text += sign;
       else found.push({ text: sign, face, rtl });
@@ -119,14 +123,9 @@ export class Typesetter {
   }
 }
 
-/** An empty glyph may be said to begin where the file ends, and the layout engine looks at its head all the same. */
-const padded = (bytes: Uint8Array): Buffer => Buffer.concat([bytes, Buffer.alloc(16)]);
-
 /** What runs from right to left is mirrored, and turned about where the layout engine sees no letter by which it would do that. */
-function asSet({ text, rtl }: Stretch): string {
+function asSet({ text, rtl }: Pick<Stretch, 'text' | 'rtl'>): string {
   if (!rtl) return text;
   const mirrored = [...text].map(mirroredSign);
   return RIGHT_TO_LEFT.test(text) ? mirrored.join('') : mirrored.reverse().join('');
 }
-
-const whole = ({ rtl }: Stretch): PDFKit.Mixins.TextOptions => (rtl ? AS_A_WHOLE : {});

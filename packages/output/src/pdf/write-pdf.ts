@@ -16,6 +16,7 @@ import {
 import PDFDocument from 'pdfkit';
 import { picturesIn, piecesIn } from '../drawn.ts';
 import type { SetPiece } from '../faces.ts';
+import { gathered } from './gathered.ts';
 import { Images } from './images.ts';
 import { drawSlidePage, writeInto, writePiece, type Tools } from './slide-page.ts';
 import { artifact, into, Reading, type Element } from './structure.ts';
@@ -46,7 +47,7 @@ export async function writePdf(
     lang: scene.language ?? 'en',
     info: about(scene),
   });
-  const bytes = collected(doc);
+  const bytes = gathered(doc);
   const placed = new Set(sheets.flatMap(({ slides }) => slides.map(({ index }) => index)));
   const drawn = scene.slides.map((slide, i) =>
     placed.has(i) ? drawParts(slide, scene.theme, scene.goals) : undefined,
@@ -109,15 +110,6 @@ function about({ title, author, about: said, slides }: Scene): PDFKit.DocumentIn
     CreationDate: created,
     ModDate: date(said?.modified) ?? created,
   };
-}
-
-function collected(doc: PDFKit.PDFDocument): Promise<Uint8Array> {
-  const chunks: Uint8Array[] = [];
-  return new Promise((done, fail) => {
-    doc.on('data', (chunk: Uint8Array) => chunks.push(chunk));
-    doc.on('end', () => done(new Uint8Array(Buffer.concat(chunks))));
-    doc.on('error', fail);
-  });
 }
 
 function* piecesOf(drawn: readonly DrawnParts[], sheets: readonly Sheet[]): Generator<SetPiece> {

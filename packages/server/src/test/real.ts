@@ -66,6 +66,8 @@ export class RealServer {
       { host: '127.0.0.1', webRoot: '', demoRoot: DEMO_ROOT, mostAMinute },
       pino({ level: 'silent' }),
     ).listen(0, '127.0.0.1');
+    // Not closed between two requests, however slow the machine is.
+    server.keepAliveTimeout = 0;
     await once(server, 'listening');
     return new RealServer(contextFor(base), server, database, folder);
   }
