@@ -1,20 +1,10 @@
 /** Every station and panel, light and dark, held against WCAG by axe; and one cursor that is never lost. */
 import { join } from 'node:path';
-import { AxeBuilder } from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import { bringIn, expect, root, slide, station, test } from './alvex.ts';
+import { faults } from './axe.ts';
 
 const report = join(root, 'packages/demo/files/sallow-quay-feasibility-report.docx');
-
-/** @param rules Only these; all where none are named. */
-async function faults(page: Page, rules: readonly string[]): Promise<readonly string[]> {
-  // A text that can be written is called by its first words on the slide, which are broken into lines there.
-  const axe = new AxeBuilder({ page });
-  const { violations } = await (
-    rules.length > 0 ? axe.withRules([...rules]) : axe.disableRules(['label-content-name-mismatch'])
-  ).analyze();
-  return violations.map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html.slice(0, 160)).join(' | ')}`);
-}
 
 // What the page is made of is the same in the dark; its colours are not.
 for (const [scheme, rules] of [
