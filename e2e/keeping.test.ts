@@ -311,6 +311,26 @@ test('the rules of a deck are saved, and the command line makes decks by them', 
   expect(said).toMatch(/"kind": "listItem",\s*"text": "Some words\."/);
 });
 
+test('nothing in Hand over moves under a hand when the last edits have been kept', async ({ page, alvex }) => {
+  await bringIn(page, alvex, { name: 'mill.md', content: SOURCE });
+  await station(page, 'Map').click();
+  let go = (): void => undefined;
+  const held = new Promise<void>((resolve) => (go = resolve));
+  await page.route('**/api/decks/*/entries', async (route) => {
+    await held;
+    await route.continue();
+  });
+  await page.getByRole('radiogroup', { name: 'Body text' }).getByRole('radio', { name: 'text on the slide' }).click();
+  await station(page, 'Hand over').click();
+  const card = page.getByRole('region', { name: 'Whole deck' });
+  await expect(card.getByText('1 edit must be kept on the server first.')).toBeVisible();
+  const rules = card.getByText('Save the rules');
+  const before = await rules.boundingBox();
+  go();
+  await expect(card.getByRole('link', { name: 'Save the deck' })).toBeVisible();
+  expect(await rules.boundingBox()).toEqual(before);
+});
+
 test('rules of a deck hold its logo', async ({ page, alvex }, info) => {
   await bringIn(page, alvex, { name: 'mill.md', content: SOURCE });
   await station(page, 'Look').click();

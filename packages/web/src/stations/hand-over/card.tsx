@@ -28,6 +28,13 @@ export const Choice = chakra('label', {
   },
 });
 
+/** What is going on with it. Its line is there before it says something, so that cards do not move under a hand. */
+export const Status = chakra(
+  'p',
+  { base: { color: 'soft', fontSize: 'sm', minH: '1lh' } },
+  { defaultProps: { role: 'status' } },
+);
+
 interface OneOfProps<V extends string> {
   readonly label: string;
   readonly value: V;

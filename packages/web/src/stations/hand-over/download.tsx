@@ -10,9 +10,10 @@ import { handedOver, lastSize } from '../../state/handed.ts';
 import { useLog } from '../../state/log-store.ts';
 import { fileSize } from '../../ui/format.ts';
 import { FORMAT_LABELS } from '../../ui/labels.ts';
-import { Action, ProgressBar, Small } from '../../ui/recipes.tsx';
+import { Action, ProgressBar } from '../../ui/recipes.tsx';
 import { saveFile } from '../../ui/save-file.ts';
 import { t } from '../../words/words.ts';
+import { Status } from './card.tsx';
 
 export interface FormatProps {
   readonly deck: DeckSummary;
@@ -98,7 +99,7 @@ export function Download({ card, format, deck, view, fail, choices, holds, title
       {writing !== null && (
         <ProgressBar label={t('Writing {ending}', { ending: ending.toUpperCase() })} done={writing.done} />
       )}
-      <Small role="status">
+      <Status>
         {waiting > 0
           ? t('{n} edits must be kept on the server first.', { count: waiting })
           : (writing?.waiting ?? 0) > 1
@@ -107,7 +108,7 @@ export function Download({ card, format, deck, view, fail, choices, holds, title
               (before === undefined || writing !== null
                 ? null
                 : t('{before} when it was last written.', { before: fileSize(before) })))}
-      </Small>
+      </Status>
     </>
   );
 }

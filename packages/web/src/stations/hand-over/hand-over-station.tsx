@@ -13,7 +13,7 @@ import { useLog } from '../../state/log-store.ts';
 import { Action, Heading, Notice, Small } from '../../ui/recipes.tsx';
 import { jsonFile, saveFile } from '../../ui/save-file.ts';
 import { t } from '../../words/words.ts';
-import { Card, Inside } from './card.tsx';
+import { Card, Inside, Status } from './card.tsx';
 import { DocumentCard } from './document-card.tsx';
 import { PageCard } from './page-card.tsx';
 import { PagesCard } from './pages-card.tsx';
@@ -147,20 +147,23 @@ function WholeCard({ deck }: { readonly deck: DeckSummary }) {
           <OriginalLink url={wholeDeckUrl(deck.id)}>{t('Save the deck')}</OriginalLink>
         )}
         <Action onClick={takeRules}>{t('Save the rules')}</Action>
-        {waiting > 0 && <Small>{t('{n} edits must be kept on the server first.', { count: waiting })}</Small>}
         {failure !== null && (
           <Small color="red" role="alert">
             {failure}
           </Small>
         )}
-        {saved !== null && (
-          <Small role="status">
-            {t('Saved: {n} rules, as alvex.json.', { count: saved.count })}{' '}
-            {saved.template !== undefined &&
-              t('It names the template {fileName}: put that file beside it.', { fileName: saved.template })}
-          </Small>
-        )}
       </Box>
+      <Status>
+        {waiting > 0
+          ? t('{n} edits must be kept on the server first.', { count: waiting })
+          : saved !== null && (
+              <>
+                {t('Saved: {n} rules, as alvex.json.', { count: saved.count })}{' '}
+                {saved.template !== undefined &&
+                  t('It names the template {fileName}: put that file beside it.', { fileName: saved.template })}
+              </>
+            )}
+      </Status>
     </Card>
   );
 }
