@@ -44,6 +44,9 @@ for (const [name, width] of [
     for (const station of STATIONS) {
       await page.goto(`${deck}/${station}`);
       await expect(page.getByRole('main')).not.toContainText('Opening the document');
+      await expect(page.getByRole('navigation', { name: 'Stations' }).locator('[aria-current]')).toBeInViewport({
+        ratio: 0.9,
+      });
       await fits(station);
       await page.getByRole('button', { name: 'Light or dark' }).click();
       await fits(`${station}, other mode`);

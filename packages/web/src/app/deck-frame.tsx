@@ -108,6 +108,10 @@ export function DeckFrame() {
   const { panel, turn, close } = usePanel();
   const stations = useRef<HTMLElement>(null);
   useFrameKeys(stations, () => turn('keys'));
+  // The line is longer than a narrow window.
+  useEffect(() => {
+    stations.current?.querySelector('[aria-current]')?.scrollIntoView({ inline: 'center', block: 'nearest' });
+  }, [pathname]);
   const phase = useDeck((state) => state.phase);
   const failure = useDeck((state) => state.failure);
   useAllAhead(phase === 'open');

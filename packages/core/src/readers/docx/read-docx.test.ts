@@ -128,6 +128,28 @@ describe('runs', () => {
     ]);
   });
 
+  test('what a style says of a run, the run may take back', () => {
+    const styles = style(
+      'Out',
+      'Struck',
+      '<w:rPr><w:strike/><w:i/><w:vertAlign w:val="superscript"/></w:rPr>',
+      'character',
+    );
+    const of = (own: string) => run('x', `<w:rStyle w:val="Out"/>${own}`);
+    const body = para(
+      `${of('')}${of('<w:strike w:val="0"/>')}${of('<w:i w:val="false"/>')}${of('<w:vertAlign w:val="baseline"/>')}${of('<w:vertAlign w:val="subscript"/>')}${of('<w:dstrike w:val="0"/>')}`,
+    );
+    const all = { text: 'x', strike: true, italic: true, position: 'super' };
+    expect(runsOf(body, { styles })).toEqual([
+      all,
+      { text: 'x', italic: true, position: 'super' },
+      { text: 'x', strike: true, position: 'super' },
+      { text: 'x', strike: true, italic: true },
+      { ...all, position: 'sub' },
+      all,
+    ]);
+  });
+
   test('soft breaks and tabs', () =>
     expect(
       runsText(

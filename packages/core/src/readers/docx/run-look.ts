@@ -50,10 +50,13 @@ export function applyRunProperty(run: RunLook, name: string, a: Attributes, styl
       run.look = isOn(a) ? { ...run.look, italic: true } : without(run.look, 'italic');
       return true;
     case 'w:strike':
+      run.look = isOn(a) ? { ...run.look, strike: true } : without(run.look, 'strike');
+      return true;
     case 'w:dstrike':
       if (isOn(a)) run.look = { ...run.look, strike: true };
       return true;
     case 'w:vertAlign':
+      run.look = without(run.look, 'position');
       if (a['w:val'] === 'superscript') run.look = { ...run.look, position: 'super' };
       if (a['w:val'] === 'subscript') run.look = { ...run.look, position: 'sub' };
       return true;
@@ -82,6 +85,6 @@ function setBold(run: RunLook, on: boolean): void {
   run.look = on ? { ...run.look, bold: true } : without(run.look, 'bold');
 }
 
-function without(look: Omit<Run, 'text'>, key: 'bold' | 'italic'): Omit<Run, 'text'> {
+function without(look: Omit<Run, 'text'>, key: keyof Run): Omit<Run, 'text'> {
   return Object.fromEntries(Object.entries(look).filter(([name]) => name !== key));
 }

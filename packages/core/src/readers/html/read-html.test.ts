@@ -140,6 +140,96 @@ test('a page says its own encoding; a line of dashes is a separator', () => {
   expect(blocks('<p>a</p><p>* * *</p><p>b</p>')).toEqual(['paragraph a', 'break', 'paragraph b']);
 });
 
+describe('the title of a page', () => {
+  const titled = (html: string) => read(html).title;
+
+  test('is that of its head, with its signs, on one line', () => {
+    expect(titled('<html><head><title>\n Salt &amp; Tide\n &mdash; caf&eacute; </title></head><p>x</p></html>')).toBe(
+      'Salt & Tide — café',
+    );
+    expect(titled('<!doctype html><title>Short</title><p>x</p>')).toBe('Short');
+    expect(titled('<title></title><p>x</p>')).toBeNull();
+    expect(titled('<p>x</p>')).toBeNull();
+  });
+
+  test('is not that of a drawing, nor one that is commented out', () => {
+    expect(titled('<html><body><svg><title>Arrow</title></svg><p>x</p></body></html>')).toBeNull();
+    expect(titled('<html><head><!-- <title>Old</title> --><title>New</title></head><body><p>x</p></body></html>')).toBe(
+      'New',
+    );
+  });
+
+  test('without the name of the site behind it where its heading has it alone; not of a heading that is left', () => {
+    expect(titled('<title>The mill | Quay</title><h1>The mill</h1><p>x</p>')).toBe('The mill');
+    expect(titled('<title>The mill | Quay</title><h1>Another</h1><p>x</p>')).toBe('The mill | Quay');
+    expect(titled('<title>The mill</title><h1></h1><p>x</p>')).toBe('The mill');
+  });
+
+  test('is told with what was copied out of the page', () => {
+    const page = (inner: string) =>
+      `<html><head><title>Tide &lt;1&gt;</title></head><body><p>out</p><!--StartFragment-->${inner}<!--EndFragment--><p>out</p></body></html>`;
+    const copied = read(page('<p>in</p>'));
+    expect([copied.title, copied.blocks.map(blockText)]).toEqual(['Tide <1>', ['in']]);
+  });
+});
+
+test('the language of a page is that of the whole, not of a paragraph of it', () => {
+  const language = (html: string) => read(html).language;
+  expect(language('<html lang="fr"><body><p lang="de">x</p><p>Le moulin se tient là.</p></body></html>')).toBe('fr');
+  expect(language('<html><body lang="de"><p>x</p></body></html>')).toBe('de');
+  const mixed = '<html><body><p lang="cy">x</p><p>The mill stands at the mouth of the creek.</p></body></html>';
+  expect(language(mixed)).not.toBe('cy');
+});
+
+test('what is said of an encoding is looked for in the first thousand bytes and no further', () => {
+  const page = (before: number) =>
+    Uint8Array.from([
+      ...`${' '.repeat(before)}<meta charset="windows-1251"><p>`.split('').map((char) => char.charCodeAt(0)),
+      0xec,
+      0xe8,
+      0xeb,
+    ]);
+  const words = (before: number) => readHtml(page(before)).document.blocks.map(blockText);
+  expect(words(900)).toEqual(['мил']);
+  expect(words(1100)).not.toEqual(['мил']);
+});
+
+test('roles, outline levels and classes say of what level a heading is', () => {
+  expect(
+    blocks(
+      '<div role="heading" aria-level="4">four</div><div role="heading">two</div><div role="heading" aria-level="9">most</div>' +
+        '<p style="mso-outline-level:3">three</p><p class="Heading5">five</p><p style="mso-outline-level:7">x</p><div role="note" aria-level="3">y</div>',
+    ),
+  ).toEqual([
+    'heading4 four',
+    'heading2 two',
+    'heading6 most',
+    'heading3 three',
+    'heading5 five',
+    'paragraph x',
+    'paragraph y',
+  ]);
+  // A heading by its element that holds nothing is none.
+  expect(blocks('<h2></h2><h2> </h2><p>x</p>')).toEqual(['paragraph x']);
+});
+
+test('lists begin where they say; a list without numbers has none', () => {
+  const labels = (html: string) =>
+    read(html).blocks.map((block) => (block.kind === 'listItem' ? [block.ordered, block.number ?? null] : null));
+  expect(labels('<ol><li>a</li><li>b</li></ol>')).toEqual([
+    [true, 1],
+    [true, 2],
+  ]);
+  expect(labels('<ol start="0"><li>a</li><li>b</li></ol>')).toEqual([
+    [true, 0],
+    [true, 1],
+  ]);
+  expect(labels('<ol reversed><li>a</li><li>b</li></ol>')).toEqual([
+    [true, 2],
+    [true, 1],
+  ]);
+});
+
 test('a form around the whole page is the page; one beside the text is left, in its place', () => {
   const prose = `<p>${'words of the text go on '.repeat(20)}</p>`;
   expect(
@@ -302,4 +392,28 @@ test('lists with digits of their own keep them', () => {
   });
   expect(read('<ol type="constructor"><li>a</li></ol>').blocks[0]).not.toHaveProperty('label');
   expect(labels).toEqual(['٩.', '١٠.', '๙.', '๑๐.', '九.', '十.', 'i.', 'j.', '9.', '10.']);
+});
+
+test('a note is what is led to where it says so: by a role, a way back, its mark, or as an item', () => {
+  const page = (note: string) =>
+    read(
+      `<main><h1>Mill</h1><p>It turns<a href="#n1"><sup>1</sup></a> twice a day.</p><h2>End</h2>${note}</main>`,
+    ).blocks.map((block) => `${block.kind} ${blockText(block)}`);
+  const led = page('<p id="n1">1. By the tide.</p>');
+  expect(led.findIndex((line) => line.includes('By the tide.'))).toBe(2);
+  // What says nothing of the kind is a paragraph where it stands.
+  const plain = page('<p id="n1">By the tide.</p>');
+  expect(plain.at(-1)).toBe('paragraph By the tide.');
+  expect(plain[2]).toBe('heading End');
+});
+
+test('a list of at least four short links is a way about; of three, or with more text, it is text', () => {
+  const items = (count: number, more = '') =>
+    Array.from({ length: count }, (_, i) => `<li><a href="/${i}">Place ${i}</a>${more}</li>`).join('');
+  const left = (list: string) =>
+    read(
+      `<html><body><ul>${list}</ul><h1>Mill</h1>${'<p>The mill stands at the mouth of the creek and grinds twice a day.</p>'.repeat(4)}</body></html>`,
+    ).blocks.filter((block) => block.left !== undefined).length;
+  expect(left(items(4))).toBeGreaterThan(0);
+  expect(left(items(4, ' where the miller keeps what he has to say'))).toBe(0);
 });

@@ -16,7 +16,7 @@ import { attribute, checkDepth, isElement, isText, sourceOf, textOf, type Elemen
 import { BLOCKS, CONTROLS, DRAWN, LEFT_OUT, marksOf, MEDIA, PAGE, WHOLE } from './element-kinds.ts';
 import { listState, numbered, PLAIN_LIST, type ListState } from './list-state.ts';
 import { target, type PageNote } from './notes.ts';
-import { languageAt } from './page-language.ts';
+import { languageAt } from './page-says.ts';
 import { isSpacer } from '../spacer.ts';
 import { Gathered } from './gathered.ts';
 import { isLayout, tableOf } from './html-table.ts';

@@ -2,6 +2,7 @@
 import { expect, test } from '@jest/globals';
 import { shortBlock } from '../../test/short-block.ts';
 import { odt, type OdtParts } from '../../test/odt.ts';
+import { lengthOf } from './page-size.ts';
 import { readOdp } from './read-odp.ts';
 
 const odp = (pages: string, parts: Partial<OdtParts> = {}): Uint8Array =>
@@ -88,3 +89,47 @@ test('comments stay at their slides, without who made them', () => {
 test('no pages are no document', () => {
   expect(() => readOdp(odp(''))).toThrow(expect.objectContaining({ code: 'no-slides' }));
 });
+
+test('a group is read as one, by the place of what is in it, and its parts by theirs', () => {
+  const at = (x: number, y: number): string => ` svg:x="${x}cm" svg:y="${y}cm" svg:width="10cm" svg:height="2cm"`;
+  const grouped = `<draw:g>${box('', p('fourth'), at(2, 12))}${box('', p('third'), at(2, 9))}</draw:g><draw:g></draw:g>`;
+  const bytes = odp(
+    COVER + page(box('title', p('Order')) + grouped + box('', p('second'), at(2, 6)) + box('', p('last'), at(2, 14.5))),
+  );
+  expect(lines(bytes).slice(2)).toEqual(['h1 Order', '- second', '- third', '- fourth', '- last']);
+});
+
+test('only a first page with a subtitle opens the deck', () => {
+  expect(lines(odp(page(box('title', p('Tides')) + box('outline', list(p('one'))))))).toEqual(['h1 Tides', '- one']);
+  const later = odp(COVER + page(box('title', p('Again')) + box('subtitle', p('Below'))));
+  expect(lines(later).slice(2)).toEqual(['h1 Again', '- Below']);
+});
+
+test('what is written in a box keeps its language and its direction', () => {
+  const automatic =
+    '<style:style style:name="ar" style:family="paragraph"><style:paragraph-properties style:writing-mode="rl-tb"/><style:text-properties style:language-complex="ar" style:country-complex="EG"/></style:style>';
+  const bytes = odp(
+    COVER +
+      page(
+        box('title', p('The mill turns with every tide')) +
+          box('', p('الطاحونة', ' text:style-name="ar"') + p('Plain')),
+      ),
+    { automatic },
+  );
+  const [, , , first, second] = readOdp(bytes).document.blocks;
+  expect(first).toMatchObject({ kind: 'listItem', direction: 'rtl', lang: 'ar-EG' });
+  expect([second?.kind, second?.direction, second?.lang]).toEqual(['listItem', undefined, undefined]);
+});
+
+test.each([
+  ['1in', 72],
+  ['2.54cm', 72],
+  ['25.4mm', 72],
+  ['6pc', 72],
+  ['72pt', 72],
+  ['96px', 72],
+  ['-1in', -72],
+])('a length of %s is %d points', (said, points) => expect(lengthOf(said)).toBeCloseTo(points, 6));
+test.each([undefined, '', '12', '1em', 'wide', '1.2.3cm'])('%j is no length', (said) =>
+  expect(lengthOf(said)).toBeUndefined(),
+);
