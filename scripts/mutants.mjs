@@ -33,6 +33,7 @@ const ALSO = {
   'packages/core/src/document': ['packages/core/src/structure'],
   'packages/core/src/edits': ['packages/core/src/pipeline/edition'],
   'packages/core/src/content': ['packages/core/src/shorten'],
+  'packages/core/src/readers/odf': ['packages/core/src/readers/odt', 'packages/core/src/readers/odp'],
   'packages/core/src/readers/markup': ['packages/core/src/readers/html'],
   'packages/core/src/readers/slides': ['packages/core/src/readers/pptx', 'packages/core/src/readers/odp'],
 };

@@ -119,3 +119,28 @@ test('a reset within the text of a mark changes no level; styles based on headin
     ['comments-left', 'said'],
   ]);
 });
+
+test('characters beyond the first plane are counted once by the ledger, whatever stands in for them', () => {
+  const { document } = readRtf(
+    bytes(`{\\rtf1${HEAD}\\pard\\uc1 Tide \\u-10178?\\u-9006? turns\\par\\uc2 \\u937??mega {\\uc0 \\u916 elta}\\par}`),
+  );
+  expect(document.blocks.map(shortBlock)).toEqual([
+    'p Tide 🛒 turns'.replace('🛒', String.fromCharCode(0xd83e, 0xdcd2)),
+    'p Ωmega Δelta',
+  ]);
+  expect(document.diagnostics).toEqual([]);
+});
+
+test('a row of more cells than it defines has them all, none merged', () => {
+  const row = (cells: readonly string[]) =>
+    `\\trowd\\cellx1000 ${cells.map((cell) => `\\pard\\intbl ${cell}\\cell`).join('')}\\row`;
+  expect(blocks(`${row(['a', 'b'])}${row(['c', 'd'])}\\pard after\\par`)).toEqual(['table a | b\nc | d', 'p after']);
+});
+
+test('what a linked or embedded object shows is read, and the object told of', () => {
+  const { document } = readRtf(
+    bytes(`{\\rtf1${HEAD}\\pard before {\\object\\objemb{\\*\\objdata 0102}{\\result shown}} after\\par}`),
+  );
+  expect(document.blocks.map(shortBlock)).toEqual(['p before shown after']);
+  expect(document.diagnostics.map(({ code }) => code)).toEqual(['object-not-read']);
+});

@@ -231,3 +231,43 @@ test('a text of more lines than a call may have arguments is read', () => {
   const words = readText(new TextEncoder().encode('It turns, and turns.\n'.repeat(150_000)));
   expect(words.document.diagnostics).toEqual([]);
 });
+
+describe('what stands directly over its text', () => {
+  const BELOW = 'The pond fills twice a day with the tide, and what it holds\nturns the wheel for four hours after it.';
+  // Most of what could have one must have one.
+  const over = (line: string, below = BELOW) => blocks(Array(3).fill(`${line}\n${below}`).join('\n\n'))[0]!;
+
+  test('is a heading where it is short, has no stop and had room to go on', () => {
+    expect(over('How the pond fills')).toMatch(/^h1 How the pond fills/);
+    expect(over('2 ways to fill it')).toMatch(/^h\d/);
+  });
+
+  test.each([
+    ['ends with a stop', 'How the pond fills.', BELOW],
+    ['begins small', 'how the pond fills', BELOW],
+    ['is a field', 'Date: tomorrow', BELOW],
+    ['stands over a field', 'How the pond fills', 'Date: tomorrow and the day after that, if the weather holds\nit.'],
+    ['stands over a table', 'How the pond fills', 'high     low\n12.40    18.55'],
+    ['had no room to go on', 'How the pond fills and how it runs out again twice a day', 'Evenings\nof summer'],
+  ])('is none where it %s', (_, line, below) => expect(over(line, below)).not.toMatch(/^h\d/));
+});
+
+test('a drawing keeps the indent of its lines, from the least one on; two lines are enough, one is not', () => {
+  expect(blocks('Text before it.\n\n  +-----+\n    | mill |\n  +-----+\n')[1]).toBe(
+    'code +-----+\n  | mill |\n+-----+',
+  );
+  expect(blocks('Text before it.\n\n+---->\n\nText.')[1]).not.toMatch(/^code/);
+});
+
+test('tabs go to the next fourth column', () => {
+  expect(blocks('- a\n\t- b\n  \t- c\n\t\t- d')).toEqual(['- a', '  - b', '  - c', '    - d']);
+});
+
+test('headings by underlining go no deeper than six', () => {
+  const ranks = ['=', '-', '~', '^', '"', '+', '*'].map((sign) => `Rank ${sign}\n${sign.repeat(6)}\n\nText.\n`);
+  expect(
+    blocks(ranks.join('\n'))
+      .filter((line) => line.startsWith('h'))
+      .map((line) => line.slice(0, 2)),
+  ).toEqual(['h1', 'h2', 'h3', 'h4', 'h5', 'h6', 'h6']);
+});
