@@ -1,5 +1,6 @@
 /** The codecs that every host has (WHATWG Encoding, HTML's atob), declared here because core is compiled without DOM or Node types. */
 interface Decoder {
+  readonly encoding: string;
   decode(input?: Uint8Array, options?: { stream?: boolean }): string;
 }
 interface Encoder {
@@ -8,10 +9,19 @@ interface Encoder {
 declare const TextDecoder: new (label?: string, options?: { fatal?: boolean; ignoreBOM?: boolean }) => Decoder;
 declare const TextEncoder: new () => Encoder;
 
-export type TextDecoding = Decoder;
+export type TextDecoding = Pick<Decoder, 'decode'>;
 
 /** A streaming decoder. @param label An encoding label such as `utf-8`, `utf-16le`, `windows-1252`. */
-export const textDecoder = (label = 'utf-8', fatal = false): Decoder => new TextDecoder(label, { fatal });
+export function textDecoder(label = 'utf-8', fatal = false): TextDecoding {
+  const decoder = new TextDecoder(label, { fatal });
+  if (decoder.encoding !== 'windows-1252') return decoder;
+  // Some versions of Node take it for ISO 8859-1, in which quotes and dashes are control characters.
+  return { decode: (bytes, options) => decoder.decode(bytes, options).replace(/[\x80-\x9f]/g, ofWindows) };
+}
+
+/** From 0x80 on (WHATWG Encoding, index windows-1252); what has no sign there stays. */
+const WINDOWS = '€\x81‚ƒ„…†‡ˆ‰Š‹Œ\x8dŽ\x8f\x90‘’“”•–—˜™š›œ\x9džŸ';
+const ofWindows = (control: string): string => WINDOWS[control.charCodeAt(0) - 0x80]!;
 
 const utf8 = new TextEncoder();
 export const encodeUtf8 = (text: string): Uint8Array<ArrayBuffer> => utf8.encode(text);
@@ -49,7 +59,7 @@ function wideEncoding(bytes: Uint8Array): string | undefined {
   return odd > even * 4 ? 'utf-16le' : even > odd * 4 ? 'utf-16be' : undefined;
 }
 
-function declaredDecoder(label: string | undefined): Decoder {
+function declaredDecoder(label: string | undefined): TextDecoding {
   try {
     return textDecoder(label ?? 'windows-1252');
   } catch {
