@@ -3,7 +3,7 @@ import { openSync } from 'fontkit';
 import { readdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { breakLines, measureText } from './break-lines.ts';
-import { FAMILIES } from './families.ts';
+import { FAMILIES, shippedFamily } from './families.ts';
 import { fontFace } from './font-faces.ts';
 
 const packages = join(process.cwd(), 'node_modules/@expo-google-fonts');
@@ -73,3 +73,56 @@ describe('line breaking', () => {
     expect(line!.width).toBeCloseTo(face.width('ab') * 1.5, 5);
   });
 });
+
+describe('widths at the edge', () => {
+  const face = fontFace('Source Sans 3', 'regular');
+  const lines = (text: string, limit: number): readonly string[] =>
+    breakLines(measureText([{ text, face, scale: 1 }]), limit).map((line) => text.slice(line.start, line.end));
+
+  test('what is just as wide as the line stands on it, whole', () => {
+    const measured = (text: string) => breakLines(measureText([{ text, face, scale: 1 }]), 1000)[0]!.width;
+    expect(lines('millwheel', measured('millwheel'))).toEqual(['millwheel']);
+    expect(lines('mill wheel', measured('mill wheel'))).toEqual(['mill wheel']);
+    expect(lines('mill wheel', measured('mill wheel') - 0.001)).toEqual(['mill', 'wheel']);
+    // A line narrower than any character still takes one.
+    expect(lines('abc', 0.01)).toEqual(['a', 'b', 'c']);
+  });
+
+  test('pieces of a divided word are as wide as they are, and what follows goes on behind the last', () => {
+    const text = `${'w'.repeat(9)} ab`;
+    const limit = face.width('wwww') + 0.01;
+    const broken = breakLines(measureText([{ text, face, scale: 1 }]), limit);
+    expect(broken.map(({ start, end }) => text.slice(start, end))).toEqual(['wwww', 'wwww', 'w ab']);
+    for (const { start, end, width } of broken) expect(width).toBeCloseTo(face.width(text.slice(start, end)), 5);
+  });
+
+  test('a character that a face lacks is as wide as others of its kind; marks take no room', () => {
+    expect(face.has(0x41)).toBe(true);
+    expect(face.has(0x10ffff)).toBe(false);
+    expect(face.advance(0x16a0)).toBe(0.6);
+    expect(face.advance(0x1f9ff)).toBeGreaterThanOrEqual(1);
+    expect(face.advance(0x200d)).toBe(0);
+    expect(face.width('')).toBe(0);
+    expect(face.width('A\u{1f30a}A')).toBeCloseTo(2 * face.advance(0x41) + face.advance(0x1f30a), 5);
+  });
+
+  test('a line is as high as the face says, and its letters stand within it', () => {
+    for (const family of FAMILIES) {
+      const { ascent, lineHeight } = fontFace(family, 'regular');
+      expect([family, ascent > 0.7 && ascent < lineHeight, lineHeight > 1 && lineHeight < 1.8]).toEqual([
+        family,
+        true,
+        true,
+      ]);
+    }
+  });
+});
+
+test.each([
+  ['Lora', 'Lora', 'itself'],
+  ['Calibri', 'Carlito', 'as-wide'],
+  ['Quay Mono', 'JetBrains Mono', 'near'],
+  ['Quay Serif', 'Tinos', 'near'],
+  ['Quay Sans Serif', 'Arimo', 'near'],
+  ['Quay', 'Arimo', 'near'],
+])('%s is measured by %s', (name, family, stands) => expect(shippedFamily(name)).toEqual({ family, stands }));
