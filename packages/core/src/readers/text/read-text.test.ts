@@ -1,4 +1,4 @@
-import { expect, test } from '@jest/globals';
+import { describe, expect, test } from '@jest/globals';
 import { shortBlock } from '../../test/short-block.ts';
 import { looksLikeMarkdown } from './looks-like-markdown.ts';
 import { readText } from './read-text.ts';
