@@ -184,8 +184,13 @@ test('a picture of the library is put in, framed and described', async ({ page, 
   await expect(panel(page).getByRole('button', { name: 'Fill the frame' })).toHaveAttribute('aria-pressed', 'true');
   // On the picture itself: an edge is dragged, and what must stay in sight; by keys too.
   const whole = panel(page).locator('[data-whole]');
-  const box = (await whole.boundingBox())!;
   const drag = async (from: readonly [number, number], to: readonly [number, number]) => {
+    // Not before the picture is there and stands still.
+    await expect
+      .poll(() => whole.locator('img').evaluateAll((all) => all.every((one) => (one as HTMLImageElement).complete)))
+      .toBe(true);
+    await whole.hover();
+    const box = (await whole.boundingBox())!;
     await page.mouse.move(box.x + box.width * from[0], box.y + box.height * from[1]);
     await page.mouse.down();
     await page.mouse.move(box.x + box.width * to[0], box.y + box.height * to[1], { steps: 3 });

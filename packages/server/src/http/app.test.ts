@@ -452,8 +452,10 @@ test('a picture that is put in is kept, shown, and exported; what is none is ref
   const picture = (await response.json()) as Picture;
   expect([response.status, picture]).toMatchObject([201, { mime: 'image/png', width: 4, height: 3 }]);
   const shown = () => call(`/api/decks/${deck.id}/pictures/${picture.id}`);
-  // Before an edit refers to it, the deck has no such picture.
-  expect((await shown()).status).toBe(404);
+  // A page shows it while the edit that puts it in is still on its way; another deck has no such picture.
+  expect((await shown()).status).toBe(200);
+  const other = await newDeck('# Other\n\ntext\n');
+  expect((await call(`/api/decks/${other.id}/pictures/${picture.id}`)).status).toBe(404);
   const entry: LogEntry = {
     kind: 'write',
     replaces: [],

@@ -37,10 +37,20 @@ export async function deckPictures(
   return new Set([...read.flat(), ...own].map((picture): string => picture.id));
 }
 
+/** Pictures that were put in of late: a page asks for one while the edit that shows it is still on its way. */
+const added = new Set<string>();
+const MOST_ADDED = 1000;
+const addedAs = (context: Context, id: string, hash: string): string => `${context.workspace} ${id} ${hash}`;
+
 /** Keeps a picture that is to be put into the document. @throws AppError `picture-unusable`. */
 export async function addPicture(context: Context, id: string, file: NewFile): Promise<Picture> {
   await existing(context, id);
-  return context.gate.within(file.size, async () => addPictureNow(context, await loaded(file), file.fileName));
+  const picture = await context.gate.within(file.size, async () =>
+    addPictureNow(context, await loaded(file), file.fileName),
+  );
+  added.add(addedAs(context, id, picture.id));
+  for (const old of [...added].slice(0, -MOST_ADDED)) added.delete(old);
+  return picture;
 }
 
 async function addPictureNow(context: Context, bytes: Uint8Array, name: string): Promise<Picture> {
@@ -52,7 +62,9 @@ async function addPictureNow(context: Context, bytes: Uint8Array, name: string):
 
 /** @throws AppError `picture-not-found` when the deck has no such picture, whatever else the workspace holds. */
 export async function pictureOf(context: Context, id: string, hash: string): Promise<Blob> {
+  await existing(context, id);
   const own =
+    added.has(addedAs(context, id, hash)) ||
     (await deckPictures(context, id, (await wholeLog(context, id)).entries)).has(hash) ||
     (await templatePictures(context, id)).some((picture) => picture.id === hash);
   const blob = own ? await getBlob(context.db, context.workspace, hash) : undefined;

@@ -108,10 +108,7 @@ export function DeckFrame() {
   const { panel, turn, close } = usePanel();
   const stations = useRef<HTMLElement>(null);
   useFrameKeys(stations, () => turn('keys'));
-  // The line is longer than a narrow window.
-  useEffect(() => {
-    stations.current?.querySelector('[aria-current]')?.scrollIntoView({ inline: 'center', block: 'nearest' });
-  }, [pathname]);
+  useInSight(stations, pathname);
   const phase = useDeck((state) => state.phase);
   const failure = useDeck((state) => state.failure);
   useAllAhead(phase === 'open');
@@ -195,6 +192,19 @@ function useUndoKeys(): void {
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
   }, []);
+}
+
+/** The line of stations is longer than a narrow window, and its counts come later. */
+function useInSight(stations: RefObject<HTMLElement | null>, pathname: string): void {
+  useEffect(() => {
+    const line = stations.current;
+    if (line === null) return;
+    const watch = new ResizeObserver(() =>
+      line.querySelector('[aria-current]')?.scrollIntoView({ inline: 'center', block: 'nearest' }),
+    );
+    for (const station of line.children) watch.observe(station);
+    return () => watch.disconnect();
+  }, [stations, pathname]);
 }
 
 /** The key for the list of keys, and the one that goes to the stations. */
