@@ -2,7 +2,7 @@
 import { join } from 'node:path';
 import type { Page } from '@playwright/test';
 import { bringIn, expect, root, slide, station, test } from './alvex.ts';
-import { faults } from './axe.ts';
+import { foundByAxe } from './axe.ts';
 
 const report = join(root, 'packages/demo/files/sallow-quay-feasibility-report.docx');
 
@@ -16,7 +16,7 @@ for (const [scheme, rules] of [
     await page.emulateMedia({ colorScheme: scheme });
     const found: Record<string, readonly string[]> = {};
     const look = async (name: string) => {
-      const here = await faults(page, rules);
+      const here = await foundByAxe(page, rules);
       if (here.length > 0) found[name] = here;
     };
     await page.goto(alvex.address);

@@ -3,7 +3,7 @@ import { AxeBuilder } from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 
 /** @param rules Only these; all where none are named. @returns A line a rule that is broken, with where. */
-export async function faults(page: Page, rules: readonly string[] = []): Promise<readonly string[]> {
+export async function foundByAxe(page: Page, rules: readonly string[] = []): Promise<readonly string[]> {
   // Pages have no frames, and what is as it should be is not asked for: that takes a fifth of the time.
   const axe = new AxeBuilder({ page }).setLegacyMode().options({ resultTypes: ['violations'] });
   const { violations } = await (

@@ -1,7 +1,7 @@
 /** The interface in another language: chosen by the browser or by hand, complete, and in layouts that hold longer words and mirrored pages. */
 import type { Page } from '@playwright/test';
 import { bringIn, expect, test } from './alvex.ts';
-import { faults } from './axe.ts';
+import { foundByAxe } from './axe.ts';
 
 const SOURCE = `# Die Gezeitenmühle
 
@@ -39,7 +39,7 @@ test.describe('where the browser asks for German', () => {
       await page.goto(`${deck}/${path}`);
       await expect(page.getByRole('heading', { level: 1 }).first()).toBeVisible();
       await page.waitForTimeout(400); // what is asked of the worker
-      expect([path, await faults(page)]).toEqual([path, []]);
+      expect([path, await foundByAxe(page)]).toEqual([path, []]);
     }
     await page.goto(`${deck}/slides`);
     await expect(page.getByTestId('slide-count')).toHaveText('3 Folien');

@@ -2,7 +2,7 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { bringIn, expect, root, station, test } from './alvex.ts';
-import { faults as foundByAxe } from './axe.ts';
+import { foundByAxe } from './axe.ts';
 
 const course = join(root, 'packages/demo/files/volunteer-induction-course.md');
 

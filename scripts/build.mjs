@@ -1,6 +1,6 @@
 /** Builds what is run: command line, server with its worker, and the web application. `npm run build [cli|server|web ...]` */
 import { build } from 'esbuild';
-import { existsSync, readdirSync, rmSync } from 'node:fs';
+import { existsSync, readdirSync, readFileSync, rmSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 
@@ -63,6 +63,13 @@ const targets = {
   web: async () => {
     const vite = await import('vite');
     await vite.build({ root: at('packages/web'), configFile: at('packages/web/vite.config.ts'), logLevel: 'warn' });
+    // They are some megabytes, and one import from core that needs them brings them into what every station loads.
+    const assets = at('packages/web/dist/assets');
+    const heavy = readdirSync(assets).filter(
+      (name) => name.endsWith('.js') && readFileSync(join(assets, name), 'utf8').includes('"unitsPerEm":'),
+    );
+    if (heavy.some((name) => !name.startsWith('core.worker')))
+      throw new Error(`Measures of fonts belong into the worker alone; they are in ${heavy.join(', ')}.`);
   },
 };
 

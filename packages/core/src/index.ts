@@ -38,6 +38,7 @@ export {
   writeNumber,
 } from './charts/index.ts';
 export {
+  isMendable,
   notesAdvice,
   type NotesAdvice,
   parallelAdvice,
@@ -168,7 +169,9 @@ export {
   USUAL_PACE,
   withIds,
 } from './edits/index.ts';
-export { FAMILIES, fontFace, type FontMetrics, isShipped, shippedFamily, type Stands } from './fonts/index.ts';
+export { FAMILIES, isShipped, shippedFamily, type Stands } from './fonts/families.ts';
+export { fontFace } from './fonts/font-faces.ts';
+export type { FontMetrics } from './fonts/font-metrics.ts';
 export {
   type BlockId,
   equalBlock,
@@ -250,7 +253,6 @@ export {
   overridesOf,
   type OwnWork,
   lookedAt,
-  isMendable,
   pointsFromNotes,
   repairAll,
   repaired,

@@ -3,8 +3,6 @@ import { describe, expect, test } from '@jest/globals';
 import { firstStrong, hasRightToLeft } from './direction.ts';
 import { increasingRun } from './increasing-run.ts';
 import { joinBytes } from './join-bytes.ts';
-import { saidIn } from './language-tag.ts';
-import { formatNumber } from './number-format.ts';
 import { getOrMake, remembered } from './remember.ts';
 import { placeText, Report } from './report.ts';
 import { decodeBase64, decodeText, encodeBase64, isWide } from './text-codec.ts';
@@ -30,27 +28,6 @@ test('what has kept its order is the longest run that increases; what is not the
   expect(run(0, 5, 1, 2, 3)).toEqual([0, 2, 3, 4]);
   // Two of the same are no increase.
   expect(run(1, 1, 1)).toHaveLength(1);
-});
-
-test('numbers are written as far as their way of writing goes', () => {
-  expect([52, 53, 26 * 8 + 1, 26 * 12].map((n) => formatNumber(n, 'lower-letter'))).toEqual([
-    'zz',
-    'aaa',
-    'aaaaaaaaa',
-    'zzzzzzzzz',
-  ]);
-  expect([444, 3999, 4000].map((n) => formatNumber(n, 'lower-roman'))).toEqual(['cdxliv', 'mmmcmxcix', '4000']);
-  expect([400, 900, 40, 90].map((n) => formatNumber(n, 'upper-roman'))).toEqual(['CD', 'CM', 'XL', 'XC']);
-});
-
-test('a table of languages is asked by the language alone, but for Chinese in traditional signs and the two of Norway', () => {
-  const table = { en: 'hill', nb: 'ås', zh: '山', 'zh-hant': '嶺' };
-  const said = ['en-GB', 'EN', 'nn-NO', 'no', 'zh-CN', 'zh-Hant', 'zh-TW', 'zh-HK', 'fr', '', null, undefined];
-  expect(said.map((tag) => saidIn(table, tag))).toEqual([
-    ...['hill', 'hill', 'ås', 'ås', '山', '嶺', '嶺', '嶺'],
-    ...[undefined, undefined, undefined, undefined],
-  ]);
-  expect(saidIn({ zh: '山' }, 'zh-TW')).toBe('山');
 });
 
 describe('a report', () => {

@@ -15,3 +15,14 @@ test('in letters, Roman, in digits of their own, and counted in Chinese', () => 
   expect(written('circled-decimal', 1, 20, 21)).toBe('① ⑳ 21');
   expect(written('lower-roman', 0, -3, 1.5, 4000)).toBe('0 -3 1.5 4000');
 });
+
+test('numbers are written as far as their way of writing goes', () => {
+  expect([52, 53, 26 * 8 + 1, 26 * 12].map((n) => formatNumber(n, 'lower-letter'))).toEqual([
+    'zz',
+    'aaa',
+    'aaaaaaaaa',
+    'zzzzzzzzz',
+  ]);
+  expect([444, 3999, 4000].map((n) => formatNumber(n, 'lower-roman'))).toEqual(['cdxliv', 'mmmcmxcix', '4000']);
+  expect([400, 900, 40, 90].map((n) => formatNumber(n, 'upper-roman'))).toEqual(['CD', 'CM', 'XL', 'XC']);
+});

@@ -46,6 +46,12 @@ export const REMARK_KINDS = [
 ] as const;
 export type RemarkKind = (typeof REMARK_KINDS)[number];
 
+/** Only their author can mend them. */
+const AUTHORS = ['no-glyph', 'numbers-differ', 'stumbled', 'no-notes'] as const satisfies readonly RemarkKind[];
+export type MendableKind = Exclude<RemarkKind, (typeof AUTHORS)[number]>;
+/** Whether there is any way at all for a kind of remark (`pipeline/repair-ways.ts`). Here, since the page asks and needs no ways. */
+export const isMendable = (kind: RemarkKind): kind is MendableKind => !AUTHORS.some((one) => one === kind);
+
 /** `fault`: it cannot be shown so. `hard`: it is hard to follow. `thought`: it may well be meant. */
 export type Weight = 'fault' | 'hard' | 'thought';
 const FIRST_HARD = REMARK_KINDS.indexOf('small-points');

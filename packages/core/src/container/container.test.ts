@@ -50,6 +50,27 @@ describe('ZIP archives', () => {
     expect(() => new ZipReader(bomb).stream('a.xml', (piece) => (taken += piece.length))).toThrow(code('bomb'));
     expect(taken).toBeLessThan(20 * 1024 * 1024);
   });
+
+  test('whose entries stand elsewhere than they say, or are of a kind that nobody unpacks, are refused', () => {
+    const bytes = zipSync({ 'A.xml': strToU8('words '.repeat(100)), b: strToU8('') });
+    const changed = (change: (view: DataView, central: number) => void): Uint8Array => {
+      const copy = bytes.slice();
+      const view = new DataView(copy.buffer);
+      let at = 0;
+      while (view.getUint32(at, true) !== 0x02014b50) at++;
+      change(view, at);
+      return copy;
+    };
+    const read = (copy: Uint8Array) => () => new ZipReader(copy).read('a.XML');
+    expect(new TextDecoder().decode(read(bytes)())).toBe('words '.repeat(100));
+    expect(new ZipReader(bytes).read('b')).toHaveLength(0);
+    expect(read(changed((view, at) => view.setUint32(at + 42, 0xffff, true)))).toThrow(code('truncated'));
+    expect(read(changed((view, at) => view.setUint32(at + 42, 5, true)))).toThrow(code('truncated'));
+    expect(read(changed((view, at) => view.setUint32(at + 20, bytes.length, true)))).toThrow(code('truncated'));
+    expect(read(changed((view, at) => view.setUint16(at + 10, 12, true)))).toThrow(code('wrong-type'));
+    expect(read(changed((view) => view.setUint8(40, 0xff)))).toThrow(code('damaged'));
+    expect(() => new ZipReader(bytes.subarray(0, 3))).toThrow(code('not-a-zip'));
+  });
 });
 
 describe('XML', () => {

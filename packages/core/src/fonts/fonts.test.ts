@@ -37,7 +37,7 @@ test.each(FAMILIES)('%s: widths equal those of an independent shaper', (family) 
   }
 });
 
-describe('line breaking', () => {
+describe('widths and line breaking', () => {
   const face = fontFace('Source Sans 3', 'regular');
   const lines = (text: string, limit: number): readonly string[] =>
     breakLines(measureText([{ text, face, scale: 1 }]), limit).map((line) => text.slice(line.start, line.end));
@@ -72,12 +72,6 @@ describe('line breaking', () => {
     );
     expect(line!.width).toBeCloseTo(face.width('ab') * 1.5, 5);
   });
-});
-
-describe('widths at the edge', () => {
-  const face = fontFace('Source Sans 3', 'regular');
-  const lines = (text: string, limit: number): readonly string[] =>
-    breakLines(measureText([{ text, face, scale: 1 }]), limit).map((line) => text.slice(line.start, line.end));
 
   test('what is just as wide as the line stands on it, whole', () => {
     const measured = (text: string) => breakLines(measureText([{ text, face, scale: 1 }]), 1000)[0]!.width;

@@ -11,7 +11,6 @@ export * from './needed-sizes.ts';
 export * from './open-document.ts';
 export * from './own-slide.ts';
 export { lookedAt, repairAll, repaired, repairsOf, type Mended, type Repairable } from './repairs.ts';
-export { isMendable } from './repair-ways.ts';
 export type { Way, WayName } from './repair-way.ts';
 export { pointsFromNotes } from './ways-with-words.ts';
 export * from './review-edition.ts';

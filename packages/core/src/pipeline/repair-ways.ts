@@ -1,5 +1,5 @@
 /** Ways in which a remark might be mended, the gentlest first; whether one mends it is tried in `repairs.ts`. */
-import type { Remark, RemarkKind } from '../checks/index.ts';
+import { isMendable, type MendableKind, type Remark } from '../checks/index.ts';
 import type { Slide } from '../deck/index.ts';
 import { documentLanguage } from '../mapping/index.ts';
 import type { Converted } from './convert.ts';
@@ -32,11 +32,10 @@ import {
   toFront,
 } from './ways-with-words.ts';
 
-/** Whether there is any way at all for a kind of remark; else it needs its author. */
-export const isMendable = (kind: RemarkKind): boolean => WAYS[kind].length > 0;
-
 /** @param fresh Gives a name that nothing has yet, for what a way adds. */
 export function* waysFor(remark: Remark, converted: Converted, fresh: () => string): Generator<Way, void> {
+  const { kind } = remark;
+  if (!isMendable(kind)) return;
   const { slides } = converted.deck;
   const at = slides.findIndex(({ id }) => id === remark.slide);
   const slide = slides[at];
@@ -52,13 +51,12 @@ export function* waysFor(remark: Remark, converted: Converted, fresh: () => stri
     converted,
     fresh,
   };
-  for (const way of WAYS[remark.kind]) yield* way(one);
+  for (const way of WAYS[kind]) yield* way(one);
 }
 
-const WAYS: Readonly<Record<RemarkKind, readonly Finder[]>> = {
+const WAYS: Readonly<Record<MendableKind, readonly Finder[]>> = {
   'private-shown': [notesOnly],
   spills: [fullAt('continue', 'continue'), speakPoints, fullAt('to-notes', 'notes'), otherLayouts, splitInHalf],
-  'no-glyph': [],
   contrast: [otherGround, otherLayouts],
   'cover-not-first': [toFront],
   'small-points': [otherLayouts, fullAt('continue', 'continue'), speakPoints, shortenPoints, splitInHalf],
@@ -77,7 +75,6 @@ const WAYS: Readonly<Record<RemarkKind, readonly Finder[]>> = {
   'lone-point': [otherLayouts, tellNotes, joinAbove, joinBelow],
   'half-empty': [otherLayouts, joinBelow, joinAbove, tellNotes],
   'stale-numbers': [numbersOfTable],
-  'numbers-differ': [],
   'spelt-twice': [spellAlike],
   undescribed: [describeByCaption],
   'color-alone': [asColumns],
@@ -85,10 +82,8 @@ const WAYS: Readonly<Record<RemarkKind, readonly Finder[]>> = {
   'hidden-link': [showLinked, dropLink],
   'title-twice': [addToTitle],
   'vague-title': [addToTitle],
-  stumbled: [],
   'unlike-points': [alike],
   'long-notes': [shortenNotes],
   'notes-repeat': [dropNotes],
-  'no-notes': [],
   'same-layout': [otherLayouts],
 };
