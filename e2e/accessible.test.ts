@@ -1,7 +1,7 @@
 /** Every station and panel, light and dark, held against WCAG by axe; and one cursor that is never lost. */
 import { join } from 'node:path';
 import type { Page } from '@playwright/test';
-import { bringIn, expect, root, slide, station, test } from './alvex.ts';
+import { bringIn, expect, goWithin, openShelf, root, SHELVES, slide, station, test } from './alvex.ts';
 import { foundByAxe } from './axe.ts';
 
 const report = join(root, 'packages/demo/files/sallow-quay-feasibility-report.docx');
@@ -38,20 +38,19 @@ for (const [scheme, rules] of [
       check: 'can be shown as they are',
       'check/words': 'words in the document =',
       'check/pace': 'The longest slides',
-      rehearse: 'End and keep it',
       'hand-over': 'Download PPTX',
     };
     for (const [path, text] of Object.entries(shown)) {
-      await page.goto(`${deck}/${path}`);
+      await goWithin(page, path);
       await expect(page.getByText(text).first()).toBeVisible();
       await look(path);
     }
-    for (const shelf of ['themes', 'colours', 'type', 'foot', 'layouts', 'movement', 'template']) {
-      await page.goto(`${deck}/look?shelf=${shelf}`);
-      await expect(page.getByRole('heading', { level: 1 }).first()).toBeVisible();
+    await goWithin(page, 'look');
+    for (const shelf of SHELVES) {
+      await openShelf(page, shelf);
       await look(shelf);
     }
-    await page.goto(`${deck}/slides`);
+    await goWithin(page, 'slides');
     await expect(
       slide(page, 2)
         .getByLabel(/^Write: /)
@@ -69,16 +68,19 @@ for (const [scheme, rules] of [
     await page.getByRole('button', { name: 'Two outlines' }).click();
     await expect(page.getByLabel('Outline of the deck')).toBeVisible();
     await look('outlines');
-    await page.goto(`${deck}/map`);
+    await goWithin(page, 'map');
     await page.getByRole('button', { name: 'Compare takes' }).click();
     await expect(page.getByTestId('takes')).toBeVisible();
     await look('takes');
-    await page.goto(`${deck}/document`);
+    await goWithin(page, 'document');
     await page.locator('[data-block]').nth(3).click();
     await look('a line that is chosen');
     await page.keyboard.press('Enter');
     await expect(page.getByRole('textbox', { name: 'Text of the document' })).toBeVisible();
     await look('writing');
+    await page.goto(`${deck}/rehearse`);
+    await expect(page.getByText('End and keep it')).toBeVisible();
+    await look('rehearse');
     await page.goto(`${deck}/present`);
     await expect(page.getByRole('img', { name: 'Slide 1', exact: false }).first()).toBeVisible();
     await look('present');

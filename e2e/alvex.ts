@@ -160,6 +160,22 @@ export async function bringInPlain(...[page, alvex, file]: Parameters<typeof bri
 export const station = (page: Page, name: string) =>
   page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name });
 
+/** Goes to another place of an open deck by its link in a navigation: to load all anew takes a second. */
+export async function goWithin(page: Page, path: string): Promise<void> {
+  const link = page.locator(`nav a[href$="/${path}"]`).first();
+  await link.click();
+  await expect(link).toHaveAttribute('aria-current', 'page');
+}
+
+/** Of the Look station. */
+export const SHELVES = ['Themes', 'Colours', 'Type', 'Foot and logo', 'Layouts', 'Movement', 'Template'];
+
+export async function openShelf(page: Page, label: string): Promise<void> {
+  const button = page.getByRole('navigation', { name: 'Shelves' }).getByRole('button', { name: label });
+  await button.click();
+  await expect(button).toHaveAttribute('aria-current', 'page');
+}
+
 /** The page on which every word of the document is accounted for. */
 export async function everyWord(page: Page): Promise<void> {
   await station(page, 'Check').click();

@@ -1,6 +1,6 @@
 /** The interface in another language: chosen by the browser or by hand, complete, and in layouts that hold longer words and mirrored pages. */
 import type { Page } from '@playwright/test';
-import { bringIn, expect, test } from './alvex.ts';
+import { bringIn, expect, goWithin, test } from './alvex.ts';
 import { foundByAxe } from './axe.ts';
 
 const SOURCE = `# Die Gezeitenmühle
@@ -19,7 +19,7 @@ Der Teich fasst elftausend Kubikmeter Wasser. Er füllt sich zweimal am Tag.
 | Tore | 31000 |
 | Dach | 12000 |
 `;
-const PATHS = ['overview', 'document', 'map', 'slides', 'look', 'look?shelf=type', 'check', 'check/pace', 'hand-over'];
+const LINKED = ['document', 'map', 'slides', 'look', 'check', 'check/pace', 'hand-over'];
 
 const speak = (page: Page, language: string) =>
   page.addInitScript((chosen) => localStorage.setItem('alvex.language', chosen), language);
@@ -78,8 +78,9 @@ for (const language of ['long', 'mirrored'])
     const faults: string[] = [];
     for (const width of language === 'long' ? [1280, 390] : [1280]) {
       await page.setViewportSize({ width, height: 800 });
-      for (const address of [alvex.address, ...PATHS.map((path) => `${deck}/${path}`)]) {
-        await page.goto(address);
+      for (const path of [null, 'overview', 'look?shelf=type', ...LINKED]) {
+        if (path !== null && LINKED.includes(path)) await goWithin(page, path);
+        else await page.goto(path === null ? alvex.address : `${deck}/${path}`);
         await expect(page.getByRole('heading', { level: 1 }).first()).toBeVisible();
         await page.waitForTimeout(300); // what is asked of the worker
         const found = await page.evaluate(() => {
@@ -100,7 +101,7 @@ for (const language of ['long', 'mirrored'])
           );
           return [beside > 0 ? `${beside} px beside the page` : '', over.length > 0 ? `${over.length} overlap` : ''];
         });
-        for (const fault of found.filter(Boolean)) faults.push(`${address.replace(deck, '')} ${width}: ${fault}`);
+        for (const fault of found.filter(Boolean)) faults.push(`${path ?? 'decks'} ${width}: ${fault}`);
       }
     }
     expect(faults).toEqual([]);

@@ -1,5 +1,5 @@
 /** Every station in a wide and a narrow window, light and dark: nothing runs over the edge, nothing fails on the way. */
-import { bringIn, expect, test, station } from './alvex.ts';
+import { bringIn, expect, goWithin, openShelf, SHELVES, station, test } from './alvex.ts';
 
 const SOURCE = `# The tide gives us a good deal more than anybody thought when the report was begun
 
@@ -42,7 +42,7 @@ for (const [name, width] of [
     await bringIn(page, alvex, { name: 'looks.md', content: SOURCE });
     const deck = page.url().replace(/\/slides.*/, '');
     for (const station of STATIONS) {
-      await page.goto(`${deck}/${station}`);
+      await goWithin(page, station);
       await expect(page.getByRole('main')).not.toContainText('Opening the document');
       await expect(page.getByRole('navigation', { name: 'Stations' }).locator('[aria-current]')).toBeInViewport({
         ratio: 0.9,
@@ -51,8 +51,9 @@ for (const [name, width] of [
       await page.getByRole('button', { name: 'Light or dark' }).click();
       await fits(`${station}, other mode`);
     }
-    for (const shelf of ['themes', 'colours', 'type', 'foot', 'layouts', 'template']) {
-      await page.goto(`${deck}/look?shelf=${shelf}`);
+    await goWithin(page, 'look');
+    for (const shelf of SHELVES) {
+      await openShelf(page, shelf);
       await expect(page.getByRole('main').getByRole('heading').first()).toBeVisible();
       await fits(`shelf ${shelf}`);
       // A shelf scrolls down only: what stands over its edge would be cut off.
@@ -67,13 +68,14 @@ for (const [name, width] of [
         );
       expect([shelf, over]).toEqual([shelf, 0]);
     }
-    await page.goto(`${deck}/slides`);
+    await goWithin(page, 'slides');
     await page.getByRole('button', { name: 'Two outlines' }).click();
     await expect(page.getByTestId('outlines')).toBeVisible();
     await fits('outlines');
     await page.getByRole('button', { name: 'History' }).click();
     await fits('history');
-    await page.goto(`${deck}/map`);
+    await page.getByRole('button', { name: 'History' }).click();
+    await goWithin(page, 'map');
     await page.getByRole('button', { name: 'Compare takes' }).click();
     await expect(page.getByTestId('takes')).toBeVisible();
     await fits('takes');

@@ -37,7 +37,7 @@ export function element(tag: string, attributes: Attributes, inner = ''): string
   return inner === '' ? `<${tag}${written}/>` : `<${tag}${written}>${inner}</${tag}>`;
 }
 
-const hundredths = (value: number): number => Math.round(value * 100) / 100;
+export const hundredths = (value: number): number => Math.round(value * 100) / 100;
 /** A length (§18.3.18) of so many points. */
 export const points = (value: number): string => `${hundredths(value)}pt`;
 export const length = (emu: number): string => points(emu / EMU_PER_POINT);

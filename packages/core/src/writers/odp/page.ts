@@ -33,7 +33,7 @@ import { timeline, transition } from './motion.ts';
 import { pictureXml } from './picture.ts';
 import { tableXml } from './table.ts';
 import { notesText, textXml, type PageContext } from './text.ts';
-import { description, element, place } from '../odf/xml.ts';
+import { description, element, imageXml, place } from '../odf/xml.ts';
 
 /** What a page is called, so that clicks find it. */
 export const pageName = (number: number): string => `page${number}`;
@@ -136,17 +136,18 @@ function tableFrame(box: TableBox, { title }: SceneSlide, context: PageContext):
   );
 }
 
-function chartFrame({ chart, frame }: ChartBox, { title }: SceneSlide, context: PageContext): string {
+function chartFrame(box: ChartBox, { title }: SceneSlide, context: PageContext): string {
+  const { object: href, picture } = context.chart(box, context.colors);
   const object = element('draw:object', {
-    'xlink:href': `./${context.chart(chart, frame, context.colors)}`,
+    'xlink:href': `./${href}`,
     'xlink:type': 'simple',
     'xlink:show': 'embed',
     'xlink:actuate': 'onLoad',
   });
   return element(
     'draw:frame',
-    { 'draw:style-name': graphicStyle(context, { ...filled(null), ...stroked(null) }), ...LAYER, ...place(frame) },
-    object + description(describeChart(chart, title)),
+    { 'draw:style-name': graphicStyle(context, { ...filled(null), ...stroked(null) }), ...LAYER, ...place(box.frame) },
+    object + imageXml(picture) + description(describeChart(box.chart, title)),
   );
 }
 

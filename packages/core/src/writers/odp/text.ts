@@ -7,14 +7,14 @@ import {
   paraSetting,
   sidedAlign,
   sideOf,
-  type Chart,
+  type ChartBox,
   type Note,
   type Para,
   type SceneSlide,
   type SlideColors,
   type TextBox,
 } from '../../scene/index.ts';
-import { notesType, type Frame, type Palette, type Rect, type Theme } from '../../theme/index.ts';
+import { notesType, type Frame, type Palette, type Theme } from '../../theme/index.ts';
 import { itemWay, nested, type Written } from '../odf/lists.ts';
 import { runsXml, textProperties, type TextLook } from '../odf/runs.ts';
 import type { NamedPicture } from '../odf/package.ts';
@@ -34,7 +34,8 @@ export interface PageContext {
   readonly jump: (part: PartId) => string | undefined;
   /** Names of parts of the package; undefined for pictures whose bytes are not at hand. */
   readonly picture: (id: PictureId) => NamedPicture | undefined;
-  readonly chart: (chart: Chart, size: Rect, colors: SlideColors) => string;
+  /** Makes a document of a chart, and a picture of it. */
+  readonly chart: (box: ChartBox, colors: SlideColors) => { readonly object: string; readonly picture: string };
   /** A name that nothing else of the file has. */
   readonly newId: () => string;
   /** Under which name a paragraph is found, where it comes by itself when the deck is presented. */

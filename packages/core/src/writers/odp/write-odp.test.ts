@@ -1,5 +1,6 @@
 /** A deck as an OpenDocument presentation: placeholders of master pages, lists, notes, tables, charts and figures as what they are. */
 import { describe, expect, test } from '@jest/globals';
+import { strFromU8, unzipSync } from 'fflate';
 import { checkPackage } from '../../../../package-check/src/index.ts';
 import { languageTag } from '../../base/index.ts';
 import { usualSettings } from '../../charts/index.ts';
@@ -19,6 +20,7 @@ const data: readonly PictureData[] = [
   { id: 'a' as PictureId, mime: 'image/png', width: 400, height: 300, bytes: png() },
 ];
 interface Written {
+  readonly bytes: Uint8Array;
   readonly parts: ReadonlyMap<string, string>;
   readonly pages: readonly XmlNode[];
   readonly content: XmlNode;
@@ -28,7 +30,7 @@ async function write(made: Converted): Promise<Written> {
   expect(await checkPackage(bytes)).toEqual([]);
   const parts = odfParts(bytes);
   const content = parseXmlTree(parts.get('content.xml')!);
-  return { parts, content, pages: nodesWithin(content, 'draw:page') };
+  return { bytes, parts, content, pages: nodesWithin(content, 'draw:page') };
 }
 const textOf = (node: XmlNode): string =>
   node.content.map((one) => ('text' in one ? one.text : 'children' in one ? textOf(one) : '')).join('');
@@ -187,6 +189,22 @@ test('tables have heads, joined cells and lines; charts their numbers', async ()
   expect(
     nodesWithin(root, 'chart:series').map(({ attributes }) => attributes['chart:values-cell-range-address']),
   ).toEqual(['local-table.$B$2:local-table.$B$3']);
+  // Whoever draws no charts shows the picture of it.
+  const frame = nodesWithin(charted.content, 'draw:frame').find((one) => nodesWithin(one, 'draw:object').length > 0)!;
+  const [shown] = nodesWithin(frame, 'draw:image').map(({ attributes }) => attributes['xlink:href']!);
+  const drawing = parseXmlTree(strFromU8(unzipSync(charted.bytes)[shown!]!));
+  expect(nodesWithin(drawing, 'text').map(textOf)).toEqual(expect.arrayContaining(['Gates', 'Wheel', '31', '12']));
+  const [x, y, width, height] = drawing.attributes['viewBox']!.split(' ').map(Number) as [
+    number,
+    number,
+    number,
+    number,
+  ];
+  expect([`${x}pt`, `${y}pt`, `${width}pt`, `${height}pt`]).toEqual(
+    ['x', 'y', 'width', 'height'].map((name) => frame.attributes[`svg:${name}`]),
+  );
+  const bars = nodesWithin(drawing, 'path').filter(({ attributes }) => attributes['fill'] !== 'none');
+  expect(bars.length).toBeGreaterThanOrEqual(2);
 });
 
 test('what is cut off a picture is said in lengths of its own size', async () => {

@@ -5,6 +5,7 @@ import type { PictureId } from '../../content/index.ts';
 import { goalOf, type EmbeddedFace, type PictureSource, type Scene, type SceneSlide } from '../../scene/index.ts';
 import { Media } from '../slides/media.ts';
 import { chartPart } from './chart-object.ts';
+import { chartPicture } from './chart-picture.ts';
 import { stylesPart } from './master-part.ts';
 import { fontFaces, type FontPart } from './master-styles.ts';
 import { mastersOf } from './masters.ts';
@@ -17,6 +18,7 @@ import { element, NS, VERSION, XML } from '../odf/xml.ts';
 const ODP_TYPE = 'application/vnd.oasis.opendocument.presentation';
 /** The part that shows a file in small (part 2, §3.7), a PNG. */
 const THUMBNAIL = 'Thumbnails/thumbnail.png';
+const PICTURES = 'Pictures/';
 const CHART_TYPE = 'application/vnd.oasis.opendocument.chart';
 
 export interface OdpOptions {
@@ -36,7 +38,7 @@ export function writeOdp(
   const { theme, slides } = scene;
   const zip = new ZipWriter(deflate);
   const language = scene.language ?? USUAL_LANGUAGE;
-  const media = new Media(pictures, 'Pictures/');
+  const media = new Media(pictures, PICTURES);
   const manifest: ManifestEntry[] = [
     ['content.xml', 'text/xml'],
     ['styles.xml', 'text/xml'],
@@ -67,11 +69,14 @@ export function writeOdp(
       newId: () => `id${++ids}`,
       goal: (link) => placeOf(goalOf(scene, link)),
       jump: (part) => placeOf(slide.leads.get(part)),
-      chart: (chart, size, colors) => {
-        const name = `chart${++charts}`;
-        zip.add({ name: `${name}/content.xml`, content: chartPart(chart, { theme, colors, language, size }) });
-        manifest.push([`${name}/`, CHART_TYPE], [`${name}/content.xml`, 'text/xml']);
-        return name;
+      chart: (box, colors) => {
+        const object = `chart${++charts}`;
+        const picture = `${PICTURES}${object}.svg`;
+        const size = box.frame;
+        zip.add({ name: `${object}/content.xml`, content: chartPart(box.chart, { theme, colors, language, size }) });
+        zip.add({ name: picture, content: chartPicture(box, theme, colors) });
+        manifest.push([`${object}/`, CHART_TYPE], [`${object}/content.xml`, 'text/xml'], [picture, 'image/svg+xml']);
+        return { object, picture };
       },
     }),
   );
