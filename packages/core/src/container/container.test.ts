@@ -70,6 +70,20 @@ describe('ZIP archives', () => {
     expect(read(changed((view, at) => view.setUint16(at + 10, 12, true)))).toThrow(code('wrong-type'));
     expect(read(changed((view) => view.setUint8(40, 0xff)))).toThrow(code('damaged'));
     expect(() => new ZipReader(bytes.subarray(0, 3))).toThrow(code('not-a-zip'));
+    // It begins as one does, and then ends.
+    expect(() => new ZipReader(bytes.subarray(0, 4))).toThrow(code('truncated'));
+  });
+
+  test('whose entries carry more than their names are read; ours carry the same time everywhere', () => {
+    const more = { extra: { 0x7075: new Uint8Array(9) }, comment: 'of the first' };
+    const reader = new ZipReader(zipSync({ 'a.xml': [strToU8('one'), more], 'b.xml': strToU8('two') }));
+    expect(reader.names).toEqual(['a.xml', 'b.xml']);
+    expect(reader.names.map((name) => new TextDecoder().decode(reader.read(name)))).toEqual(['one', 'two']);
+    const bytes = new ZipWriter().finish([{ name: 'a', content: 'x' }]);
+    // 1 January 2020, midnight, as MS-DOS counts: years from 1980 in seven bits, months in four, days in five.
+    expect(new DataView(bytes.buffer, bytes.byteOffset).getUint32(10, true)).toBe(
+      ((40 << 25) | (1 << 21) | (1 << 16)) >>> 0,
+    );
   });
 });
 
@@ -101,6 +115,11 @@ describe('XML', () => {
 
   test('is never expanded, and refused with a declared type or broken', () => {
     expect(() => events('<!DOCTYPE x [<!ENTITY a "aaaa">]><x>&a;</x>')).toThrow(code('doctype'));
+    // A document type that brings nothing in is none of a package's, and does no harm elsewhere.
+    const typed = '<!DOCTYPE x><x>a</x>';
+    expect(events(typed)).toEqual(['<x', 'a', '/x']);
+    const inPackage = new ZipReader(zipSync({ 'a.xml': strToU8(typed) }));
+    expect(() => readXmlPart(inPackage, 'a.xml', { open: () => undefined })).toThrow(code('doctype'));
     expect(() => events('<x><y></x>')).toThrow(code('bad-xml'));
     expect(() => events('<x>')).toThrow(code('bad-xml'));
     expect(events('<x>&lt;&amp;&#65;</x>').join('')).toContain('<&A');

@@ -130,5 +130,6 @@ describe('a tree', () => {
     // What spoils nothing else is passed over.
     expect(again('<a>x\u0001y<z:b/></a>')).toContain('<z:b');
     expect(() => parseXmlTree('<a', 'part.xml')).toThrow(expect.objectContaining({ place: { part: 'part.xml' } }));
+    expect(() => parseXmlTree(' ')).toThrow(code('bad-xml'));
   });
 });

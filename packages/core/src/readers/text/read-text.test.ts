@@ -271,3 +271,23 @@ test('headings by underlining go no deeper than six', () => {
       .map((line) => line.slice(0, 2)),
   ).toEqual(['h1', 'h2', 'h3', 'h4', 'h5', 'h6', 'h6']);
 });
+
+test('a narrow first column is a column where others follow it; before one text it is the marks of a list', () => {
+  expect(blocks('1   Gate    oak\n2   Wheel   elm\n3   Stones  grit\n4   Roof    slate\n')).toEqual([
+    'table 1 | Gate | oak\n2 | Wheel | elm\n3 | Stones | grit\n4 | Roof | slate',
+  ]);
+  expect(blocks('i    the pond\nii   the gate\niii  the wheel\niv   the stones\n')).toEqual([
+    'p i    the pond\nii   the gate\niii  the wheel\niv   the stones',
+  ]);
+});
+
+test('a title is centred from two tabs on; a drawing is one where half of its lines are drawn', () => {
+  const body = 'The mill has stood at the quay for years\nand the tide has turned its wheel since.';
+  expect(blocks(`        The mill at Sallow Quay\n\n${body}\n`)).toEqual([
+    'title The mill at Sallow Quay',
+    `p ${body}`,
+  ]);
+  expect(blocks(`       The mill at Sallow Quays\n\n${body}\n`)[0]).toBe('p The mill at Sallow Quays');
+  expect(blocks('text\n\npond\n+--+\n|  |\nwheel\n\ntext\n')[1]).toBe('code pond\n+--+\n|  |\nwheel');
+  expect(blocks('text\n\npond\n+--+\ngate\nwheel\n\ntext\n')[1]).toBe('p pond\n+--+\ngate\nwheel');
+});
