@@ -152,3 +152,24 @@ test('numbers of headings and lists are computed by their styles; hidden section
   ]);
   expect(document.diagnostics.map(({ code }) => code)).toEqual(['level-raised']);
 });
+
+test('a look is that of its own style: the weight from 600 on is bold, what numbers of lists wear is not the text’s', () => {
+  const style = (name: string, weight: string): string =>
+    `<style:style style:name="${name}" style:family="text"><style:text-properties fo:font-weight="${weight}"/></style:style>`;
+  const numbers =
+    '<text:list-style style:name="L"><text:list-level-style-number text:level="1" style:num-format="1"><style:text-properties fo:font-weight="bold"/></text:list-level-style-number></text:list-style>';
+  const automatic = `${style('W700', 'bold')}${style('W600', '600')}${style('W500', '500')}${numbers}`;
+  const span = (weight: number): string => `<text:span text:style-name="W${weight}">${weight}</text:span>`;
+  const body = p([700, 600, 500].map(span).join(' '));
+  expect(read({ body, automatic }).blocks).toMatchObject([
+    { runs: [{ text: '700', bold: true }, { text: ' ' }, { text: '600', bold: true }, { text: ' 500' }] },
+  ]);
+});
+
+test('whoever wrote it last is its author, where nobody is said to have begun it', () => {
+  const last = '<dc:creator>L. Last</dc:creator>';
+  expect(read({ body: p('a'), meta: last }).author).toBe('L. Last');
+  expect(read({ body: p('a'), meta: `${last}<meta:initial-creator>F. First</meta:initial-creator>` }).author).toBe(
+    'F. First',
+  );
+});
