@@ -142,18 +142,18 @@ export async function bringIn(page: Page, alvex: Alvex, file: File): Promise<voi
   await goToSlides(page, alvex, await makeDeck(alvex, file));
 }
 
-/** Goes on from what is seen of a new deck first to its slides. */
-export async function openDeck(page: Page): Promise<void> {
-  await page.waitForURL(/\/decks\/.+\/overview/);
-  await page.getByRole('link', { name: 'Open the deck' }).click();
-  await expect(page.getByTestId('slide-count')).toBeVisible();
-}
-
 /** The same, for work on slides that are as a talk's map makes them: a deck from before anything was decided when it was made. */
 export async function bringInPlain(...[page, alvex, file]: Parameters<typeof bringIn>): Promise<void> {
   const id = await makeDeck(alvex, file);
   alvex.query(`UPDATE decks SET beginning = NULL WHERE id = '${id}'`);
   await goToSlides(page, alvex, id);
+}
+
+/** Goes on from what is seen of a new deck first to its slides. */
+export async function openDeck(page: Page): Promise<void> {
+  await page.waitForURL(/\/decks\/.+\/overview/);
+  await page.getByRole('link', { name: 'Open the deck' }).click();
+  await expect(page.getByTestId('slide-count')).toBeVisible();
 }
 
 /** Its link in the line across the top. */

@@ -3,16 +3,10 @@ import { ptFromEmu } from '../../base/index.ts';
 import { xmlText } from '../../container/index.ts';
 import { drawChart, type ChartBox, type DrawnShape, type Piece, type SlideColors } from '../../scene/index.ts';
 import type { Theme } from '../../theme/index.ts';
-import { color, element, hundredths, points, XML } from '../odf/xml.ts';
+import { color, element, hundredths, length, XML } from '../odf/xml.ts';
 
 export function chartPicture(box: ChartBox, theme: Theme, colors: SlideColors): string {
   const { frame } = box;
-  const [x, y, width, height] = [frame.x, frame.y, frame.width, frame.height].map(at) as [
-    number,
-    number,
-    number,
-    number,
-  ];
   const { shapes, pieces } = drawChart(box, theme, colors);
   return (
     XML +
@@ -20,9 +14,9 @@ export function chartPicture(box: ChartBox, theme: Theme, colors: SlideColors): 
       'svg',
       {
         xmlns: 'http://www.w3.org/2000/svg',
-        width: points(width),
-        height: points(height),
-        viewBox: `${x} ${y} ${width} ${height}`,
+        width: length(frame.width),
+        height: length(frame.height),
+        viewBox: [frame.x, frame.y, frame.width, frame.height].map(at).join(' '),
       },
       [...shapes.map(shapeXml), ...pieces.map(pieceXml)].join(''),
     )
