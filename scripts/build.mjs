@@ -1,8 +1,10 @@
 /** Builds what is run: command line, server with its worker, and the web application. `npm run build [cli|server|web ...]` */
-import { build } from 'esbuild';
-import { existsSync, readdirSync, readFileSync, rmSync } from 'node:fs';
+import { build, transform } from 'esbuild';
+import { execFileSync } from 'node:child_process';
+import { existsSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { readFile, writeFile } from 'node:fs/promises';
-import { dirname, join } from 'node:path';
+import { tmpdir } from 'node:os';
+import { basename, dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { promisify } from 'node:util';
 import * as zlib from 'node:zlib';
@@ -38,23 +40,38 @@ const REQUIRE =
 /** Files of an earlier build have other names and would stay. */
 const fresh = (folder) => {
   for (const name of existsSync(folder) ? readdirSync(folder) : [])
-    if (/\.mjs(\.map)?$/.test(name)) rmSync(join(folder, name));
+    if (/\.[cm]js(\.map|\.code)?$/.test(name)) rmSync(join(folder, name));
   return folder;
 };
 
 const targets = {
-  cli: () =>
-    build({
+  cli: async () => {
+    const folder = fresh(at('packages/cli/dist'));
+    const { metafile } = await build({
       ...node,
-      entryPoints: { alvex: at('packages/cli/src/main.ts'), worker: at('packages/cli/src/worker.ts') },
+      entryPoints: {
+        start: at('packages/cli/src/start.ts'),
+        alvex: at('packages/cli/src/main.ts'),
+        worker: at('packages/cli/src/worker.ts'),
+      },
       // One file starts several times faster than some hundred; what has files of its own stays outside.
       packages: 'bundle',
       external: ['sharp', 'pdfkit', 'fontkit', '@hyzyla/pdfium', 'libxml2-wasm', 'subset-font', 'piscina'],
       banner: { js: REQUIRE },
       minifySyntax: true,
-      outdir: fresh(at('packages/cli/dist')),
+      outdir: folder,
       outExtension: { '.js': '.mjs' },
-    }),
+      metafile: true,
+    });
+    await asScripts(folder, metafile.outputs);
+    const made = mkdtempSync(join(tmpdir(), 'alvex-build-'));
+    const convert = ['convert', at('packages/demo/files/minutes-october.docx'), '-o', join(made, 'minutes.pptx')];
+    execFileSync('node', [join(folder, 'start.mjs'), ...convert], {
+      env: { ...process.env, ALVEX_KEEP_CODE: '1' },
+      stdio: ['ignore', 'ignore', 'inherit'],
+    });
+    rmSync(made, { recursive: true });
+  },
   server: () =>
     build({
       ...node,
@@ -79,6 +96,41 @@ const targets = {
     );
   },
 };
+
+/** Turns what the command always loads into scripts, since Node keeps no code of modules (`packages/cli/src/start.ts`); what it loads on demand stays modules. */
+async function asScripts(folder, outputs) {
+  const always = new Set();
+  const walk = (path) => {
+    if (always.has(path)) return;
+    always.add(path);
+    for (const { path: next, kind, external } of outputs[path].imports)
+      if (kind === 'import-statement' && external !== true) walk(next);
+  };
+  walk(Object.keys(outputs).find((path) => basename(path) === 'alvex.mjs'));
+  const names = [...always].map((path) => basename(path, '.mjs'));
+  const asked = [...always].flatMap((path) => outputs[path].imports.filter(({ kind }) => kind === 'dynamic-import'));
+  const onDemand = new Set(asked.map(({ path, external }) => (external ? path : `./${basename(path)}`)));
+  for (const file of readdirSync(folder).filter((name) => name.endsWith('.mjs'))) {
+    let code = readFileSync(join(folder, file), 'utf8');
+    for (const name of names) code = code.replaceAll(`"./${name}.mjs"`, `"./${name}.cjs"`);
+    const name = basename(file, '.mjs');
+    if (!names.includes(name)) writeFileSync(join(folder, file), code);
+    else {
+      const script = await transform(code, {
+        format: 'cjs',
+        platform: 'node',
+        target: node.target,
+        define: { 'import.meta.url': 'MODULE_URL' },
+        banner:
+          'const MODULE_URL = require("node:url").pathToFileURL(__filename).href, importHere = module.importHere ?? ((name) => import(name));',
+      });
+      let text = script.code;
+      for (const path of onDemand) text = text.replaceAll(`import("${path}")`, `importHere("${path}")`);
+      writeFileSync(join(folder, `${name}.cjs`), text);
+      rmSync(join(folder, file));
+    }
+  }
+}
 
 /** Beside a file its packed forms, which `@koa/send` serves: packed once here, and not at each load of a page. */
 async function pack(file) {

@@ -127,7 +127,7 @@ process.exit(code);
 
 /** Whether any source is newer than what was built. */
 function isOld() {
-  const built = ['packages/server/dist/main.mjs', 'packages/cli/dist/alvex.mjs', 'packages/web/dist/index.html'].map(
+  const built = ['packages/server/dist/main.mjs', 'packages/cli/dist/start.mjs', 'packages/web/dist/index.html'].map(
     (file) => join(root, file),
   );
   if (!built.every(existsSync)) return true;

@@ -1,6 +1,6 @@
 import { afterAll, describe, expect, test } from '@jest/globals';
 import { spawnSync } from 'node:child_process';
-import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
@@ -19,6 +19,20 @@ const source = file(
   'mill.md',
   '---\ntitle: The mill\n---\n\n# Gates\n\nSpoken.\n\n- north\n  - iron\n\n| a | b |\n|---|---|\n| 1 | 2 |\n\n![gone](x.png)\n',
 );
+
+test('what V8 made of the command when it was built is taken as it is', () => {
+  const dist = 'packages/cli/dist';
+  const scripts = readdirSync(dist).filter((name) => name.endsWith('.cjs'));
+  expect(scripts).toContain('alvex.cjs');
+  const asks = `const { readFileSync: read } = require('node:fs');
+    for (const name of process.argv.slice(1)) {
+      const { cachedDataRejected } = new (require('node:vm').Script)(
+        require('node:module').wrap(read(name, 'utf8')), { cachedData: read(name + '.code') });
+      console.log(cachedDataRejected);
+    }`;
+  const { stdout } = spawnSync('node', ['-e', asks, ...scripts.map((name) => join(dist, name))], { encoding: 'utf8' });
+  expect(stdout.trim().split('\n')).toEqual(scripts.map(() => 'false'));
+});
 
 test('outline gives the blocks as JSON', () => {
   const { status, stdout } = alvex(['outline', source]);

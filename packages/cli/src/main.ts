@@ -269,9 +269,7 @@ process.stdout.on('error', (error: NodeJS.ErrnoException) => {
   if (error.code === 'EPIPE') process.exit();
   throw error;
 });
-try {
-  await main();
-} catch (error) {
+main().catch((error: unknown) => {
   if (error instanceof ReadError) {
     process.stderr.write(`${error.code}: ${readErrorText(error)}\n`);
     process.exitCode = EXIT.unreadable;
@@ -283,4 +281,4 @@ try {
     process.stderr.write(`${error.message}\nalvex --help says what there is.\n`);
     process.exitCode = EXIT.usage;
   } else throw error;
-}
+});
