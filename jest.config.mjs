@@ -16,4 +16,6 @@ export default {
   },
   modulePathIgnorePatterns: ['<rootDir>/data', '<rootDir>/dist', '<rootDir>/packages/.*/dist'],
   testTimeout: 180000,
+  // What earlier files left is gone through again and again by the garbage collector.
+  workerIdleMemoryLimit: '700MB',
 };

@@ -1,5 +1,7 @@
 /** Every station in a wide and a narrow window, light and dark: nothing runs over the edge, nothing fails on the way. */
-import { bringIn, expect, goWithin, openShelf, SHELVES, station, test } from './alvex.ts';
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { bringIn, expect, goWithin, openShelf, root, SHELVES, station, test } from './alvex.ts';
 
 const SOURCE = `# The tide gives us a good deal more than anybody thought when the report was begun
 
@@ -86,6 +88,35 @@ for (const [name, width] of [
     await fits('nowhere');
     expect(faults).toEqual([]);
   });
+
+test('what comes later has its room from the start: nothing that is seen moves', async ({ page, alvex }) => {
+  await page.addInitScript(() => {
+    const moved = { sum: 0 };
+    Object.assign(window, { moved });
+    new PerformanceObserver((list) => {
+      for (const { value } of list.getEntries() as (PerformanceEntry & { readonly value: number })[])
+        moved.sum += value;
+    }).observe({ type: 'layout-shift', buffered: true });
+  });
+  const name = 'sallow-quay-feasibility-report.docx';
+  await bringIn(page, alvex, { name, content: readFileSync(join(root, 'packages/demo/files', name)) });
+  const deck = page.url().replace(/\/slides.*/, '');
+  const seen = {
+    document: page.getByTestId('document-text').getByRole('row').first(),
+    slides: page.getByTestId('facing-pages').locator('[data-slide] svg text').first(),
+    check: page.getByTestId('remarks').getByRole('listitem').first(),
+    rehearse: page.getByRole('region', { name: 'Slides' }).getByRole('img', { name: /^Next/ }),
+  };
+  for (const [station, last] of Object.entries(seen)) {
+    await page.goto(`${deck}/${station}`);
+    await expect(last).toBeVisible();
+    // Fonts, pictures and what is asked of the worker come after the first sight of it.
+    await page.waitForTimeout(1000);
+    // Of the window's height and width, as the Layout Instability API counts it.
+    const moved = await page.evaluate(() => (window as unknown as { moved: { sum: number } }).moved.sum);
+    expect([station, moved < 0.02]).toEqual([station, true]);
+  }
+});
 
 test('an empty document, and one of a title alone, can be worked with', async ({ page, alvex }) => {
   await bringIn(page, alvex, { name: 'title.md', content: '# Only a title\n' });

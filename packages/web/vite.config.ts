@@ -15,8 +15,28 @@ const icons = (): Plugin => ({
   },
 });
 
+/** Of the interface, seen at once everywhere; all others come when text needs them. */
+const FIRST_FONTS =
+  /^assets\/(?:IBMPlexSans_(?:400Regular|600SemiBold)|SourceSerif4_(?:400Regular|600SemiBold|700Bold|700Bold_Italic))-/;
+
+/** Text that is drawn in one font first and in another then moves what stands around it. */
+const fontsFirst = (): Plugin => ({
+  name: 'fonts-first',
+  transformIndexHtml: {
+    order: 'post',
+    handler: (_html, { bundle }) =>
+      Object.keys(bundle ?? {})
+        .filter((name) => FIRST_FONTS.test(name))
+        .map((name) => ({
+          tag: 'link',
+          injectTo: 'head' as const,
+          attrs: { rel: 'preload', as: 'font', type: 'font/ttf', crossorigin: true, href: `/${name}` },
+        })),
+  },
+});
+
 export default defineConfig({
-  plugins: [react()],
+  plugins: [react(), fontsFirst()],
   worker: { format: 'es', plugins: () => [icons()] },
   build: { target: 'es2022', assetsInlineLimit: 0, chunkSizeWarningLimit: 2000 },
 });

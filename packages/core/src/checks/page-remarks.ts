@@ -105,11 +105,12 @@ const unlikePoints: Check = ({ slide, index }, { language }) => {
     : { kind: 'unlike-points', about: [...new Set(odd.map(({ part }) => part))], text: odd[0]!.text };
 };
 
-const longNotes: Check = ({ slide, notes, index }, { language, pace }) =>
-  index === 0 && notesAdvice(notes, slide, pace, language).tooLong ? { kind: 'long-notes', about: [] } : undefined;
+const longNotes: Check = ({ slide, notes }, { language, pace }) =>
+  notesAdvice(notes, slide, pace, language).tooLong
+    ? { kind: 'long-notes', about: [], notes: notes.map(({ id }) => id) }
+    : undefined;
 
-const notesRepeat: Check = ({ slide, notes, index }, { language, pace }) => {
-  if (index > 0) return undefined;
+const notesRepeat: Check = ({ slide, notes }, { language, pace }) => {
   const { repeating } = notesAdvice(notes, slide, pace, language);
   return repeating.length === 0
     ? undefined

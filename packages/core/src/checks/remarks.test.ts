@@ -192,6 +192,16 @@ describe('of a slide that goes on over pages', () => {
     expect(once('unlike-points', long('Close the sluice for good in the autumn of the year', 'Said.'))).toBe(0);
   });
 
+  test('what is said with a later page is looked at there', () => {
+    const said = 'The pond was dug by hand in a single winter and has been silting up since. '.repeat(40);
+    const drafts = long('Close the sluice for good in the autumn of the year', said);
+    const { pages } = convert(doc(...drafts), []);
+    const last = pages.at(-1)!;
+    expect([pages[0]!.notes.length, last.notes.length]).toEqual([0, 1]);
+    const found = remarked(drafts).find(({ kind }) => kind === 'long-notes');
+    expect(found).toMatchObject({ number: pages.length, notes: last.notes.map(({ id }) => id) });
+  });
+
   test('a name on it counts once', () => {
     const named = (count: number): Drafts => [
       ...long('Close the sluice of Sallow-Quay', 'Said.'),

@@ -144,6 +144,15 @@ describe('ways', () => {
     const long = mended(deckOf([h(1, 'Pond'), ...points(5), p(sentences.join(' '))]), 'long-notes');
     expect(long.way!.name).toBe('shorten-notes');
     expect(notesText(long.after, 0).length).toBeLessThan(sentences.join(' ').length * 0.6);
+    // Of a slide that goes on, those of the page that is meant.
+    const work = Array.from({ length: 16 }, (_, i) =>
+      li(`Mend the gate number ${i} before the tide comes up the creek`),
+    );
+    const pages = [h(1, 'Work'), work[0]!, p('Said of the first.'), ...work.slice(1), p(sentences.join(' '))];
+    const later = mended(deckOf(pages), 'long-notes');
+    const [first, ...others] = later.after.converted.pages.map(({ notes }) => notes.map(({ runs }) => runsText(runs)));
+    expect(first).toEqual(['Said of the first.']);
+    expect(others.join('').length).toBeLessThan(sentences.join(' ').length * 0.6);
   });
 
   test('points alike, one spelling, no jump that leads nowhere', () => {

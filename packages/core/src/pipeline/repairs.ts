@@ -130,7 +130,8 @@ export function* repairAll(
     }
   return { edits, mended, left: open.length, tried: [...tried], more: false };
 }
-const triedName = ({ kind, slide, text = '' }: Remark): string => `${kind} ${slide} ${text}`;
+/** Of a slide that goes on over pages each may have notes to mend. */
+const triedName = ({ kind, slide, text = '', notes = [] }: Remark): string => [kind, slide, text, ...notes].join(' ');
 
 /** Another repair may have mended it too. */
 function stillOpen(remark: Remark, { converted }: Repairable): boolean {

@@ -182,7 +182,8 @@ export const alike: Finder = ({ slide, language }) => [
   },
 ];
 
-export function* shortenNotes({ slide, language }: Case): Generator<Way, void> {
+export function* shortenNotes({ slide, remark, language }: Case): Generator<Way, void> {
+  const notes = slide.notes.filter(({ id }) => remark.notes?.includes(id));
   for (const density of ['half', 'third'] as const)
     yield {
       name: 'shorten-notes',
@@ -190,9 +191,9 @@ export function* shortenNotes({ slide, language }: Case): Generator<Way, void> {
         {
           kind: 'renote',
           slide: slide.id,
-          replaces: slide.notes.map(({ id }) => id),
+          replaces: notes.map(({ id }) => id),
           anchor: null,
-          notes: thinnerNotes(slide.notes, density, language),
+          notes: thinnerNotes(notes, density, language),
         },
       ],
       text: density,

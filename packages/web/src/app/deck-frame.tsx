@@ -97,7 +97,15 @@ const Says = chakra('section', {
   },
 });
 const Count = chakra('sup', {
-  base: { color: 'amberText', fontWeight: 700, fontSize: '10px', ml: '3px', position: 'relative', top: '-5px' },
+  // It comes later than its station's name, and moves nothing.
+  base: {
+    color: 'amberText',
+    fontWeight: 700,
+    fontSize: '10px',
+    position: 'absolute',
+    top: '12px',
+    left: 'calc(100% - 10px)',
+  },
 });
 
 export function DeckFrame() {

@@ -27,10 +27,15 @@ const Narrowed = chakra('span', {
 });
 
 function Present() {
-  const slides = useDeck((state) => state.view?.pages.hidden.filter((hidden) => !hidden).length ?? 0);
+  /** Undefined while the deck is opened: it has its room already. */
+  const slides = useDeck((state) => state.view?.pages.hidden.filter((hidden) => !hidden).length);
   if (slides === 0) return null;
   return (
-    <Link to="present" title={t('Present it: a window for the audience, one for you')}>
+    <Link
+      to="present"
+      style={{ visibility: slides === undefined ? 'hidden' : undefined }}
+      title={t('Present it: a window for the audience, one for you')}
+    >
       <Action as="span" size="small" whiteSpace="nowrap">
         <Presentation size={14} aria-hidden="true" />
         <Narrowed>{t('Present')}</Narrowed>

@@ -1,6 +1,6 @@
 /** What the audience sees and what comes next; a pointer on the slide is a spot for the audience, pressed it draws. */
 import { Box, chakra } from '@chakra-ui/react';
-import { SlideDrawing } from '../canvas/slide-drawing.tsx';
+import { SLIDE_POINTS, SlideDrawing } from '../canvas/slide-drawing.tsx';
 import { Small } from '../ui/recipes.tsx';
 import { t } from '../words/words.ts';
 import type { SlideToShow } from './channel.ts';
@@ -23,6 +23,9 @@ const Seen = chakra('section', {
 const Paper = chakra('div', {
   base: { border: '1px solid', borderColor: 'line', position: 'relative', lineHeight: 0 },
 });
+/** Keeps its room until the slide comes. */
+const roomOf = (slide: SlideToShow | null) =>
+  slide === null ? { aspectRatio: SLIDE_POINTS.width / SLIDE_POINTS.height } : {};
 interface Props {
   readonly deck: string;
   readonly mode: Mode;
@@ -42,6 +45,7 @@ export function SeenSlides({ deck, mode, screen, now, next, last, strokes, draw,
     <Seen aria-label={t('Slides')}>
       <Paper
         css={{ touchAction: 'none', userSelect: 'none' }}
+        style={roomOf(now)}
         {...pen}
         onPointerMove={(event) => {
           setSpot(placeOf(event));
@@ -71,14 +75,16 @@ export function SeenSlides({ deck, mode, screen, now, next, last, strokes, draw,
       </Paper>
       <Box display="grid" gap="4px" w="58%" css={{ '@media (max-width: 760px)': { width: '100%' } }}>
         <Small>{last ? t('This is the last slide') : t('Next')}</Small>
-        {!last && next !== null && (
-          <Paper>
-            <SlideDrawing
-              drawing={next.drawing}
-              deck={deck}
-              number={next.number}
-              label={t('Next: {label}', { label: next.label })}
-            />
+        {!last && (
+          <Paper style={roomOf(next)}>
+            {next !== null && (
+              <SlideDrawing
+                drawing={next.drawing}
+                deck={deck}
+                number={next.number}
+                label={t('Next: {label}', { label: next.label })}
+              />
+            )}
           </Paper>
         )}
       </Box>

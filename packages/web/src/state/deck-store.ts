@@ -11,6 +11,7 @@ import {
   type Edit,
   type LevelMap,
   type LogEntry,
+  type Picture,
 } from '@alvex/core';
 import { create } from 'zustand';
 import type { Told } from '../worker/protocol.ts';
@@ -24,6 +25,8 @@ export interface DeckState {
   readonly language: string | null;
   readonly blocks: readonly Block[];
   readonly blockById: ReadonlyMap<string, Block>;
+  /** Of the document, by their ids. */
+  readonly pictures: ReadonlyMap<string, Picture>;
   readonly diagnostics: readonly Diagnostic[];
   /** What the worker found in the document's structure; null until it has looked. */
   readonly structure: Structure | null;
@@ -50,6 +53,7 @@ const EMPTY: DeckState = {
   language: null,
   blocks: [],
   blockById: new Map(),
+  pictures: new Map(),
   diagnostics: [],
   structure: null,
   presets: {},
@@ -73,8 +77,10 @@ const indexed = (blocks: readonly Block[]): Blocks => ({
   blockById: new Map(blocks.map((block) => [block.id, block])),
 });
 
-export const takeDocument = ({ language, blocks, diagnostics, presets }: Told<'document'>): void =>
-  set({ ...indexed(blocks), language, diagnostics, presets, structure: null });
+const byId = (pictures: readonly Picture[]) => new Map(pictures.map((picture) => [picture.id, picture]));
+
+export const takeDocument = ({ language, blocks, pictures, diagnostics, presets }: Told<'document'>): void =>
+  set({ ...indexed(blocks), pictures: byId(pictures), language, diagnostics, presets, structure: null });
 
 export const takeStructure = ({ groups, made, findings }: Told<'structure'>): void =>
   set({ structure: { groups, made, findings } });
@@ -97,10 +103,14 @@ export function takeView({ destinations: changed, turned, seen: _, document, ...
 
 function withDocument(
   before: DeckState['blockById'],
-  { order, blocks: changed, presets }: ChangedDocument,
-): Blocks & Pick<DeckState, 'presets'> {
+  { order, blocks: changed, pictures, presets }: ChangedDocument,
+): Blocks & Pick<DeckState, 'pictures' | 'presets'> {
   const fresh = new Map(changed.map((block) => [block.id as string, block]));
-  return { ...indexed(order.flatMap((id) => fresh.get(id) ?? before.get(id) ?? [])), presets };
+  return {
+    ...indexed(order.flatMap((id) => fresh.get(id) ?? before.get(id) ?? [])),
+    pictures: byId(pictures),
+    presets,
+  };
 }
 
 /** Changes of structure and of the map are seen at once, and built upon; what the worker makes of them follows. */
@@ -121,6 +131,8 @@ export function showAhead(entries: readonly LogEntry[]): void {
 export const mapInForce = ({ laid, view }: DeckState): LaidMap | null =>
   laid ?? (view === null ? null : { map: view.map, branches: view.mapBranches });
 export const useMap = (): LevelMap | undefined => useDeck((state) => state.laid?.map ?? state.view?.map);
+
+export const usePictures = (): DeckState['pictures'] => useDeck((state) => state.pictures);
 
 /** Language of the document, so that it is not read aloud in that of the interface. */
 export const useLanguage = (): string | undefined => useDeck((state) => state.language ?? undefined);

@@ -61,7 +61,9 @@ test('a change of structure is seen before the worker has answered, and its answ
     kind: 'view',
     seq: 2,
     ms: 1,
-    view: view({ document: { title: null, presets: {}, order: [text.id, document.blocks[0]!.id], blocks: [changed] } }),
+    view: view({
+      document: { title: null, pictures: [], presets: {}, order: [text.id, document.blocks[0]!.id], blocks: [changed] },
+    }),
   });
   expect(texts()).toEqual(['paragraph from the worker', 'heading One']);
   expect(useDeck.getState().blockById.get(text.id)).toBe(changed);
@@ -110,7 +112,15 @@ test('a new edition has the worker fetch its document, and undoing it the first 
   edit({ kind: 'all', edits: [{ kind: 'edition', original, type: 'docx', fileName: 'b.docx', ids: [] }] });
   expect(FakeWorker.last.asked('open').url).toBe(`/api/decks/d/document?edition=${original}`);
   expect(edits()).toBe(before);
-  FakeWorker.last.say({ kind: 'document', title: null, language: null, blocks: [], diagnostics: [], presets: {} });
+  FakeWorker.last.say({
+    kind: 'document',
+    title: null,
+    language: null,
+    blocks: [],
+    diagnostics: [],
+    pictures: [],
+    presets: {},
+  });
   expect(edits()).toBe(before + 1);
   undo();
   expect(FakeWorker.last.asked('open').url).toBe('/api/decks/d/document');
@@ -147,7 +157,15 @@ test('an answer that comes late falls on the deck that it was for, not on the on
   expect(useDeck.getState().deck?.id).toBe('b');
   expect(useLog.getState().log).toHaveLength(2);
   expect(workerOfA.ended).toBe(true);
-  workerOfA.say({ kind: 'document', title: null, language: null, blocks: [], diagnostics: [], presets: {} });
+  workerOfA.say({
+    kind: 'document',
+    title: null,
+    language: null,
+    blocks: [],
+    diagnostics: [],
+    pictures: [],
+    presets: {},
+  });
   workerOfA.break('late');
   expect(useDeck.getState().phase).toBe('opening');
   // What is done now goes to the open deck alone.

@@ -113,6 +113,7 @@ export async function openFake(): Promise<void> {
     language: null,
     blocks: document.blocks,
     diagnostics: [],
+    pictures: [],
     presets: {},
   });
   FakeWorker.last.say({ kind: 'view', seq: 1, ms: 1, view: view() });

@@ -1,6 +1,6 @@
 /** A block of the document as readable text. */
 import { chakra } from '@chakra-ui/react';
-import { cellText, directionOf, type Block } from '@alvex/core';
+import { cellText, directionOf, type Block, type Picture } from '@alvex/core';
 import { pictureUrl } from '../api/client.ts';
 import { RunsText } from './runs.tsx';
 import { t } from '../words/words.ts';
@@ -44,6 +44,8 @@ const MOST_COLUMNS = 40;
 interface BlockTextProps {
   readonly block: Block;
   readonly deck: string;
+  /** Of the document, by their ids. */
+  readonly pictures: ReadonlyMap<string, Picture>;
   readonly whole?: boolean;
 }
 
@@ -57,7 +59,7 @@ export function BlockText(props: BlockTextProps) {
   );
 }
 
-function BlockParts({ block, deck, whole = false }: BlockTextProps) {
+function BlockParts({ block, deck, pictures, whole = false }: BlockTextProps) {
   switch (block.kind) {
     case 'heading':
       return (
@@ -95,7 +97,7 @@ function BlockParts({ block, deck, whole = false }: BlockTextProps) {
     case 'code':
       return <Text kind="code">{block.text}</Text>;
     case 'picture':
-      return <PictureText picture={block} deck={deck} />;
+      return <PictureText picture={block} deck={deck} size={pictures.get(block.picture ?? '')} />;
     case 'table':
       return <TableText table={block.table} most={whole ? MOST_ROWS.whole : MOST_ROWS.short} />;
     case 'break':
@@ -126,7 +128,17 @@ function ItemText({ item }: { readonly item: Of<'listItem'> }) {
   );
 }
 
-function PictureText({ picture, deck }: { readonly picture: Of<'picture'>; readonly deck: string }) {
+const MOST = { width: 180, height: 110 };
+
+interface PictureTextProps {
+  readonly picture: Of<'picture'>;
+  readonly deck: string;
+  /** In pixels. */
+  readonly size: Pick<Picture, 'width' | 'height'> | undefined;
+}
+
+function PictureText({ picture, deck, size }: PictureTextProps) {
+  const scale = size === undefined ? 1 : Math.min(1, MOST.width / size.width, MOST.height / size.height);
   return (
     <Text display="flex" gap="12px" alignItems="flex-start">
       {picture.picture === undefined ? (
@@ -138,8 +150,12 @@ function PictureText({ picture, deck }: { readonly picture: Of<'picture'>; reado
           src={pictureUrl(deck, picture.picture)}
           alt={picture.alt ?? ''}
           loading="lazy"
-          maxH="110px"
-          maxW="180px"
+          // Its room is there before it has come.
+          style={{
+            maxWidth: MOST.width,
+            maxHeight: MOST.height,
+            ...(size === undefined ? {} : { width: size.width * scale, height: size.height * scale }),
+          }}
           bg="card"
           border="1px solid"
           borderColor="line"

@@ -136,6 +136,7 @@ async function open(url: string): Promise<void> {
     title: model.title,
     language: model.language,
     blocks: model.blocks,
+    pictures: model.pictures,
     diagnostics: model.diagnostics,
     presets: presetsOf(model),
   });
@@ -244,7 +245,8 @@ function changedDocument(model: DocumentModel): ChangedDocument | undefined {
   const blocks = model.blocks.filter((block) => sent.get(block.id) !== block);
   sentDocument = model;
   sent = new Map(model.blocks.map((block) => [block.id, block]));
-  return { title: model.title, presets: presetsOf(model), order: model.blocks.map(({ id }) => id), blocks };
+  const { title, pictures } = model;
+  return { title, presets: presetsOf(model), order: model.blocks.map(({ id }) => id), blocks, pictures };
 }
 
 const REVIEW_MS = 60;

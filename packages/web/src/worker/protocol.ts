@@ -1,5 +1,5 @@
 /** What the page and its worker say to each other. Only what changed crosses. */
-import type { Block, DeckLook, Diagnostic, Edit, PageKey } from '@alvex/core';
+import type { Block, DeckLook, Diagnostic, Edit, PageKey, Picture } from '@alvex/core';
 import type { Answers, Asking, What } from './questions.ts';
 import type { Drawing, Presets, SeenPages, Structure, View } from './shown.ts';
 
@@ -20,6 +20,7 @@ export type FromWorker =
       readonly title: string | null;
       readonly language: string | null;
       readonly blocks: readonly Block[];
+      readonly pictures: readonly Picture[];
       readonly diagnostics: readonly Diagnostic[];
       readonly presets: Presets;
     }

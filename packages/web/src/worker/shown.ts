@@ -24,6 +24,7 @@ import type {
   NotesAdvice,
   PaletteChoice,
   PageKey,
+  Picture,
   Prose,
   SlideId,
   SlideTitle,
@@ -133,6 +134,7 @@ export interface ChangedDocument {
   readonly presets: Presets;
   readonly order: readonly BlockId[];
   readonly blocks: readonly Block[];
+  readonly pictures: readonly Picture[];
 }
 
 export interface View {

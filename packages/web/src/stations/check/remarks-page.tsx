@@ -1,6 +1,5 @@
 /** What is not ready, worst first: each with its slide, its reason, and repairs that were tried. */
 import { Box, chakra } from '@chakra-ui/react';
-import { useVirtualizer } from '@tanstack/react-virtual';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import {
@@ -17,7 +16,7 @@ import { edit } from '../../state/log-store.ts';
 import { useAnswer } from '../../state/use-answer.ts';
 import { count } from '../../ui/format.ts';
 import { Action, Heading, Notice, Small } from '../../ui/recipes.tsx';
-import { VirtualRows } from '../../ui/virtual-rows.tsx';
+import { useRows, VirtualRows } from '../../ui/virtual-rows.tsx';
 import { t } from '../../words/words.ts';
 import { RemarkCard } from './remark-card.tsx';
 import { KIND_LABELS, WEIGHT_LABELS } from './remark-text.ts';
@@ -81,7 +80,7 @@ function Summary({ open }: { readonly open: readonly Remark[] }) {
               slides: count(slides, 'slide'),
             })}
       </Heading>
-      <Small role="status" data-testid="ready">
+      <Small role="status" data-testid="ready" minH="1lh">
         {answer !== null &&
           answer.of > 0 &&
           (answer.ready === answer.of
@@ -251,7 +250,7 @@ function MendAll({ remarks }: { readonly remarks: readonly Remark[] }) {
 
 function Cards({ remarks, chosen }: { readonly remarks: readonly Remark[]; readonly chosen: Chosen }) {
   const scroller = useRef<HTMLDivElement>(null);
-  const virtualizer = useVirtualizer({
+  const virtualizer = useRows({
     count: remarks.length,
     getScrollElement: () => scroller.current,
     estimateSize: () => 150,

@@ -1,6 +1,5 @@
 /** The ledger: where every word of the document went and why. */
 import { Box, chakra } from '@chakra-ui/react';
-import { useVirtualizer } from '@tanstack/react-virtual';
 import { useMemo, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import {
@@ -18,7 +17,7 @@ import { DESTINATION_LABELS } from '../../ui/labels.ts';
 import { LEFT } from '../../ui/left-labels.ts';
 import { PassageMark } from '../shared/passage-mark.tsx';
 import { Action, Heading, Notice, Select, Small } from '../../ui/recipes.tsx';
-import { VirtualRows } from '../../ui/virtual-rows.tsx';
+import { useRows, VirtualRows } from '../../ui/virtual-rows.tsx';
 import { t } from '../../words/words.ts';
 import type { PlacedEntry } from '../../worker/questions.ts';
 
@@ -136,7 +135,7 @@ export function WordsPage() {
 
 function Entries({ entries }: { readonly entries: readonly PlacedEntry[] }) {
   const scroller = useRef<HTMLDivElement>(null);
-  const virtualizer = useVirtualizer({
+  const virtualizer = useRows({
     count: entries.length,
     getScrollElement: () => scroller.current,
     estimateSize: () => 32,

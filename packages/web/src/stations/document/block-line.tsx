@@ -3,7 +3,7 @@ import { Box, chakra } from '@chakra-ui/react';
 import { memo, type MouseEvent } from 'react';
 import { Link } from 'react-router';
 import type { Block } from '@alvex/core';
-import { useLanguage } from '../../state/deck-store.ts';
+import { useLanguage, usePictures } from '../../state/deck-store.ts';
 import { edit } from '../../state/log-store.ts';
 import { BlockText } from '../../ui/block-text.tsx';
 import { LEFT } from '../../ui/left-labels.ts';
@@ -56,6 +56,7 @@ export const BlockLine = memo(function BlockLine({
 }) {
   const chosen = useSelection((state) => state.chosen.has(block.id));
   const language = useLanguage();
+  const pictures = usePictures();
   const { left } = block;
   return (
     <Line
@@ -78,7 +79,7 @@ export const BlockLine = memo(function BlockLine({
         {left === undefined ? marginText(block) : LEFT[left]}
       </Margin>
       <Box minW="0" role="gridcell" lang={language}>
-        <BlockText block={block} deck={deck} whole />
+        <BlockText block={block} deck={deck} pictures={pictures} whole />
       </Box>
       <span role="gridcell">
         {left === undefined ? (

@@ -1,6 +1,5 @@
 /** The text, line by line: what is chosen in it, and where it is written. */
 import { Box } from '@chakra-ui/react';
-import { useVirtualizer } from '@tanstack/react-virtual';
 import {
   lazy,
   Suspense,
@@ -18,7 +17,7 @@ import type { Block, BlockId } from '@alvex/core';
 import { useDeck } from '../../state/deck-store.ts';
 import { Small } from '../../ui/recipes.tsx';
 import { CatchTyping } from '../../ui/typed-ahead.tsx';
-import { VirtualRows } from '../../ui/virtual-rows.tsx';
+import { useRows, VirtualRows } from '../../ui/virtual-rows.tsx';
 import { t } from '../../words/words.ts';
 import { BlockLine } from './block-line.tsx';
 import { stretchAround } from './line-actions.ts';
@@ -57,7 +56,7 @@ export function DocumentText({ blocks, deck, found, handle }: TextProps) {
   // The frame comes first, its lines in a task of their own.
   const drawn = useDeferredValue(true, false);
   const scroller = useRef<HTMLDivElement>(null);
-  const virtualizer = useVirtualizer({
+  const virtualizer = useRows({
     count: items.length,
     getScrollElement: () => scroller.current,
     estimateSize: (i) => likelyHeight(items[i]!),

@@ -6,7 +6,7 @@ import { NodeViewWrapper, ReactNodeViewRenderer, type NodeViewProps } from '@tip
 import StarterKit from '@tiptap/starter-kit';
 import type { Picture } from '@alvex/core';
 import { pictureUrl } from '../../api/client.ts';
-import { useDeck } from '../../state/deck-store.ts';
+import { useDeck, usePictures } from '../../state/deck-store.ts';
 import { BlockText } from '../../ui/block-text.tsx';
 
 /** Blocks know where they came from; what is split off is new. */
@@ -49,10 +49,11 @@ const KeptBlock = Node.create({
 function KeptView({ node }: NodeViewProps) {
   const block = useDeck((state) => state.blockById.get(node.attrs['blockId'] as string));
   const deck = useDeck((state) => state.deck?.id ?? '');
+  const pictures = usePictures();
   return (
     <NodeViewWrapper>
       <Box color={block?.left === undefined ? undefined : 'pale'}>
-        {block !== undefined && <BlockText block={block} deck={deck} />}
+        {block !== undefined && <BlockText block={block} deck={deck} pictures={pictures} />}
       </Box>
     </NodeViewWrapper>
   );

@@ -1,11 +1,10 @@
 /** The outline: every heading with the words under it; branches are moved and re-levelled by dragging or by keys. */
 import { chakra } from '@chakra-ui/react';
-import { useVirtualizer } from '@tanstack/react-virtual';
 import { useDeferredValue, useMemo, useRef } from 'react';
 import type { Block, BlockId } from '@alvex/core';
 import { count } from '../../ui/format.ts';
 import { Heading, Small } from '../../ui/recipes.tsx';
-import { VirtualRows } from '../../ui/virtual-rows.tsx';
+import { useRows, VirtualRows } from '../../ui/virtual-rows.tsx';
 import { t } from '../../words/words.ts';
 import { makeOutline } from './make-outline.ts';
 import { OutlineRow } from './outline-row.tsx';
@@ -34,7 +33,7 @@ export function Outline({ blocks, words, go }: Props) {
   // The text comes first.
   const drawn = useDeferredValue(true, false);
   const scroller = useRef<HTMLElement>(null);
-  const virtualizer = useVirtualizer<HTMLElement, Element>({
+  const virtualizer = useRows<HTMLElement>({
     count: outline.length,
     getScrollElement: () => scroller.current,
     estimateSize: () => ROW,

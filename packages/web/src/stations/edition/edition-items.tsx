@@ -1,10 +1,9 @@
 /** The passages of a new edition, each with what changed in it and what is taken of it. */
 import { Box, chakra } from '@chakra-ui/react';
-import { useVirtualizer } from '@tanstack/react-virtual';
 import { useRef } from 'react';
 import type { OwnWork, ReviewItem, WordChange } from '@alvex/core';
 import { Action, Small } from '../../ui/recipes.tsx';
-import { VirtualRows } from '../../ui/virtual-rows.tsx';
+import { useRows, VirtualRows } from '../../ui/virtual-rows.tsx';
 import { t } from '../../words/words.ts';
 import { turned, workKey, type Choices } from './choices.ts';
 
@@ -51,7 +50,7 @@ interface ItemsProps {
 
 export function Items({ shown, choices, choose }: ItemsProps) {
   const scroller = useRef<HTMLDivElement>(null);
-  const virtualizer = useVirtualizer({
+  const virtualizer = useRows({
     count: shown.length,
     getScrollElement: () => scroller.current,
     estimateSize: () => 70,

@@ -98,7 +98,7 @@ export const FacingRow = memo(function FacingRow({
     [row, slideKey],
   );
   const { grid, over } = useDropped(row);
-  if (row === undefined) return <Box h="290px" />;
+  if (row === undefined) return <Box h="305px" />;
   return (
     <Grid ref={grid} data-slide={row.slide} aria-current={isCurrent} style={overStyle(over)}>
       {row.removed.length > 0 && <Removed lines={row.removed} />}

@@ -1,6 +1,5 @@
 /** The document's outline and the deck's beside each other, with what is different between them. */
 import { Box, chakra } from '@chakra-ui/react';
-import { useVirtualizer } from '@tanstack/react-virtual';
 import { useRef, type ReactNode } from 'react';
 import type { DeckLine, Difference, DocumentLine, BlockId } from '@alvex/core';
 import { edit } from '../../state/log-store.ts';
@@ -8,7 +7,7 @@ import { useAnswer } from '../../state/use-answer.ts';
 import { grouped } from '../../ui/format.ts';
 import { Mark } from '../../ui/mark.tsx';
 import { Action, Small } from '../../ui/recipes.tsx';
-import { VirtualRows } from '../../ui/virtual-rows.tsx';
+import { useRows, VirtualRows } from '../../ui/virtual-rows.tsx';
 import { t } from '../../words/words.ts';
 
 const Columns = chakra('div', {
@@ -129,7 +128,7 @@ function Side({
   readonly line: (index: number) => ReactNode;
 }) {
   const scroller = useRef<HTMLDivElement>(null);
-  const virtualizer = useVirtualizer({
+  const virtualizer = useRows({
     count: length,
     getScrollElement: () => scroller.current,
     estimateSize: () => 36,

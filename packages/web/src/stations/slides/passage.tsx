@@ -4,7 +4,7 @@ import { draggable, dropTargetForElements } from '@atlaskit/pragmatic-drag-and-d
 import { Box, chakra } from '@chakra-ui/react';
 import { memo, useEffect, useRef, useState, type RefObject } from 'react';
 import type { Block, Range, BlockId } from '@alvex/core';
-import { useDeck, useLanguage } from '../../state/deck-store.ts';
+import { useDeck, useLanguage, usePictures } from '../../state/deck-store.ts';
 import { edit } from '../../state/log-store.ts';
 import { usePages } from '../../state/pages-store.ts';
 import { useSelected } from '../../state/selection.ts';
@@ -184,8 +184,9 @@ function useDraggedParts(line: RefObject<HTMLElement | null>, id: BlockId, row: 
 }
 
 function PassageText({ block, row, deck }: { readonly block: Block; readonly row: Row; readonly deck: string }) {
+  const pictures = usePictures();
   const kept = row.all.flatMap((part) => (part.kept !== undefined && part.blocks[0] === block.id ? part.kept : []));
-  if (kept.length === 0 || !('runs' in block)) return <BlockText block={block} deck={deck} />;
+  if (kept.length === 0 || !('runs' in block)) return <BlockText block={block} deck={deck} pictures={pictures} />;
   const text = block.runs.map((run) => run.text).join('');
   return (
     <Shortened title={t('Underlined: on the slide. The whole passage is spoken.')}>

@@ -91,7 +91,7 @@ export function Ribbon({ jump, first, last }: Props) {
 /** How many slides can be shown as they are. */
 function Ready() {
   const { answer } = useAnswer({ what: 'readiness' });
-  if (answer === null || answer.of === 0) return null;
+  if (answer === null || answer.of === 0) return <Box h="1lh" />;
   const { ready, of } = answer;
   return (
     <Link to="../check" style={{ color: 'inherit', display: 'block' }} data-testid="ready">

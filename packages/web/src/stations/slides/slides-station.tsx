@@ -2,14 +2,13 @@
 import type { BlockId, PageKey } from '@alvex/core';
 import { autoScrollForElements } from '@atlaskit/pragmatic-drag-and-drop-auto-scroll/element';
 import { Box } from '@chakra-ui/react';
-import { useVirtualizer, type Virtualizer } from '@tanstack/react-virtual';
 import { useEffect, useEffectEvent, useRef, useState, type RefObject } from 'react';
 import { useSearchParams } from 'react-router';
 import { ask } from '../../state/core-link.ts';
 import { useDeck } from '../../state/deck-store.ts';
 import { select, useSelected } from '../../state/selection.ts';
 import { Small, Unseen } from '../../ui/recipes.tsx';
-import { VirtualRows } from '../../ui/virtual-rows.tsx';
+import { useRows, VirtualRows, type Rows } from '../../ui/virtual-rows.tsx';
 import { t } from '../../words/words.ts';
 import { clearChosen } from './chosen.ts';
 import { focusCurrentSoon, useFocusKept } from './focus.ts';
@@ -19,7 +18,7 @@ import { Ribbon } from './ribbon.tsx';
 import { SlidesBar, type Reading } from './slides-bar.tsx';
 import { forgetKeys, onSlideKey } from './slide-keys.ts';
 
-const ROW_LEAST = 290;
+const ROW_LEAST = 305;
 const PASSAGE = 34;
 
 const NO_PAGES: readonly PageKey[] = [];
@@ -38,14 +37,12 @@ export function SlidesStation() {
     const element = scroller.current;
     return element === null || reading !== 'facing' ? undefined : autoScrollForElements({ element });
   }, [reading]);
-  const virtualizer = useVirtualizer({
+  const virtualizer = useRows({
     count: order.length,
     getScrollElement: () => scroller.current,
     estimateSize: (i) => Math.max(ROW_LEAST, (useDeck.getState().view?.pages.passages[i] ?? 0) * PASSAGE + 60),
     getItemKey: (i) => order[i]!,
     overscan: 2,
-    // All rows that were measured in a frame are placed together.
-    useAnimationFrameWithResizeObserver: true,
   });
   useFocusKept(scroller, reading === 'facing' && order.length > 0);
   const jump = (i: number) => {
@@ -106,8 +103,6 @@ export function SlidesStation() {
     </Box>
   );
 }
-
-type Rows = Virtualizer<HTMLDivElement, Element>;
 
 /** Keys that wait were meant for what was current when they were pressed. */
 function useKeysForgotten(): void {
