@@ -103,8 +103,8 @@ const Count = chakra('sup', {
     fontWeight: 700,
     fontSize: '10px',
     position: 'absolute',
-    top: '12px',
-    left: 'calc(100% - 10px)',
+    top: 'calc(50% - 13px)',
+    left: 'calc(100% - 11px)',
   },
 });
 
