@@ -1,5 +1,5 @@
 /** Opens a package of Office Open XML: its parts and relationships (ECMA-376-2, Open Packaging Conventions). */
-import { ReadError } from '../base/index.ts';
+import { getOrMake, ReadError, remembered } from '../base/index.ts';
 import { readXmlPart } from './xml-reader.ts';
 import { ZipReader } from './zip-reader.ts';
 
@@ -36,8 +36,13 @@ export function relationshipsOf(part: string): string {
   return `${part.slice(0, slash + 1)}_rels/${part.slice(slash + 1)}.rels`;
 }
 
+const relationshipsIn = remembered((_zip: ZipReader) => new Map<string, Relationships>());
+
 /** Relationships of a part; none where it has none. Use `''` for those of the package. */
-export function readRelationships(zip: ZipReader, part: string): Relationships {
+export const readRelationships = (zip: ZipReader, part: string): Relationships =>
+  getOrMake(relationshipsIn(zip), part, () => parseRelationships(zip, part));
+
+function parseRelationships(zip: ZipReader, part: string): Relationships {
   const folder = part.slice(0, part.lastIndexOf('/') + 1);
   const name = relationshipsOf(part);
   const found = new Map<string, Relationship>();

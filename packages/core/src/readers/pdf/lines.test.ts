@@ -111,6 +111,21 @@ test('a cell of two lines is one; justified text with wide gaps is no table', ()
   expect(tableAt(justified, 0)).toBeUndefined();
 });
 
+test('a table ends where its rows stand too far apart, and with its page', () => {
+  const row = (y: number, number = 1) =>
+    linesOf(page([item('Gate', 50, y), item('oak', 200, y)], number)).map((line) => ({ ...line, page: number }));
+  const rows = [...row(700), ...row(670)];
+  expect(tableAt(rows, 0)).toMatchObject({ end: 2 });
+  expect(tableAt([...rows, ...row(630)], 0)).toMatchObject({ end: 2 });
+  expect(tableAt([...rows, ...row(660, 2)], 0)).toMatchObject({ end: 2 });
+});
+
+test('pieces of a line that stand far apart are words of their own', () => {
+  const lines = linesOf(page([item('Gate', 50, 700), item('oak', 200, 700)]));
+  expect(lines.map(({ segments }) => segments.length)).toEqual([2]);
+  expect(runsText(joinLines(lines, new Set(), false))).toBe('Gate oak');
+});
+
 test('hyphens at line ends are taken back, unless they belong to the word', () => {
   const lines = (...rows: readonly string[]): readonly Line[] =>
     linesOf(page(rows.map((text, i) => item(text, 50, 700 - i * 12))));

@@ -19,6 +19,8 @@ export interface PageExtent {
   readonly height: number;
   /** A picture of the whole page lies behind its text; without text it is what the page shows. */
   readonly hasText: boolean;
+  /** Whether a picture of the file may have a mask of its own. */
+  readonly hasMasks: boolean;
 }
 
 export function picturesOf(pdfium: Pdfium, page: Pointer, extent: PageExtent): readonly PagePicture[] {
@@ -50,7 +52,7 @@ function pictureOf(
   page: Pointer,
   object: Pointer,
   outer: Matrix,
-  { width: pageWidth, height: pageHeight, hasText }: PageExtent,
+  { width: pageWidth, height: pageHeight, hasText, hasMasks }: PageExtent,
 ): PagePicture | undefined {
   const own = matrixOf(pdfium, object);
   const [a, b, c, d, x, y] = times(outer, own);
@@ -62,7 +64,11 @@ function pictureOf(
   const [columns, rows] = [pdfium.int32(0), pdfium.int32(2)];
   if (columns < LEAST_PICTURE || rows < LEAST_PICTURE || columns * rows > LIMITS.picturePixels) return undefined;
   // The pixels are asked for at once: the page is closed when its pictures are taken.
-  const bytes = jpegOf(pdfium, object) ?? pngOf(pdfium, page, object, own, columns, rows);
+  const masked = hasMasks || pdfium.call('FPDFPageObj_HasTransparency', object) !== 0;
+  const bytes =
+    (masked ? maskedOf(pdfium, page, object, own, columns, rows) : undefined) ??
+    jpegOf(pdfium, object) ??
+    pngOf(pdfium, pdfium.call('FPDFImageObj_GetBitmap', object));
   if (bytes === undefined) return undefined;
   return { x: x + Math.min(a, 0) + Math.min(c, 0), y: y + Math.max(b, 0) + Math.max(d, 0), width, height, bytes };
 }
@@ -77,7 +83,7 @@ function jpegOf(pdfium: Pdfium, object: Pointer): Uint8Array | undefined {
   const filter = pdfium.narrowText((buffer, length) =>
     pdfium.call('FPDFImageObj_GetImageFilter', object, 0, buffer, length),
   );
-  if (filter !== 'DCTDecode' || pdfium.call('FPDFPageObj_HasTransparency', object) !== 0) return undefined;
+  if (filter !== 'DCTDecode') return undefined;
   // Width, height, two resolutions, bits of a pixel, colour space, mark: four bytes each.
   if (pdfium.call('FPDFImageObj_GetImageMetadata', object, 0, pdfium.at(0)) === 0) return undefined;
   const [bits, space] = [pdfium.int32(4), pdfium.int32(5)];
@@ -85,8 +91,8 @@ function jpegOf(pdfium: Pdfium, object: Pointer): Uint8Array | undefined {
   return pdfium.written((buffer, length) => pdfium.call('FPDFImageObj_GetImageDataRaw', object, buffer, length));
 }
 
-/** Its pixels with its mask, one for one: its matrix is set to as many points as it has pixels. */
-function pngOf(
+/** Its pixels with its mask, one for one: its matrix is set to as many points as it has pixels. Undefined where nothing is seen through it. */
+function maskedOf(
   pdfium: Pdfium,
   page: Pointer,
   object: Pointer,
@@ -94,16 +100,26 @@ function pngOf(
   columns: number,
   rows: number,
 ): Uint8Array | undefined {
-  const masked = pdfium.call('FPDFPageObj_HasTransparency', object) !== 0;
-  let bitmap: Pointer;
-  if (masked) {
-    pdfium.call('FPDFPageObj_SetMatrix', object, pdfium.setFloats32([columns, 0, 0, rows, 0, 0]));
-    bitmap = pdfium.call('FPDFImageObj_GetRenderedBitmap', pdfium.document, page, object);
-    pdfium.call('FPDFPageObj_SetMatrix', object, pdfium.setFloats32(own));
-  } else bitmap = pdfium.call('FPDFImageObj_GetBitmap', object);
+  pdfium.call('FPDFPageObj_SetMatrix', object, pdfium.setFloats32([columns, 0, 0, rows, 0, 0]));
+  const bitmap = pdfium.call('FPDFImageObj_GetRenderedBitmap', pdfium.document, page, object);
+  pdfium.call('FPDFPageObj_SetMatrix', object, pdfium.setFloats32(own));
+  return pngOf(
+    pdfium,
+    bitmap,
+    ({ channels, data }) => channels === 4 && data.some((byte, i) => i % 4 === 3 && byte < 255),
+  );
+}
+
+/** @param wanted Whether it is worth being a file. */
+function pngOf(
+  pdfium: Pdfium,
+  bitmap: Pointer,
+  wanted: (pixels: Pixels) => boolean = () => true,
+): Uint8Array | undefined {
   if (bitmap === 0) return undefined;
   try {
-    return encodeBitmap(pdfium, bitmap);
+    const pixels = pixelsOf(pdfium, bitmap);
+    return pixels === undefined || !wanted(pixels) ? undefined : encode(pixels);
   } finally {
     pdfium.call('FPDFBitmap_Destroy', bitmap);
   }
@@ -113,7 +129,9 @@ function pngOf(
 const CHANNELS: Readonly<Record<number, number>> = { 1: 1, 2: 3, 3: 4, 4: 4 };
 const BGRA = 4;
 
-function encodeBitmap(pdfium: Pdfium, bitmap: Pointer): Uint8Array | undefined {
+type Pixels = Parameters<typeof encode>[0] & { readonly data: Uint8Array };
+
+function pixelsOf(pdfium: Pdfium, bitmap: Pointer): Pixels | undefined {
   const [width, height, stride, format] = ['GetWidth', 'GetHeight', 'GetStride', 'GetFormat'].map((name) =>
     pdfium.call(`FPDFBitmap_${name}`, bitmap),
   ) as [number, number, number, number];
@@ -133,7 +151,7 @@ function encodeBitmap(pdfium: Pdfium, bitmap: Pointer): Uint8Array | undefined {
         if (channels === 4) data[to++] = source[at + 3]!;
       }
     }
-  return encode({ width, height, data, depth: 8, channels });
+  return { width, height, data, depth: 8, channels };
 }
 
 function matrixOf(pdfium: Pdfium, object: Pointer): Matrix {

@@ -9,20 +9,32 @@ const MOST_BOOKMARKS = 5000;
 const DEEPEST_BOOKMARK = 20;
 const URI_ACTION = 3;
 
+/** @param text Of ASCII. */
+function hasText(bytes: Uint8Array, text: string): boolean {
+  const wanted = [...text].map((letter) => letter.charCodeAt(0));
+  for (let at = bytes.indexOf(wanted[0]!); at >= 0; at = bytes.indexOf(wanted[0]!, at + 1))
+    if (wanted.every((byte, i) => bytes[at + i] === byte)) return true;
+  return false;
+}
+
 export class PdfSource {
   readonly pageCount: number;
   readonly #pdfium: Pdfium;
   readonly #texts: PageTexts;
 
-  private constructor(pdfium: Pdfium) {
+  /** Whether any picture may have a mask of its own (ISO 32000-1 §8.9.6.3, §11.6.5.3): dictionaries of streams are never packed. */
+  readonly #hasMasks: boolean;
+
+  private constructor(pdfium: Pdfium, bytes: Uint8Array) {
     this.#pdfium = pdfium;
+    this.#hasMasks = ['/SMask', '/Mask'].some((name) => hasText(bytes, name));
     this.#texts = new PageTexts(pdfium);
     this.pageCount = pdfium.call('FPDF_GetPageCount', pdfium.document);
   }
 
   /** @throws ReadError `encrypted`, `bad-pdf`. */
   static async open(bytes: Uint8Array): Promise<PdfSource> {
-    return new PdfSource(await Pdfium.open(bytes));
+    return new PdfSource(await Pdfium.open(bytes), bytes);
   }
 
   close(): void {
@@ -73,7 +85,12 @@ export class PdfSource {
       const linkAt = (x: number, y: number): string | undefined =>
         links.find(({ left, right, bottom, top }) => x >= left && x <= right && y >= bottom && y <= top)?.link;
       const text = this.#texts.read(at, linkAt);
-      const pictures = picturesOf(pdfium, at, { width, height, hasText: text.items.length > 0 });
+      const pictures = picturesOf(pdfium, at, {
+        width,
+        height,
+        hasText: text.items.length > 0,
+        hasMasks: this.#hasMasks,
+      });
       return use({ number, width, height, ...text, pictures }, at, pdfium);
     } finally {
       pdfium.call('FPDF_ClosePage', at);

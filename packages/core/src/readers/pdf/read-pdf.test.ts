@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { diagnosticText } from '../../base/index.ts';
-import { encode } from 'fast-png';
+import { decode, encode } from 'fast-png';
 import PDFDocument from 'pdfkit';
 import { blockText } from '../../document/index.ts';
 import { random } from '../../test/build.ts';
@@ -133,6 +133,28 @@ test('simple tables, lists and pictures', async () => {
     'picture',
   ]);
   expect(pictures).toMatchObject([{ mime: 'image/png', width: 40, height: 30 }]);
+});
+
+test('a picture keeps its colours, and what is seen through it; links keep where they lead', async () => {
+  const pixel = (i: number): readonly number[] => [i * 3, 200 - i, 40, [0, 128, 255][i % 3]!];
+  const drawn = Uint8Array.from(Array.from({ length: 60 * 40 }, (_, i) => pixel(i % 60)).flat());
+  const bytes = await pdf((doc) => {
+    body(doc);
+    doc.text('Levels of the pond', { link: 'https://levels.example/pond' });
+    doc.text('See the wheel', { goTo: 'wheel' });
+    doc.image(Buffer.from(encode({ width: 60, height: 40, data: drawn, channels: 4 })), 72, 400, { width: 120 });
+    doc.addNamedDestination('wheel');
+  });
+  const { document, pictures } = await readPdf(bytes);
+  const links = document.blocks.flatMap((block) =>
+    'runs' in block ? block.runs.flatMap(({ link }) => link ?? []) : [],
+  );
+  expect(links).toEqual(['https://levels.example/pond']);
+  const { width, height, channels, data } = decode(pictures[0]!.bytes);
+  expect([width, height, channels]).toEqual([60, 40, 4]);
+  // Colours of what is not seen at all are nobody's.
+  const far = drawn.map((value, i) => (drawn[i - (i % 4) + 3] === 0 ? 0 : Math.abs(value - data[i]!)));
+  expect(Math.max(...far)).toBeLessThanOrEqual(2);
 });
 
 test('every word that is set comes out in a block or is told, whatever stands around it', async () => {

@@ -85,7 +85,7 @@ export function taggedBlocks(pages: readonly TaggedPage[], report: Report): read
 
 function goesOn(before: Draft, draft: Draft): boolean {
   if (before.kind !== draft.kind && !(before.kind === 'listItem' && draft.kind === 'paragraph')) return false;
-  if (!('runs' in before) || !('runs' in draft) || before.left !== undefined || draft.left !== undefined) return false;
+  if (!('runs' in before) || !('runs' in draft)) return false;
   return !/[.!?:;”"’)]$/.test(runsText(before.runs)) && /^[\p{Ll}(“"]/u.test(runsText(draft.runs));
 }
 

@@ -71,7 +71,7 @@ export function readPptx(bytes: Uint8Array, options: ReadOptions = {}): ReadResu
   const list = new BlockList();
   for (const draft of drafts) list.add(draft);
   if (list.blocks.length === 0) throw new ReadError('no-slides');
-  const result = readResult(list, pictures.pictures, report, packageProperties(zip), (take) => pptxText(bytes, take));
+  const result = readResult(list, pictures.pictures, report, packageProperties(zip), (take) => pptxText(bytes, take, zip));
   return { ...result, document: { ...result.document, slidesAt } };
 }
 
@@ -119,7 +119,10 @@ class SlidesReader {
           : notesDrafts(said, {
               ...context,
               part: notes,
-              relationships: readRelationships(zip, notes),
+              // Few notes have a link.
+              get relationships() {
+                return readRelationships(zip, notes);
+              },
               place: { part: notes, page },
             }),
       remark: commentsOf(zip, relationships, report, place),

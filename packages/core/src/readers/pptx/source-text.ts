@@ -9,16 +9,17 @@ const MATH =
   /http:\/\/schemas\.openxmlformats\.org\/officeDocument\/2006\/math|http:\/\/purl\.oclc\.org\/ooxml\/officeDocument\/math/;
 const COMPATIBILITY = /http:\/\/schemas\.openxmlformats\.org\/markup-compatibility\/2006/;
 
-export function pptxText(bytes: Uint8Array, take: (piece: string) => void): void {
+/** @param read The package as the reader has it: its parts are found there, and unpacked anew. */
+export function pptxText(bytes: Uint8Array, take: (piece: string) => void, read = openZip(bytes)): void {
   const zip = openZip(bytes);
-  const main = mainPart(zip, 'presentationml');
+  const main = mainPart(read, 'presentationml');
   const listed = new Set(
     [...decodeText(zip.read(main)).matchAll(/<[\w.-]*:?sldId\b[^>]*?:id\s*=\s*["']([^"']+)/g)].map(([, id]) => id),
   );
-  for (const [id, { type, target }] of readRelationships(zip, main)) {
+  for (const [id, { type, target }] of readRelationships(read, main)) {
     if (type !== 'slide' || !listed.has(id) || !zip.has(target)) continue;
     const parts = [target];
-    for (const rel of readRelationships(zip, target).values())
+    for (const rel of readRelationships(read, target).values())
       if ((rel.type === 'notesSlide' || rel.type === 'diagramData') && zip.has(rel.target)) parts.push(rel.target);
     for (const part of parts) {
       const xml = textOf(zip, part);

@@ -20,8 +20,8 @@ export class PageEdges {
     const note = (key: string, piece: SlidePiece): void => void getOrMake(found, key, () => []).push(piece);
     slides.forEach((slide, i) => {
       for (const piece of slide.pieces) {
-        const text = pieceText(piece);
         if (!hasLinesOnly(piece)) continue;
+        const text = pieceText(piece);
         if (piece.role === 'foot') note(`foot ${text}`, piece);
         else if (piece.role === 'number' || isNumberOf(piece, text, i + 1)) this.#pieces.set(piece, 'again');
         else if (isAtEdge(piece)) note(`edge ${text} ${pictureOf(piece)} ${placeOf(piece.box!)}`, piece);
