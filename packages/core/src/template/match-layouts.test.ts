@@ -66,6 +66,21 @@ test('points stand where there is room, never on a line, a cover, an opener or a
   expect(named('agenda', [cover, thanks, opener, content])).toBe('Titel und Inhalt');
 });
 
+test('of layouts with the same things on them, what it says of itself decides, then a title', () => {
+  const table = at('tbl', BODY, '2');
+  const bareTable = layout('Tabelle', [table]);
+  const titled = layout('Tabelle mit Titel', [at('title', TITLE), table]);
+  const said = layout('Tabelle der Art', [at('title', TITLE), table], { type: 'tbl' });
+  expect(named('table', [bareTable, content, titled])).toBe('Tabelle mit Titel');
+  expect(named('table', [titled, said, bareTable])).toBe('Tabelle der Art');
+  expect(named('table', [bare, content])).toBe('Titel und Inhalt');
+  const chart = at('chart', BODY, '2');
+  const figures = layout('Diagramm', [at('title', TITLE), chart]);
+  expect(named('chart', [layout('Nur Diagramm', [chart]), figures, content])).toBe('Diagramm');
+  expect(named('chart', [figures, layout('Art', [at('title', TITLE), chart], { type: 'chart' })])).toBe('Art');
+  expect(named('section', [...ALL, layout('Teil', [at('title', TITLE)], { type: 'secHead' })])).toBe('Teil');
+});
+
 test('what the organisation’s own slides stand on goes first', () => {
   expect(
     named('points', [
