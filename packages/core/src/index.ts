@@ -290,6 +290,7 @@ export {
   DOCUMENT_ENDINGS,
   DOCUMENT_TYPES,
   type DocumentType,
+  isTurned,
   looksLikeMarkdown,
   readDocument,
   READER_VERSION,

@@ -13,7 +13,7 @@ import {
   type SheetOptions,
   type WriteOptions,
 } from '@alvex/core';
-import { scalePictures } from '@alvex/raster';
+import { scalePictures, uprightPictures } from '@alvex/raster';
 
 export interface OutputOptions {
   /** See `WriteOptions` of core. */
@@ -67,7 +67,8 @@ export async function writeOutput(
     progress,
   }: OutputOptions = {},
 ): Promise<Uint8Array> {
-  const scaled = await scalePictures(pictures, converted);
+  const upright = await uprightPictures(pictures);
+  const scaled = await scalePictures(upright, converted);
   progress?.(SCALED);
   const deflate = (part: Uint8Array) => deflateRawSync(part, DEFLATE_SETTINGS);
   const told = progress === undefined ? {} : { progress };
@@ -107,7 +108,7 @@ export async function writeOutput(
   }
   // A document keeps its pictures as they are.
   const whole = source || format === 'docx' || format === 'odt';
-  return writeDeck(format, converted, whole ? pictures : scaled, {
+  return writeDeck(format, converted, whole ? upright : scaled, {
     source,
     ...(only === undefined ? {} : { only }),
     ...(slides === undefined ? {} : { slides }),

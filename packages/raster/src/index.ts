@@ -1,9 +1,27 @@
 /** Scales pictures down to what slides need of them, before they are written; the same for server and command line. */
-import { neededSizes, type Converted, type PictureData } from '@alvex/core';
+import { isTurned, neededSizes, type Converted, type PictureData } from '@alvex/core';
 import { takeSharp } from './take-sharp.ts';
 
 export { withPictureColors } from './picture-colors.ts';
 export { toDraw, type Tone } from './to-draw.ts';
+
+/** @returns The same pictures; those whose files say that they are to be turned are turned, since most programs show them lying. */
+export async function uprightPictures(pictures: readonly PictureData[]): Promise<readonly PictureData[]> {
+  const upright: PictureData[] = [];
+  for (const picture of pictures) upright.push(isTurned(picture.bytes) ? await turned(picture) : picture);
+  return upright;
+}
+
+async function turned(picture: PictureData): Promise<PictureData> {
+  const sharp = await takeSharp();
+  try {
+    const made = sharp(picture.bytes, { failOn: 'error' }).rotate().jpeg({ quality: 92 });
+    const { data, info } = await made.toBuffer({ resolveWithObject: true });
+    return { ...picture, bytes: new Uint8Array(data), width: info.width, height: info.height };
+  } catch {
+    return picture;
+  }
+}
 
 /** Pictures that are hardly larger than needed stay as they are, byte for byte. */
 const WORTH_IT = 1.3;

@@ -1,8 +1,8 @@
 import { expect, test } from '@jest/globals';
-import { convert, PLAIN_DRESS, type PictureData } from '@alvex/core';
+import { convert, isTurned, PLAIN_DRESS, takePicture, type PictureData } from '@alvex/core';
 import sharp from 'sharp';
 import { doc, h, li, picture } from '../../core/src/test/build.ts';
-import { scalePictures } from './index.ts';
+import { scalePictures, uprightPictures } from './index.ts';
 
 async function photo(width: number, height: number): Promise<PictureData> {
   const noise = Buffer.alloc(width * height * 3);
@@ -39,4 +39,33 @@ test('one that fits, one that no slide shows, and one that cannot be decoded sta
   expect((await scalePictures([other], convert(sized, [])))[0]).toBe(other);
   const broken = { ...other, id: 'a' as never, bytes: new Uint8Array([1, 2, 3]) };
   expect((await scalePictures([broken], convert(sized, [])))[0]).toBe(broken);
+});
+
+test('a picture that lies on its side in its file stands up, and is made smaller so; all others stay', async () => {
+  // Dark above, light below, once it is turned.
+  const half = (width: number, height: number, r: number) => ({
+    create: { width, height, channels: 3 as const, background: { r, g: r, b: r } },
+  });
+  const light = await sharp(half(2000, 3000, 250))
+    .jpeg()
+    .toBuffer();
+  const lying = await sharp(half(4000, 3000, 20))
+    .composite([{ input: light, left: 2000, top: 0 }])
+    .withMetadata({ orientation: 6 })
+    .jpeg()
+    .toBuffer();
+  const given = takePicture(new Uint8Array(lying), 'photo.jpg') as PictureData;
+  expect([given.width, given.height]).toEqual([3000, 4000]);
+  const plain = await photo(40, 30);
+  const [upright, same] = await uprightPictures([{ ...given, id: 'a' as never }, plain]);
+  expect(same).toBe(plain);
+  const tall = { ...sized, pictures: [{ id: 'a' as never, mime: 'image/jpeg' as const, width: 3000, height: 4000 }] };
+  const [small] = await scalePictures([upright!], convert(tall, []));
+  for (const { bytes, width, height } of [upright!, small!]) {
+    expect(width / height).toBeCloseTo(0.75, 2);
+    expect(isTurned(bytes)).toBe(false);
+    const { data, info } = await sharp(bytes).raw().toBuffer({ resolveWithObject: true });
+    expect([info.width, info.height]).toEqual([width, height]);
+    expect([data[0]! < 60, data.at(-1)! > 200]).toEqual([true, true]);
+  }
 });

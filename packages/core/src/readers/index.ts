@@ -1,5 +1,5 @@
 export * from './detect-type.ts';
 export * from './read-document.ts';
-export { takePicture } from './picture-store.ts';
+export { isTurned, takePicture } from './picture-store.ts';
 export { looksLikeMarkdown } from './text/index.ts';
 export type { ReadOptions, ReadResult } from './read-result.ts';

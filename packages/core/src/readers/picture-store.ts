@@ -8,6 +8,18 @@ import type { PictureData, PictureId, PictureMime } from '../content/index.ts';
 
 const FORMATS: Readonly<Record<string, PictureMime>> = { png: 'image/png', jpg: 'image/jpeg', gif: 'image/gif' };
 
+/** Values of Orientation from here on lay a picture on its side (Exif 2.32 §4.6.5). */
+const ON_ITS_SIDE = 5;
+
+/** Whether a file says that its pixels are to be turned before they are seen, as telephones write it; browsers do that, and hardly anything else. */
+export function isTurned(bytes: Uint8Array): boolean {
+  try {
+    return (imageSize(bytes).orientation ?? 1) > 1;
+  } catch {
+    return false;
+  }
+}
+
 export class PictureStore {
   readonly pictures: PictureData[] = [];
   readonly #known = new Map<string, PictureId | undefined>();
@@ -42,7 +54,7 @@ export class PictureStore {
   }
 
   #add(name: string, bytes: Uint8Array, place: SourcePlace): PictureId | undefined {
-    let size: { width: number; height: number; type?: string };
+    let size: ReturnType<typeof imageSize>;
     try {
       size = imageSize(bytes);
     } catch {
@@ -54,7 +66,9 @@ export class PictureStore {
       this.#report.add('picture-type', place, { name, type: size.type ?? 'of unknown format' });
       return undefined;
     }
-    const { width, height } = size;
+    // As it is seen.
+    const [width, height] =
+      (size.orientation ?? 1) < ON_ITS_SIDE ? [size.width, size.height] : [size.height, size.width];
     if (!(width > 0 && height > 0) || width * height > LIMITS.picturePixels) {
       this.#report.add('picture-too-large', place, { name, width, height, most: LIMITS.picturePixels / 1e6 });
       return undefined;

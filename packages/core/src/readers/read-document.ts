@@ -13,7 +13,7 @@ import { readRtf } from './rtf/index.ts';
 import { readText } from './text/index.ts';
 
 /** Raised whenever a reader gives other blocks for the same bytes, so that caches are filled anew. */
-export const READER_VERSION = 9;
+export const READER_VERSION = 10;
 
 /** @throws ReadError when the document cannot be used. */
 export async function readDocument(

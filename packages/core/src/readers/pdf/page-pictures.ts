@@ -3,6 +3,7 @@ import { encode } from 'fast-png';
 import { LIMITS } from '../../base/index.ts';
 import type { PagePicture } from './page.ts';
 import type { Pdfium, Pointer } from './pdfium.ts';
+import { isTurned } from '../picture-store.ts';
 import { isSpacer } from '../spacer.ts';
 
 type Matrix = readonly [number, number, number, number, number, number];
@@ -67,7 +68,7 @@ function pictureOf(
   const masked = hasMasks || pdfium.call('FPDFPageObj_HasTransparency', object) !== 0;
   const bytes =
     (masked ? maskedOf(pdfium, page, object, own, columns, rows) : undefined) ??
-    jpegOf(pdfium, object) ??
+    jpegOf(pdfium, page, object) ??
     pngOf(pdfium, pdfium.call('FPDFImageObj_GetBitmap', object));
   if (bytes === undefined) return undefined;
   return { x: x + Math.min(a, 0) + Math.min(c, 0), y: y + Math.max(b, 0) + Math.max(d, 0), width, height, bytes };
@@ -78,17 +79,19 @@ const GRAY = 1;
 const ICC = 7;
 
 /** The file's own JPEG, where it is one, without a mask and in colours that all programs know. */
-function jpegOf(pdfium: Pdfium, object: Pointer): Uint8Array | undefined {
+function jpegOf(pdfium: Pdfium, page: Pointer, object: Pointer): Uint8Array | undefined {
   if (pdfium.call('FPDFImageObj_GetImageFilterCount', object) !== 1) return undefined;
   const filter = pdfium.narrowText((buffer, length) =>
     pdfium.call('FPDFImageObj_GetImageFilter', object, 0, buffer, length),
   );
   if (filter !== 'DCTDecode') return undefined;
   // Width, height, two resolutions, bits of a pixel, colour space, mark: four bytes each.
-  if (pdfium.call('FPDFImageObj_GetImageMetadata', object, 0, pdfium.at(0)) === 0) return undefined;
+  if (pdfium.call('FPDFImageObj_GetImageMetadata', object, page, pdfium.at(0)) === 0) return undefined;
   const [bits, space] = [pdfium.int32(4), pdfium.int32(5)];
   if (!(space === RGB || space === GRAY || space === ICC) || (bits !== 24 && bits !== 8)) return undefined;
-  return pdfium.written((buffer, length) => pdfium.call('FPDFImageObj_GetImageDataRaw', object, buffer, length));
+  const file = pdfium.written((buffer, length) => pdfium.call('FPDFImageObj_GetImageDataRaw', object, buffer, length));
+  // On a page nothing is turned but by the page.
+  return file !== undefined && isTurned(file) ? undefined : file;
 }
 
 /** Its pixels with its mask, one for one: its matrix is set to as many points as it has pixels. Undefined where nothing is seen through it. */

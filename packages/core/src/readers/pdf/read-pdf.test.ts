@@ -157,6 +157,24 @@ test('a picture keeps its colours, and what is seen through it; links keep where
   expect(Math.max(...far)).toBeLessThanOrEqual(2);
 });
 
+test('a JPEG stays as the file has it, also where other pictures are seen through', async () => {
+  const photos = [
+    '/9j/2wBDABQODxIPDRQSEBIXFRQYHjIhHhwcHj0sLiQySUBMS0dARkVQWnNiUFVtVkVGZIhlbXd7gYKBTmCNl4x9lnN+gXz/2wBDARUXFx4aHjshITt8U0ZTfHx8fHx8fHx8fHx8fHx8fHx8fHx8fHx8fHx8fHx8fHx8fHx8fHx8fHx8fHx8fHx8fHz/wAARCAAgACADASIAAhEBAxEB/8QAFQABAQAAAAAAAAAAAAAAAAAAAAP/xAAUEAEAAAAAAAAAAAAAAAAAAAAA/8QAFgEBAQEAAAAAAAAAAAAAAAAAAAQF/8QAFBEBAAAAAAAAAAAAAAAAAAAAAP/aAAwDAQACEQMRAD8AiAkaQAAAAAD/2Q==',
+    '/9j/2wBDABQODxIPDRQSEBIXFRQYHjIhHhwcHj0sLiQySUBMS0dARkVQWnNiUFVtVkVGZIhlbXd7gYKBTmCNl4x9lnN+gXz/2wBDARUXFx4aHjshITt8U0ZTfHx8fHx8fHx8fHx8fHx8fHx8fHx8fHx8fHx8fHx8fHx8fHx8fHx8fHx8fHx8fHx8fHz/wAARCAAgACADASIAAhEBAxEB/8QAFQABAQAAAAAAAAAAAAAAAAAAAAT/xAAUEAEAAAAAAAAAAAAAAAAAAAAA/8QAFAEBAAAAAAAAAAAAAAAAAAAAAP/EABQRAQAAAAAAAAAAAAAAAAAAAAD/2gAMAwEAAhEDEQA/AIAAAAAAAAf/2Q==',
+  ].map((text) => Buffer.from(text, 'base64'));
+  const data = new Uint8Array(30 * 30 * 4).fill(100);
+  for (const more of [[], [Buffer.from(encode({ width: 30, height: 30, data, channels: 4 }))]]) {
+    const bytes = await pdf((doc) => {
+      body(doc);
+      [...photos, ...more].forEach((one, i) => doc.image(one, 72 + 110 * i, 400, { width: 100 }));
+    });
+    const { pictures } = await readPdf(bytes);
+    const kept = pictures.filter(({ mime }) => mime === 'image/jpeg').map((picture) => Buffer.from(picture.bytes));
+    expect(kept).toEqual(photos);
+    expect(pictures).toHaveLength(photos.length + more.length);
+  }
+});
+
 test('every word that is set comes out in a block or is told, whatever stands around it', async () => {
   for (let seed = 1; seed <= 25; seed++) {
     const next = random(seed);

@@ -71,7 +71,9 @@ export function readPptx(bytes: Uint8Array, options: ReadOptions = {}): ReadResu
   const list = new BlockList();
   for (const draft of drafts) list.add(draft);
   if (list.blocks.length === 0) throw new ReadError('no-slides');
-  const result = readResult(list, pictures.pictures, report, packageProperties(zip), (take) => pptxText(bytes, take, zip));
+  const result = readResult(list, pictures.pictures, report, packageProperties(zip), (take) =>
+    pptxText(bytes, take, zip),
+  );
   return { ...result, document: { ...result.document, slidesAt } };
 }
 
