@@ -109,10 +109,10 @@ async function asScripts(folder, outputs) {
   walk(Object.keys(outputs).find((path) => basename(path) === 'alvex.mjs'));
   const names = [...always].map((path) => basename(path, '.mjs'));
   const asked = [...always].flatMap((path) => outputs[path].imports.filter(({ kind }) => kind === 'dynamic-import'));
-  const onDemand = new Set(asked.map(({ path, external }) => (external ? path : `./${basename(path)}`)));
+  const asScript = (code) => names.reduce((text, name) => text.replaceAll(`"./${name}.mjs"`, `"./${name}.cjs"`), code);
+  const onDemand = new Set(asked.map(({ path, external }) => asScript(`"${external ? path : `./${basename(path)}`}"`)));
   for (const file of readdirSync(folder).filter((name) => name.endsWith('.mjs'))) {
-    let code = readFileSync(join(folder, file), 'utf8');
-    for (const name of names) code = code.replaceAll(`"./${name}.mjs"`, `"./${name}.cjs"`);
+    const code = asScript(readFileSync(join(folder, file), 'utf8'));
     const name = basename(file, '.mjs');
     if (!names.includes(name)) writeFileSync(join(folder, file), code);
     else {
@@ -125,7 +125,7 @@ async function asScripts(folder, outputs) {
           'const MODULE_URL = require("node:url").pathToFileURL(__filename).href, importHere = module.importHere ?? ((name) => import(name));',
       });
       let text = script.code;
-      for (const path of onDemand) text = text.replaceAll(`import("${path}")`, `importHere("${path}")`);
+      for (const path of onDemand) text = text.replaceAll(`import(${path})`, `importHere(${path})`);
       writeFileSync(join(folder, `${name}.cjs`), text);
       rmSync(join(folder, file));
     }
