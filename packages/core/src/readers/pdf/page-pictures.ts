@@ -65,9 +65,13 @@ function pictureOf(
   const [columns, rows] = [pdfium.int32(0), pdfium.int32(2)];
   if (columns < LEAST_PICTURE || rows < LEAST_PICTURE || columns * rows > LIMITS.picturePixels) return undefined;
   // The pixels are asked for at once: the page is closed when its pictures are taken.
+  const turns = QUARTERS[pdfium.call('FPDFPage_GetRotation', page)] ?? PLAIN;
+  const seen = ofPixels(times(turns, times(outer, own)), columns, rows);
+  const isPlain = seen[0] > 0 && seen[3] > 0;
   const masked = hasMasks || pdfium.call('FPDFPageObj_HasTransparency', object) !== 0;
+  const drawn = (wanted?: (pixels: Pixels) => boolean) => drawnOf(pdfium, page, object, own, seen, wanted);
   const bytes =
-    (masked ? maskedOf(pdfium, page, object, own, columns, rows) : undefined) ??
+    (!isPlain ? drawn() : masked ? drawn(isSeenThrough) : undefined) ??
     jpegOf(pdfium, page, object) ??
     pngOf(pdfium, pdfium.call('FPDFImageObj_GetBitmap', object));
   if (bytes === undefined) return undefined;
@@ -94,24 +98,36 @@ function jpegOf(pdfium: Pdfium, page: Pointer, object: Pointer): Uint8Array | un
   return file !== undefined && isTurned(file) ? undefined : file;
 }
 
-/** Its pixels with its mask, one for one: its matrix is set to as many points as it has pixels. Undefined where nothing is seen through it. */
-function maskedOf(
+/** How a page is turned when it is shown, clockwise by quarters (§7.7.3.3, Rotate). */
+const QUARTERS: readonly Matrix[] = [PLAIN, [0, -1, 1, 0, 0, 0], [-1, 0, 0, -1, 0, 0], [0, 1, -1, 0, 0, 0]];
+
+/** A picture one for one, as many points as it has pixels, standing, lying or mirrored as `matrix` has it. */
+function ofPixels([a, b, c, d]: Matrix, columns: number, rows: number): Matrix {
+  const isLying = Math.abs(b) + Math.abs(c) > Math.abs(a) + Math.abs(d);
+  const [across, up] = isLying
+    ? [c < 0 ? -rows : rows, b < 0 ? -columns : columns]
+    : [a < 0 ? -columns : columns, d < 0 ? -rows : rows];
+  const [x, y] = [Math.max(0, -across), Math.max(0, -up)];
+  return isLying ? [0, up, across, 0, x, y] : [across, 0, 0, up, x, y];
+}
+
+/** Its pixels with its mask. */
+function drawnOf(
   pdfium: Pdfium,
   page: Pointer,
   object: Pointer,
   own: Matrix,
-  columns: number,
-  rows: number,
+  as: Matrix,
+  wanted?: (pixels: Pixels) => boolean,
 ): Uint8Array | undefined {
-  pdfium.call('FPDFPageObj_SetMatrix', object, pdfium.setFloats32([columns, 0, 0, rows, 0, 0]));
+  pdfium.call('FPDFPageObj_SetMatrix', object, pdfium.setFloats32(as));
   const bitmap = pdfium.call('FPDFImageObj_GetRenderedBitmap', pdfium.document, page, object);
   pdfium.call('FPDFPageObj_SetMatrix', object, pdfium.setFloats32(own));
-  return pngOf(
-    pdfium,
-    bitmap,
-    ({ channels, data }) => channels === 4 && data.some((byte, i) => i % 4 === 3 && byte < 255),
-  );
+  return pngOf(pdfium, bitmap, wanted);
 }
+
+const isSeenThrough = ({ channels, data }: Pixels): boolean =>
+  channels === 4 && data.some((byte, i) => i % 4 === 3 && byte < 255);
 
 /** @param wanted Whether it is worth being a file. */
 function pngOf(

@@ -157,6 +157,47 @@ test('a picture keeps its colours, and what is seen through it; links keep where
   expect(Math.max(...far)).toBeLessThanOrEqual(2);
 });
 
+test('a picture that a page turns or mirrors comes as it is seen', async () => {
+  const [columns, rows] = [60, 40];
+  const corner = (x: number, y: number): readonly number[] =>
+    x < columns / 2 ? (y < rows / 2 ? [250, 0, 0] : [0, 250, 0]) : y < rows / 2 ? [0, 0, 250] : [250, 250, 0];
+  const pixels = Array.from({ length: columns * rows }, (_, i) => corner(i % columns, Math.floor(i / columns)));
+  const file = Buffer.from(encode({ width: columns, height: rows, data: Uint8Array.from(pixels.flat()), channels: 3 }));
+  const name = (at: readonly number[]): string =>
+    at[2]! > 128 ? 'blue' : at[0]! > 128 ? (at[1]! > 128 ? 'yellow' : 'red') : 'green';
+  const corners = async (draw: (doc: PDFKit.PDFDocument) => void, turned = 0): Promise<string> => {
+    const bytes = await pdf((doc) => {
+      if (turned > 0) Object.assign(doc.page.dictionary.data, { Rotate: turned });
+      body(doc);
+      draw(doc);
+    });
+    const { width, height, channels, data } = decode((await readPdf(bytes)).pictures[0]!.bytes);
+    const at = (x: number, y: number): string => name(Array.from(data).slice((y * width + x) * channels));
+    const [right, foot] = [width - 3, height - 3];
+    return [`${width} × ${height}:`, at(2, 2), at(right, 2), at(2, foot), at(right, foot)].join(' ');
+  };
+  const plain = (doc: PDFKit.PDFDocument) => void doc.image(file, 200, 400, { width: 120 });
+  const turn = (angle: number) => (doc: PDFKit.PDFDocument) =>
+    void doc
+      .save()
+      .rotate(angle, { origin: [260, 440] })
+      .image(file, 200, 400, { width: 120 })
+      .restore();
+  expect(await corners(plain)).toBe('60 × 40: red blue green yellow');
+  expect(await corners(turn(90))).toBe('40 × 60: green red yellow blue');
+  expect(await corners(turn(180))).toBe('60 × 40: yellow green blue red');
+  expect(await corners(turn(270))).toBe('40 × 60: blue yellow red green');
+  expect(await corners(plain, 90)).toBe('40 × 60: green red yellow blue');
+  expect(await corners(turn(270), 90)).toBe('60 × 40: red blue green yellow');
+  const mirrored = (doc: PDFKit.PDFDocument) =>
+    void doc
+      .save()
+      .scale(-1, 1, { origin: [260, 440] })
+      .image(file, 200, 400, { width: 120 })
+      .restore();
+  expect(await corners(mirrored)).toBe('60 × 40: blue red yellow green');
+});
+
 test('a JPEG stays as the file has it, also where other pictures are seen through', async () => {
   const photos = [
     '/9j/2wBDABQODxIPDRQSEBIXFRQYHjIhHhwcHj0sLiQySUBMS0dARkVQWnNiUFVtVkVGZIhlbXd7gYKBTmCNl4x9lnN+gXz/2wBDARUXFx4aHjshITt8U0ZTfHx8fHx8fHx8fHx8fHx8fHx8fHx8fHx8fHx8fHx8fHx8fHx8fHx8fHx8fHx8fHx8fHz/wAARCAAgACADASIAAhEBAxEB/8QAFQABAQAAAAAAAAAAAAAAAAAAAAP/xAAUEAEAAAAAAAAAAAAAAAAAAAAA/8QAFgEBAQEAAAAAAAAAAAAAAAAAAAQF/8QAFBEBAAAAAAAAAAAAAAAAAAAAAP/aAAwDAQACEQMRAD8AiAkaQAAAAAD/2Q==',
