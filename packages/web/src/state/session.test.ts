@@ -19,6 +19,16 @@ beforeEach(openFake);
 afterEach(() => closeDeck());
 const texts = () => useDeck.getState().blocks.map((block) => `${block.kind} ${blockText(block)}`);
 
+const EMPTY_DOCUMENT = {
+  kind: 'document',
+  title: null,
+  language: null,
+  blocks: [],
+  pictures: [],
+  diagnostics: [],
+  presets: {},
+} as const;
+
 test('an opened deck has its log, and the worker is given its document and edits', () => {
   expect(useDeck.getState()).toMatchObject({ phase: 'open', deck: summary });
   expect(useLog.getState().history.done).toEqual(log);
@@ -112,15 +122,7 @@ test('a new edition has the worker fetch its document, and undoing it the first 
   edit({ kind: 'all', edits: [{ kind: 'edition', original, type: 'docx', fileName: 'b.docx', ids: [] }] });
   expect(FakeWorker.last.asked('open').url).toBe(`/api/decks/d/document?edition=${original}`);
   expect(edits()).toBe(before);
-  FakeWorker.last.say({
-    kind: 'document',
-    title: null,
-    language: null,
-    blocks: [],
-    diagnostics: [],
-    pictures: [],
-    presets: {},
-  });
+  FakeWorker.last.say(EMPTY_DOCUMENT);
   expect(edits()).toBe(before + 1);
   undo();
   expect(FakeWorker.last.asked('open').url).toBe('/api/decks/d/document');
@@ -157,15 +159,7 @@ test('an answer that comes late falls on the deck that it was for, not on the on
   expect(useDeck.getState().deck?.id).toBe('b');
   expect(useLog.getState().log).toHaveLength(2);
   expect(workerOfA.ended).toBe(true);
-  workerOfA.say({
-    kind: 'document',
-    title: null,
-    language: null,
-    blocks: [],
-    diagnostics: [],
-    pictures: [],
-    presets: {},
-  });
+  workerOfA.say(EMPTY_DOCUMENT);
   workerOfA.break('late');
   expect(useDeck.getState().phase).toBe('opening');
   // What is done now goes to the open deck alone.
