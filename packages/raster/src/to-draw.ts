@@ -22,7 +22,7 @@ export async function toDraw({ bytes, mime }: PictureData, tone: Tone): Promise<
       await sharp(bytes, { failOn: 'error' }).stats();
       return bytes;
     }
-    const image = toned ? await inTone(bytes, tone) : sharp(bytes, { failOn: 'error' }).rotate();
+    const image = toned ? await inTone(bytes, tone) : sharp(bytes, { failOn: 'error' });
     const made = mime === 'image/jpeg' ? image.jpeg({ quality: 88 }) : image.png({ compressionLevel: 9 });
     return new Uint8Array(await made.toBuffer());
   } catch {
@@ -35,7 +35,7 @@ type Rgb = readonly [number, number, number];
 /** Grey, or from one colour to another; then brighter and with more contrast, by lines through the middle: as the screen's filter has it. */
 async function inTone(bytes: Uint8Array, { filter, tint, ...line }: Tone): Promise<Sharp> {
   const sharp = await takeSharp();
-  const whole = sharp(bytes, { failOn: 'error' }).rotate().ensureAlpha().toColourspace('srgb').raw();
+  const whole = sharp(bytes, { failOn: 'error' }).ensureAlpha().toColourspace('srgb').raw();
   const { data, info } = await whole.toBuffer({ resolveWithObject: true });
   const [dark, light] = (tint ?? ['000000', 'FFFFFF']).map(channels) as [Rgb, Rgb];
   const { slope, intercept } = toneLine(line);

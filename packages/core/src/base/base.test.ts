@@ -2,6 +2,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { firstStrong, hasRightToLeft } from './direction.ts';
 import { increasingRun } from './increasing-run.ts';
+import { holdsBytes } from './holds-bytes.ts';
 import { joinBytes } from './join-bytes.ts';
 import { getOrMake, remembered } from './remember.ts';
 import { placeText, Report } from './report.ts';
@@ -96,6 +97,23 @@ describe('text of unknown encoding', () => {
     expect(isWide(Uint8Array.from({ length: 100 }, (_, i) => (i % 10 === 1 ? 0 : 97)))).toBe(false);
     expect(isWide(Uint8Array.from({ length: 100 }, (_, i) => (i % 2 === 1 && i < 60 ? 0 : 97)))).toBe(true);
   });
+});
+
+test('bytes are found in others, wherever they begin', () => {
+  const bytes = Uint8Array.of(1, 1, 2, 3, 1, 2);
+  for (const there of [
+    [1, 1, 2],
+    [1, 2, 3],
+    [1, 2],
+    [3, 1, 2],
+  ])
+    expect(holdsBytes(bytes, there)).toBe(true);
+  for (const gone of [
+    [2, 1],
+    [1, 2, 4],
+    [3, 1, 2, 1],
+  ])
+    expect(holdsBytes(bytes, gone)).toBe(false);
 });
 
 test('bytes become Base64 and come back, of any length', () => {

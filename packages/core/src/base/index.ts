@@ -1,5 +1,6 @@
 export * from './count.ts';
 export * from './diagnostic-text.ts';
+export * from './holds-bytes.ts';
 export * from './join-bytes.ts';
 export * from './language-tag.ts';
 export * from './limits.ts';

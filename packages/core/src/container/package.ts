@@ -1,5 +1,5 @@
 /** Opens a package of Office Open XML: its parts and relationships (ECMA-376-2, Open Packaging Conventions). */
-import { getOrMake, ReadError, remembered } from '../base/index.ts';
+import { getOrMake, holdsBytes, ReadError, remembered } from '../base/index.ts';
 import { readXmlPart } from './xml-reader.ts';
 import { ZipReader } from './zip-reader.ts';
 
@@ -19,15 +19,15 @@ export function openZip(bytes: Uint8Array): ZipReader {
   if (bytes.length === 0) throw new ReadError('empty');
   // A compound file ([MS-CFB]) is either an encrypted package ([MS-OFFCRYPTO]) or a document of the old kind.
   if (CFB.every((byte, i) => bytes[i] === byte))
-    throw new ReadError(mentions(bytes, 'EncryptedPackage') ? 'encrypted' : 'old-binary');
+    throw new ReadError(
+      holdsBytes(
+        bytes,
+        [...'EncryptedPackage'].flatMap((c) => [c.charCodeAt(0), 0]),
+      )
+        ? 'encrypted'
+        : 'old-binary',
+    );
   return new ZipReader(bytes);
-}
-
-function mentions(bytes: Uint8Array, name: string): boolean {
-  const wanted = [...name].flatMap((c) => [c.charCodeAt(0), 0]);
-  for (let at = bytes.indexOf(wanted[0]!); at >= 0; at = bytes.indexOf(wanted[0]!, at + 1))
-    if (wanted.every((byte, i) => bytes[at + i] === byte)) return true;
-  return false;
 }
 
 /** The part that holds the relationships of a part (ECMA-376-2 §9.3.3). */

@@ -56,7 +56,8 @@ function pictureOf(
   { width: pageWidth, height: pageHeight, hasText, hasMasks }: PageExtent,
 ): PagePicture | undefined {
   const own = matrixOf(pdfium, object);
-  const [a, b, c, d, x, y] = times(outer, own);
+  const matrix = times(outer, own);
+  const [a, b, c, d, x, y] = matrix;
   const [width, height] = [Math.abs(a) + Math.abs(c), Math.abs(b) + Math.abs(d)];
   if (isSpacer(width, height)) return undefined;
   if (hasText && width > pageWidth * WHOLE_PAGE && height > pageHeight * WHOLE_PAGE) return undefined;
@@ -66,7 +67,7 @@ function pictureOf(
   if (columns < LEAST_PICTURE || rows < LEAST_PICTURE || columns * rows > LIMITS.picturePixels) return undefined;
   // The pixels are asked for at once: the page is closed when its pictures are taken.
   const turns = QUARTERS[pdfium.call('FPDFPage_GetRotation', page)] ?? PLAIN;
-  const seen = ofPixels(times(turns, times(outer, own)), columns, rows);
+  const seen = ofPixels(times(turns, matrix), columns, rows);
   const isPlain = seen[0] > 0 && seen[3] > 0;
   const masked = hasMasks || pdfium.call('FPDFPageObj_HasTransparency', object) !== 0;
   const drawn = (wanted?: (pixels: Pixels) => boolean) => drawnOf(pdfium, page, object, own, seen, wanted);

@@ -1,4 +1,5 @@
 /** Takes texts, pictures, links, bookmarks and properties out of a PDF (ISO 32000-1), by PDFium. */
+import { encodeUtf8, holdsBytes } from '../../base/index.ts';
 import { safeLink } from '../../content/index.ts';
 import type { Bookmark, PdfPage } from './page.ts';
 import { picturesOf } from './page-pictures.ts';
@@ -8,14 +9,6 @@ import { Pdfium, type Pointer } from './pdfium.ts';
 const MOST_BOOKMARKS = 5000;
 const DEEPEST_BOOKMARK = 20;
 const URI_ACTION = 3;
-
-/** @param text Of ASCII. */
-function hasText(bytes: Uint8Array, text: string): boolean {
-  const wanted = [...text].map((letter) => letter.charCodeAt(0));
-  for (let at = bytes.indexOf(wanted[0]!); at >= 0; at = bytes.indexOf(wanted[0]!, at + 1))
-    if (wanted.every((byte, i) => bytes[at + i] === byte)) return true;
-  return false;
-}
 
 export class PdfSource {
   readonly pageCount: number;
@@ -27,7 +20,7 @@ export class PdfSource {
 
   private constructor(pdfium: Pdfium, bytes: Uint8Array) {
     this.#pdfium = pdfium;
-    this.#hasMasks = ['/SMask', '/Mask'].some((name) => hasText(bytes, name));
+    this.#hasMasks = ['/SMask', '/Mask'].some((name) => holdsBytes(bytes, encodeUtf8(name)));
     this.#texts = new PageTexts(pdfium);
     this.pageCount = pdfium.call('FPDF_GetPageCount', pdfium.document);
   }

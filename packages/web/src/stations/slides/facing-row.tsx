@@ -72,6 +72,8 @@ const Facing = chakra('div', {
     '@media (max-width: 560px)': { gridTemplateColumns: 'minmax(0, 1fr)' },
   },
 });
+/** Height of a row, which few exceed, before it has come. */
+export const ROW_LEAST = 305;
 const PASSAGES_STEP = 80;
 
 export const FacingRow = memo(function FacingRow({
@@ -98,7 +100,7 @@ export const FacingRow = memo(function FacingRow({
     [row, slideKey],
   );
   const { grid, over } = useDropped(row);
-  if (row === undefined) return <Box h="305px" />;
+  if (row === undefined) return <Box h={`${ROW_LEAST}px`} />;
   return (
     <Grid ref={grid} data-slide={row.slide} aria-current={isCurrent} style={overStyle(over)}>
       {row.removed.length > 0 && <Removed lines={row.removed} />}

@@ -12,13 +12,12 @@ import { useRows, VirtualRows, type Rows } from '../../ui/virtual-rows.tsx';
 import { t } from '../../words/words.ts';
 import { clearChosen } from './chosen.ts';
 import { focusCurrentSoon, useFocusKept } from './focus.ts';
-import { FacingRow } from './facing-row.tsx';
+import { FacingRow, ROW_LEAST } from './facing-row.tsx';
 import { TwoOutlines } from './outlines.tsx';
 import { Ribbon } from './ribbon.tsx';
 import { SlidesBar, type Reading } from './slides-bar.tsx';
 import { forgetKeys, onSlideKey } from './slide-keys.ts';
 
-const ROW_LEAST = 305;
 const PASSAGE = 34;
 
 const NO_PAGES: readonly PageKey[] = [];
